@@ -1,0 +1,106 @@
+/**
+ * The vocabulary in which every entity of a refit is described once. From one description follow
+ * the TypeScript row type (here), the border check (shared/), the table (server/) and the refit file.
+ */
+export type FieldKind =
+  | 'text'
+  | 'choice'
+  | 'choices'
+  | 'integer'
+  | 'real'
+  | 'flag'
+  | 'date'
+  | 'instant'
+  | 'clockTime'
+  | 'ref'
+  | 'refs'
+  | 'record'
+
+/** One field: its kind, its accepted range and the words a person reads when it is wrong. */
+export interface Field<Value> {
+  readonly kind: FieldKind
+  /** Name in the words of the trade, as shown beside the input. */
+  readonly label: string
+  /** Text: most characters. Number: largest value, in the unit named by the field. */
+  readonly max?: number
+  /** Number: smallest value. Text: fewest characters. */
+  readonly min?: number
+  /** Admissible words of a choice. */
+  readonly options?: readonly string[]
+  /** Entity a reference points to. */
+  readonly to?: string
+  /** True when the field may be null: nothing is known or it does not apply. */
+  readonly nullable: boolean
+  /** Value of a row that is made without the field. Absent: the field must be given. */
+  readonly initial?: Value
+}
+
+interface Range {
+  readonly min?: number
+  readonly max?: number
+}
+
+const plain = <Value>(
+  kind: FieldKind,
+  label: string,
+  more: Partial<Field<Value>> = {},
+): Field<Value> => ({ kind, label, nullable: false, ...more })
+
+/** A line of text, trimmed, 1 to `max` characters. Marks such as < and & are kept as text. */
+export const text = (label: string, max = 200): Field<string> =>
+  plain('text', label, { min: 1, max })
+/** Text that may be empty, '' when nothing is written. */
+export const note = (label: string, max = 20_000): Field<string> =>
+  plain('text', label, { min: 0, max, initial: '' })
+/** One word of a closed list. */
+export const choice = <const Options extends readonly string[]>(
+  label: string,
+  options: Options,
+  initial?: Options[number],
+): Field<Options[number]> => plain('choice', label, { options, initial })
+/** Any number of words of a closed list, none twice. */
+export const choices = <const Options extends readonly string[]>(
+  label: string,
+  options: Options,
+): Field<Options[number][]> => plain('choices', label, { options, initial: [] })
+/** A whole number inside a range. */
+export const integer = (label: string, range: Range, initial?: number): Field<number> =>
+  plain('integer', label, { ...range, initial })
+/** A finite number inside a range, in the unit its name carries. */
+export const real = (label: string, range: Range, initial?: number): Field<number> =>
+  plain('real', label, { ...range, initial })
+export const flag = (label: string, initial: boolean): Field<boolean> =>
+  plain('flag', label, { initial })
+/** A civil date of the yard's zone, 'YYYY-MM-DD'. */
+export const date = (label: string): Field<string> => plain('date', label)
+/** Milliseconds since the UTC epoch. */
+export const instant = (label: string): Field<number> => plain('instant', label)
+/** Wall-clock time of the yard's zone, 'HH:MM', 24-hour. */
+export const clockTime = (label: string, initial?: string): Field<string> =>
+  plain('clockTime', label, { initial })
+export const ref = (label: string, to: string): Field<string> => plain('ref', label, { to })
+export const refs = (label: string, to: string): Field<string[]> =>
+  plain('refs', label, { to, initial: [] })
+/** A computed record kept whole (an accepted plan, a weekly snapshot); its shape is checked by its own reader. */
+export const record = <Value>(label: string, initial?: Value): Field<Value> =>
+  plain('record', label, { initial })
+
+/** The same field, allowed to be null and null unless given. */
+export const maybe = <Value>(field: Field<Value>): Field<Value | null> => ({
+  ...field,
+  nullable: true,
+  initial: null,
+})
+
+export type Fields = Record<string, Field<unknown>>
+type ValueOf<F> = F extends Field<infer Value> ? Value : never
+
+/** What the change door adds to every row. */
+export interface RowBase {
+  /** Made by the client (UUID); unique within its refit. */
+  readonly id: string
+  /** Counts the changes to this row, from 1; a patch names the version it was based on. */
+  readonly version: number
+}
+export type RowOf<F extends Fields> = RowBase & { readonly [K in keyof F]: ValueOf<F[K]> }
+export type PatchOf<F extends Fields> = { readonly [K in keyof F]?: ValueOf<F[K]> }

@@ -1,0 +1,58 @@
+/** Shapes of the two records that are kept whole inside a row. */
+import type { Binding } from '../plan/schedule/binding'
+
+export interface Placement {
+  readonly stepId: string
+  /** Working stretches, UTC ms, half open, in time order. Empty never: a step of no hours has one of no length. */
+  readonly segments: readonly (readonly [number, number])[]
+  /** When the wait after the step is over, UTC ms; equals the last segment's end without a wait. */
+  readonly readyAt: number
+  readonly personIds: readonly string[]
+  readonly binding: Binding
+}
+
+export interface PlannedGate {
+  readonly gateId: string
+  /** UTC ms when all it needs is ready and, for a launch, the lift happens. */
+  readonly at: number
+  readonly binding: Binding
+}
+
+export interface Trouble {
+  /** Sentence that names the jobs, steps or people. */
+  readonly message: string
+  readonly kind:
+    | 'cycle'
+    | 'noSkill'
+    | 'noHours'
+    | 'tooLong'
+    | 'noWindow'
+    | 'horizon'
+    | 'maxWait'
+    | 'deadline'
+    | 'trade'
+  readonly jobIds: readonly string[]
+  readonly stepIds: readonly string[]
+}
+
+export interface StoredPlan {
+  readonly status: 'feasible' | 'infeasible' | 'unknown'
+  readonly now: number
+  readonly placements: readonly Placement[]
+  readonly gates: readonly PlannedGate[]
+  /** Why it is infeasible or unknown. */
+  readonly reasons: readonly Trouble[]
+  /** Things that hold but want a look: bond windows that close, gates that are late. */
+  readonly warnings: readonly Trouble[]
+}
+
+/** Figures of one week's end, kept so that the next week can say what moved. */
+export interface SnapshotFigures {
+  readonly earnedIn: number
+  readonly hoursOpen: number
+  readonly hoursDonePlanned: number
+  readonly hoursLogged: number
+  readonly gateAt: Readonly<Record<string, number>>
+  readonly jobHoursOpen: Readonly<Record<string, number>>
+  readonly jobTitles: Readonly<Record<string, string>>
+}

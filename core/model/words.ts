@@ -1,0 +1,104 @@
+/** Closed lists of words used by fields, rules and screens. */
+
+export const purposes = ['float', 'safe', 'go', 'live', 'shine'] as const
+export type Purpose = (typeof purposes)[number]
+
+export const operations = [
+  'survey',
+  'strip',
+  'cut',
+  'drill',
+  'grind',
+  'weld',
+  'fill',
+  'laminate',
+  'fair',
+  'prime',
+  'barrier',
+  'antifoul',
+  'paint',
+  'varnish',
+  'bed',
+  'fit',
+  'plumb',
+  'wire',
+  'test',
+  'clean',
+  'buy',
+  'contract',
+  'launch',
+  'lift',
+  'move',
+  'finish',
+  'close',
+  'label',
+  'setUp',
+  'packUp',
+] as const
+export type Operation = (typeof operations)[number]
+
+export const systemKinds = [
+  'structure',
+  'deck',
+  'rig',
+  'steering',
+  'ground tackle',
+  'propulsion',
+  'stern gear',
+  'plumbing',
+  'electrical',
+  'electronics',
+  'interior',
+  'finish',
+  'safety',
+] as const
+
+export const accessKinds = ['open', 'awkward', 'cramped', 'blind'] as const
+export type Access = (typeof accessKinds)[number]
+
+export const skills = [
+  'general',
+  'electrics',
+  'laminating',
+  'mechanics',
+  'rigging',
+  'woodwork',
+  'aloft',
+] as const
+export type Skill = (typeof skills)[number]
+
+export const hullNeeds = ['either', 'ashore', 'afloat'] as const
+export type HullNeed = (typeof hullNeeds)[number]
+
+export const placeNeeds = ['boat', 'shed', 'away'] as const
+export type PlaceNeed = (typeof placeNeeds)[number]
+
+export const waitKinds = ['none', 'chem', 'moisture', 'dry', 'calendar'] as const
+export type WaitKind = (typeof waitKinds)[number]
+
+export const stepStates = ['open', 'doing', 'done', 'dropped'] as const
+export type StepState = (typeof stepStates)[number]
+
+/** What a person decides about a job; everything else follows from its steps. */
+export const jobDecisions = ['plan', 'later', 'accepted', 'dropped'] as const
+
+export const findingStates = ['new', 'watch', 'accepted', 'jobMade', 'gone'] as const
+export type FindingState = (typeof findingStates)[number]
+
+export const partStates = [
+  'wanted',
+  'specified',
+  'quoted',
+  'ordered',
+  'arrived',
+  'fitted',
+  'returned',
+] as const
+export type PartState = (typeof partStates)[number]
+
+export const strakes = ['underwater', 'deck', 'rig', 'below', 'shed', 'away'] as const
+/** A strake of the waterline chart: where the work happens. */
+export type Strake = (typeof strakes)[number]
+
+export const clockKinds = ['pot', 'cure', 'overcoat', 'immersion'] as const
+export type ClockKind = (typeof clockKinds)[number]

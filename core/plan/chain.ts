@@ -1,0 +1,151 @@
+import type { StoredPlan } from '../model/stored'
+import type { RefitRows } from '../model/refit'
+import { byId } from '../model/refit'
+import { formatHours } from '../units/hours'
+import type { ZoneClock } from '../time/zone'
+import { sayDate, shortDate, shortDateTime } from '../time/say'
+import type { Binding } from './schedule/binding'
+
+/** One link of what holds a gate: a heading, the reason below it, and the step it is about. */
+export interface ChainLink {
+  readonly title: string
+  readonly why: string
+  /** Null: the gate itself, or the root. */
+  readonly stepId: string | null
+  readonly binding: Binding
+}
+
+/** Longest chain read out; a circle in a broken plan ends here too. */
+const longestChain = 60
+
+/** What holds a gate, link by link from the end: each waits for the next. */
+export function bindingChain(
+  plan: StoredPlan,
+  rows: RefitRows,
+  gateId: string,
+  clock: ZoneClock,
+): ChainLink[] {
+  const gate = plan.gates.find((one) => one.gateId === gateId)
+  const name = rows.gate.find((one) => one.id === gateId)?.name
+  if (!gate || name === undefined) return []
+  const placements = new Map(plan.placements.map((one) => [one.stepId, one]))
+  const say = sayer(rows, clock)
+  const links: ChainLink[] = [
+    {
+      title: `${name}, ${shortDate(gate.at, clock)}`,
+      why: say.why(gate.binding),
+      stepId: null,
+      binding: gate.binding,
+    },
+  ]
+  // A lift day or an aimed date stands on what was ready last.
+  let next = stepOf(gate.binding) ?? lastReady(plan, rows, gateId)
+  const seen = new Set<string>()
+  while (next !== null && !seen.has(next) && links.length < longestChain) {
+    seen.add(next)
+    const placed = placements.get(next)
+    if (!placed) {
+      links.push({
+        title: say.step(next),
+        why: 'It is done.',
+        stepId: next,
+        binding: { kind: 'now' },
+      })
+      break
+    }
+    links.push({
+      title: say.step(next),
+      why: `${shortDateTime(placed.segments[0]?.[0] ?? 0, clock)}. ${say.why(placed.binding)}`,
+      stepId: next,
+      binding: placed.binding,
+    })
+    next = stepOf(placed.binding)
+  }
+  return links
+}
+
+const stepOf = (binding: Binding): string | null =>
+  binding.kind === 'after' || binding.kind === 'wait' || binding.kind === 'people'
+    ? binding.stepId
+    : null
+
+/** The step of a launch's jobs that is ready last before the gate. */
+function lastReady(plan: StoredPlan, rows: RefitRows, gateId: string): string | null {
+  const gate = plan.gates.find((one) => one.gateId === gateId)
+  if (gate?.binding.kind !== 'liftDay') return null
+  const steps = byId(rows.step)
+  const jobs = byId(rows.job)
+  let last: { stepId: string; readyAt: number } | null = null
+  for (const one of plan.placements) {
+    const step = steps.get(one.stepId)
+    const job = step ? jobs.get(step.jobId) : undefined
+    const holds =
+      step?.hullNeed === 'ashore' || (step?.hullNeed === 'either' && job?.gateId === gateId)
+    if (holds && one.readyAt <= gate.at && (last === null || one.readyAt > last.readyAt)) last = one
+  }
+  return last?.stepId ?? null
+}
+
+/** Sentences for bindings, in the words of the trade. */
+export function sayer(rows: RefitRows, clock: ZoneClock) {
+  const steps = byId(rows.step)
+  const jobs = byId(rows.job)
+  const people = byId(rows.person)
+  const step = (id: string): string => {
+    const one = steps.get(id)
+    return one ? `${one.title} · ${jobs.get(one.jobId)?.title ?? ''}` : 'a step that was removed'
+  }
+  const why = (binding: Binding): string => {
+    switch (binding.kind) {
+      case 'now':
+        return 'Nothing holds it: it can be done now.'
+      case 'after':
+        return `It follows "${steps.get(binding.stepId)?.title ?? ''}".`
+      case 'wait':
+        return waitSentence(binding.stepId, binding.until)
+      case 'people': {
+        const names = binding.personIds.map((id) => people.get(id)?.name ?? '').join(' and ')
+        return `${names} ${binding.personIds.length > 1 ? 'are' : 'is'} busy with "${steps.get(binding.stepId)?.title ?? ''}" until then.`
+      }
+      case 'calendar':
+        return `Nobody who can do it is there before ${shortDateTime(binding.until, clock)}.`
+      case 'liftOut':
+        return 'She must be ashore first.'
+      case 'launch':
+        return 'She must be afloat first.'
+      case 'aim':
+        return 'All is ready before; the aimed date is kept.'
+      case 'liftDay':
+        return 'The yard lifts on set days: this is the first one after all is ready.'
+      case 'notBefore':
+        return `You set it to be not before ${sayDate(binding.on)}.`
+      case 'trade': {
+        const booking = rows.tradeBooking.find((one) => one.id === binding.bookingId)
+        return `${booking?.trade ?? 'The trade'} is booked for then.`
+      }
+      case 'part': {
+        const part = rows.part.find((one) => one.id === binding.partId)
+        return `${part?.name ?? 'A part'} has not arrived.`
+      }
+    }
+  }
+  function waitSentence(stepId: string, until: number): string {
+    const one = steps.get(stepId)
+    const end = shortDateTime(until, clock)
+    if (!one) return `A wait ends ${end}.`
+    const length = formatHours(one.waitHours)
+    switch (one.waitKind) {
+      case 'chem':
+        return `"${one.title}" cures ${length} at ${one.waitRefC} °C: until ${end}.`
+      case 'moisture':
+        return `The sealant of "${one.title}" cures: until ${end}.`
+      case 'dry':
+        return `"${one.title}" dries, expected until ${end}; the reading decides.`
+      case 'calendar':
+        return `"${one.title}" takes its time: until ${end}.`
+      case 'none':
+        return `A wait after "${one.title}" ends ${end}.`
+    }
+  }
+  return { step, why }
+}

@@ -1,0 +1,78 @@
+import type { Step } from '../model/entities'
+import type { Operation } from '../model/words'
+
+/** What an operation does to the boat; order rules and the schedule read these, never the words. */
+export interface StepFacts {
+  readonly coats: boolean
+  readonly dusty: boolean
+  readonly opensHull: boolean
+  readonly closes: boolean
+  readonly tests: boolean
+  /** Takes none of our people: a trade, a delivery, the crane. */
+  readonly byOthers: boolean
+  /** Stopping half way spoils it. */
+  readonly inOneGo: boolean
+}
+
+const nothing: StepFacts = {
+  coats: false,
+  dusty: false,
+  opensHull: false,
+  closes: false,
+  tests: false,
+  byOthers: false,
+  inOneGo: false,
+}
+
+const facts: Partial<Record<Operation, Partial<StepFacts>>> = {
+  cut: { dusty: true },
+  drill: { dusty: true },
+  grind: { dusty: true },
+  fair: { dusty: true },
+  fill: { inOneGo: true },
+  laminate: { inOneGo: true },
+  prime: { coats: true, inOneGo: true },
+  barrier: { coats: true, inOneGo: true },
+  antifoul: { coats: true, inOneGo: true },
+  paint: { coats: true, inOneGo: true },
+  varnish: { coats: true, inOneGo: true },
+  bed: { closes: true, inOneGo: true },
+  close: { closes: true },
+  test: { tests: true },
+  buy: { byOthers: true },
+  contract: { byOthers: true },
+  launch: { byOthers: true, inOneGo: true },
+  lift: { byOthers: true, inOneGo: true },
+  move: { byOthers: true, inOneGo: true },
+}
+
+export const factsOf = (operation: Operation): StepFacts => ({ ...nothing, ...facts[operation] })
+
+/** True when a step may be left and taken up again: its own say, else by operation. */
+export const maySplit = (step: Step): boolean =>
+  step.splittable ?? !factsOf(step.operation).inOneGo
+
+/** Cautions shown at the step and in the day sheet, for the operations where people get hurt. */
+const cautions: Partial<Record<Operation, string>> = {
+  cut: 'Goggles, gloves. Know what is behind before the blade goes in.',
+  drill: 'Measure the skin and look behind first. Depth stop on. Stop when tired.',
+  grind: 'P3 respirator, goggles, gloves, extraction. Never dry-sand antifouling or old lead paint.',
+  fair: 'P3 respirator, extraction on.',
+  weld: 'Extinguisher at hand, look at the other side, watch for 60 minutes after.',
+  fill: 'Gloves: resin sensitises for life. Small cups, a hot one goes outdoors on concrete.',
+  laminate: 'Gloves and no bare skin: resin sensitises for life. No flames. A hot cup goes outdoors.',
+  prime: 'Ventilate, gloves, no flames. The data sheet decides.',
+  barrier: 'Ventilate, gloves, no flames. The data sheet decides.',
+  antifoul: 'Gloves, goggles. Never dry-sand it. The data sheet decides.',
+  paint: 'Ventilate. Two-part paint is not sprayed without an air-fed mask.',
+  varnish: 'Ventilate. Lay rags flat to dry: they can catch fire by themselves.',
+  bed: 'Gloves. Ventilate small spaces.',
+  wire: 'Isolate and prove dead. Mains, gas and lithium are for licensed people; local code decides.',
+  lift: 'Nobody under her or aboard. The crane firm is in charge; its lift plan decides.',
+  launch: 'Nobody aboard while she hangs. The crane firm is in charge; its lift plan decides.',
+  move: 'The yard moves stands, never you. Chocked before anyone goes under.',
+}
+
+/** The step's own caution, or the usual one of its operation, or ''. */
+export const cautionOf = (step: Pick<Step, 'caution' | 'operation'>): string =>
+  step.caution || (cautions[step.operation] ?? '')

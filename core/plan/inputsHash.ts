@@ -1,0 +1,40 @@
+import type { EntityName } from '../model/entities'
+import type { RefitRows } from '../model/refit'
+
+/** Kinds of rows a plan depends on. */
+const inputs: readonly EntityName[] = [
+  'refit',
+  'place',
+  'person',
+  'weekSlot',
+  'personDay',
+  'haulOut',
+  'gate',
+  'job',
+  'step',
+  'link',
+  'part',
+  'tradeBooking',
+  'clock',
+  'dayPlan',
+  'hoursEntry',
+]
+
+/**
+ * Fingerprint of all that a plan depends on: FNV-1a, 64 bits as two halves, over ids and versions.
+ * Not for secrecy; two refits that differ give the same with a chance of 1 in 2^64.
+ */
+export function inputsHash(rows: RefitRows): string {
+  let low = 0x811c9dc5
+  let high = 0x9747b28c
+  const mix = (text: string) => {
+    for (let i = 0; i < text.length; i++) {
+      low = Math.imul(low ^ text.charCodeAt(i), 0x01000193)
+      high = Math.imul(high ^ text.charCodeAt(i), 0x85ebca6b)
+    }
+  }
+  for (const kind of inputs)
+    for (const row of [...rows[kind]].sort((a, b) => (a.id < b.id ? -1 : 1)))
+      mix(`${kind} ${row.id} ${row.version};`)
+  return (low >>> 0).toString(16).padStart(8, '0') + (high >>> 0).toString(16).padStart(8, '0')
+}

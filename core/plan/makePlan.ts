@@ -1,0 +1,202 @@
+import type { Gate } from '../model/entities'
+import type { PlannedGate, StoredPlan, Trouble } from '../model/stored'
+import type { RefitRows } from '../model/refit'
+import { groupBy } from '../model/refit'
+import { formatHours } from '../units/hours'
+import { hourMs } from '../time/civil'
+import { zoneClock } from '../time/zone'
+import type { ZoneClock } from '../time/zone'
+import { gateDate, gateDeadline } from './haulOutOf'
+import { cycleSentence, findCycle, plannedJobs } from './network'
+import { rankedJobs } from './ranking'
+import type { Ranked } from './priority'
+import { compile } from './schedule/compile'
+import type { Activity, Compiled } from './schedule/compile'
+import { criticalPath } from './schedule/criticalPath'
+import type { Bounds } from './schedule/criticalPath'
+import { phasesOf } from './schedule/phases'
+import { serialPass } from './schedule/serial'
+import type { Pass } from './schedule/serial'
+
+/** A plan and what it was weighed with. */
+export interface Planned {
+  readonly plan: StoredPlan
+  readonly bounds: ReadonlyMap<string, Bounds>
+  readonly ranked: readonly Ranked[]
+}
+
+/**
+ * Schedules a refit from `now` (UTC ms) on. Deterministic; `rows` are not touched.
+ * Infeasible: some step cannot be done, each named with its reason; the rest is planned all the
+ * same. Unknown: no room was found within the 15-year horizon.
+ */
+export function makePlan(rows: RefitRows, now: number): Planned {
+  const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
+  const { links, troubles } = withoutCircles(rows)
+  const compiled = compile({ ...rows, link: links }, clock, now)
+  const phases = phasesOf(compiled)
+  const bounds = criticalPath(compiled, phases)
+  const ranked = rankedJobs(rows, bounds)
+  const pass = serialPass(compiled, phases, urgency(rows, bounds, ranked, clock, now))
+  const reasons = [...troubles, ...compiled.troubles, ...pass.troubles]
+  const gates = plannedGates(compiled, pass)
+  const plan: StoredPlan = {
+    status: statusOf(reasons),
+    now: compiled.now,
+    placements: [...pass.placements.values()],
+    gates,
+    reasons,
+    warnings: [
+      ...bondWarnings(compiled, pass),
+      ...tradeWarnings(compiled, pass),
+      ...lateGates(rows, gates, clock),
+    ],
+  }
+  return { plan, bounds, ranked }
+}
+
+function statusOf(reasons: readonly Trouble[]): StoredPlan['status'] {
+  if (reasons.some((reason) => reason.kind !== 'horizon')) return 'infeasible'
+  return reasons.length > 0 ? 'unknown' : 'feasible'
+}
+
+/** Takes the closing link out of each circle, naming its jobs. */
+function withoutCircles(rows: RefitRows): { links: RefitRows['link']; troubles: Trouble[] } {
+  const planned = new Set(plannedJobs(rows).map((job) => job.id))
+  let links = rows.link.filter((one) => planned.has(one.fromJobId) && planned.has(one.toJobId))
+  const troubles: Trouble[] = []
+  for (let cycle = findCycle(links); cycle; cycle = findCycle(links)) {
+    const [first, last] = [cycle[0], cycle.at(-1)]
+    links = links.filter((one) => !(one.fromJobId === last && one.toJobId === first))
+    troubles.push({
+      kind: 'cycle',
+      message: cycleSentence(cycle, rows.job),
+      jobIds: cycle,
+      stepIds: [],
+    })
+  }
+  return { links, troubles }
+}
+
+/** Urgency: today's hand-made order, then latest start, then priority, then list order. */
+function urgency(
+  rows: RefitRows,
+  bounds: ReadonlyMap<string, Bounds>,
+  ranked: readonly Ranked[],
+  clock: ZoneClock,
+  now: number,
+): (a: Activity, b: Activity) => boolean {
+  const today = rows.dayPlan.find((day) => day.on === clock.dateOf(now))
+  const hand = new Map((today?.stepOrder ?? []).map((id, index) => [id, index]))
+  const rank = new Map(ranked.map((one, index) => [one.job.id, index]))
+  const pinned = (a: Activity) => a.job.pinnedRank ?? Infinity
+  const keys = (a: Activity): number[] => [
+    hand.get(a.step.id) ?? Infinity,
+    pinned(a),
+    bounds.get(a.step.id)?.latestStart ?? Infinity,
+    rank.get(a.job.id) ?? Infinity,
+  ]
+  const known = new Map<string, number[]>()
+  const keysOf = (a: Activity) => {
+    const already = known.get(a.step.id) ?? keys(a)
+    known.set(a.step.id, already)
+    return already
+  }
+  return (a, b) => {
+    const [left, right] = [keysOf(a), keysOf(b)]
+    for (let i = 0; i < left.length; i++)
+      if (left[i] !== right[i]) return (left[i] as number) < (right[i] as number)
+    if (a.step.order !== b.step.order) return a.step.order < b.step.order
+    return a.step.id < b.step.id
+  }
+}
+
+/** Launches as placed; other gates when the last of their jobs' steps is ready. */
+function plannedGates(compiled: Compiled, pass: Pass): PlannedGate[] {
+  const byGate = groupBy([...compiled.activities.values()], (one) => one.job.gateId)
+  const launched = pass.launches
+    .filter((launch) => launch.gateId !== '')
+    .map(({ gateId, at, binding }) => ({ gateId, at, binding }))
+  const dated = compiled.rows.gate
+    .filter((gate) => gate.kind !== 'launch')
+    .flatMap((gate): PlannedGate[] => {
+      let at = compiled.now
+      let binding: PlannedGate['binding'] = { kind: 'now' }
+      for (const activity of byGate.get(gate.id) ?? []) {
+        const placed = pass.placements.get(activity.step.id)
+        if (!placed || placed.readyAt <= at) continue
+        at = placed.readyAt
+        const finish = placed.segments.at(-1)?.[1] ?? at
+        binding =
+          at > finish
+            ? { kind: 'wait', stepId: placed.stepId, until: at }
+            : { kind: 'after', stepId: placed.stepId }
+      }
+      return [{ gateId: gate.id, at, binding }]
+    })
+  return [...launched, ...dated]
+}
+
+/** Bond windows that close before the next step starts. */
+function bondWarnings(compiled: Compiled, pass: Pass): Trouble[] {
+  const warnings: Trouble[] = []
+  for (const activity of compiled.activities.values()) {
+    const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
+    if (start === undefined) continue
+    for (const arc of activity.before) {
+      if (arc.maxWaitHours === null) continue
+      const from = compiled.rows.step.find((step) => step.id === arc.from)
+      const finish =
+        pass.placements.get(arc.from)?.segments.at(-1)?.[1] ??
+        (from?.state === 'done' ? from.doneAt : null)
+      if (!from || finish === null || finish === undefined) continue
+      const gapHours = (start - finish) / hourMs
+      if (gapHours <= arc.maxWaitHours) continue
+      const mend =
+        from.operation === 'laminate'
+          ? 'Lay peel ply on it, and it needs no keying.'
+          : 'Wash, key and wipe before the next step.'
+      warnings.push({
+        kind: 'maxWait',
+        message: `"${from.title}" may be covered within ${formatHours(arc.maxWaitHours)}, but "${activity.step.title}" (${activity.job.title}) comes ${formatHours(gapHours)} later. ${mend}`,
+        jobIds: [activity.job.id],
+        stepIds: [from.id, activity.step.id],
+      })
+    }
+  }
+  return warnings
+}
+
+/** Trades booked before what must be ready for them is. */
+function tradeWarnings(compiled: Compiled, pass: Pass): Trouble[] {
+  return [...compiled.activities.values()].flatMap((activity): Trouble[] => {
+    const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
+    if (!activity.booking || start === undefined || start <= activity.booking.from) return []
+    return [
+      {
+        kind: 'trade',
+        message: `"${activity.step.title}" (${activity.job.title}) is booked before the boat is ready for it. The earliest safe date is ${compiled.clock.dateOf(start)}.`,
+        jobIds: [activity.job.id],
+        stepIds: [activity.step.id],
+      },
+    ]
+  })
+}
+
+function lateGates(rows: RefitRows, gates: readonly PlannedGate[], clock: ZoneClock): Trouble[] {
+  const named = new Map(rows.gate.map((gate): [string, Gate] => [gate.id, gate]))
+  return gates.flatMap((planned): Trouble[] => {
+    const gate = named.get(planned.gateId)
+    const by = gate ? gateDeadline(rows, gate, clock) : null
+    if (!gate || by === null || planned.at < by) return []
+    const days = clock.dayOf(planned.at) - clock.dayOf(by) + 1
+    return [
+      {
+        kind: 'deadline',
+        message: `${gate.name} is planned for ${clock.dateOf(planned.at)}, ${days} ${days === 1 ? 'day' : 'days'} after ${gateDate(rows, gate)}.`,
+        jobIds: [],
+        stepIds: [],
+      },
+    ]
+  })
+}

@@ -1,0 +1,84 @@
+import type { Job } from '../model/entities'
+import type { Purpose } from '../model/words'
+
+/** Points of each purpose. Source: handbook 4. */
+const purposeWeight: Readonly<Record<Purpose, number>> = {
+  float: 100,
+  safe: 80,
+  go: 55,
+  live: 30,
+  shine: 10,
+}
+const severityFactor = [0.4, 0.6, 0.8, 1] as const
+const spreadingFactor = 1.5
+/** Slack of four weeks and more no longer raises the score. */
+const farSlackDays = 28
+const pointsPerWaitingJob = 5
+
+/** What the score of a job rests on. */
+export interface PriorityBasis {
+  readonly purpose: Purpose
+  readonly severity: number
+  readonly spreading: boolean
+  /** Whole days; null: no gate. */
+  readonly slackDays: number | null
+  /** Open jobs that wait directly on it. */
+  readonly waitingJobs: number
+}
+
+/** Priority score, 4 to about 350. Formula and weights: handbook 4. */
+export function priorityScore(basis: PriorityBasis): number {
+  const slack = Math.min(farSlackDays, Math.max(0, basis.slackDays ?? farSlackDays))
+  return (
+    purposeWeight[basis.purpose] *
+      (severityFactor[basis.severity - 1] ?? 1) *
+      (basis.spreading ? spreadingFactor : 1) *
+      (2 - slack / farSlackDays) +
+    pointsPerWaitingJob * basis.waitingJobs
+  )
+}
+
+export const purposeName: Readonly<Record<Purpose, string>> = {
+  float: 'Float',
+  safe: 'Safe',
+  go: 'Go',
+  live: 'Live',
+  shine: 'Shine',
+}
+export const severityName = ['looks', 'worn', 'fails', 'severe'] as const
+
+/** "Float, severe, spreading, 6 days' slack, 3 jobs wait on it." */
+export function prioritySentence(basis: PriorityBasis): string {
+  const days = basis.slackDays
+  const parts = [
+    purposeName[basis.purpose],
+    severityName[basis.severity - 1],
+    basis.spreading ? 'spreading' : null,
+    days === null ? 'no gate waits for it' : `${days} ${days === 1 ? "day's" : "days'"} slack`,
+    basis.waitingJobs === 0
+      ? null
+      : basis.waitingJobs === 1
+        ? '1 job waits on it'
+        : `${basis.waitingJobs} jobs wait on it`,
+  ]
+  return `${parts.filter((part) => part !== null).join(', ')}.`
+}
+
+/** A job with its place in the list. */
+export interface Ranked {
+  readonly job: Job
+  readonly score: number
+  readonly basis: PriorityBasis
+}
+
+/** Jobs by falling score, pinned ones at the rank they were pinned to; ties by hand-made order. */
+export function rankJobs(scored: readonly Ranked[]): Ranked[] {
+  const free = scored
+    .filter((one) => one.job.pinnedRank === null)
+    .sort((a, b) => b.score - a.score || (a.job.order < b.job.order ? -1 : 1))
+  const pinned = scored
+    .filter((one) => one.job.pinnedRank !== null)
+    .sort((a, b) => (a.job.pinnedRank as number) - (b.job.pinnedRank as number))
+  for (const one of pinned) free.splice((one.job.pinnedRank as number) - 1, 0, one)
+  return free
+}

@@ -1,0 +1,24 @@
+/**
+ * Why a step is not earlier: the one thing that holds it, typed so that screens can say it and act
+ * on it. `until` is UTC ms.
+ */
+export type Binding =
+  /** It can start at once, or already runs. */
+  | { readonly kind: 'now' }
+  /** Follows the step. */
+  | { readonly kind: 'after'; readonly stepId: string }
+  /** The step before it cures, dries or is delivered. */
+  | { readonly kind: 'wait'; readonly stepId: string; readonly until: number }
+  /** Somebody it needs is busy with the step. */
+  | { readonly kind: 'people'; readonly stepId: string; readonly personIds: readonly string[] }
+  /** Nobody who can do it comes to that place before. */
+  | { readonly kind: 'calendar'; readonly until: number }
+  | { readonly kind: 'liftOut'; readonly haulOutId: string }
+  | { readonly kind: 'launch'; readonly haulOutId: string }
+  /** The launch keeps its aimed or booked date though all is ready. */
+  | { readonly kind: 'aim'; readonly haulOutId: string }
+  /** The yard does not lift before. */
+  | { readonly kind: 'liftDay'; readonly haulOutId: string }
+  | { readonly kind: 'notBefore'; readonly on: string }
+  | { readonly kind: 'trade'; readonly bookingId: string }
+  | { readonly kind: 'part'; readonly partId: string }

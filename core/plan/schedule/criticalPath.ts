@@ -1,0 +1,177 @@
+import { hourMs, dayMs } from '../../time/civil'
+import { gateDeadline } from '../haulOutOf'
+import { durationMs, waitOver } from './compile'
+import type { Activity, Compiled } from './compile'
+import { hullWindows } from './hullWindows'
+import { launchDay, liftOn } from './launchDay'
+import { hoursByClass, workBackward, workForward } from './openHours'
+import type { Phase } from './phases'
+import type { Ashore } from './sites'
+import { slingMs } from './sites'
+
+/** Earliest and latest of a step when nobody is ever busy, UTC ms. */
+export interface Bounds {
+  readonly earliestStart: number
+  readonly earliestFinish: number
+  /** Infinity: no gate waits for it. */
+  readonly latestStart: number
+  readonly latestFinish: number
+}
+
+/** Days its end can slip without moving its nearest gate: whole days, never negative; null: no gate. */
+export const slackDays = (bounds: Bounds): number | null =>
+  bounds.latestFinish === Infinity
+    ? null
+    : Math.max(0, Math.floor((bounds.latestFinish - bounds.earliestFinish) / dayMs))
+
+/** Calendar-aware critical path without capacity limits, with each step's least crew. */
+export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<string, Bounds> {
+  // Launches are placed while walking; the compiled ones stay as they are.
+  const ashore = compiled.ashore.map((one) => ({ ...one }))
+  const own = new Map(ashore.map((one) => [one.haulOut.id, one]))
+  const hours = hoursByClass(compiled.sites)
+  const windowsOf = (activity: Activity) =>
+    hullWindows(withOwn(activity, own), ashore, compiled.rows)
+  const earliest = new Map<string, { start: number; finish: number; ready: number }>()
+  for (const phase of phases) {
+    for (const activity of phase.activities) earliest.set(activity.step.id, forward(activity))
+    const launch = phase.launch ? own.get(phase.launch.haulOut.id) : undefined
+    if (!launch) continue
+    const held = phase.activities.filter((one) => one.holds === phase.launch)
+    const ready = Math.max(
+      compiled.now,
+      launch.from,
+      ...held.map((one) => earliest.get(one.step.id)?.ready ?? 0),
+    )
+    launch.launchAt = launchDay(launch, ready, { kind: 'now' }, compiled.clock).at
+  }
+  const latest = backwardPass()
+  return new Map(
+    [...earliest].map(([id, one]) => {
+      const last = latest.get(id)
+      return [
+        id,
+        {
+          earliestStart: one.start,
+          earliestFinish: one.finish,
+          latestStart: last?.start ?? Infinity,
+          latestFinish: last?.finish ?? Infinity,
+        },
+      ]
+    }),
+  )
+
+  function forward(activity: Activity) {
+    const { step } = activity
+    let from = compiled.now
+    for (const arc of activity.before) {
+      const ready = earliest.get(arc.from)?.ready ?? compiled.readyAfterDone.get(arc.from)
+      if (ready !== undefined) from = Math.max(from, ready + arc.minWaitHours * hourMs)
+    }
+    for (const release of activity.releases) from = Math.max(from, release.at)
+    if (activity.booking) {
+      const start = Math.max(from, activity.booking.from)
+      const finish = Math.max(start, activity.booking.to)
+      return { start, finish, ready: waitOver(step, finish, compiled.rows) }
+    }
+    const work = durationMs(activity, activity.crewMin)
+    const place =
+      work === 0
+        ? null
+        : workForward(
+            hours(activity),
+            windowsOf(activity),
+            from,
+            work,
+            activity.splittable,
+            compiled.clock,
+          )
+    const start = place?.start ?? from
+    const finish = place?.finish ?? from
+    return { start, finish, ready: waitOver(step, finish, compiled.rows) }
+  }
+
+  function backwardPass() {
+    const latest = new Map<string, { start: number; finish: number }>()
+    const deadlines = jobDeadlines()
+    for (const phase of [...phases].reverse()) {
+      const launch = phase.launch ? own.get(phase.launch.haulOut.id) : undefined
+      const launchBy = launch ? latestLaunch(launch, latest) : Infinity
+      for (const activity of [...phase.activities].reverse()) {
+        let readyBy = deadlines.get(activity.job.id) ?? Infinity
+        if (activity.holds && activity.holds === phase.launch) readyBy = Math.min(readyBy, launchBy)
+        for (const arc of activity.after) {
+          const start = latest.get(arc.to)?.start
+          if (start !== undefined) readyBy = Math.min(readyBy, start - arc.minWaitHours * hourMs)
+        }
+        if (readyBy === Infinity) continue
+        latest.set(activity.step.id, backward(activity, readyBy))
+      }
+    }
+    return latest
+  }
+
+  /** The aimed lift, or earlier when what comes after the launch needs it. */
+  function latestLaunch(launch: Ashore, latest: ReadonlyMap<string, { start: number }>): number {
+    const { haulOut } = launch
+    let by = liftOn(launch, haulOut.launchBooked ?? haulOut.launchAimed, compiled.clock)
+    for (const activity of compiled.activities.values())
+      if (activity.step.hullNeed === 'afloat' && activity.ashore?.haulOut.id === haulOut.id) {
+        const start = latest.get(activity.step.id)?.start
+        if (start !== undefined) by = Math.min(by, start - slingMs)
+      }
+    return by
+  }
+
+  function jobDeadlines(): Map<string, number> {
+    const gates = new Map(compiled.rows.gate.map((gate) => [gate.id, gate]))
+    const asap = new Map<string, number>()
+    for (const activity of compiled.activities.values())
+      if (gates.get(activity.job.gateId ?? '')?.kind === 'asap') {
+        const gateId = activity.job.gateId as string
+        const ready = earliest.get(activity.step.id)?.ready ?? 0
+        asap.set(gateId, Math.max(asap.get(gateId) ?? 0, ready))
+      }
+    const deadlines = new Map<string, number>()
+    for (const activity of compiled.activities.values()) {
+      const gate = gates.get(activity.job.gateId ?? '')
+      if (!gate || gate.kind === 'launch') continue
+      const by = asap.get(gate.id) ?? gateDeadline(compiled.rows, gate, compiled.clock)
+      if (by !== null && by !== undefined) deadlines.set(activity.job.id, by)
+    }
+    return deadlines
+  }
+
+  function backward(activity: Activity, readyBy: number): { start: number; finish: number } {
+    const finishBy = latestFinish(activity, readyBy, compiled)
+    const one = earliest.get(activity.step.id)
+    const floor = one?.start ?? compiled.now
+    const work = durationMs(activity, activity.crewMin)
+    if (work === 0 || activity.booking) return { start: finishBy, finish: finishBy }
+    if (finishBy < (one?.finish ?? 0)) return { start: floor + finishBy - (one?.finish ?? 0), finish: finishBy }
+    return (
+      workBackward(
+        hours(activity),
+        windowsOf(activity),
+        finishBy,
+        work,
+        activity.splittable,
+        compiled.clock,
+        floor,
+      ) ?? { start: floor, finish: one?.finish ?? finishBy }
+    )
+  }
+}
+
+/** Latest finish whose wait is over by `readyBy`; the wait depends on the month, so it is asked again. */
+function latestFinish(activity: Activity, readyBy: number, compiled: Compiled): number {
+  let finish = readyBy
+  for (let round = 0; round < 3; round++)
+    finish = readyBy - (waitOver(activity.step, finish, compiled.rows) - finish)
+  return finish
+}
+
+const withOwn = (activity: Activity, own: ReadonlyMap<string, Ashore>): Activity =>
+  activity.ashore
+    ? { ...activity, ashore: own.get(activity.ashore.haulOut.id) ?? null }
+    : activity

@@ -1,0 +1,154 @@
+import { dayMemo } from '../../time/dayMemo'
+import type { ZoneClock } from '../../time/zone'
+import type { PlaceNeed } from '../../model/words'
+import type { Sites, Span } from './sites'
+
+/** Longest plan accepted, in days: 15 years. */
+export const horizonDays = 15 * 366
+
+/** Hours in which enough capable people can be at a place, nobody counted as busy. */
+export interface OpenHours {
+  on(day: number): readonly Span[]
+  /** Longest stretch in the two years from a day, ms; 0: never there together. */
+  longestFrom(day: number): number
+}
+
+/** Days looked at for the longest stretch: every week cycle and yearly exception comes round. */
+const lookDays = 740
+
+const none: readonly Span[] = []
+
+/** Spans in which at least `need` of the spans overlap. */
+function overlaps(spans: readonly Span[], need: number): readonly Span[] {
+  const edges = spans
+    .flatMap(([from, to]) => [
+      { at: from, step: 1 },
+      { at: to, step: -1 },
+    ])
+    .sort((a, b) => a.at - b.at || a.step - b.step)
+  const result: Span[] = []
+  let count = 0
+  let from = 0
+  for (const edge of edges) {
+    const was = count
+    count += edge.step
+    if (was < need && count >= need) from = edge.at
+    if (was >= need && count < need && edge.at > from) result.push([from, edge.at])
+  }
+  return result.length > 0 ? result : none
+}
+
+/** Open hours for crews of `need` out of the `capable`, remembered day by day. */
+export function openHours(
+  sites: Sites,
+  capable: readonly number[],
+  need: number,
+  placeNeed: PlaceNeed,
+): OpenHours {
+  const on = (day: number) => {
+    const there = capable.map((person) => sites.presence(person, placeNeed, day))
+    const coming = there.filter((spans) => spans.length > 0)
+    if (coming.length < need) return none
+    return coming.length === 1 && need === 1 ? (coming[0] as readonly Span[]) : overlaps(coming.flat(), need)
+  }
+  const memo = dayMemo(on)
+  let longest: number | null = null
+  return {
+    on: memo,
+    longestFrom(day) {
+      if (longest !== null) return longest
+      longest = 0
+      for (let at = day; at < day + lookDays; at++)
+        for (const [from, to] of memo(at)) longest = Math.max(longest, to - from)
+      return longest
+    },
+  }
+}
+
+/** The people and place a step asks for. */
+interface Asking {
+  readonly capable: readonly number[]
+  readonly crewMin: number
+  readonly placeNeed: PlaceNeed
+}
+export type HoursByClass = (asking: Asking) => OpenHours
+
+/** Open hours shared by all steps that ask for the same people at the same place. */
+export function hoursByClass(sites: Sites): HoursByClass {
+  const known = new Map<string, OpenHours>()
+  return (asking) => {
+    const key = `${asking.placeNeed} ${asking.crewMin} ${asking.capable.join()}`
+    let hours = known.get(key)
+    if (!hours) {
+      hours = openHours(sites, asking.capable, asking.crewMin, asking.placeNeed)
+      known.set(key, hours)
+    }
+    return hours
+  }
+}
+
+const clip = (span: Span, window: Span): Span => [
+  Math.max(span[0], window[0]),
+  Math.min(span[1], window[1]),
+]
+
+/** Earliest stretch of work at or after `from` inside hours and windows; null within the horizon. */
+export function workForward(
+  hours: OpenHours,
+  windows: readonly Span[],
+  from: number,
+  workMs: number,
+  splittable: boolean,
+  clock: ZoneClock,
+): { readonly start: number; readonly finish: number } | null {
+  const firstDay = clock.dayOf(from)
+  let start: number | null = null
+  let left = workMs
+  for (let day = firstDay; day < firstDay + horizonDays; day++)
+    for (const open of hours.on(day))
+      for (const window of windows) {
+        const [a, b] = clip([Math.max(open[0], from), open[1]], window)
+        if (b <= a) continue
+        if (!splittable) {
+          if (b - a >= workMs) return { start: a, finish: a + workMs }
+          continue
+        }
+        start ??= a
+        if (b - a >= left) return { start, finish: a + left }
+        left -= b - a
+      }
+  return null
+}
+
+/** Latest start of work that ends at or before `until`; null when there is none after `notBefore`. */
+export function workBackward(
+  hours: OpenHours,
+  windows: readonly Span[],
+  until: number,
+  workMs: number,
+  splittable: boolean,
+  clock: ZoneClock,
+  notBefore: number,
+): { readonly start: number; readonly finish: number } | null {
+  const lastDay = clock.dayOf(until)
+  const firstDay = clock.dayOf(notBefore)
+  let finish: number | null = null
+  let left = workMs
+  for (let day = lastDay; day >= firstDay; day--) {
+    const spans = hours.on(day)
+    for (let i = spans.length - 1; i >= 0; i--)
+      for (let w = windows.length - 1; w >= 0; w--) {
+        const open = spans[i] as Span
+        const [a, b] = clip([open[0], Math.min(open[1], until)], windows[w] as Span)
+        if (b <= a) continue
+        if (!splittable) {
+          if (b - a >= workMs) return { start: b - workMs, finish: b }
+          continue
+        }
+        finish ??= b
+        if (b - a >= left) return { start: b - left, finish }
+        left -= b - a
+      }
+  }
+  return null
+}

@@ -1,0 +1,258 @@
+import type { Placement, PlannedGate, Trouble } from '../../model/stored'
+import { hourMs } from '../../time/civil'
+import type { Binding } from './binding'
+import { ceilTick, durationMs, waitOver } from './compile'
+import type { Activity, Compiled } from './compile'
+import { crewsOf } from './crews'
+import { Diary } from './diary'
+import { hullWindows } from './hullWindows'
+import { launchDay } from './launchDay'
+import { hoursByClass, workForward } from './openHours'
+import type { HoursByClass } from './openHours'
+import type { Phase } from './phases'
+import { ReadyQueue } from './readyQueue'
+import { makeSites } from './sites'
+import type { Ashore, Span } from './sites'
+import { neverFits, notPlaced } from './unplaced'
+
+/** What one pass over the phases gives. */
+export interface Pass {
+  readonly placements: ReadonlyMap<string, Placement>
+  readonly launches: readonly (PlannedGate & { readonly haulOutId: string })[]
+  readonly troubles: readonly Trouble[]
+  readonly ashore: readonly Ashore[]
+}
+
+interface Earliest {
+  readonly at: number
+  readonly binding: Binding
+}
+
+/** A week: a longer gap without the right people is itself what holds a step. */
+const longGapMs = 7 * 24 * hourMs
+
+/**
+ * Serial schedule generation: in each phase the most urgent step whose predecessors are placed goes
+ * to the earliest room for a crew. `before` is the urgency order. Deterministic; mutates nothing
+ * given to it.
+ */
+export function serialPass(
+  compiled: Compiled,
+  phases: readonly Phase[],
+  before: (a: Activity, b: Activity) => boolean,
+): Pass {
+  return new SerialPass(compiled, phases).run(before)
+}
+
+class SerialPass {
+  private readonly ashore: Ashore[]
+  private readonly ownAshore: Map<string, Ashore>
+  private readonly sites
+  private readonly diary
+  private hours: HoursByClass
+  private readonly placements = new Map<string, Placement>()
+  private readonly troubles: Trouble[] = []
+  private readonly barred: Set<string>
+
+  constructor(
+    private readonly compiled: Compiled,
+    private readonly phases: readonly Phase[],
+  ) {
+    this.ashore = compiled.ashore.map((one) => ({ ...one }))
+    this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
+    this.sites = makeSites(compiled.rows, compiled.clock, this.ashore)
+    this.diary = new Diary(this.sites, compiled.clock, compiled.now)
+    this.hours = hoursByClass(this.sites)
+    this.barred = new Set(compiled.troubles.flatMap((trouble) => trouble.stepIds))
+  }
+
+  run(before: (a: Activity, b: Activity) => boolean): Pass {
+    const launches: (PlannedGate & { haulOutId: string })[] = []
+    for (const phase of this.phases) {
+      const queue = new ReadyQueue(phase.activities, before)
+      for (let activity = queue.next(); activity; activity = queue.next()) {
+        this.place(activity, phase)
+        queue.release(activity)
+      }
+      if (phase.launch) launches.push(this.launch(phase))
+    }
+    return { placements: this.placements, launches, troubles: this.troubles, ashore: this.ashore }
+  }
+
+  private place(activity: Activity, phase: Phase): void {
+    const id = activity.step.id
+    const orphan = activity.before.some(
+      (arc) => this.compiled.activities.has(arc.from) && !this.placements.has(arc.from),
+    )
+    if (orphan || this.barred.has(id)) return
+    const earliest = this.earliestOf(activity)
+    if (activity.booking) this.placeBooked(activity, earliest)
+    else if (activity.workMs === 0) this.placeAlone(activity, earliest, phase)
+    else this.placeCrew(activity, earliest, phase)
+  }
+
+  /** The latest of now, releases and predecessors, and which of them it is. */
+  private earliestOf(activity: Activity): Earliest {
+    let earliest: Earliest = { at: this.compiled.now, binding: { kind: 'now' } }
+    const later = (at: number, binding: Binding) => {
+      if (at > earliest.at) earliest = { at: ceilTick(at), binding }
+    }
+    for (const release of activity.releases) later(release.at, release.binding)
+    for (const arc of activity.before) {
+      const placed = this.placements.get(arc.from)
+      const ready = placed?.readyAt ?? this.compiled.readyAfterDone.get(arc.from)
+      if (ready === undefined) continue
+      const at = ready + arc.minWaitHours * hourMs
+      const finish = placed?.segments.at(-1)?.[1] ?? 0
+      later(
+        at,
+        at > finish
+          ? { kind: 'wait', stepId: arc.from, until: at }
+          : { kind: 'after', stepId: arc.from },
+      )
+    }
+    return earliest
+  }
+
+  private windowsOf(activity: Activity, phase: Phase): readonly Span[] {
+    const own = activity.ashore
+      ? { ...activity, ashore: this.ownAshore.get(activity.ashore.haulOut.id) ?? null }
+      : activity
+    const windows = hullWindows(own, this.ashore, this.compiled.rows)
+    // What a launch waits for cannot wait for that launch.
+    return phase.launch && activity.step.hullNeed === 'afloat'
+      ? windows.filter(([from]) => from < (phase.launch?.from ?? 0))
+      : windows
+  }
+
+  private keep(activity: Activity, segments: readonly Span[], crew: readonly number[], binding: Binding) {
+    const finish = (segments.at(-1) as Span)[1]
+    this.placements.set(activity.step.id, {
+      stepId: activity.step.id,
+      segments,
+      readyAt: waitOver(activity.step, finish, this.compiled.rows),
+      personIds: crew.map((person) => this.sites.people[person]?.id ?? ''),
+      binding,
+    })
+  }
+
+  private placeBooked(activity: Activity, earliest: Earliest): void {
+    const booking = activity.booking as NonNullable<Activity['booking']>
+    const start = Math.max(earliest.at, booking.from)
+    const binding: Binding =
+      booking.from > earliest.at ? { kind: 'trade', bookingId: booking.id } : earliest.binding
+    this.keep(activity, [[start, Math.max(start, booking.to)]], [], binding)
+  }
+
+  private placeAlone(activity: Activity, earliest: Earliest, phase: Phase): void {
+    const window = this.windowsOf(activity, phase).find(([, to]) => to > earliest.at)
+    if (!window) {
+      this.refuse(activity)
+      return
+    }
+    const at = Math.max(earliest.at, window[0])
+    const binding = at > earliest.at ? this.hullBinding(activity, at) : earliest.binding
+    this.keep(activity, [[at, at]], [], binding)
+  }
+
+  private placeCrew(activity: Activity, earliest: Earliest, phase: Phase): void {
+    const windows = this.windowsOf(activity, phase)
+    if (neverFits(activity, this.longest(activity))) {
+      this.refuse(activity)
+      return
+    }
+    let best: { crew: readonly number[]; room: ReturnType<Diary['find']> } | null = null
+    for (const crew of crewsOf(activity)) {
+      const room = this.diary.find({
+        crew,
+        place: activity.placeNeed,
+        windows,
+        from: earliest.at,
+        workMs: durationMs(activity, crew.length),
+        splittable: activity.splittable,
+        giveUpAt: best?.room?.finish ?? Infinity,
+      })
+      if (room && (best === null || room.finish < (best.room?.finish ?? Infinity)))
+        best = { crew, room }
+    }
+    if (!best?.room) {
+      this.refuse(activity)
+      return
+    }
+    const binding = this.bindingOf(activity, earliest, windows, best.crew, best.room.start)
+    this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
+    this.keep(activity, best.room.segments, best.crew, binding)
+  }
+
+  private longest(activity: Activity): number {
+    return this.hours(activity).longestFrom(this.compiled.clock.dayOf(this.compiled.now))
+  }
+
+  private refuse(activity: Activity): void {
+    const longest = this.longest(activity)
+    this.troubles.push(notPlaced(activity, this.compiled.rows, this.ashore, longest))
+  }
+
+  private bindingOf(
+    activity: Activity,
+    earliest: Earliest,
+    windows: readonly Span[],
+    crew: readonly number[],
+    start: number,
+  ): Binding {
+    if (start <= earliest.at) return earliest.binding
+    const hours = this.hours(activity)
+    const length = activity.splittable ? 1 : durationMs(activity, crew.length)
+    const { clock } = this.compiled
+    const free = workForward(hours, windows, earliest.at, length, activity.splittable, clock)
+    if (free && free.start < start) {
+      const busy = this.diary.lastBefore(activity.capable, start)
+      if (busy) {
+        const personId = this.sites.people[busy.person]?.id ?? ''
+        return { kind: 'people', stepId: busy.stepId, personIds: [personId] }
+      }
+    }
+    const window = windows.find(([from, to]) => from <= start && start < to)
+    if (window && window[0] > earliest.at) return this.hullBinding(activity, window[0])
+    if (earliest.binding.kind === 'now' || start - earliest.at > longGapMs)
+      return { kind: 'calendar', until: start }
+    return earliest.binding
+  }
+
+  private hullBinding(activity: Activity, from: number): Binding {
+    const launched = this.ashore.filter((one) => one.launchAt <= from).at(-1)
+    if (activity.step.hullNeed === 'afloat' && launched)
+      return { kind: 'launch', haulOutId: launched.haulOut.id }
+    return { kind: 'liftOut', haulOutId: activity.ashore?.haulOut.id ?? '' }
+  }
+
+  private launch(phase: Phase): PlannedGate & { haulOutId: string } {
+    const own = this.ownAshore.get(phase.launch?.haulOut.id ?? '') as Ashore
+    const { now } = this.compiled
+    let ready = Math.max(now, own.from)
+    let binding: Binding =
+      own.from > now ? { kind: 'liftOut', haulOutId: own.haulOut.id } : { kind: 'now' }
+    const later = (stepId: string, readyAt: number, finish: number) => {
+      if (readyAt <= ready) return
+      ready = readyAt
+      binding =
+        readyAt > finish ? { kind: 'wait', stepId, until: readyAt } : { kind: 'after', stepId }
+    }
+    for (const activity of phase.activities) {
+      const placed = this.placements.get(activity.step.id)
+      if (activity.holds === phase.launch && placed)
+        later(placed.stepId, placed.readyAt, placed.segments.at(-1)?.[1] ?? 0)
+    }
+    for (const stepId of this.compiled.doneHolding.get(own.haulOut.id) ?? [])
+      later(stepId, this.compiled.readyAfterDone.get(stepId) ?? 0, 0)
+    const day = launchDay(own, ready, binding, this.compiled.clock)
+    own.launchAt = day.at
+    this.sites.forgetBoat()
+    this.diary.forget()
+    this.hours = hoursByClass(this.sites)
+    const gate = this.compiled.rows.gate.find(
+      (one) => one.kind === 'launch' && one.haulOutId === own.haulOut.id,
+    )
+    return { gateId: gate?.id ?? '', haulOutId: own.haulOut.id, at: day.at, binding: day.binding }
+  }
+}

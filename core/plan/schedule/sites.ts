@@ -1,0 +1,128 @@
+import type { DayPlan, HaulOut, Person, Place } from '../../model/entities'
+import type { PlaceNeed } from '../../model/words'
+import type { RefitRows } from '../../model/refit'
+import { groupBy } from '../../model/refit'
+import { attendanceOf } from '../../time/attendance'
+import { dayNumber, hourMs, minutesOf } from '../../time/civil'
+import { dayMemo } from '../../time/dayMemo'
+import type { ZoneClock } from '../../time/zone'
+
+/** UTC ms, half open. */
+export type Span = readonly [number, number]
+
+/** A haul-out as the schedule sees it; `launchAt` is known once its launch is placed. */
+export interface Ashore {
+  readonly haulOut: HaulOut
+  /** The yard; null when none was named. */
+  readonly yard: Place | null
+  /** Work ashore may start. */
+  readonly from: number
+  /** The lift back in. Infinity while not placed. */
+  launchAt: number
+}
+
+/** Assumed time from the first strop to work going on: lifting, blocking, or leaving the slings. */
+export const slingMs = 3 * hourMs
+
+/** When a haul-out's work ashore may start: lift-out day at the yard's first lift, plus sling time. */
+export function ashoreFrom(haulOut: HaulOut, yard: Place | null, clock: ZoneClock): number {
+  const on = haulOut.liftOutActual ?? haulOut.liftOutBooked ?? haulOut.liftOutAimed
+  return clock.at(dayNumber(on), minutesOf(yard?.liftFrom ?? '09:00')) + slingMs
+}
+
+/** Haul-outs in time order, those already launched with their launch. */
+export function haulOutsInTime(rows: RefitRows, clock: ZoneClock): Ashore[] {
+  const places = new Map(rows.place.map((place) => [place.id, place]))
+  const yardOf = (haulOut: HaulOut) =>
+    (haulOut.placeId === null ? undefined : places.get(haulOut.placeId)) ??
+    rows.place.find((place) => place.kind === 'yard') ??
+    null
+  return rows.haulOut
+    .map((haulOut) => {
+      const yard = yardOf(haulOut)
+      const launched = haulOut.launchActual
+      const launchAt =
+        launched === null
+          ? Infinity
+          : clock.at(dayNumber(launched), minutesOf(yard?.liftFrom ?? '09:00'))
+      return { haulOut, yard, from: ashoreFrom(haulOut, yard, clock), launchAt }
+    })
+    .sort((a, b) => a.from - b.from || (a.haulOut.id < b.haulOut.id ? -1 : 1))
+}
+
+/** Where everybody can be, day by day, with travel, set-up and pack-up taken off. */
+export interface Sites {
+  readonly people: readonly Person[]
+  /** Spans in which a person can work at a kind of place on a local day. */
+  presence(person: number, placeNeed: PlaceNeed, day: number): readonly Span[]
+  /** True when the person has no hours in any week and no extra day. */
+  never(person: number): boolean
+  /** Forget the spans at the boat: a launch was placed, so the way there may be another. */
+  forgetBoat(): void
+}
+
+const none: readonly Span[] = []
+
+/**
+ * Presence of the people who are still with us. A person's hours run from leaving to being back;
+ * a day plan's hours are those at the place, and on its date nobody else comes.
+ */
+export function makeSites(rows: RefitRows, clock: ZoneClock, ashore: readonly Ashore[]): Sites {
+  const people = [...rows.person]
+    .filter((person) => !person.gone)
+    .sort((a, b) => (a.order < b.order ? -1 : a.order > b.order ? 1 : a.id < b.id ? -1 : 1))
+  const slots = groupBy(rows.weekSlot, (slot) => slot.personId)
+  const exceptions = groupBy(rows.personDay, (day) => day.personId)
+  const attendance = people.map((person) =>
+    attendanceOf(slots.get(person.id) ?? [], exceptions.get(person.id) ?? []),
+  )
+  const dayPlans = new Map(rows.dayPlan.map((plan) => [dayNumber(plan.on), plan]))
+  const berth = rows.place.find((place) => place.kind === 'berth') ?? null
+  const shed = rows.place.find((place) => place.kind === 'shed') ?? null
+  const memos = (placeNeed: PlaceNeed) =>
+    people.map((_, person) => dayMemo((day) => spansOn(person, placeNeed, day)))
+  const known = { boat: memos('boat'), shed: memos('shed'), away: memos('away') }
+
+  function placeOn(placeNeed: PlaceNeed, day: number): Place | null {
+    if (placeNeed === 'shed') return shed
+    if (placeNeed === 'away') return null
+    const noon = clock.at(day, 720)
+    const hauled = ashore.find((one) => noon >= one.from - slingMs && noon < one.launchAt)
+    return hauled ? hauled.yard : (berth ?? ashore[0]?.yard ?? null)
+  }
+
+  function usual(person: number, place: Place | null, day: number): readonly Span[] {
+    const before = (place?.travelMin ?? 0) + (place?.setUpMin ?? 0)
+    const after = (place?.travelMin ?? 0) + (place?.packUpMin ?? 0)
+    const spans: Span[] = []
+    for (const [from, to] of attendance[person]?.on(day) ?? [])
+      if (to - after > from + before)
+        spans.push([clock.at(day, from + before), clock.at(day, to - after)])
+    return spans.length > 0 ? spans : none
+  }
+
+  function asPlanned(plan: DayPlan, person: number, placeNeed: PlaceNeed, day: number) {
+    if (placeNeed !== plan.placeNeed || !plan.personIds.includes(people[person]?.id ?? ''))
+      return none
+    const place = placeOn(placeNeed, day)
+    const from = clock.at(day, minutesOf(plan.from) + (place?.setUpMin ?? 0))
+    const to = clock.at(day, minutesOf(plan.to) - (place?.packUpMin ?? 0))
+    return to > from ? [[from, to] as const] : none
+  }
+
+  return {
+    people,
+    never: (person) => attendance[person]?.never ?? true,
+    presence: (person, placeNeed, day) => known[placeNeed][person]?.(day) ?? none,
+    forgetBoat() {
+      known.boat = memos('boat')
+    },
+  }
+
+  function spansOn(person: number, placeNeed: PlaceNeed, day: number): readonly Span[] {
+    const plan = dayPlans.get(day)
+    return plan
+      ? asPlanned(plan, person, placeNeed, day)
+      : usual(person, placeOn(placeNeed, day), day)
+  }
+}

@@ -1,0 +1,212 @@
+import type { Gate } from '../model/entities'
+import type { StoredPlan } from '../model/stored'
+import { groupBy } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { daysBetween, mondayOf } from '../time/civil'
+import { startOfDate, zoneClock } from '../time/zone'
+import type { ZoneClock } from '../time/zone'
+import { gateDate } from '../plan/haulOutOf'
+import { arcsOf, plannedJobs, stepsByJob } from '../plan/network'
+import { isOpen, plannedHours } from '../plan/planned'
+import { earnedInches, gateMarkInches, loaInches, openHoursOf } from './inches'
+import { jobStateOf } from './jobState'
+import type { JobState } from './jobState'
+
+export interface GateFigures {
+  readonly gate: Gate
+  /** Civil date aimed at; null: as soon as possible. */
+  readonly aimedOn: string | null
+  /** Civil date planned; null: no plan yet. */
+  readonly plannedOn: string | null
+  /** Days after the aim, negative when before; null when either is missing. */
+  readonly daysLate: number | null
+  /** Inch of its mark on the Tape. */
+  readonly markIn: number
+  /** Planned hours it still needs, earlier gates' left out. */
+  readonly hoursNeeded: number
+}
+
+export interface JobFigures {
+  readonly state: JobState
+  readonly hoursPlanned: number
+  readonly hoursOpen: number
+  readonly hoursLogged: number
+  readonly earnedIn: number
+  /** Inches of the Tape its open steps stand for. */
+  readonly openIn: number
+  readonly stepsDone: number
+  readonly stepCount: number
+}
+
+/** Every figure that more than one view shows. */
+export interface Derived {
+  readonly clock: ZoneClock
+  readonly today: string
+  readonly loaIn: number
+  readonly earnedIn: number
+  readonly earnedThisWeekIn: number
+  readonly hoursOpen: number
+  readonly hoursDone: number
+  readonly hoursLogged: number
+  /** In the order in which they come. */
+  readonly gates: readonly GateFigures[]
+  /** The launch to come; null: none. */
+  readonly launch: GateFigures | null
+  readonly jobs: ReadonlyMap<string, JobFigures>
+  /** Jobs of the plan that nobody has broken into steps. */
+  readonly jobsWithoutSteps: number
+  readonly ashore: { readonly day: number; readonly costPerDayMinor: number } | null
+}
+
+/** The one derivation: rows, the accepted plan and the time give all shared figures. */
+export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): Derived {
+  const refit = rows.refit[0]
+  const clock = zoneClock(refit?.zone ?? 'UTC')
+  const planned = plannedJobs(rows)
+  const plannedIds = new Set(planned.map((job) => job.id))
+  const loaIn = loaInches(refit?.loaM ?? 0)
+  const earnedIn = earnedInches(rows.step)
+  const hoursOpen = openHoursOf(rows.step, plannedIds)
+  const weekStart = startOfDate(clock, mondayOf(clock.dateOf(now)))
+  const doneSteps = rows.step.filter((step) => step.state === 'done')
+  const perHour = hoursOpen > 0 ? (loaIn - earnedIn) / hoursOpen : 0
+  const gates = gateFigures(rows, plan, clock, loaIn, earnedIn, hoursOpen)
+  const withSteps = new Set(rows.step.map((step) => step.jobId))
+  return {
+    clock,
+    today: clock.dateOf(now),
+    loaIn,
+    earnedIn,
+    earnedThisWeekIn: earnedInches(doneSteps.filter((step) => (step.doneAt ?? 0) >= weekStart)),
+    hoursOpen,
+    hoursDone: doneSteps.reduce((sum, step) => sum + plannedHours(step), 0),
+    hoursLogged: liveHours(rows).reduce((sum, entry) => sum + entry.hours, 0),
+    gates,
+    launch: gates.find((one) => one.gate.kind === 'launch') ?? null,
+    jobs: jobFigures(rows, plannedIds, perHour),
+    jobsWithoutSteps: planned.filter((job) => !withSteps.has(job.id)).length,
+    ashore: ashoreFigures(rows, clock, now),
+  }
+}
+
+/** Hours entries that no later one puts right. */
+export function liveHours(rows: Pick<RefitRows, 'hoursEntry'>): RefitRows['hoursEntry'] {
+  const corrected = new Set(rows.hoursEntry.flatMap((entry) => entry.correctsId ?? []))
+  return rows.hoursEntry.filter((entry) => !corrected.has(entry.id))
+}
+
+function jobFigures(
+  rows: RefitRows,
+  plannedIds: ReadonlySet<string>,
+  inchesPerHour: number,
+): Map<string, JobFigures> {
+  const steps = groupBy(rows.step, (step) => step.jobId)
+  const jobOfStep = new Map(rows.step.map((step) => [step.id, step.jobId]))
+  const logged = new Map<string, number>()
+  for (const entry of liveHours(rows)) {
+    const jobId = entry.jobId ?? jobOfStep.get(entry.stepId ?? '')
+    if (jobId) logged.set(jobId, (logged.get(jobId) ?? 0) + entry.hours)
+  }
+  return new Map(
+    rows.job.map((job) => {
+      const live = (steps.get(job.id) ?? []).filter((step) => step.state !== 'dropped')
+      const sum = (list: typeof live) => list.reduce((all, step) => all + plannedHours(step), 0)
+      const hoursOpen = sum(live.filter(isOpen))
+      return [
+        job.id,
+        {
+          state: jobStateOf(job, live),
+          hoursPlanned: sum(live),
+          hoursOpen,
+          hoursLogged: logged.get(job.id) ?? 0,
+          earnedIn: earnedInches(live),
+          openIn: plannedIds.has(job.id) ? hoursOpen * inchesPerHour : 0,
+          stepsDone: live.filter((step) => step.state === 'done').length,
+          stepCount: live.length,
+        },
+      ]
+    }),
+  )
+}
+
+/** Open steps each gate needs: its jobs', and all that these wait for. */
+function neededBy(rows: RefitRows, gateId: string): Set<string> {
+  const before = groupBy(arcsOf(rows), (arc) => arc.to)
+  const needed = new Set<string>()
+  const queue = [...stepsByJob(rows)].flatMap(([jobId, steps]) =>
+    rows.job.find((job) => job.id === jobId)?.gateId === gateId ? steps.map((one) => one.id) : [],
+  )
+  for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
+    if (needed.has(id)) continue
+    needed.add(id)
+    for (const arc of before.get(id) ?? []) queue.push(arc.from)
+  }
+  return needed
+}
+
+function gateFigures(
+  rows: RefitRows,
+  plan: StoredPlan | null,
+  clock: ZoneClock,
+  loaIn: number,
+  earnedIn: number,
+  hoursOpen: number,
+): GateFigures[] {
+  const plannedAt = new Map(plan?.gates.map((gate) => [gate.gateId, gate.at]) ?? [])
+  const steps = new Map(rows.step.filter(isOpen).map((step) => [step.id, step]))
+  const counted = new Set<string>()
+  let hoursSoFar = 0
+  return comingGates(rows, plannedAt, clock).map((gate) => {
+    let own = 0
+    for (const id of neededBy(rows, gate.id)) {
+      const step = steps.get(id)
+      if (!step || counted.has(id)) continue
+      counted.add(id)
+      own += plannedHours(step)
+    }
+    hoursSoFar += own
+    const aimedOn = gateDate(rows, gate)
+    const at = plannedAt.get(gate.id)
+    const plannedOn = at === undefined ? null : clock.dateOf(at)
+    return {
+      gate,
+      aimedOn,
+      plannedOn,
+      daysLate: aimedOn !== null && plannedOn !== null ? daysBetween(aimedOn, plannedOn) : null,
+      markIn: gateMarkInches(loaIn, earnedIn, hoursSoFar, hoursOpen),
+      hoursNeeded: own,
+    }
+  })
+}
+
+/** Gates not yet passed, by aimed date, then planned. */
+function comingGates(
+  rows: RefitRows,
+  plannedAt: ReadonlyMap<string, number>,
+  clock: ZoneClock,
+): Gate[] {
+  const launched = new Set(
+    rows.haulOut.filter((haul) => haul.launchActual !== null).map((haul) => haul.id),
+  )
+  const key = (gate: Gate): string => {
+    const at = plannedAt.get(gate.id)
+    return gateDate(rows, gate) ?? (at === undefined ? '9999' : clock.dateOf(at))
+  }
+  return rows.gate
+    .filter((gate) => !(gate.kind === 'launch' && launched.has(gate.haulOutId ?? '')))
+    .sort((a, b) => (key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : a.id < b.id ? -1 : 1))
+}
+
+function ashoreFigures(rows: RefitRows, clock: ZoneClock, now: number): Derived['ashore'] {
+  const today = clock.dateOf(now)
+  const haul = rows.haulOut.find(
+    (one) => (one.liftOutActual ?? '9999') <= today && one.launchActual === null,
+  )
+  if (!haul?.liftOutActual) return null
+  const tariff =
+    rows.yardTariff.find((one) => one.placeId === haul.placeId) ?? rows.yardTariff[0]
+  return {
+    day: daysBetween(haul.liftOutActual, today),
+    costPerDayMinor: tariff?.perDayMinor ?? 0,
+  }
+}

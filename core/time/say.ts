@@ -1,0 +1,32 @@
+import { dateOf, dayNumber, weekdayOf } from './civil'
+import type { ZoneClock } from './zone'
+
+const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const
+const months = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ')
+
+/** '22 May' of 'YYYY-MM-DD'; with the year when it is not `year`. */
+export function sayDate(date: string, year?: string): string {
+  const said = `${Number(date.slice(8))} ${months[Number(date.slice(5, 7)) - 1]}`
+  return year === undefined || date.startsWith(year) ? said : `${said} ${date.slice(0, 4)}`
+}
+
+/** 'Sat 22 May'. */
+export const sayDay = (date: string): string =>
+  `${weekdays[weekdayOf(dayNumber(date)) - 1]} ${sayDate(date)}`
+
+/** 'Sat 17 April 2027'-like heading without a locale: 'Sat 17 Apr 2027'. */
+export const sayFullDate = (date: string): string => `${sayDay(date)} ${date.slice(0, 4)}`
+
+/** '22 May' of an instant in the zone. */
+export const shortDate = (instant: number, clock: ZoneClock): string =>
+  sayDate(clock.dateOf(instant))
+
+/** '09:55' in the zone. */
+export function clockTimeOf(instant: number, clock: ZoneClock): string {
+  const minutes = clock.minutesOf(instant)
+  return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
+}
+
+/** 'Sat 17 Apr 09:55'. */
+export const shortDateTime = (instant: number, clock: ZoneClock): string =>
+  `${sayDay(dateOf(clock.dayOf(instant)))} ${clockTimeOf(instant, clock)}`

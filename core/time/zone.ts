@@ -1,0 +1,47 @@
+import { tzOffset } from '@date-fns/tz'
+import { dateOf, dayMs, dayNumber, minuteMs } from './civil'
+import { dayMemo } from './dayMemo'
+
+/** Converts between UTC instants and the wall clock of one IANA zone, daylight saving included. */
+export interface ZoneClock {
+  readonly zone: string
+  /** UTC ms of minutes after local midnight of a day. A time that daylight saving skips is the one an hour on. */
+  at(day: number, minutes: number): number
+  /** Local day number an instant falls on. */
+  dayOf(instant: number): number
+  /** Minutes after local midnight, 0 to 1439. */
+  minutesOf(instant: number): number
+  dateOf(instant: number): string
+}
+
+/** True for a zone name this runtime knows. */
+export const isZone = (zone: string): boolean => Number.isFinite(tzOffset(zone, new Date(0)))
+
+/** A clock for one zone; remembers each day's offset, so repeated asks are cheap. */
+export function zoneClock(zone: string): ZoneClock {
+  if (!isZone(zone)) throw new RangeError(`zoneClock: ${zone} is not a known time zone`)
+  const midnightOffset = dayMemo((day) => tzOffset(zone, new Date(day * dayMs)))
+  const offsetAt = (instant: number): number => {
+    const day = Math.floor(instant / dayMs)
+    const offset = midnightOffset(day)
+    return offset === midnightOffset(day + 1) ? offset : tzOffset(zone, new Date(instant))
+  }
+  const local = (instant: number): number => instant + offsetAt(instant) * minuteMs
+  const dayOf = (instant: number): number => Math.floor(local(instant) / dayMs)
+  return {
+    zone,
+    at(day, minutes) {
+      const wall = day * dayMs + minutes * minuteMs
+      const first = wall - offsetAt(wall) * minuteMs
+      const second = wall - offsetAt(first) * minuteMs
+      // In the skipped hour neither guess maps back; the later instant is the one an hour on.
+      return local(second) === wall ? second : Math.max(first, second)
+    },
+    dayOf,
+    minutesOf: (instant) => Math.floor((local(instant) % dayMs) / minuteMs),
+    dateOf: (instant) => dateOf(dayOf(instant)),
+  }
+}
+
+/** UTC ms of local midnight at the start of a civil date. */
+export const startOfDate = (clock: ZoneClock, date: string): number => clock.at(dayNumber(date), 0)

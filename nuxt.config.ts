@@ -1,0 +1,40 @@
+import { fileURLToPath } from 'node:url'
+import tailwindcss from '@tailwindcss/vite'
+
+const core = fileURLToPath(new URL('./core', import.meta.url))
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-11-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  experimental: { viteEnvironmentApi: true },
+  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  alias: { '#core': core },
+  css: ['~/assets/main.css'],
+  components: [{ path: '~/components', pathPrefix: false }],
+  routeRules: { '/': { prerender: true } },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' },
+      title: 'Inch Ahead',
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: 'Plan, sequence, do and log the refit of your boat.' },
+        { name: 'color-scheme', content: 'light dark' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
+    sharedTsConfig: { include: ['../core/**/*', '../demo/**/*'] },
+  },
+  vite: {
+    plugins: [tailwindcss()],
+    worker: { format: 'es' },
+    build: { target: 'es2022' },
+  },
+  eslint: { config: { stylistic: false } },
+})
