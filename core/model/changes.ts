@@ -1,0 +1,86 @@
+import { entities } from './entities'
+import type { EntityName } from './entities'
+import type { Fields } from './field'
+
+/** One operation on one row. A patch names the version it was based on. */
+export type ChangeItem =
+  | {
+      readonly op: 'create'
+      readonly entity: EntityName
+      readonly id: string
+      readonly patch: Readonly<Record<string, unknown>>
+    }
+  | {
+      readonly op: 'patch'
+      readonly entity: EntityName
+      readonly id: string
+      readonly baseVersion: number
+      readonly patch: Readonly<Record<string, unknown>>
+    }
+  | {
+      readonly op: 'delete'
+      readonly entity: EntityName
+      readonly id: string
+      readonly baseVersion: number
+    }
+
+/** A list of operations that happens as a whole or not at all. */
+export interface Change {
+  /** Made by the client; the same id twice is one change. */
+  readonly changeId: string
+  readonly deviceId: string
+  /** Who said they are at the device; null: not said. */
+  readonly personId: string | null
+  /** What it was, in words: "Finish Bed the posts". Shown in history and by undo. */
+  readonly label: string
+  /** Computed by the program, not by a person: not undone by z. */
+  readonly quiet: boolean
+  readonly items: readonly ChangeItem[]
+}
+
+/** What became of a row: the whole row, or null when it is gone. */
+export interface RowChange {
+  readonly entity: EntityName
+  readonly id: string
+  readonly row: Readonly<Record<string, unknown>> | null
+}
+
+/** A change as everybody hears of it. */
+export interface Heard {
+  readonly seq: number
+  readonly changeId: string
+  readonly deviceId: string
+  readonly label: string
+  readonly rows: readonly RowChange[]
+}
+
+/** A field where two people said different things. */
+export interface Clash {
+  readonly entity: EntityName
+  readonly id: string
+  readonly field: string
+  readonly label: string
+  readonly yours: unknown
+  readonly theirs: unknown
+  readonly theirVersion: number
+}
+
+/** The one shape of everything that goes wrong. */
+export interface Problem {
+  /** For programs: 'invalid', 'clash', 'notFound', 'tooLarge' and the like. */
+  readonly code: string
+  /** For people: what is wrong and what to do. */
+  readonly message: string
+  readonly fields: readonly FieldProblem[]
+  readonly clashes?: readonly Clash[]
+}
+
+export interface FieldProblem {
+  /** 'entity.field' or the row's place in a list. */
+  readonly field: string
+  readonly message: string
+}
+
+/** The label of a field, for sentences. */
+export const fieldLabel = (entity: EntityName, field: string): string =>
+  (entities[entity] as Fields)[field]?.label ?? field

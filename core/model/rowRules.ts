@@ -1,0 +1,189 @@
+/** Rules that a row must keep beyond each field by itself; read by the server and by forms. */
+import { cycleSentence, findCycle } from '../plan/network'
+import { isCurrency } from '../money/money'
+import { minutesOf } from '../time/civil'
+import { isZone } from '../time/zone'
+import type { FieldProblem } from './changes'
+import { fieldLabel } from './changes'
+import type { EntityName, Row } from './entities'
+import type { RefitRows } from './refit'
+
+type Check<Name extends EntityName> = (row: Row<Name>, rows: RefitRows) => FieldProblem[]
+
+const problem = (field: string, message: string): FieldProblem => ({ field, message })
+const when = (bad: boolean, field: string, message: string): FieldProblem[] =>
+  bad ? [problem(field, message)] : []
+
+/** Dates that must not run backwards; null ones are left alone. */
+function inOrder<Name extends EntityName>(
+  entity: Name,
+  row: Row<Name>,
+  first: string & keyof Row<Name>,
+  then: string & keyof Row<Name>,
+): FieldProblem[] {
+  const [a, b] = [row[first] as string | null, row[then] as string | null]
+  return when(
+    a !== null && b !== null && b < a,
+    then,
+    `${fieldLabel(entity, then)} (${b}) is before ${fieldLabel(entity, first).toLowerCase()} (${a}). Change one of them.`,
+  )
+}
+
+const laterTime = (row: { readonly from: string; readonly to: string }): FieldProblem[] =>
+  when(
+    minutesOf(row.to) <= minutesOf(row.from),
+    'to',
+    'The hours end before they begin. Put the later time last.',
+  )
+
+const checks: { readonly [Name in EntityName]?: Check<Name> } = {
+  refit: (row) => [
+    ...when(!isZone(row.zone), 'zone', `"${row.zone}" is not a time zone. Try Europe/Dublin.`),
+    ...when(!isCurrency(row.currency), 'currency', `"${row.currency}" is not a currency. Try EUR.`),
+    ...when(
+      row.lwlM !== null && row.lwlM > row.loaM,
+      'lwlM',
+      'The waterline cannot be longer than the boat.',
+    ),
+    ...when(
+      row.monthMeanC.length !== 12 || row.monthMeanC.some((tempC) => !(tempC >= -40 && tempC <= 50)),
+      'monthMeanC',
+      'Mean air needs twelve temperatures, January first, each −40 to 50 °C.',
+    ),
+  ],
+  season: (row) => inOrder('season', row, 'from', 'to'),
+  haulOut: (row) => [
+    ...inOrder('haulOut', row, 'liftOutAimed', 'launchAimed'),
+    ...inOrder('haulOut', row, 'liftOutBooked', 'launchBooked'),
+    ...inOrder('haulOut', row, 'liftOutActual', 'launchActual'),
+    ...when(
+      row.liftOutActual !== null && row.launchBooked !== null && row.launchBooked < row.liftOutActual,
+      'launchBooked',
+      'The launch is booked before she was lifted out.',
+    ),
+    ...when(
+      row.launchActual !== null && row.liftOutActual === null,
+      'launchActual',
+      'She cannot be launched before she was lifted out. Fill in the lift-out first.',
+    ),
+  ],
+  gate: (row, rows) => [
+    ...when(
+      row.kind === 'launch' && row.haulOutId === null,
+      'haulOutId',
+      'A launch gate needs its haul-out.',
+    ),
+    ...when(row.kind === 'dated' && row.on === null, 'on', 'A dated gate needs a date.'),
+    ...when(
+      row.kind !== 'launch' && row.on !== null && row.haulOutId !== null && beforeHaulOut(row, rows),
+      'on',
+      'This gate is before its haul-out begins. Move the gate or the haul-out.',
+    ),
+    ...when(
+      row.kind === 'launch' &&
+        rows.gate.some(
+          (other) =>
+            other.id !== row.id && other.kind === 'launch' && other.haulOutId === row.haulOutId,
+        ),
+      'haulOutId',
+      'That haul-out has its launch gate already.',
+    ),
+  ],
+  weekSlot: laterTime,
+  personDay: (row) => (row.kind === 'extraDay' ? laterTime(row) : []),
+  dayPlan: laterTime,
+  step: (row) => [
+    ...when(
+      row.hoursLow !== null && row.hoursLow > row.hoursLikely,
+      'hoursLow',
+      'Low hours are over the likely ones.',
+    ),
+    ...when(
+      row.hoursHigh !== null && row.hoursHigh < row.hoursLikely,
+      'hoursHigh',
+      'High hours are under the likely ones.',
+    ),
+    ...when(
+      row.crewMax < row.crewMin,
+      'crewMax',
+      `At most ${row.crewMax} people is fewer than at least ${row.crewMin}.`,
+    ),
+    ...when(
+      row.maxWaitHours !== null && row.waitKind !== 'none' && row.waitHours > row.maxWaitHours,
+      'maxWaitHours',
+      `The bond window closes after ${row.maxWaitHours} h, before the wait of ${row.waitHours} h is over.`,
+    ),
+  ],
+  link: (row, rows) => {
+    if (row.fromJobId === row.toJobId)
+      return [problem('toJobId', 'A job cannot wait for itself. Pick another job.')]
+    const twice = rows.link.some(
+      (other) =>
+        other.id !== row.id && other.fromJobId === row.fromJobId && other.toJobId === row.toJobId,
+    )
+    if (twice) return [problem('toJobId', 'That link is there already.')]
+    const cycle = findCycle([...rows.link.filter((other) => other.id !== row.id), row])
+    if (cycle) return [problem('toJobId', cycleSentence(cycle, rows.job))]
+    return when(
+      row.maxWaitHours !== null && row.minWaitHours > row.maxWaitHours,
+      'maxWaitHours',
+      'The least wait is longer than the most.',
+    )
+  },
+  tradeBooking: (row) => inOrder('tradeBooking', row, 'from', 'to'),
+  clock: (row) => [
+    ...when(
+      row.opensH !== null && row.closesH !== null && row.closesH < row.opensH,
+      'closesH',
+      'It would close before it opens. Check the two times on the data sheet.',
+    ),
+    ...when(
+      row.endedAt !== null && row.endedAt < row.startedAt,
+      'endedAt',
+      'It ended before it started.',
+    ),
+  ],
+  product: (row) =>
+    when(
+      row.overcoatOpensH !== null &&
+        row.overcoatClosesH !== null &&
+        row.overcoatClosesH < row.overcoatOpensH,
+      'overcoatClosesH',
+      'The bond window closes before it opens. Check the data sheet.',
+    ),
+  finding: (row) =>
+    when(
+      (row.state === 'watch' || row.state === 'accepted') &&
+        (row.reason.trim() === '' || row.lookAgainOn === null),
+      'reason',
+      'To watch or accept it, say why and when to look again.',
+    ),
+}
+
+function beforeHaulOut(gate: Row<'gate'>, rows: RefitRows): boolean {
+  const haulOut = rows.haulOut.find((one) => one.id === gate.haulOutId)
+  return haulOut !== undefined && (gate.on ?? '') < haulOut.liftOutAimed
+}
+
+/** Kinds of rows whose names tell them apart, with the field that holds the name. */
+const named = ['zone', 'system', 'place', 'person', 'season', 'haulOut', 'gate', 'product'] as const
+
+function sameName(entity: EntityName, row: { readonly id: string }, rows: RefitRows): FieldProblem[] {
+  const kind = named.find((one) => one === entity)
+  if (!kind) return []
+  const { name } = row as unknown as Row<typeof kind>
+  const twin = rows[kind].some(
+    (other) => other.id !== row.id && other.name.trim().toLowerCase() === name.trim().toLowerCase(),
+  )
+  return when(twin, 'name', `There is a ${kind === 'haulOut' ? 'haul-out' : kind} called "${name}" already. Give this one another name.`)
+}
+
+/** Everything wrong with a row among the rows it will live with. */
+export function checkRow<Name extends EntityName>(
+  entity: Name,
+  row: Row<Name>,
+  rows: RefitRows,
+): FieldProblem[] {
+  const check = checks[entity] as Check<Name> | undefined
+  return [...(check?.(row, rows) ?? []), ...sameName(entity, row, rows)]
+}

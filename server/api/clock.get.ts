@@ -1,0 +1,4 @@
+import { handle } from '../http/handle'
+import { clockForClients } from '../services/clock'
+
+export default handle(() => clockForClients())

@@ -1,0 +1,4 @@
+import { handle } from '../../http/handle'
+import { listRefits } from '../../services/refits'
+
+export default handle(() => listRefits())

@@ -1,0 +1,50 @@
+import { getRouterParam } from 'h3'
+import type { H3Event } from 'h3'
+import type Joi from 'joi'
+import { fieldProblems, problem } from '#shared/problems'
+import { idSchema } from '#shared/schemas/entitySchema'
+import { Trouble } from '../services/trouble'
+
+/** The bytes of a request, counted as they come: a header about the length is not trusted. */
+export async function readBytes(event: H3Event, most: number, what: string): Promise<Buffer> {
+  const chunks: Buffer[] = []
+  let length = 0
+  for await (const chunk of event.node.req) {
+    length += (chunk as Buffer).length
+    if (length > most)
+      throw new Trouble(
+        413,
+        problem('tooLarge', `${what} is over ${Math.round(most / 1e6)} MB. Make it smaller or split it.`),
+      )
+    chunks.push(chunk as Buffer)
+  }
+  return Buffer.concat(chunks)
+}
+
+/** A JSON body of at most `most` bytes that fits a schema. */
+export async function readInput<Value>(
+  event: H3Event,
+  schema: Joi.Schema<Value>,
+  most = 30e6,
+): Promise<Value> {
+  const bytes = await readBytes(event, most, 'This request')
+  let body: unknown
+  try {
+    body = JSON.parse(bytes.toString('utf8'))
+  } catch {
+    throw new Trouble(400, problem('notJson', 'The request is not JSON, or it was cut off.'))
+  }
+  const { error, value } = schema.validate(body, { abortEarly: false })
+  if (error) {
+    const fields = fieldProblems(error)
+    throw new Trouble(422, problem('invalid', fields[0]?.message ?? 'Invalid.', { fields }))
+  }
+  return value
+}
+
+/** A plain id from the path. */
+export function pathId(event: H3Event, name: string): string {
+  const { error, value } = idSchema.validate(getRouterParam(event, name))
+  if (error) throw new Trouble(404, problem('notFound', 'There is nothing at that address.'))
+  return value as string
+}

@@ -1,0 +1,29 @@
+import Joi from 'joi'
+import { entityNames } from '#core/model/entities'
+import { idSchema } from './entitySchema'
+
+/** Most operations in one list: a refit file's worth. */
+export const mostItems = 60_000
+
+const common = { entity: Joi.string().valid(...entityNames).required(), id: idSchema.required() }
+const patch = Joi.object().unknown(true)
+const baseVersion = Joi.number().integer().min(1).required()
+
+const item = Joi.alternatives().conditional('.op', {
+  switch: [
+    { is: 'create', then: Joi.object({ op: 'create', ...common, patch: patch.required() }) },
+    { is: 'patch', then: Joi.object({ op: 'patch', ...common, baseVersion, patch: patch.required() }) },
+    { is: 'delete', then: Joi.object({ op: 'delete', ...common, baseVersion }) },
+  ],
+  otherwise: Joi.forbidden().messages({ 'any.unknown': 'op must be create, patch or delete.' }),
+})
+
+/** The shape of a change list; each patch is checked against its entity afterwards. */
+export const changeSchema = Joi.object({
+  changeId: idSchema.required(),
+  deviceId: idSchema.required(),
+  personId: idSchema.allow(null).default(null),
+  label: Joi.string().max(300).default('A change'),
+  quiet: Joi.boolean().default(false),
+  items: Joi.array().items(item).min(1).max(mostItems).required(),
+}).label('change')

@@ -1,0 +1,209 @@
+/** The change door against a real SQLite file. */
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { ChangeItem } from '#core/model/changes'
+import type { EntityName } from '#core/model/entities'
+
+const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-door-'))
+process.env.INCH_AHEAD_DATA = folder
+process.env.LOG_LEVEL = 'silent'
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+const { passDoor } = await import('../../server/services/changeDoor')
+const { undoLast } = await import('../../server/services/undo')
+const { wholeRefit } = await import('../../server/services/refits')
+const { listen } = await import('../../server/services/bus')
+const { changedRowsSince } = await import('../../server/services/journal')
+const { database } = await import('../../server/db/connect')
+
+let refit = ''
+const create = (entity: EntityName, id: string, patch: Record<string, unknown>): ChangeItem => ({
+  op: 'create',
+  entity,
+  id,
+  patch,
+})
+const patch = (entity: EntityName, id: string, baseVersion: number, fields: object): ChangeItem => ({
+  op: 'patch',
+  entity,
+  id,
+  baseVersion,
+  patch: fields as Record<string, unknown>,
+})
+const pass = (items: ChangeItem[], more: { deviceId?: string; changeId?: string } = {}) =>
+  passDoor(refit, {
+    changeId: randomUUID(),
+    deviceId: 'laptop',
+    personId: null,
+    label: 'Test',
+    quiet: false,
+    items,
+    ...more,
+  })
+const rowsOf = async () => (await wholeRefit(refit)).rows
+const stepRow = async (id: string) => (await rowsOf()).step.find((one) => one.id === id)
+const undo = (force = false, deviceId = 'laptop') =>
+  undoLast(refit, { changeId: randomUUID(), deviceId, personId: null, force })
+const newRefit = () =>
+  create('refit', refit, {
+    name: `Refit ${refit}`,
+    boatName: 'Test boat',
+    loaM: 12.192,
+    zone: 'UTC',
+    currency: 'EUR',
+    startedOn: '2027-04-01',
+  })
+const step = (id: string, hoursLikely: number) =>
+  create('step', id, { jobId: 'deck', title: id, order: id, hoursLikely })
+
+beforeEach(async () => {
+  refit = randomUUID()
+  await pass([newRefit(), create('job', 'deck', { title: 'Deck', order: 'b' }), step('cut', 6), step('fair', 18)])
+})
+
+describe('the change door', () => {
+  it('stores and gives back every kind of value', async () => {
+    const mean = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12.5]
+    await pass([
+      patch('refit', refit, 1, { monthMeanC: mean, calibrate: true }),
+      create('person', 'ann', { name: '<b>Ann</b> & co', order: 'b', skills: ['electrics'] }),
+    ])
+    const rows = await rowsOf()
+    expect(rows.refit[0]).toMatchObject({ monthMeanC: mean, calibrate: true, version: 2, lwlM: null })
+    expect(rows.person[0]).toMatchObject({ name: '<b>Ann</b> & co', skills: ['electrics'], gone: false })
+  })
+
+  it('does a change sent twice once', async () => {
+    const changeId = randomUUID()
+    const items = [create('job', 'mast', { title: 'Mast', order: 'c' })]
+    const first = await pass(items, { changeId })
+    expect(await pass(items, { changeId })).toEqual(first)
+    expect((await rowsOf()).job).toHaveLength(2)
+  })
+
+  it('does all of a list or nothing', async () => {
+    const bad = [create('job', 'mast', { title: 'Mast', order: 'c' }), patch('step', 'cut', 1, { hoursLikely: -2 })]
+    await expect(pass(bad)).rejects.toMatchObject({
+      status: 422,
+      problem: { fields: [{ field: 'items.1.step.hoursLikely', message: 'Likely hours must be at least 0.' }] },
+    })
+    expect((await rowsOf()).job).toHaveLength(1)
+  })
+
+  it('merges patches to different fields and asks about the same one, with both values', async () => {
+    await pass([patch('step', 'cut', 1, { title: 'Cut the skin' })])
+    await pass([patch('step', 'cut', 1, { hoursLikely: 7 })], { deviceId: 'phone' })
+    expect(await stepRow('cut')).toMatchObject({ title: 'Cut the skin', hoursLikely: 7, version: 3 })
+    await expect(pass([patch('step', 'cut', 1, { title: 'Saw' })], { deviceId: 'phone' })).rejects.toMatchObject({
+      status: 409,
+      problem: { clashes: [{ field: 'title', yours: 'Saw', theirs: 'Cut the skin', theirVersion: 3 }] },
+    })
+    await expect(
+      pass([{ op: 'delete', entity: 'step', id: 'cut', baseVersion: 1 }]),
+    ).rejects.toMatchObject({ status: 409 })
+  })
+
+  it('tells listeners and lets late ones catch up', async () => {
+    const heard: unknown[] = []
+    const stop = listen(refit, (one) => heard.push(one))
+    const { seq } = await pass([patch('step', 'cut', 1, { title: 'Cut' })])
+    stop()
+    expect(heard).toMatchObject([{ seq, rows: [{ entity: 'step', id: 'cut', row: { title: 'Cut' } }] }])
+    const { models } = await database()
+    expect(await changedRowsSince(models, refit, seq - 1)).toMatchObject([{ id: 'cut' }])
+  })
+
+  it.each([
+    ['a link onto itself', create('link', 'l', { fromJobId: 'deck', toJobId: 'deck' }), /cannot wait for itself/],
+    ['a reference to nothing', create('link', 'l', { fromJobId: 'deck', toJobId: 'moon' }), /job that is not there/],
+    ['a wait over its maximum', patch('step', 'cut', 1, { waitKind: 'chem', waitHours: 30, maxWaitHours: 24 }), /closes after 24 h, before the wait of 30 h/],
+    ['low hours over likely', patch('step', 'cut', 1, { hoursLow: 9 }), /Low hours are over the likely ones/],
+    ['absurd hours', patch('step', 'cut', 1, { hoursLikely: 99999 }), /at most 2000/],
+    ['a launch before lift-out', create('haulOut', 'h', { name: 'H', liftOutAimed: '2027-05-01', launchAimed: '2027-04-01' }), /is before lift-out aimed/i],
+    ['a date that is none', create('season', 's', { name: 'S', from: '2027-02-30', to: '2027-04-01' }), /is not a date/],
+    ['a season backwards', create('season', 's', { name: 'S', from: '2027-05-01', to: '2027-04-01' }), /is before from/],
+    ['an unknown field', patch('step', 'cut', 1, { colour: 'red' }), /no field/],
+    ['inches by hand', patch('step', 'cut', 1, { earnedIn: 400 }), /no field/],
+    ['an unknown zone', patch('refit', '', 1, { zone: 'Moon/Crater' }), /not a time zone/],
+    ['a row in use', { op: 'delete', entity: 'job', id: 'deck', baseVersion: 1 } as ChangeItem, /still used by 2/],
+  ])('refuses %s with a sentence', async (_, item, sentence) => {
+    const about = item.entity === 'refit' ? { ...item, id: refit } : item
+    await expect(pass([about])).rejects.toMatchObject({
+      status: 422,
+      problem: { message: expect.stringMatching(sentence) },
+    })
+  })
+
+  it('refuses a circle of links, naming its jobs, and a name used twice', async () => {
+    await pass([create('job', 'mast', { title: 'Mast', order: 'c' }), create('link', 'a', { fromJobId: 'deck', toJobId: 'mast' })])
+    await expect(pass([create('link', 'b', { fromJobId: 'mast', toJobId: 'deck' })])).rejects.toThrow(
+      /circle: .*(Deck → Mast → Deck|Mast → Deck → Mast)/,
+    )
+    await pass([create('zone', 'z', { name: 'Foredeck', order: 'b' })])
+    await expect(pass([create('zone', 'y', { name: ' foredeck ', order: 'c' })])).rejects.toThrow(/another name/)
+  })
+})
+
+describe('inches', () => {
+  it('are stored on finishing by the formula and taken back exactly on reopening', async () => {
+    // 480 in, 24 h open: 6 h earn 480 × 6/24 = 120; then 18 h of 18 h earn the other 360.
+    await pass([patch('step', 'cut', 1, { state: 'done' })])
+    expect((await stepRow('cut'))?.earnedIn).toBeCloseTo(120, 9)
+    await pass([patch('step', 'fair', 1, { state: 'done' })])
+    expect((await stepRow('fair'))?.earnedIn).toBeCloseTo(360, 9)
+    await pass([patch('step', 'cut', 2, { state: 'open' })])
+    expect(await stepRow('cut')).toMatchObject({ earnedIn: null, doneAt: null })
+    expect((await stepRow('fair'))?.earnedIn).toBeCloseTo(360, 9)
+  })
+
+  it('of two steps finished in one change are worked out one after the other', async () => {
+    await pass([patch('step', 'cut', 1, { state: 'done' }), patch('step', 'fair', 1, { state: 'done' })])
+    const steps = (await rowsOf()).step
+    expect(steps.reduce((sum, one) => sum + (one.earnedIn ?? 0), 0)).toBeCloseTo(480, 9)
+  })
+})
+
+describe('undo', () => {
+  it('takes back creating, changing, finishing and removing, newest first', async () => {
+    await pass([patch('step', 'cut', 1, { state: 'done' })])
+    await pass([{ op: 'delete', entity: 'step', id: 'fair', baseVersion: 1 }])
+    await undo()
+    expect(await stepRow('fair')).toMatchObject({ title: 'fair', hoursLikely: 18, version: 2 })
+    await undo()
+    expect(await stepRow('cut')).toMatchObject({ state: 'open', earnedIn: null })
+    await expect(undo(false, 'other')).rejects.toMatchObject({ status: 404 })
+  })
+
+  it('asks when somebody touched the same thing since, and goes on when told to', async () => {
+    await pass([patch('step', 'cut', 1, { title: 'Saw' })])
+    await pass([patch('step', 'cut', 2, { title: 'Jigsaw' })], { deviceId: 'phone' })
+    await expect(undo()).rejects.toMatchObject({ status: 409, problem: { code: 'touchedSince' } })
+    await undo(true)
+    expect((await stepRow('cut'))?.title).toBe('cut')
+  })
+
+  it('leaves alone what the program wrote by itself', async () => {
+    const quiet = { changeId: randomUUID(), deviceId: 'laptop', personId: null, label: 'plan', quiet: true }
+    await pass([patch('step', 'cut', 1, { title: 'Saw' })])
+    await passDoor(refit, {
+      ...quiet,
+      items: [create('plan', 'p', { inputsHash: 'x', at: 1, result: { status: 'feasible' } })],
+    })
+    await undo()
+    expect((await stepRow('cut'))?.title).toBe('cut')
+    expect((await rowsOf()).plan).toHaveLength(1)
+  })
+})
+
+it('keeps the database whole with a copy on demand', async () => {
+  const { copyDatabase } = await import('../../server/db/migrate')
+  const { sequelize } = await database()
+  const { openDatabase } = await import('../../server/db/connect')
+  const copy = await openDatabase(await copyDatabase(sequelize, 'test'))
+  expect(await copy.models.rows.step.count()).toBeGreaterThan(0)
+  await copy.sequelize.close()
+  vi.unstubAllEnvs()
+})
