@@ -190,8 +190,8 @@ function waitHours(step: Step, finish: number, rows: RefitRows): number {
 
 /** Minutes of a date in which a person can work at a place. */
 function hoursAt(personId: string, need: Step['placeNeed'], wall: Wall, at: number, rows: RefitRows, hauls: readonly Haul[]) {
-  const noon = at + (720 - wall.minutes) * minute
-  const ashore = hauls.find((one) => noon >= one.out && noon < one.launch)
+  const dawn = at - wall.minutes * minute
+  const ashore = hauls.find((one) => dawn >= one.out && dawn < one.launch)
   const place =
     need === 'boat'
       ? ashore

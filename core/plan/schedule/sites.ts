@@ -86,8 +86,9 @@ export function makeSites(rows: RefitRows, clock: ZoneClock, ashore: readonly As
   function placeOn(placeNeed: PlaceNeed, day: number): Place | null {
     if (placeNeed === 'shed') return shed
     if (placeNeed === 'away') return null
-    const noon = clock.at(day, 720)
-    const hauled = ashore.find((one) => noon >= one.from - slingMs && noon < one.launchAt)
+    // Where she lies as the day begins: people go to the yard on launch day, to the berth on lift-out day.
+    const dawn = clock.at(day, 0)
+    const hauled = ashore.find((one) => dawn >= one.from - slingMs && dawn < one.launchAt)
     return hauled ? hauled.yard : (berth ?? ashore[0]?.yard ?? null)
   }
 

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { Plus } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { formatMoney } from '#core/money/money'
+import { clockTimeOf, sayFullDate } from '#core/time/say'
+
+/** Clocks always in sight: a rail on wide screens, a strip on phones. */
+const store = useRefitStore()
+const time = useTimeStore()
+const frame = useFrameStore()
+const { clocks } = useClocks()
+const opened = ref<string | null>(null)
+const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.value) ?? null)
+</script>
+
+<template>
+  <aside class="no-print" aria-label="Clocks">
+    <div class="flex items-center justify-between max-lg:sr-only">
+      <h2>Clocks</h2>
+      <button class="btn btn-quiet btn-small" aria-keyshortcuts="k" @click="frame.open('clock')">
+        <Plus :size="18" aria-hidden="true" /> Start
+      </button>
+    </div>
+    <p v-if="clocks.length === 0" class="text-ink2 mt-2 max-lg:hidden">
+      Nothing is curing. Press k when you mix a pot or lay a coat.
+    </p>
+    <div class="mt-2 grid gap-3 max-lg:hidden">
+      <ClockCard v-for="one in clocks" :key="one.clock.id" :shown="one" @open="opened = one.clock.id" />
+    </div>
+    <div v-if="clocks.length > 0" class="flex gap-2 overflow-x-auto lg:hidden">
+      <ClockCard
+        v-for="one in clocks"
+        :key="one.clock.id"
+        class="max-w-60 min-w-44"
+        :shown="one"
+        brief
+        @open="opened = one.clock.id"
+      />
+    </div>
+    <div class="mt-8 max-lg:hidden">
+      <p class="cond text-lg">{{ store.refit?.boatName }}</p>
+      <p class="text-ink2">
+        {{ sayFullDate(store.derived.today) }}, {{ clockTimeOf(time.now, store.derived.clock) }}
+      </p>
+      <p v-if="store.derived.ashore" class="text-ink2">
+        ashore day {{ store.derived.ashore.day }} ·
+        {{ formatMoney(store.derived.ashore.costPerDayMinor, store.refit?.currency ?? 'EUR') }} a day
+      </p>
+      <p v-if="!store.connected" class="text-redlead" role="status">
+        No connection. What you see may be old.
+      </p>
+    </div>
+    <ClockDialog v-if="shown" :shown="shown" @close="opened = null" />
+  </aside>
+</template>

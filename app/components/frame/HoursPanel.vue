@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import { inOrder } from '#core/model/refit'
+
+/** Hours written down: by step, person and day. */
+const store = useRefitStore()
+const frame = useFrameStore()
+const toasts = useToastStore()
+const { personId } = useDevice()
+const open = computed(() => frame.panel === 'hours')
+const people = computed(() =>
+  inOrder(store.rows.person)
+    .filter((person) => !person.gone)
+    .map((person) => ({ value: person.id, label: person.name })),
+)
+const kinds = [
+  { value: 'work', label: 'Work' },
+  { value: 'travel', label: 'Travel' },
+  { value: 'setUp', label: 'Set-up' },
+  { value: 'packUp', label: 'Pack-up' },
+  { value: 'cleanUp', label: 'Clean-up' },
+] as const
+const { options, nameOf } = useStepNames()
+const form = useRowForm('hoursEntry', () => ({
+  stepId: frame.stepId,
+  personId: personId.value || people.value[0]?.value,
+  on: store.derived.today,
+  kind: 'work',
+}))
+watch(open, (isOpen) => isOpen && form.reset())
+
+async function keep() {
+  const done = await form.save('Hours', (values) => {
+    const step = store.rows.step.find((one) => one.id === values.stepId)
+    return [
+      { op: 'create', entity: 'hoursEntry', id: newId(), patch: { ...values, jobId: step?.jobId ?? null } },
+    ]
+  })
+  if (!done) return
+  frame.close()
+  toasts.say('Hours kept.')
+}
+</script>
+
+<template>
+  <UiDialog :open="open" title="Log hours" @close="frame.close()">
+    <form class="grid gap-4" @submit.prevent="keep">
+      <p v-if="people.length === 0" class="text-redlead">Add a person in Settings first.</p>
+      <div v-if="form.values.stepId" class="flex items-center justify-between gap-2">
+        <p><span class="cond text-ink2">On</span> {{ nameOf(String(form.values.stepId)) }}</p>
+        <button type="button" class="btn btn-small" @click="form.set('stepId', null)">Change</button>
+      </div>
+      <UiPick v-else label="On which step" :options="options" @pick="form.set('stepId', $event)" />
+      <div class="grid grid-cols-2 gap-3">
+        <UiHours v-bind="form.bind('hours')" />
+        <UiDate v-bind="form.bind('on', 'Day')" />
+        <UiSelect v-bind="form.bind('personId')" :options="people" />
+        <UiSelect v-bind="form.bind('kind')" :options="kinds" />
+      </div>
+      <UiText v-bind="form.bind('note')" />
+      <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
+      <div class="flex flex-wrap gap-3">
+        <button class="btn btn-main" type="submit" :disabled="form.busy.value">Keep hours</button>
+        <NuxtLink :to="`/r/${store.refitId}/hours`" class="btn" @click="frame.close()">All hours</NuxtLink>
+      </div>
+    </form>
+  </UiDialog>
+</template>

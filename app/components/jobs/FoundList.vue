@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Finding } from '#core/model/entities'
+import { keyBetween } from '#core/model/order'
+import { inOrder } from '#core/model/refit'
+import { severityName } from '#core/plan/priority'
+import { addDays } from '#core/time/civil'
+import { sayDay } from '#core/time/say'
+
+/** Things found that nobody has placed: make a job of it, watch it, or accept it with a reason. */
+const emit = defineEmits<{ job: [jobId: string] }>()
+const store = useRefitStore()
+const open = computed(() => store.rows.finding.filter((one) => one.state === 'new'))
+const deciding = ref<Finding | null>(null)
+const decision = ref<'watch' | 'accepted'>('watch')
+const reason = ref('')
+const lookOn = ref<string | null>(null)
+const wrong = ref('')
+
+const pictureOf = (finding: Finding) => store.rows.picture.find((one) => one.findingId === finding.id)
+const where = (finding: Finding) => store.rows.zone.find((one) => one.id === finding.zoneId)?.name ?? 'place not said'
+
+async function makeJob(finding: Finding) {
+  const id = newId()
+  const order = keyBetween(inOrder(store.rows.job).at(-1)?.order ?? null, null)
+  const launch = finding.when === 'gate' || finding.when === 'now' ? (store.derived.launch?.gate.id ?? null) : null
+  const patch = {
+    title: finding.title.slice(0, 300),
+    zoneId: finding.zoneId,
+    severity: finding.severity,
+    gateId: launch,
+    parentJobId: finding.duringJobId,
+    decision: finding.when === 'later' ? 'later' : 'plan',
+    order,
+  }
+  const done = await store.attempt(`Job from: ${finding.title}`, [
+    { op: 'create', entity: 'job', id, patch },
+    { op: 'patch', entity: 'finding', id: finding.id, baseVersion: finding.version, patch: { state: 'jobMade' } },
+  ])
+  if (done) emit('job', id)
+}
+function decide(finding: Finding, what: 'watch' | 'accepted') {
+  deciding.value = finding
+  decision.value = what
+  reason.value = ''
+  wrong.value = ''
+  lookOn.value = addDays(store.derived.today, 180)
+}
+async function keep() {
+  const finding = deciding.value
+  if (!finding) return
+  try {
+    const patch = { state: decision.value, reason: reason.value, lookAgainOn: lookOn.value }
+    await store.submit(`${decision.value === 'watch' ? 'Watch' : 'Accept'}: ${finding.title}`, [
+      { op: 'patch', entity: 'finding', id: finding.id, baseVersion: finding.version, patch },
+    ])
+    deciding.value = null
+  } catch (error) {
+    wrong.value = sentenceOf(error)
+  }
+}
+</script>
+
+<template>
+  <section aria-label="Found, not placed">
+    <p v-if="open.length === 0" class="text-ink2 py-4">
+      Nothing waits to be placed. Press n when you see something: it is kept here until you decide.
+    </p>
+    <ul>
+      <li v-for="finding in open" :key="finding.id" class="flex flex-wrap items-center gap-3 border-b border-rule2 py-2">
+        <img
+          v-if="pictureOf(finding)"
+          :src="`/api/pictures/${pictureOf(finding)?.hash}?small`"
+          :alt="`Picture of ${finding.title}`"
+          width="64"
+          height="48"
+          class="h-12 w-16 border border-ink object-cover"
+        />
+        <div class="min-w-56 grow">
+          <p class="cond text-lg leading-snug">{{ finding.title }}</p>
+          <p class="text-ink2">
+            {{ where(finding) }} · {{ severityName[finding.severity - 1] }} ·
+            {{ sayDay(store.derived.clock.dateOf(finding.foundAt)) }}
+          </p>
+        </div>
+        <div class="flex gap-2">
+          <button class="btn btn-small" @click="makeJob(finding)">Make a job</button>
+          <button class="btn btn-small" @click="decide(finding, 'watch')">Watch</button>
+          <button class="btn btn-small" @click="decide(finding, 'accepted')">Accept</button>
+        </div>
+      </li>
+    </ul>
+    <UiDialog :open="deciding !== null" :title="decision === 'watch' ? 'Watch it' : 'Accept it as it is'" @close="deciding = null">
+      <form class="grid gap-4" @submit.prevent="keep">
+        <p>{{ deciding?.title }}</p>
+        <UiText v-model="reason" label="Why" :most="1000" />
+        <UiDate v-model="lookOn" label="Look again on" />
+        <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
+        <button class="btn btn-main" type="submit">Keep it so</button>
+      </form>
+    </UiDialog>
+  </section>
+</template>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Job } from '#core/model/entities'
+import { byId, inOrder } from '#core/model/refit'
+
+/** Which jobs this one waits for, and which wait for it; picked by name. */
+const props = defineProps<{ job: Job }>()
+defineEmits<{ open: [jobId: string] }>()
+const store = useRefitStore()
+const edits = useJobEdits()
+const jobs = computed(() => byId(store.rows.job))
+const wrong = ref<{ readonly before: string; readonly after: string }>({ before: '', after: '' })
+const before = computed(() => store.rows.link.filter((one) => one.toJobId === props.job.id))
+const after = computed(() => store.rows.link.filter((one) => one.fromJobId === props.job.id))
+const options = computed(() =>
+  inOrder(store.rows.job)
+    .filter((one) => one.id !== props.job.id)
+    .map((one) => ({ id: one.id, name: one.title })),
+)
+async function add(side: 'before' | 'after', otherId: string) {
+  wrong.value = { before: '', after: '' }
+  try {
+    await (side === 'before' ? edits.addLink(otherId, props.job.id) : edits.addLink(props.job.id, otherId))
+  } catch (error) {
+    wrong.value = { ...wrong.value, [side]: sentenceOf(error) }
+  }
+}
+const sides = computed(() => [
+  { side: 'before' as const, title: 'Waits for', label: 'Add a job it waits for', links: before.value, other: 'fromJobId' as const },
+  { side: 'after' as const, title: 'Then comes', label: 'Add a job that comes after', links: after.value, other: 'toJobId' as const },
+])
+</script>
+
+<template>
+  <div class="grid gap-4 sm:grid-cols-2">
+    <div v-for="{ side, title, label, links, other } in sides" :key="side">
+      <h3>{{ title }}</h3>
+      <ul>
+        <li v-for="link in links" :key="link.id" class="flex items-center gap-1">
+          <button class="grow py-1 text-left underline" @click="$emit('open', link[other])">
+            {{ jobs.get(link[other])?.title }}
+          </button>
+          <button class="btn btn-quiet btn-small" :aria-label="`Remove link with ${jobs.get(link[other])?.title}`" @click="edits.removeLink(link)">
+            Remove
+          </button>
+        </li>
+      </ul>
+      <UiPick :label="label" :options="options" :error="wrong[side]" @pick="add(side, $event)" />
+    </div>
+  </div>
+</template>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { VueDraggable } from 'vue-draggable-plus'
+import type { Job, Step } from '#core/model/entities'
+import { inOrder } from '#core/model/refit'
+import { purposes } from '#core/model/words'
+import { prioritySentence, purposeName, severityName } from '#core/plan/priority'
+import { draftSheet } from '#core/asbuilt/draft'
+import { formatHours } from '#core/units/hours'
+import { formatInches } from '#core/units/length'
+
+/** A job opened: what it is, why it stands where it does, its steps and its links. */
+const props = defineProps<{ job: Job }>()
+const emit = defineEmits<{ close: []; open: [jobId: string] }>()
+const store = useRefitStore()
+const planner = usePlannerStore()
+const edits = useJobEdits()
+const newStep = ref('')
+
+const steps = computed(() => edits.stepsOf(props.job.id))
+const figures = computed(() => store.derived.jobs.get(props.job.id))
+const ranked = computed(() => planner.ranking.find((one) => one.jobId === props.job.id))
+const sheet = computed(() => store.rows.asBuiltSheet.find((one) => one.jobId === props.job.id))
+const zones = computed(() => inOrder(store.rows.zone).map((one) => ({ value: one.id, label: one.name })))
+const systems = computed(() => inOrder(store.rows.system).map((one) => ({ value: one.id, label: one.name })))
+const gates = computed(() => store.rows.gate.map((one) => ({ value: one.id, label: one.name })))
+const purposeOptions = purposes.map((value) => ({ value, label: purposeName[value] }))
+const severities = severityName.map((label, index) => ({ value: index + 1, label: `${index + 1} ${label}` }))
+const decisions = [
+  { value: 'plan', label: 'In the plan' },
+  { value: 'later', label: 'Later season' },
+  { value: 'accepted', label: 'Accepted as it is' },
+  { value: 'dropped', label: 'Dropped' },
+] as const
+const set = (field: string) => (value: unknown) => void edits.editJob(props.job, { [field]: value })
+
+async function addStep() {
+  if (newStep.value.trim() === '') return
+  if (await edits.addStep(props.job, newStep.value)) newStep.value = ''
+}
+function dragged(event: { readonly oldIndex?: number; readonly newIndex?: number }) {
+  const step: Step | undefined = steps.value[event.oldIndex ?? -1]
+  if (step && event.newIndex !== undefined && event.newIndex !== event.oldIndex)
+    void edits.moveStep(step, event.newIndex)
+}
+async function remove() {
+  if (await edits.removeJob(props.job)) emit('close')
+}
+async function writeSheet() {
+  const { sheetId, items } = draftSheet(props.job, store.rows, store.derived.clock, newId)
+  if (await store.attempt(`As-built: ${props.job.title}`, items)) await navigateTo(`/r/${store.refitId}/log/${sheetId}`)
+}
+</script>
+
+<template>
+  <section :aria-label="job.title" class="min-w-0">
+    <div class="flex items-start gap-3">
+      <PurposeTile :purpose="job.purpose" class="mt-1.5" />
+      <UiText class="grow text-xl" :model-value="job.title" label="Job" hide-label needed quiet @update:model-value="set('title')($event)" />
+      <button class="btn btn-quiet" aria-label="Close the job" @click="emit('close')"><X :size="20" aria-hidden="true" /></button>
+    </div>
+    <p class="text-ink2">
+      <template v-if="ranked">{{ prioritySentence(ranked.basis) }} Score {{ Math.round(ranked.score) }}. </template>
+      <template v-if="figures">
+        {{ formatHours(figures.hoursOpen) }} open of {{ formatHours(figures.hoursPlanned) }},
+        {{ formatHours(figures.hoursLogged) }} logged; {{ formatInches(figures.earnedIn) }} in earned,
+        {{ formatInches(figures.openIn) }} in to earn.
+      </template>
+    </p>
+    <div class="mt-3 grid grid-cols-2 gap-3 xl:grid-cols-4">
+      <UiSelect :model-value="job.zoneId" label="Where" :options="zones" none="Not said" @update:model-value="set('zoneId')($event)" />
+      <UiSelect :model-value="job.systemId" label="System" :options="systems" none="Not said" @update:model-value="set('systemId')($event)" />
+      <UiSelect :model-value="job.purpose" label="Purpose" :options="purposeOptions" @update:model-value="set('purpose')($event)" />
+      <UiSelect :model-value="job.severity" label="How bad" :options="severities" @update:model-value="set('severity')($event)" />
+      <UiSelect :model-value="job.gateId" label="Finished before" :options="gates" none="No gate" @update:model-value="set('gateId')($event)" />
+      <UiSelect :model-value="job.decision" label="Decision" :options="decisions" @update:model-value="set('decision')($event)" />
+      <UiNumber :model-value="job.pinnedRank" label="Pin to rank" :min="1" :max="10000" whole may-be-empty @update:model-value="set('pinnedRank')($event)" />
+      <UiCheck class="self-end" :model-value="job.spreading" label="Gets worse by itself" @update:model-value="set('spreading')($event)" />
+    </div>
+    <UiText v-if="job.decision !== 'plan'" class="mt-3" :model-value="job.reason" label="Why" :most="1000" @update:model-value="set('reason')($event)" />
+
+    <h2 class="mt-6">Steps, in order</h2>
+    <p v-if="steps.length === 0" class="text-ink2">
+      No steps yet, so the plan cannot see this job. Write the first thing to be done.
+    </p>
+    <VueDraggable
+      :model-value="steps"
+      tag="ol"
+      handle=".drag-handle"
+      :animation="120"
+      @end="dragged"
+    >
+      <StepCard v-for="(step, index) in steps" :key="step.id" :step="step" :index="index" :last="steps.length - 1" />
+    </VueDraggable>
+    <form class="mt-2 flex items-end gap-2" @submit.prevent="addStep">
+      <UiText v-model="newStep" class="grow" label="Next step" placeholder="Cut and lift the skin" />
+      <button class="btn" type="submit">Add step</button>
+    </form>
+    <JobLinks class="mt-6" :job="job" @open="emit('open', $event)" />
+    <UiText class="mt-6" :model-value="job.detail" label="Notes" multiline :most="20000" @update:model-value="set('detail')($event)" />
+    <div class="mt-4 flex flex-wrap gap-2">
+      <NuxtLink v-if="sheet" class="btn" :to="`/r/${store.refitId}/log/${sheet.id}`">As-built sheet</NuxtLink>
+      <button v-else class="btn" :class="{ 'btn-main': figures?.state === 'done' }" @click="writeSheet">Write the as-built sheet</button>
+      <button class="btn" @click="remove">Remove job</button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { formatHours, parseHours } from '#core/units/hours'
+import { read } from '#core/units/parsed'
+
+/** Hours as people write them: 1h30, 90m, 1.5. */
+const model = defineModel<number | null>({ default: null })
+const props = defineProps<{
+  label: string
+  hideLabel?: boolean
+  hint?: string
+  error?: string
+  quiet?: boolean
+  most?: number
+  mayBeEmpty?: boolean
+}>()
+const parse = (text: string) =>
+  props.mayBeEmpty && text.trim() === '' ? read(null) : parseHours(text, props.most ?? 24)
+</script>
+
+<template>
+  <UiValue
+    v-model="model"
+    :parse="parse"
+    :format="(value) => (value === null ? '' : formatHours(value))"
+    placeholder="1h30"
+    v-bind="{ label, hideLabel, hint, error, quiet }"
+  />
+</template>

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { formatLength, parseLength } from '#core/units/length'
+import type { UnitSystem } from '#core/units/length'
+import { read } from '#core/units/parsed'
+
+/** A length in metres, typed in any unit. */
+const model = defineModel<number | null>({ default: null })
+const props = defineProps<{
+  label: string
+  units: UnitSystem
+  hint?: string
+  error?: string
+  placeholder?: string
+  mayBeEmpty?: boolean
+}>()
+const parse = (text: string) =>
+  props.mayBeEmpty && text.trim() === '' ? read(null) : parseLength(text, props.units)
+</script>
+
+<template>
+  <UiValue
+    v-model="model"
+    :parse="parse"
+    :format="(value) => (value === null ? '' : formatLength(value, units))"
+    v-bind="{ label, hint, error, placeholder }"
+  />
+</template>

@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import { formatMoney, parseMoney } from '#core/money/money'
+import { read } from '#core/units/parsed'
+
+/** A sum in minor units of the refit's currency. */
+const model = defineModel<number | null>({ default: null })
+const props = defineProps<{ label: string; currency: string; error?: string; hint?: string; mayBeEmpty?: boolean }>()
+const parse = (text: string) =>
+  props.mayBeEmpty && text.trim() === '' ? read(null) : parseMoney(text, props.currency)
+</script>
+
+<template>
+  <UiValue
+    v-model="model"
+    :parse="parse"
+    :format="(value) => (value === null ? '' : formatMoney(value, currency))"
+    v-bind="{ label, error, hint }"
+  />
+</template>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { read, unread } from '#core/units/parsed'
+
+/** A line or block of text. */
+const model = defineModel<string | null>({ default: null })
+const props = defineProps<{
+  label: string
+  hideLabel?: boolean
+  hint?: string
+  error?: string
+  placeholder?: string
+  multiline?: boolean
+  quiet?: boolean
+  /** An empty one is refused. */
+  needed?: boolean
+  most?: number
+}>()
+const parse = (text: string) => {
+  const said = text.trim()
+  const most = props.most ?? 300
+  if (props.needed && said === '') return unread(`${props.label} is empty. Write something.`)
+  return said.length > most ? unread(`At most ${most} characters.`) : read(said)
+}
+</script>
+
+<template>
+  <UiValue
+    v-model="model"
+    :parse="parse"
+    :format="(value) => value ?? ''"
+    v-bind="{ label, hideLabel, hint, error, placeholder, multiline, quiet }"
+  />
+</template>

@@ -1,0 +1,76 @@
+<script setup lang="ts" generic="Value">
+import { ref, useId, watch } from 'vue'
+import type { Parsed } from '#core/units/parsed'
+
+/**
+ * A value typed as text: read on leaving or Enter, given back by Escape. What cannot be read stays
+ * as typed, with a sentence beneath. All typed values (lengths, hours, sums, names) go through here.
+ */
+const props = defineProps<{
+  modelValue: Value | null
+  parse: (text: string) => Parsed<Value | null>
+  format: (value: Value | null) => string
+  label: string
+  hideLabel?: boolean
+  hint?: string
+  error?: string
+  placeholder?: string
+  type?: string
+  multiline?: boolean
+  quiet?: boolean
+  inputmode?: 'text' | 'decimal' | 'numeric'
+}>()
+const emit = defineEmits<{ 'update:modelValue': [value: Value | null]; invalid: [message: string] }>()
+const id = useId()
+const text = ref(props.format(props.modelValue))
+const wrong = ref('')
+
+watch(
+  () => props.modelValue,
+  (value) => {
+    if (wrong.value === '') text.value = props.format(value)
+  },
+)
+
+function commit() {
+  if (text.value === props.format(props.modelValue)) {
+    wrong.value = ''
+    return
+  }
+  const read = props.parse(text.value)
+  wrong.value = read.ok ? '' : read.message
+  if (!read.ok) emit('invalid', read.message)
+  else emit('update:modelValue', read.value)
+}
+function giveBack() {
+  wrong.value = ''
+  text.value = props.format(props.modelValue)
+}
+function enter(event: KeyboardEvent) {
+  if (!props.multiline) commit()
+  else if (event.ctrlKey || event.metaKey) commit()
+}
+</script>
+
+<template>
+  <UiField :id="id" v-slot="{ described }" :label="label" :hide-label="hideLabel" :hint="hint" :error="wrong || error">
+    <component
+      :is="multiline ? 'textarea' : 'input'"
+      :id="id"
+      class="field"
+      :class="{ 'border-transparent! bg-transparent! hover:border-rule!': quiet && !wrong && !error }"
+      :value="text"
+      :type="multiline ? undefined : (type ?? 'text')"
+      :rows="multiline ? 3 : undefined"
+      :placeholder="placeholder"
+      :inputmode="inputmode"
+      :aria-invalid="Boolean(wrong || error)"
+      :aria-describedby="described"
+      autocomplete="off"
+      @input="text = ($event.target as HTMLInputElement).value"
+      @change="commit"
+      @keydown.enter="enter"
+      @keydown.esc.stop="giveBack"
+    />
+  </UiField>
+</template>

@@ -1,0 +1,12 @@
+import { useLocalStorage } from '@vueuse/core'
+
+/** This device, and who said they are at it. Sign-in comes later. */
+export function useDevice() {
+  const deviceId = useLocalStorage('inch-ahead.device', () => newId())
+  const personId = useLocalStorage<string>('inch-ahead.person', '')
+  const lastZoneId = useLocalStorage<string>('inch-ahead.lastZone', '')
+  const light = useLocalStorage<'day' | 'low'>('inch-ahead.light', 'day')
+  const alarms = useLocalStorage<boolean>('inch-ahead.alarms', false)
+  const lastRefitId = useLocalStorage<string>('inch-ahead.lastRefit', '')
+  return { deviceId, personId, lastZoneId, light, alarms, lastRefitId }
+}

@@ -1,0 +1,75 @@
+import { useForm } from 'vee-validate'
+import { ref } from 'vue'
+import type { ChangeItem } from '#core/model/changes'
+import { fieldLabel } from '#core/model/changes'
+import { entities } from '#core/model/entities'
+import type { EntityName } from '#core/model/entities'
+import { createSchema } from '#shared/schemas/entitySchema'
+
+type Values = Record<string, unknown>
+
+/**
+ * The one form pattern: a new row or an edited one, checked field by field by the same schema as the
+ * server's, with the server's own findings put to the fields they are about. Nothing typed is lost.
+ */
+export function useRowForm(entity: EntityName, initial: () => Values) {
+  const store = useRefitStore()
+  const whole = createSchema(entity)
+  const checks = Object.fromEntries(
+    Object.keys(entities[entity]).map((name) => [
+      name,
+      (value: unknown) => {
+        const { error } = whole.extract(name).validate(value === '' ? undefined : value)
+        return error ? error.message : true
+      },
+    ]),
+  )
+  const { values, errors, setFieldValue, setErrors, resetForm, validate } = useForm<Values>({
+    initialValues: initial(),
+    validationSchema: checks,
+    keepValuesOnUnmount: true,
+  })
+  const wrong = ref('')
+  const busy = ref(false)
+
+  /** What an input of the field needs: value, label, message and where to put the new value. */
+  const bind = (name: string, label = fieldLabel(entity, name)) => ({
+    label,
+    modelValue: values[name] as never,
+    error: errors.value[name],
+    'onUpdate:modelValue': (value: unknown) => setFieldValue(name, value, true),
+  })
+
+  const given = (): Values =>
+    Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined))
+
+  /** Checks, then sends the operations made of the values. True when they went through. */
+  async function save(label: string, itemsOf: (values: Values) => ChangeItem[]): Promise<boolean> {
+    wrong.value = ''
+    const { valid } = await validate()
+    if (!valid) {
+      wrong.value = Object.values(errors.value).find((message) => message) ?? 'Something is missing.'
+      return false
+    }
+    busy.value = true
+    try {
+      return await store.submit(label, itemsOf(given()))
+    } catch (error) {
+      wrong.value = sentenceOf(error)
+      if (error instanceof ProblemError)
+        setErrors(
+          Object.fromEntries(
+            error.problem.fields.map(({ field, message }) => [field.split('.').at(-1) ?? '', message]),
+          ),
+        )
+      return false
+    } finally {
+      busy.value = false
+    }
+  }
+  const reset = (to?: Values) => {
+    wrong.value = ''
+    resetForm({ values: to ?? initial() }, { force: true })
+  }
+  return { values, errors, bind, save, reset, wrong, busy, set: setFieldValue }
+}

@@ -1,0 +1,23 @@
+import { computed } from 'vue'
+
+/** The views that stand, in the order of the strip; keys count from 1. */
+const views = [
+  { name: 'Today', path: 'today' },
+  { name: 'Jobs', path: 'jobs' },
+  { name: 'Sequence', path: 'sequence' },
+  { name: 'Log', path: 'log' },
+] as const
+
+export function useViews() {
+  const store = useRefitStore()
+  const route = useRoute()
+  const list = computed(() =>
+    views.map((view, index) => ({
+      ...view,
+      key: String(index + 1),
+      to: `/r/${store.refitId}/${view.path}`,
+      current: route.path.startsWith(`/r/${store.refitId}/${view.path}`),
+    })),
+  )
+  return { views: list }
+}

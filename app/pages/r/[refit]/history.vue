@@ -1,0 +1,1 @@
+<template><h1>history</h1></template>

@@ -1,0 +1,1 @@
+<template><h1>hours</h1></template>

@@ -1,0 +1,1 @@
+<template><h1>import</h1></template>

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { inOrder } from '#core/model/refit'
+import { purposes } from '#core/model/words'
+import { purposeName } from '#core/plan/priority'
+import type { Grouping } from '~/composables/useJobLists'
+
+/** What is all the work, and why in this order? */
+const store = useRefitStore()
+const planner = usePlannerStore()
+const route = useRoute()
+const router = useRouter()
+const edits = useJobEdits()
+const grouping = ref<Grouping>('rank')
+const zoneId = ref<string | null>(null)
+const newJob = ref('')
+
+const jobId = computed({
+  get: () => (typeof route.query.job === 'string' ? route.query.job : null),
+  set: (id: string | null) => void router.push({ query: { ...route.query, job: id ?? undefined } }),
+})
+const job = computed(() => store.rows.job.find((one) => one.id === jobId.value) ?? null)
+const showFound = computed({
+  get: () => route.query.show === 'found',
+  set: (show: boolean) => void router.push({ query: { ...route.query, show: show ? 'found' : undefined, job: undefined } }),
+})
+const { groups, count } = useJobLists(grouping, (one) => zoneId.value === null || one.zoneId === zoneId.value)
+const zones = computed(() => inOrder(store.rows.zone))
+const counts = computed(() => {
+  const map = new Map<string, { open: number; severe: boolean }>()
+  for (const one of store.rows.job) {
+    const state = store.derived.jobs.get(one.id)?.state
+    if (one.zoneId === null || (state !== 'open' && state !== 'doing')) continue
+    const was = map.get(one.zoneId) ?? { open: 0, severe: false }
+    map.set(one.zoneId, { open: was.open + 1, severe: was.severe || one.severity === 4 })
+  }
+  return map
+})
+const byPurpose = computed(() =>
+  purposes.map((purpose) => ({
+    purpose,
+    count: store.rows.job.filter((one) => one.purpose === purpose && one.decision === 'plan').length,
+  })),
+)
+const meaning = {
+  float: 'keeps water out',
+  safe: 'keeps people whole',
+  go: 'moves, steers, holds',
+  live: 'home aboard',
+  shine: 'pride',
+} as const
+const waiting = computed(() => store.rows.finding.filter((one) => one.state === 'new').length)
+
+async function add() {
+  if (newJob.value.trim() === '') return
+  const id = await edits.addJob(newJob.value)
+  if (!id) return
+  newJob.value = ''
+  jobId.value = id
+}
+</script>
+
+<template>
+  <div class="lg:grid lg:gap-6" :class="job ? 'lg:grid-cols-[minmax(20rem,2fr)_3fr]' : 'lg:grid-cols-[20rem_1fr]'">
+    <div v-if="!job" class="max-lg:hidden">
+      <h1>All work, {{ store.rows.job.length }} jobs</h1>
+      <p class="text-ink2">Press a place to see only what is there.</p>
+      <BoatMap :zones="zones" :counts="counts" :chosen="zoneId" @choose="zoneId = $event" />
+      <ul>
+        <li v-for="{ purpose, count: many } in byPurpose" :key="purpose" class="flex items-center gap-3 py-1">
+          <PurposeTile :purpose="purpose" />
+          <span class="grow">{{ purposeName[purpose] }} — {{ meaning[purpose] }}</span>
+          <span class="cond text-lg">{{ many }}</span>
+        </li>
+      </ul>
+    </div>
+    <div :class="{ 'max-lg:hidden': job }" class="min-w-0">
+      <div class="flex flex-wrap items-end justify-between gap-2">
+        <h1 class="lg:sr-only">Jobs</h1>
+        <UiSelect v-model="grouping" class="w-44" label="In which order" hide-label :options="groupings" />
+        <div class="flex gap-2">
+          <button v-if="waiting > 0 || showFound" class="btn btn-small" :class="{ 'btn-on': showFound }" :aria-pressed="showFound" @click="showFound = !showFound">
+            {{ waiting }} found, not placed
+          </button>
+          <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/import`">Bring in a list</NuxtLink>
+        </div>
+      </div>
+      <p v-if="zoneId" class="mt-2">
+        Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ count }} jobs.
+        <button class="underline" @click="zoneId = null">Show all</button>
+      </p>
+      <FoundList v-if="showFound" class="mt-3" @job="jobId = $event" />
+      <template v-else>
+        <div v-if="store.rows.job.length === 0" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
+          <h2>An empty list is where everybody starts</h2>
+          <p class="mt-2">
+            Write the first job below, or paste the list you have: a line a job, from a note, a board
+            or a spreadsheet.
+          </p>
+          <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/import`">Paste a list</NuxtLink>
+        </div>
+        <p v-else-if="planner.busy && planner.ranking.length === 0" class="text-ink2 py-2" role="status">Ranking…</p>
+        <section v-for="group in groups" :key="group.key" class="mt-3" :aria-label="group.title || 'Open jobs'">
+          <h2 v-if="group.title" class="border-b-2 border-ink">{{ group.title }}</h2>
+          <ul>
+            <JobRow
+              v-for="listed in group.jobs"
+              :key="listed.job.id"
+              :listed="listed"
+              :chosen="listed.job.id === jobId"
+              @choose="jobId = listed.job.id"
+            />
+          </ul>
+        </section>
+        <form class="mt-4 flex items-end gap-2" @submit.prevent="add">
+          <UiText v-model="newJob" class="grow" label="New job" placeholder="Re-bed the bow cleat" />
+          <button class="btn" type="submit">Add job</button>
+        </form>
+      </template>
+    </div>
+    <JobPanel v-if="job" :key="job.id" :job="job" @close="jobId = null" @open="jobId = $event" />
+  </div>
+</template>

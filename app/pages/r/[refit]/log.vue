@@ -1,0 +1,1 @@
+<template><h1>log</h1></template>

@@ -1,0 +1,1 @@
+<template><h1>sequence</h1></template>

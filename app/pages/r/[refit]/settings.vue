@@ -1,0 +1,1 @@
+<template><h1>settings</h1></template>

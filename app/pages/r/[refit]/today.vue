@@ -1,0 +1,1 @@
+<template><h1>today</h1></template>

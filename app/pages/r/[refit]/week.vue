@@ -1,0 +1,1 @@
+<template><h1>week</h1></template>

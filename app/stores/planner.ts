@@ -1,0 +1,89 @@
+import { wrap } from 'comlink'
+import type { Remote } from 'comlink'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, toRaw, watch } from 'vue'
+import type { ChangeItem } from '#core/model/changes'
+import type { RefitRows } from '#core/model/refit'
+import { inputsHash } from '#core/plan/inputsHash'
+import { derive } from '#core/progress/derive'
+import { mondayOf } from '#core/time/civil'
+import { snapshotFigures } from '#core/week/review'
+import type { PlanAnswer, Planner } from '~/workers/planner.worker'
+
+/** Edits that come in a bunch are planned once. */
+const settleMs = 150
+
+/** Keeps the accepted plan fresh in a worker, and says how the ranking came out. */
+export const usePlannerStore = defineStore('planner', () => {
+  const store = useRefitStore()
+  const time = useTimeStore()
+  const toasts = useToastStore()
+  const busy = ref(false)
+  const ranking = shallowRef<PlanAnswer['ranking']>([])
+  let worker: Remote<Planner> | null = null
+  let timer: ReturnType<typeof setTimeout> | null = null
+  let run = 0
+
+  const hash = computed(() =>
+    store.status === 'ready' ? `${inputsHash(store.rows)}-${store.derived.today}` : '',
+  )
+  const stale = computed(() => store.plan?.inputsHash !== hash.value)
+
+  function remote(): Remote<Planner> {
+    worker ??= wrap<Planner>(
+      new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' }),
+    )
+    return worker
+  }
+
+  /** Plans a refit that is only supposed, for "what if". */
+  const suppose = (rows: RefitRows): Promise<PlanAnswer> => remote().plan(plainRows(rows), time.now)
+
+  // Accepted plans and weekly figures are no inputs, and large; the rest crosses to the worker.
+  const plainRows = (rows: RefitRows): RefitRows => ({ ...toRaw(rows), plan: [], weekSnapshot: [] })
+
+  async function replan(): Promise<void> {
+    const mine = ++run
+    const wanted = hash.value
+    busy.value = true
+    try {
+      const answer = await remote().plan(plainRows(store.rows), time.now)
+      if (mine !== run) return
+      ranking.value = answer.ranking
+      if (store.plan?.inputsHash !== wanted) await accept(wanted, answer)
+      await keepWeek()
+    } catch (error) {
+      toasts.complain(error)
+    } finally {
+      if (mine === run) busy.value = false
+    }
+  }
+
+  async function accept(wanted: string, { plan }: PlanAnswer): Promise<void> {
+    const values = { inputsHash: wanted, seed: 1, iterations: 0, at: Math.round(time.now), result: plan }
+    const current = store.plan
+    const item: ChangeItem = current
+      ? { op: 'patch', entity: 'plan', id: current.id, baseVersion: current.version, patch: values }
+      : { op: 'create', entity: 'plan', id: 'plan', patch: values }
+    await store.submitQuietly('Plan', [item])
+  }
+
+  /** The first plan of a week leaves its figures behind for the next to compare. */
+  async function keepWeek(): Promise<void> {
+    const plan = store.plan?.result
+    const week = mondayOf(store.derived.today)
+    if (!plan || store.rows.weekSnapshot.some((one) => one.week === week)) return
+    const figures = snapshotFigures(store.rows, plan, derive(store.rows, plan, time.now))
+    const patch = { week, at: Math.round(time.now), figures }
+    await store.submitQuietly('Week', [
+      { op: 'create', entity: 'weekSnapshot', id: `week-${week}`, patch },
+    ])
+  }
+
+  watch(hash, (now) => {
+    if (timer) clearTimeout(timer)
+    if (now !== '') timer = setTimeout(() => void replan(), settleMs)
+  })
+
+  return { busy, ranking, stale, suppose, replan }
+})

@@ -1,0 +1,95 @@
+import type { ChangeItem } from '../model/changes'
+import type { Job, Row } from '../model/entities'
+import { keysAfter } from '../model/order'
+import { byId, inOrder } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { liveHours } from '../progress/derive'
+import type { ZoneClock } from '../time/zone'
+
+/** The change list of an as-built sheet filled with what is known of a job. */
+export function draftSheet(
+  job: Job,
+  rows: RefitRows,
+  clock: ZoneClock,
+  newId: () => string,
+): { readonly sheetId: string; readonly items: ChangeItem[] } {
+  const steps = inOrder(rows.step.filter((step) => step.jobId === job.id && step.state !== 'dropped'))
+  const stepIds = new Set(steps.map((step) => step.id))
+  const entries = liveHours(rows).filter(
+    (entry) => entry.jobId === job.id || stepIds.has(entry.stepId ?? ''),
+  )
+  const people = byId(rows.person)
+  const doneAt = Math.max(0, ...steps.map((step) => step.doneAt ?? 0))
+  const who = [...new Set(entries.map((entry) => people.get(entry.personId)?.name ?? ''))]
+  const parts = rows.part.filter((part) => part.jobId === job.id && part.priceMinor !== null)
+  const sheetId = newId()
+  const items: ChangeItem[] = [
+    {
+      op: 'create',
+      entity: 'asBuiltSheet',
+      id: sheetId,
+      patch: {
+        jobId: job.id,
+        systemId: job.systemId,
+        title: job.title,
+        where: rows.zone.find((zone) => zone.id === job.zoneId)?.name ?? '',
+        doneOn: doneAt > 0 ? clock.dateOf(doneAt) : null,
+        who: who.filter((name) => name !== '').join(', '),
+        hours: entries.length > 0 ? entries.reduce((sum, entry) => sum + entry.hours, 0) : null,
+        costMinor:
+          parts.length > 0
+            ? parts.reduce((sum, part) => sum + Math.round((part.priceMinor ?? 0) * part.quantity), 0)
+            : null,
+      },
+    },
+  ]
+  const materials = [
+    ...rows.bringLine
+      .filter((line) => stepIds.has(line.stepId) && line.kind !== 'tool')
+      .map((line) => ({ what: line.what, value: line.amount })),
+    ...parts.map((part) => ({ what: part.name, value: `${part.quantity} ${part.unit}`.trim() })),
+  ]
+  keysAfter(null, materials.length).forEach((order, index) =>
+    items.push({
+      op: 'create',
+      entity: 'asBuiltLine',
+      id: newId(),
+      patch: { sheetId, kind: 'material', ...materials[index], order },
+    }),
+  )
+  const tests = steps.filter((step) => step.operation === 'test')
+  keysAfter(null, tests.length).forEach((order, index) =>
+    items.push({
+      op: 'create',
+      entity: 'asBuiltTest',
+      id: newId(),
+      patch: { sheetId, what: tests[index]?.title ?? '', order },
+    }),
+  )
+  return { sheetId, items }
+}
+
+/** What a full record has, and which of it is there. */
+export function completeness(
+  sheet: Row<'asBuiltSheet'>,
+  rows: Pick<RefitRows, 'asBuiltLine' | 'asBuiltTest' | 'picture'>,
+): { readonly have: number; readonly want: number; readonly missing: readonly string[] } {
+  const lines = rows.asBuiltLine.filter((line) => line.sheetId === sheet.id)
+  const tests = rows.asBuiltTest.filter((test) => test.sheetId === sheet.id)
+  const wants: readonly (readonly [string, boolean])[] = [
+    ['where', sheet.where !== ''],
+    ['when', sheet.doneOn !== null],
+    ['who', sheet.who !== ''],
+    ['materials', lines.some((line) => line.kind === 'material')],
+    ['sizes or settings', lines.some((line) => line.kind === 'size' || line.kind === 'setting')],
+    ['a test with its reading', tests.some((test) => test.measured !== '' && test.outcome !== 'notYet')],
+    ['a picture', rows.picture.some((picture) => picture.sheetId === sheet.id)],
+    ['how to take it apart', sheet.takeApart !== ''],
+    ['the next check', sheet.nextCheckOn !== null],
+  ]
+  return {
+    have: wants.filter(([, there]) => there).length,
+    want: wants.length,
+    missing: wants.filter(([, there]) => !there).map(([name]) => name),
+  }
+}

@@ -1,0 +1,101 @@
+/** What a new refit begins with: places on the boat, systems, places ashore, the season and its gate. */
+import type { ChangeItem } from './changes'
+import type { EntityName } from './entities'
+import { keysAfter } from './order'
+import { systemKinds } from './words'
+import type { Strake } from './words'
+
+type Side = 'port' | 'starboard' | 'both' | 'centre'
+const zones: readonly (readonly [string, Side, boolean, Strake])[] = [
+  ['Foredeck, port', 'port', false, 'deck'],
+  ['Foredeck, starboard', 'starboard', false, 'deck'],
+  ['Side deck, port', 'port', false, 'deck'],
+  ['Side deck, starboard', 'starboard', false, 'deck'],
+  ['Coachroof', 'centre', false, 'deck'],
+  ['Cockpit', 'centre', false, 'deck'],
+  ['Bow and anchor gear', 'centre', false, 'deck'],
+  ['Mast and rigging', 'centre', false, 'rig'],
+  ['Topsides', 'both', false, 'deck'],
+  ['Underwater hull, port', 'port', true, 'underwater'],
+  ['Underwater hull, starboard', 'starboard', true, 'underwater'],
+  ['Keel', 'centre', true, 'underwater'],
+  ['Rudder and skeg', 'centre', true, 'underwater'],
+  ['Stern gear', 'centre', true, 'underwater'],
+  ['Through-hulls', 'both', true, 'underwater'],
+  ['Forecabin', 'centre', false, 'below'],
+  ['Saloon', 'centre', false, 'below'],
+  ['Galley', 'port', false, 'below'],
+  ['Chart table', 'starboard', false, 'below'],
+  ['Heads', 'both', false, 'below'],
+  ['Aft cabin', 'centre', false, 'below'],
+  ['Engine space', 'centre', false, 'below'],
+  ['Bilge', 'centre', false, 'below'],
+  ['Whole boat', 'both', false, 'below'],
+]
+
+/** The five answers a new refit is made from. */
+export interface StarterAnswers {
+  readonly boatName: string
+  readonly loaM: number
+  readonly zone: string
+  readonly currency: string
+  readonly units: 'metric' | 'us' | 'mixed'
+  readonly people: readonly { readonly name: string; readonly weekdays: readonly number[]; readonly from: string; readonly to: string }[]
+  /** One way to the boat, minutes. */
+  readonly travelMin: number
+  readonly liftOutOn: string
+  readonly launchOn: string
+  readonly alreadyAshore: boolean
+  readonly today: string
+}
+
+const capital = (text: string): string => text[0]?.toUpperCase() + text.slice(1)
+
+/** The change list that makes a new refit. `refitId` is the id of the refit row too. */
+export function starterChanges(
+  refitId: string,
+  answers: StarterAnswers,
+  newId: () => string,
+): ChangeItem[] {
+  const items: ChangeItem[] = []
+  const make = (entity: EntityName, patch: Record<string, unknown>, id = newId()): string => {
+    items.push({ op: 'create', entity, id, patch })
+    return id
+  }
+  const { boatName, loaM, zone, currency, units, today } = answers
+  make('refit', { name: `Refit of ${boatName}`, boatName, loaM, zone, currency, units, startedOn: today }, refitId)
+  const systemOrders = keysAfter(null, systemKinds.length)
+  systemKinds.forEach((kind, index) =>
+    make('system', { name: capital(kind), kind, order: systemOrders[index] }),
+  )
+  const zoneOrders = keysAfter(null, zones.length)
+  zones.forEach(([name, side, belowWaterline, strake], index) =>
+    make('zone', { name, side, belowWaterline, strake, order: zoneOrders[index] }),
+  )
+  const trip = { travelMin: answers.travelMin, setUpMin: 30, packUpMin: 30 }
+  const yard = make('place', { name: 'The yard', kind: 'yard', ...trip, liftWeekdays: [1, 2, 3, 4, 5] })
+  make('place', { name: 'The berth', kind: 'berth', ...trip })
+  make('place', { name: 'The shed at home', kind: 'shed', travelMin: 0, setUpMin: 10, packUpMin: 10 })
+  make('yardTariff', { placeId: yard })
+  const seasonId = make('season', { name: 'This season', from: answers.liftOutOn, to: answers.launchOn })
+  const haulOutId = make('haulOut', {
+    name: 'This haul-out',
+    seasonId,
+    placeId: yard,
+    liftOutAimed: answers.liftOutOn,
+    liftOutActual: answers.alreadyAshore ? answers.liftOutOn : null,
+    launchAimed: answers.launchOn,
+  })
+  make('gate', { name: 'Launch', kind: 'launch', haulOutId })
+  const orders = keysAfter(null, answers.people.length)
+  answers.people.forEach((person, index) => {
+    const personId = make('person', {
+      name: person.name,
+      role: index === 0 ? 'lead' : 'partner',
+      order: orders[index],
+    })
+    for (const weekday of person.weekdays)
+      make('weekSlot', { personId, weekday, from: person.from, to: person.to })
+  })
+  return items
+}

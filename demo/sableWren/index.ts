@@ -1,0 +1,65 @@
+import type { ChangeItem } from '#core/model/changes'
+import { entities, entityNames } from '#core/model/entities'
+import { emptyRows } from '#core/model/refit'
+import type { RefitRows } from '#core/model/refit'
+import type { Building } from '#core/testing/build'
+import { zoneClock } from '#core/time/zone'
+import { makePlan } from '#core/plan/makePlan'
+import { derive } from '#core/progress/derive'
+import { snapshotFigures } from '#core/week/review'
+import { Writer } from '../write'
+import { writeFrame } from './frame'
+import { earnInches, writeClocks, writeFindings, writeHours, writeParts, writeSheets } from './records'
+import { writeSeasonOne } from './seasonOne'
+import { writeSeasonThree } from './seasonThree'
+import { writeSeasonTwo } from './seasonTwo'
+
+/** Demo time starts here: Saturday 17 April 2027, 08:30 in the yard's zone (summer time). */
+export const demoNow = Date.UTC(2027, 3, 17, 7, 30)
+
+/** The demo refit with every date moved by `weeks`. All names in it are made up. */
+export function sableWren(refitId: string, weeks = 0): RefitRows {
+  const write = new Writer(emptyRows() as Building, zoneClock('Europe/Dublin'), weeks)
+  writeFrame(write, refitId)
+  writeSeasonOne(write)
+  writeSeasonTwo(write)
+  writeSeasonThree(write)
+  writeHours(write)
+  earnInches(write)
+  writeFindings(write)
+  writeParts(write)
+  writeClocks(write)
+  writeSheets(write)
+  lastWeek(write)
+  return write.rows
+}
+
+/** Figures as they stood a week ago, before that week's work, so that the Week has something to say. */
+function lastWeek(write: Writer): void {
+  const at = write.at('2027-04-10 08:30')
+  const before: RefitRows = {
+    ...write.rows,
+    job: write.rows.job.filter((job) => job.id !== 'ladder'),
+    personDay: write.rows.personDay.filter((day) => day.kind === 'extraDay'),
+    step: write.rows.step.map((step) =>
+      (step.doneAt ?? 0) > at ? { ...step, state: 'open' as const, doneAt: null, earnedIn: null } : step,
+    ),
+  }
+  const { plan } = makePlan(before, at)
+  write.add('weekSnapshot', 'week-before', {
+    week: write.date('2027-04-05'),
+    at,
+    figures: snapshotFigures(before, plan, derive(before, plan, at)),
+  })
+}
+
+/** Rows as the operations that make them. */
+export const asChanges = (rows: RefitRows): ChangeItem[] =>
+  entityNames.flatMap((entity) =>
+    rows[entity].map((row): ChangeItem => {
+      const patch = Object.fromEntries(
+        Object.keys(entities[entity]).map((name) => [name, (row as unknown as Record<string, unknown>)[name]]),
+      )
+      return { op: 'create', entity, id: row.id, patch }
+    }),
+  )

@@ -1,0 +1,204 @@
+/** Hours, findings, parts, clocks and as-built sheets of the demo. */
+import { createRandom } from '#core/random'
+import { keysAfter } from '#core/model/order'
+import { accessFactor } from '#core/plan/planned'
+import { earnedInches, inchesForClosing, loaInches } from '#core/progress/inches'
+import { plannedHours } from '#core/plan/planned'
+import type { Operation } from '#core/model/words'
+import type { Writer } from '../write'
+
+/** How much longer each kind of work really took than guessed. */
+const truth: Partial<Record<Operation, number>> = {
+  drill: 2.2,
+  fit: 2.3,
+  strip: 1.9,
+  laminate: 1.3,
+  paint: 1.2,
+  wire: 1.6,
+  cut: 1.8,
+}
+const usualTruth = 1.7
+
+/** Hours of every finished step, as its people would have written them down. */
+export function writeHours(write: Writer): void {
+  const dice = createRandom(1983)
+  for (const step of write.rows.step) {
+    if (step.state !== 'done' || step.doneAt === null) continue
+    const factor = (truth[step.operation] ?? usualTruth) * (0.8 + dice() * 0.4)
+    const hours = step.hoursLikely * accessFactor[step.access] * factor
+    const who =
+      step.crewMin > 1 ? ['oona', 'piet'] : [step.skill === 'electrics' || dice() < 0.4 ? 'piet' : 'oona']
+    who.forEach((personId) =>
+      write.add('hoursEntry', `h-${step.id}-${personId}`, {
+        stepId: step.id,
+        jobId: step.jobId,
+        personId,
+        on: write.clock.dateOf(step.doneAt ?? 0),
+        hours: Math.min(24, Math.max(0.25, Math.round((hours / who.length) * 4) / 4)),
+      }),
+    )
+  }
+}
+
+/** Inches of the finished steps, earned one after the other by the formula. */
+export function earnInches(write: Writer): void {
+  const { rows } = write
+  const loaIn = loaInches(rows.refit[0]?.loaM ?? 0)
+  const planned = new Set(rows.job.filter((job) => job.decision === 'plan').map((job) => job.id))
+  const counted = rows.step.filter((step) => planned.has(step.jobId))
+  let open = counted.reduce((sum, step) => sum + plannedHours(step), 0)
+  const done = counted
+    .filter((step) => step.state === 'done')
+    .sort((a, b) => (a.doneAt ?? 0) - (b.doneAt ?? 0))
+  for (const step of done) {
+    const hours = plannedHours(step)
+    const earnedIn = inchesForClosing(loaIn, earnedInches(rows.step), hours, open)
+    rows.step[rows.step.indexOf(step)] = { ...step, earnedIn }
+    open -= hours
+  }
+}
+
+const found: readonly (readonly [string, string, number, string, string])[] = [
+  ['Galley drain valve turns, water does not stop', 'zone-galley', 4, '2026-11-14 13:00', 'jobMade'],
+  ['Beam under the foredeck is soft by the bulkhead', 'zone-forecabin', 3, '2027-03-06 15:20', 'jobMade'],
+  ['Chain locker drain weeps', 'zone-bow-and-anchor-gear', 3, '2027-03-21 12:00', 'jobMade'],
+  ['Hairline in the skeg fairing, 120 mm', 'zone-rudder-and-skeg', 2, '2027-04-10 11:00', 'new'],
+  ['Windlass switch crumbles', 'zone-bow-and-anchor-gear', 2, '2027-04-10 15:00', 'new'],
+  ['Stanchion 4 base moves', 'zone-side-deck-starboard', 3, '2027-04-11 10:30', 'new'],
+  ['Old fuel smell at the port tank end', 'zone-engine-space', 3, '2027-04-11 14:10', 'new'],
+  ['Coachroof window weeps in heavy rain', 'zone-saloon', 2, '2026-08-12 18:00', 'watch'],
+  ['Gelcoat crazed round the winch', 'zone-cockpit', 1, '2026-07-04 12:00', 'accepted'],
+]
+
+/** Things found on the way. */
+export function writeFindings(write: Writer): void {
+  found.forEach(([title, zoneId, severity, when, state], index) =>
+    write.add('finding', `found-${index + 1}`, {
+      title,
+      zoneId,
+      severity,
+      when: state === 'new' ? 'unplaced' : 'gate',
+      state: state as 'new',
+      reason: state === 'watch' ? 'Dry below so far' : state === 'accepted' ? 'Looks only' : '',
+      lookAgainOn: state === 'watch' || state === 'accepted' ? write.date('2027-09-01') : null,
+      foundAt: write.at(when),
+      foundBy: 'oona',
+      duringJobId: index === 0 ? 'galley-hose' : index === 1 ? 'foredeck' : index === 2 ? 'beam' : null,
+    }),
+  )
+}
+
+const parts: readonly (readonly [string, string, string, string, number, string | null])[] = [
+  ['Transducer, 12° fairing', 'transducer', 'wanted', 'Fenn Chandlery', 26_800, null],
+  ['Sea valve 1 1/2"', 'galley-valve', 'ordered', 'Fenn Chandlery', 9_400, '2027-04-28'],
+  ['Bearing 35 × 48', 'shaft', 'ordered', 'Stern Gear Direct', 7_150, '2027-04-22'],
+  ['Posts and rail', 'posts', 'ordered', 'Brannock Stainless', 184_000, null],
+  ['Antifouling, 5 L', 'antifoul', 'wanted', 'Fenn Chandlery', 18_900, null],
+  ['Butyl, 4 rolls', 'bitt', 'wanted', 'Fenn Chandlery', 4_400, null],
+  ['Busbars and fuses', 'panel', 'specified', 'Ludd & Daughter', 21_500, null],
+  ['Balsa core, 2 m²', 'foredeck', 'fitted', 'Core Supplies', 16_200, null],
+  ['Biaxial 450, 9 m', 'foredeck', 'arrived', 'Core Supplies', 11_700, null],
+  ['Epoxy, 6 kg', 'foredeck', 'arrived', 'Core Supplies', 13_900, null],
+]
+const neededBy: Readonly<Record<string, string>> = {
+  'galley-valve': 'galley-valve-4',
+  shaft: 'shaft-3',
+}
+
+export function writeParts(write: Writer): void {
+  parts.forEach(([name, jobId, state, supplier, priceMinor, arrivesOn], index) =>
+    write.add('part', `part-${index + 1}`, {
+      name,
+      jobId,
+      state: state as 'wanted',
+      supplier,
+      priceMinor,
+      neededByStepId: neededBy[jobId] ?? null,
+      orderedOn: state === 'ordered' ? write.date('2027-03-30') : null,
+      arrivesOn: arrivesOn === null ? null : write.date(arrivesOn),
+    }),
+  )
+}
+
+/** Clocks that run on Saturday 17 April at 08:30. */
+export function writeClocks(write: Writer): void {
+  const sheet = { refC: 20, minC: 8, maxC: 35, assumedC: 11 }
+  write.add('clock', 'clock-plies', {
+    title: 'Foredeck plies 1 to 4',
+    kind: 'overcoat',
+    stepId: 'foredeck-12',
+    startedAt: write.at('2027-04-15 18:30'),
+    opensH: 16,
+    closesH: 72,
+    ...sheet,
+  })
+  write.add('clockReading', 'reading-1', { clockId: 'clock-plies', at: write.at('2027-04-15 18:30'), tempC: 14 })
+  write.add('clockReading', 'reading-2', { clockId: 'clock-plies', at: write.at('2027-04-17 02:00'), tempC: 9 })
+  write.add('clockReading', 'reading-3', { clockId: 'clock-plies', at: write.at('2027-04-17 08:00'), tempC: 10 })
+  write.add('clock', 'clock-barrier', {
+    title: 'Barrier patch, rudder heel',
+    kind: 'overcoat',
+    stepId: null,
+    startedAt: write.at('2027-04-16 17:10'),
+    opensH: 12,
+    closesH: 120,
+    ...sheet,
+    assumedC: 9,
+  })
+  write.add('clock', 'clock-pot', {
+    title: 'Pot 1, trial cup',
+    kind: 'pot',
+    startedAt: write.at('2027-04-17 08:10'),
+    closesH: 0.55,
+    massG: 240,
+    refMassG: 100,
+    ...sheet,
+    assumedC: 15,
+  })
+}
+
+interface SheetLines {
+  readonly jobId: string
+  readonly lines: readonly (readonly ['material' | 'size' | 'setting', string, string, string?])[]
+  readonly tests: readonly (readonly [string, string, string])[]
+  readonly takeApart: string
+  readonly check: readonly [string, string] | null
+}
+const sheets: readonly SheetLines[] = [
+  { jobId: 'side-deck', lines: [['material', 'Balsa core 12 mm', '1.6 m²', 'lot 411'], ['material', 'Epoxy, slow hardener', '5.2 kg', 'use by Nov 2027'], ['size', 'Plies', '6 × biaxial 450'], ['size', 'Stanchion bolts', 'M8 × 70']], tests: [['Tap test', 'sharp all over', 'sharp'], ['Hose test', 'dry below after 10 min', 'dry']], takeApart: 'Turn the nuts from below, never the bolts. Warm the bases; butyl lets go at hand heat.', check: ['2027-10-09', 'Butyl round the bases, moisture meter'] },
+  { jobId: 'valves-one', lines: [['size', 'Clips', '2 a side, 40 mm'], ['material', 'Valve grease', 'thin film']], tests: [['Worked ten times', 'free, no weep', 'free']], takeApart: 'Drain the hose first. The cone lifts out upwards.', check: ['2027-10-09', 'Work and grease at the next haul-out'] },
+  { jobId: 'mast-step', lines: [['material', 'Laminated oak', '90 × 140 × 600 mm'], ['size', 'Bolts', 'M12 × 180, 4 off'], ['setting', 'Torque', '60 Nm']], tests: [['Level athwart', 'within 1 mm', '0.5 mm']], takeApart: 'Mast out first. Bolts from above, keep the shims in order.', check: ['2028-05-01', 'Crushing under the heel'] },
+  { jobId: 'galley-hose', lines: [['size', 'Hose', '38 mm, 1.1 m']], tests: [['Sink emptied', 'no drip at the clips', 'no drip']], takeApart: '', check: null },
+  { jobId: 'strip-out', lines: [['setting', 'Bags', '31, list in the blue book']], tests: [], takeApart: 'Bags by number; the wire list says what was cut.', check: null },
+  { jobId: 'shaft', lines: [['size', 'Wear at the gland', '0.15 mm'], ['size', 'Bearing', '35 × 48 mm']], tests: [['Run-out', 'under 0.1 mm', '0.06 mm']], takeApart: '', check: null },
+]
+
+export function writeSheets(write: Writer): void {
+  for (const { jobId, lines, tests, takeApart, check } of sheets) {
+    const job = write.rows.job.find((one) => one.id === jobId)
+    const steps = write.rows.step.filter((step) => step.jobId === jobId)
+    const doneAt = Math.max(...steps.map((step) => step.doneAt ?? 0))
+    const hours = write.rows.hoursEntry.filter((entry) => entry.jobId === jobId)
+    const sheetId = `sheet-${jobId}`
+    write.add('asBuiltSheet', sheetId, {
+      jobId,
+      systemId: job?.systemId ?? null,
+      title: job?.title ?? jobId,
+      where: write.rows.zone.find((zone) => zone.id === job?.zoneId)?.name ?? '',
+      doneOn: write.clock.dateOf(doneAt),
+      who: 'Oona, Piet',
+      hours: hours.reduce((sum, entry) => sum + entry.hours, 0),
+      takeApart,
+      nextCheckOn: check ? write.date(check[0]) : null,
+      nextCheckWhat: check?.[1] ?? '',
+    })
+    const lineOrders = keysAfter(null, lines.length)
+    lines.forEach(([kind, what, value, batch], index) =>
+      write.add('asBuiltLine', `${sheetId}-l${index}`, { sheetId, kind, what, value, batch: batch ?? '', order: lineOrders[index] as string }),
+    )
+    const testOrders = keysAfter(null, tests.length)
+    tests.forEach(([what, expected, measured], index) =>
+      write.add('asBuiltTest', `${sheetId}-t${index}`, { sheetId, what, expected, measured, outcome: 'passed', order: testOrders[index] as string }),
+    )
+  }
+}

@@ -1,0 +1,88 @@
+/** What every script needs first: packages, a compiler for sqlite3, a fresh build. Plain Node. */
+import { spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)))
+
+/** Runs a command in the project folder; ends this script with its code when it fails. */
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options })
+  if (done.error) {
+    console.error(`${command} could not be started: ${done.error.message}`)
+    process.exit(1)
+  }
+  if (done.status !== 0 && !options.mayFail) process.exit(done.status ?? 1)
+  return done.status ?? 1
+}
+
+const has = (program) => spawnSync('sh', ['-c', `command -v ${program}`]).status === 0
+
+/** Installs Debian packages whose programs are missing. */
+export function ensureDebian(wanted) {
+  const missing = wanted.filter(([program]) => !has(program)).map(([, name]) => name)
+  if (missing.length === 0) return
+  console.log(`Installing ${missing.join(', ')} …`)
+  const asRoot = process.getuid?.() === 0 ? [] : ['sudo']
+  const [command, ...before] = [...asRoot, 'apt-get']
+  if (!has(command) || !has('apt-get')) {
+    console.error(`Please install ${missing.join(', ')} with your system's package manager, then run this again.`)
+    process.exit(1)
+  }
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+  run(command, [...before, 'update', '-qq'], { env })
+  run(command, [...before, 'install', '-y', '-qq', ...missing], { env })
+}
+
+const stamp = join(root, 'node_modules', '.installed-from')
+const hashOf = (text) => createHash('sha256').update(text).digest('hex')
+
+/** Installs the packages of the lock file when they are missing or it changed. */
+export function ensurePackages() {
+  const wanted = hashOf(readFileSync(join(root, 'package-lock.json')))
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
+  ensureDebian([
+    ['python3', 'python3'],
+    ['make', 'make'],
+    ['g++', 'g++'],
+  ])
+  console.log('Installing packages; sqlite3 is compiled, which takes a few minutes the first time …')
+  run('npm', ['ci', '--no-audit', '--no-fund'])
+  writeFileSync(stamp, wanted)
+}
+
+const sources = ['app', 'core', 'server', 'shared', 'demo', 'public', 'nuxt.config.ts', 'package-lock.json']
+
+function fingerprint(path) {
+  const full = join(root, path)
+  if (!existsSync(full)) return ''
+  if (!statSync(full).isDirectory()) return hashOf(readFileSync(full))
+  return readdirSync(full)
+    .sort()
+    .map((name) => `${name} ${fingerprint(join(path, name))}`)
+    .join('\n')
+}
+
+/** Builds the production server when a source changed since the last build. */
+export function ensureBuild() {
+  const mark = join(root, '.output', 'built-from')
+  const wanted = hashOf(sources.map(fingerprint).join('\n'))
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return
+  console.log('Building …')
+  const started = Date.now()
+  run('npx', ['nuxt', 'build', '--logLevel', 'silent'], { env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
+  mkdirSync(dirname(mark), { recursive: true })
+  writeFileSync(mark, wanted)
+  console.log(`Built in ${Math.round((Date.now() - started) / 1000)} s.`)
+}
+
+/** True when nothing listens on a loopback port. */
+export const portIsFree = (port) =>
+  new Promise((resolve) => {
+    const server = createServer()
+    server.once('error', () => resolve(false))
+    server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)))
+  })

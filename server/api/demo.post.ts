@@ -1,0 +1,4 @@
+import { handle } from '../http/handle'
+import { seedDemo } from '../services/seedDemo'
+
+export default handle(() => seedDemo())
