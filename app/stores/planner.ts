@@ -20,6 +20,7 @@ export const usePlannerStore = defineStore('planner', () => {
   const toasts = useToastStore()
   const busy = ref(false)
   const ranking = shallowRef<PlanAnswer['ranking']>([])
+  const weeks = shallowRef<PlanAnswer['weeks']>([])
   let worker: Remote<Planner> | null = null
   let timer: ReturnType<typeof setTimeout> | null = null
   let run = 0
@@ -50,6 +51,7 @@ export const usePlannerStore = defineStore('planner', () => {
       const answer = await remote().plan(plainRows(store.rows), time.now)
       if (mine !== run) return
       ranking.value = answer.ranking
+      weeks.value = answer.weeks
       if (store.plan?.inputsHash !== wanted) await accept(wanted, answer)
       await keepWeek()
     } catch (error) {
@@ -85,5 +87,5 @@ export const usePlannerStore = defineStore('planner', () => {
     if (now !== '') timer = setTimeout(() => void replan(), settleMs)
   })
 
-  return { busy, ranking, stale, suppose, replan }
+  return { busy, ranking, weeks, stale, suppose, replan }
 })

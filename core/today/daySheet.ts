@@ -199,7 +199,8 @@ function offered(
       .map((arc) => arc.to),
   )
   const wetZones = new Set(work.filter((line) => line.waitUntil !== null).map((line) => line.job?.zoneId))
-  const hullNow = plan.placements
+  const unfit = isAshore(rows, frame.on) ? 'afloat' : 'ashore'
+  const planned = new Set(plan.placements.map((one) => one.stepId))
   return rows.step
     .filter((step) => {
       const job = jobs.get(step.jobId)
@@ -209,11 +210,18 @@ function offered(
       if (step.crewMin > people.length) return false
       if (step.skill !== 'general' && !people.some((one) => one.skills.includes(step.skill))) return false
       if (factsOf(step.operation).dusty && wetZones.has(job.zoneId)) return false
-      return hullNow.some((one) => one.stepId === step.id)
+      return step.hullNeed !== unfit && planned.has(step.id)
     })
     .sort((a, b) => plannedHours(a) - plannedHours(b) || (a.id < b.id ? -1 : 1))
     .slice(0, mostOffered)
 }
+
+/** True when she is out of the water on a date, as far as what happened says. */
+const isAshore = (rows: RefitRows, on: string): boolean =>
+  rows.haulOut.some(
+    (haul) =>
+      haul.liftOutActual !== null && haul.liftOutActual <= on && (haul.launchActual ?? '9999') > on,
+  )
 
 const placeWord: Readonly<Record<string, string>> = {
   boat: 'at the boat',

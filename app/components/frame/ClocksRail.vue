@@ -4,7 +4,8 @@ import { computed, ref } from 'vue'
 import { formatMoney } from '#core/money/money'
 import { clockTimeOf, sayFullDate } from '#core/time/say'
 
-/** Clocks always in sight: a rail on wide screens, a strip on phones. */
+/** Clocks always in sight: a rail on wide screens, a strip on phones and where a view wants the width. */
+const props = defineProps<{ strip?: boolean }>()
 const store = useRefitStore()
 const time = useTimeStore()
 const frame = useFrameStore()
@@ -15,19 +16,19 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
 
 <template>
   <aside class="no-print" aria-label="Clocks">
-    <div class="flex items-center justify-between max-lg:sr-only">
+    <div class="flex items-center justify-between max-lg:sr-only" :class="{ 'sr-only': props.strip }">
       <h2>Clocks</h2>
       <button class="btn btn-quiet btn-small" aria-keyshortcuts="k" @click="frame.open('clock')">
         <Plus :size="18" aria-hidden="true" /> Start
       </button>
     </div>
-    <p v-if="clocks.length === 0" class="text-ink2 mt-2 max-lg:hidden">
+    <p v-if="clocks.length === 0" class="text-ink2 mt-2 max-lg:hidden" :class="{ hidden: props.strip }">
       Nothing is curing. Press k when you mix a pot or lay a coat.
     </p>
-    <div class="mt-2 grid gap-3 max-lg:hidden">
+    <div v-if="!props.strip" class="mt-2 grid gap-3 max-lg:hidden">
       <ClockCard v-for="one in clocks" :key="one.clock.id" :shown="one" @open="opened = one.clock.id" />
     </div>
-    <div v-if="clocks.length > 0" class="flex gap-2 overflow-x-auto lg:hidden">
+    <div v-if="clocks.length > 0" class="flex gap-2 overflow-x-auto" :class="{ 'lg:hidden': !props.strip }">
       <ClockCard
         v-for="one in clocks"
         :key="one.clock.id"
@@ -37,7 +38,7 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
         @open="opened = one.clock.id"
       />
     </div>
-    <div class="mt-8 max-lg:hidden">
+    <div v-if="!props.strip" class="mt-8 max-lg:hidden">
       <p class="cond text-lg">{{ store.refit?.boatName }}</p>
       <p class="text-ink2">
         {{ sayFullDate(store.derived.today) }}, {{ clockTimeOf(time.now, store.derived.clock) }}

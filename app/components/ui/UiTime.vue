@@ -1,26 +1,24 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { timeOf } from '#core/time/civil'
+import { read, unread } from '#core/units/parsed'
 
-/** A time of day, 24-hour. */
+/** A time of day, 24-hour, typed: 8:30, 0830, 17. */
 const model = defineModel<string | null>({ default: null })
 defineProps<{ label: string; hideLabel?: boolean; error?: string; hint?: string }>()
-const id = useId()
-function take(event: Event) {
-  const { value } = event.target as HTMLInputElement
-  if (value !== '') model.value = value
+function parse(text: string) {
+  const match = /^(\d{1,2})(?:[:.h ]?([0-5]\d))?$/.exec(text.trim())
+  const hours = Number(match?.[1])
+  if (!match || hours > 23) return unread(`"${text.trim()}" is not a time. Try 08:30.`)
+  return read(timeOf(hours * 60 + Number(match[2] ?? 0)))
 }
 </script>
 
 <template>
-  <UiField :id="id" v-slot="{ described }" v-bind="{ label, hideLabel, hint, error }">
-    <input
-      :id="id"
-      type="time"
-      class="field"
-      :value="model ?? ''"
-      :aria-invalid="Boolean(error)"
-      :aria-describedby="described"
-      @change="take"
-    />
-  </UiField>
+  <UiValue
+    v-model="model"
+    :parse="parse"
+    :format="(value) => value ?? ''"
+    placeholder="08:30"
+    v-bind="{ label, hideLabel, hint, error }"
+  />
 </template>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { onBeforeUnmount, watch } from 'vue'
+import { computed, onBeforeUnmount, watch } from 'vue'
 
 /** The frame round every view of one refit: Tape, strip, clocks and the panels over them. */
 const route = useRoute()
 const store = useRefitStore()
 const { lastRefitId, light } = useDevice()
 usePlannerStore()
+/** The waterline chart wants the whole width: its clocks lie in a strip. */
+const wide = computed(() => route.path.endsWith('/sequence'))
 const { undo, asks, answer } = useUndo()
 useKeys(undo)
 useAlarms()
@@ -37,9 +39,9 @@ useHead({
       <TapeBar />
       <div class="sm:mt-2"><ViewStrip /></div>
     </header>
-    <div class="border-t-[3px] border-ink lg:grid lg:grid-cols-[1fr_15rem]">
-      <div class="order-2 border-rule px-3 pt-2 sm:px-4 lg:border-l lg:pt-4">
-        <ClocksRail />
+    <div class="border-t-[3px] border-ink" :class="{ 'lg:grid lg:grid-cols-[1fr_15rem]': !wide }">
+      <div class="border-rule px-3 pt-2 sm:px-5" :class="{ 'order-2 lg:border-l lg:px-4 lg:pt-4': !wide }">
+        <ClocksRail :strip="wide" />
       </div>
       <main id="view" class="min-w-0 px-3 py-3 sm:px-5 lg:order-1" tabindex="-1">
         <div v-if="store.status === 'loading'" class="min-h-[60vh]" role="status">

@@ -1,1 +1,1 @@
-<template><h1>log</h1></template>
+<template><NuxtPage /></template>

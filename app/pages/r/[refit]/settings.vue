@@ -1,1 +1,13 @@
-<template><h1>settings</h1></template>
+<template>
+  <div class="grid max-w-5xl gap-8">
+    <h1>Settings</h1>
+    <DeviceSettings />
+    <PeopleSettings />
+    <HaulOutSettings />
+    <PlaceSettings />
+    <BoatSettings />
+    <ZoneSettings />
+    <ProductSettings />
+    <FileSettings />
+  </div>
+</template>

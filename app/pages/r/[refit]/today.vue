@@ -1,1 +1,151 @@
-<template><h1>today</h1></template>
+<script setup lang="ts">
+import { computed } from 'vue'
+import { bindingChain } from '#core/plan/chain'
+import type { DayLine } from '#core/today/daySheet'
+import { addDays, dayNumber, isDate } from '#core/time/civil'
+import { sayFullDate, sayDay, shortDateTime } from '#core/time/say'
+import { plannedHours } from '#core/plan/planned'
+import { formatHours } from '#core/units/hours'
+
+/** What do we do now, here, with these people? */
+const store = useRefitStore()
+const planner = usePlannerStore()
+const weather = useWeatherStore()
+const route = useRoute()
+const edits = useJobEdits()
+const { nameOf } = useStepNames()
+
+const on = computed(() =>
+  typeof route.query.on === 'string' && isDate(route.query.on) ? route.query.on : store.derived.today,
+)
+const isToday = computed(() => on.value === store.derived.today)
+const { frame, dayPlan, people, sheet, hours, set, reset } = useDay(on)
+const plan = computed(() => store.plan?.result ?? null)
+const holding = computed(() => {
+  const launch = store.derived.launch
+  if (!plan.value || !launch) return new Set<string>()
+  const links = bindingChain(plan.value, store.rows, launch.gate.id, store.derived.clock)
+  return new Set(links.flatMap((link) => link.stepId ?? []))
+})
+const work = computed(() => sheet.value?.lines.filter((line) => line.kind === 'work') ?? [])
+const heading = computed(() => {
+  const place = frame.value.placeNeed === 'shed' ? 'In the shed' : 'At the boat'
+  const names = frame.value.personIds.length
+  const crowd = ['nobody', 'one of us', 'two of us', 'three of us', 'four of us'][names] ?? `${names} of us`
+  return `${place}, ${crowd}`
+})
+/** The mend that a step's bond window asks for, where the plan warns of it. */
+const mendOf = (line: DayLine): string => {
+  const warning = plan.value?.warnings.find(
+    (one) => one.kind === 'maxWait' && one.stepIds[0] === line.step?.id,
+  )
+  if (!warning) return ''
+  return line.step?.operation === 'laminate'
+    ? 'Nobody is here before its bond window shuts: lay peel ply.'
+    : 'The bond window shuts before the next coat: it will need washing, keying and wiping.'
+}
+/** Where in the plan the next day with work is, when this one has none. */
+const nextDay = computed(() => {
+  const after = store.derived.clock.at(dayNumber(on.value) + 1, 0)
+  const starts = (plan.value?.placements ?? []).flatMap((one) =>
+    one.personIds.length > 0 ? one.segments.map(([from]) => from).filter((from) => from >= after) : [],
+  )
+  return starts.length > 0 ? store.derived.clock.dateOf(Math.min(...starts)) : null
+})
+function move(line: DayLine, by: number) {
+  const ids = work.value.map((one) => one.step?.id ?? '')
+  const at = ids.indexOf(line.step?.id ?? '')
+  const order = [...ids]
+  order.splice(at, 1)
+  order.splice(at + by, 0, ids[at] as string)
+  void set({ stepOrder: [...new Set(order)] })
+}
+const goTo = (date: string) => navigateTo({ query: date === store.derived.today ? {} : { on: date } })
+</script>
+
+<template>
+  <div class="xl:grid xl:grid-cols-[1fr_18.5rem] xl:gap-5">
+    <div class="min-w-0">
+      <div class="flex flex-wrap items-baseline justify-between gap-2">
+        <h1>{{ heading }}</h1>
+        <div class="no-print flex items-center gap-2">
+          <button class="btn btn-small" :aria-label="`The day before, ${sayDay(addDays(on, -1))}`" @click="goTo(addDays(on, -1))">‹</button>
+          <span class="cond text-lg">{{ isToday ? 'Today, ' : '' }}{{ sayDay(on) }}</span>
+          <button class="btn btn-small" :aria-label="`The day after, ${sayDay(addDays(on, 1))}`" @click="goTo(addDays(on, 1))">›</button>
+          <CantCome />
+        </div>
+      </div>
+      <p class="hidden print:block">{{ sayFullDate(on) }}, {{ store.refit?.boatName }}, until {{ frame.to }}</p>
+      <details class="mt-2 sm:hidden">
+        <summary class="cond min-h-11 content-center">Where, who, hours</summary>
+        <DaySetup :frame="frame" :people="people" :changed="dayPlan !== null" @set="set" @reset="reset" />
+      </details>
+      <DaySetup class="mt-2 max-sm:hidden" :frame="frame" :people="people" :changed="dayPlan !== null" @set="set" @reset="reset" />
+      <WeatherRibbon class="mt-3" :hours="hours" :station="weather.station" :said="frame" @set="set" />
+      <p v-if="planner.busy" class="py-2 text-ink2" role="status">Planning the day…</p>
+      <ol v-if="work.length > 0" aria-label="The day">
+        <DayLineRow
+          v-for="line in sheet?.lines"
+          :key="`${line.kind}-${line.step?.id}-${line.from}`"
+          :line="line"
+          :holds="holding.has(line.step?.id ?? '')"
+          :first="line === work[0]"
+          :last="line === work.at(-1)"
+          :peel="mendOf(line)"
+          @done="line.step && edits.setState(line.step, 'done')"
+          @up="move(line, -1)"
+          @down="move(line, 1)"
+        />
+      </ol>
+      <div v-else-if="!planner.busy" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
+        <h2>Nothing is planned for {{ isToday ? 'today' : sayDay(on) }}</h2>
+        <p v-if="store.rows.step.length === 0" class="mt-2">
+          There are no steps to plan yet. Write what has to be done in
+          <NuxtLink class="underline" :to="`/r/${store.refitId}/jobs`">Jobs</NuxtLink>.
+        </p>
+        <p v-else class="mt-2">
+          Pick who is here and from when to when, and the day is worked out.
+          <template v-if="nextDay">
+            Or look at the next day with work,
+            <button class="underline" @click="goTo(nextDay)">{{ sayDay(nextDay) }}</button>.
+          </template>
+        </p>
+      </div>
+    </div>
+    <aside class="border-rule max-xl:mt-5 xl:border-l xl:bg-sheet xl:px-4 xl:py-1" aria-label="For the day">
+      <section>
+        <h2>Take with you</h2>
+        <p v-if="!sheet || sheet.take.length === 0" class="text-ink2">All that is written down is there.</p>
+        <ul>
+          <li v-for="line in sheet?.take" :key="line.id" class="border-b border-rule2 py-1">
+            <UiCheck :label="`${line.what}${line.amount ? `, ${line.amount}` : ''} — ${line.at}`" />
+          </li>
+        </ul>
+      </section>
+      <section v-if="sheet && sheet.overnight.length > 0" class="mt-5">
+        <h2>Left to cure overnight</h2>
+        <ul>
+          <li v-for="line in sheet.overnight" :key="line.step?.id" class="border-b border-rule2 py-1.5">
+            {{ line.step?.title }}<span class="block text-ink2">until {{ shortDateTime(line.waitUntil ?? 0, store.derived.clock) }}</span>
+          </li>
+        </ul>
+      </section>
+      <section v-if="sheet && sheet.whileItCures.length > 0" class="mt-5">
+        <h2>While it cures, same place</h2>
+        <ul>
+          <li v-for="step in sheet.whileItCures" :key="step.id" class="border-b border-rule2 py-1.5">
+            {{ nameOf(step.id) }} <span class="text-ink2">{{ formatHours(plannedHours(step)) }}</span>
+          </li>
+        </ul>
+      </section>
+      <section v-if="sheet && sheet.forHelpers.length > 0" class="mt-5">
+        <h2>Save for more hands</h2>
+        <ul>
+          <li v-for="{ step, why } in sheet.forHelpers" :key="step.id" class="border-b border-rule2 py-1.5">
+            {{ step.title }} <span class="text-ink2">{{ why }}</span>
+          </li>
+        </ul>
+      </section>
+    </aside>
+  </div>
+</template>

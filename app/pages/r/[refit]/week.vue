@@ -1,1 +1,103 @@
-<template><h1>week</h1></template>
+<script setup lang="ts">
+import { ChevronLeft, ChevronRight, Printer } from '@lucide/vue'
+import { computed } from 'vue'
+import { addDays, isDate, mondayOf } from '#core/time/civil'
+import { sayDate, sayDay, shortDateTime } from '#core/time/say'
+import { formatHours } from '#core/units/hours'
+import { formatInches } from '#core/units/length'
+import { weekReview } from '#core/week/review'
+
+/** What closed, hours against plan, what was found, what moved and why, what comes next. */
+const store = useRefitStore()
+const route = useRoute()
+const monday = computed(() => {
+  const asked = route.query.week
+  return mondayOf(typeof asked === 'string' && isDate(asked) ? asked : store.derived.today)
+})
+const review = computed(() =>
+  weekReview(store.rows, store.plan?.result ?? null, store.derived, monday.value),
+)
+const pictures = computed(() => {
+  const jobs = new Set(review.value.closed.map((one) => one.job?.id))
+  const ofWeek = store.rows.picture.filter((one) => one.jobId !== null && jobs.has(one.jobId))
+  const before = ofWeek.find((one) => one.moment === 'before' || one.moment === 'open')
+  const after = ofWeek.find((one) => one.moment === 'after' && one.jobId === before?.jobId)
+  return [before, after].filter((one) => one !== undefined)
+})
+const go = (by: number) => navigateTo({ query: { week: addDays(monday.value, by * 7) } })
+const print = () => window.print()
+const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'day' : 'days'}`
+</script>
+
+<template>
+  <article class="max-w-4xl">
+    <div class="flex flex-wrap items-center justify-between gap-2">
+      <h1>
+        The week from {{ sayDay(monday) }}: {{ formatInches(review.earnedIn) }} in,
+        {{ review.closed.length }} {{ review.closed.length === 1 ? 'step' : 'steps' }} closed
+      </h1>
+      <div class="no-print flex gap-2">
+        <button class="btn" aria-label="The week before" @click="go(-1)"><ChevronLeft :size="18" aria-hidden="true" /></button>
+        <button class="btn" aria-label="The week after" @click="go(1)"><ChevronRight :size="18" aria-hidden="true" /></button>
+        <button class="btn" @click="print"><Printer :size="17" aria-hidden="true" /> Print</button>
+      </div>
+    </div>
+    <div class="mt-4 grid gap-x-8 gap-y-6 md:grid-cols-2">
+      <section>
+        <h2 class="border-b-2 border-ink">Closed</h2>
+        <p v-if="review.closed.length === 0" class="mt-2 text-ink2">Nothing closed this week. A step ticked off moves the Tape.</p>
+        <ul>
+          <li v-for="{ step, job } in review.closed" :key="step.id" class="flex justify-between gap-3 border-b border-rule2 py-1.5">
+            <span>{{ step.title }}<span class="block text-ink2">{{ job?.title }}</span></span>
+            <span class="cond text-lg whitespace-nowrap">{{ formatInches(step.earnedIn ?? 0) }} in</span>
+          </li>
+        </ul>
+      </section>
+      <section>
+        <h2 class="border-b-2 border-ink">Hours</h2>
+        <dl class="mt-2 grid grid-cols-[1fr_auto] gap-y-1">
+          <dt>Worked this week</dt>
+          <dd class="cond text-right text-lg">{{ formatHours(review.hoursLogged) }}</dd>
+          <dt>Planned for what closed</dt>
+          <dd class="cond text-right text-lg">{{ formatHours(review.hoursPlannedOfClosed) }}</dd>
+          <dt>Really took</dt>
+          <dd class="cond text-right text-lg">{{ formatHours(review.hoursLoggedOnClosed) }}</dd>
+        </dl>
+        <p v-if="review.hoursPlannedOfClosed > 0 && review.hoursLoggedOnClosed > 0" class="mt-1 text-ink2">
+          That is {{ (review.hoursLoggedOnClosed / review.hoursPlannedOfClosed).toFixed(1) }}× what was guessed.
+        </p>
+        <h2 class="mt-5 border-b-2 border-ink">Found</h2>
+        <p v-if="review.found.length === 0" class="mt-2 text-ink2">Nothing found, or nothing written down.</p>
+        <ul class="mt-1 list-disc pl-5">
+          <li v-for="finding in review.found" :key="finding.id">{{ finding.title }}</li>
+        </ul>
+      </section>
+      <section>
+        <h2 class="border-b-2 border-ink">Moved, and why</h2>
+        <p v-if="review.moved.length === 0" class="mt-2 text-ink2">No gate moved, or there is no earlier week to compare with.</p>
+        <ul>
+          <li v-for="one in review.moved" :key="one.gateId" class="border-b border-rule2 py-1.5">
+            <span class="cond text-lg">{{ one.name }}</span>: {{ days(one.days) }} {{ one.days > 0 ? 'later' : 'earlier' }},
+            {{ sayDate(one.from) }} to {{ sayDate(one.to) }}
+          </li>
+        </ul>
+        <ul v-if="review.moved.length > 0 && review.why.length > 0" class="mt-1 list-disc pl-5 text-ink2">
+          <li v-for="reason in review.why" :key="reason">{{ reason }}</li>
+        </ul>
+      </section>
+      <section>
+        <h2 class="border-b-2 border-ink">Next</h2>
+        <p v-if="review.next.length === 0" class="mt-2 text-ink2">Nothing is planned after this week.</p>
+        <ul>
+          <li v-for="one in review.next" :key="one.step.id" class="border-b border-rule2 py-1.5">
+            {{ one.step.title }}
+            <span class="block text-ink2">{{ shortDateTime(one.at, store.derived.clock) }} · {{ one.job?.title }}</span>
+          </li>
+        </ul>
+      </section>
+    </div>
+    <figure v-if="pictures.length === 2" class="mt-6 grid grid-cols-2 gap-4">
+      <img v-for="one in pictures" :key="one.id" :src="`/api/pictures/${one.hash}`" :alt="one.caption || one.moment" class="w-full border border-ink" />
+    </figure>
+  </article>
+</template>

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { inOrder } from '#core/model/refit'
+
+/** What belongs to this device: who is at it, low light, alarms. */
+const store = useRefitStore()
+const toasts = useToastStore()
+const { personId, light, alarms } = useDevice()
+const people = computed(() => inOrder(store.rows.person).map((one) => ({ value: one.id, label: one.name })))
+const lights = [
+  { value: 'day', label: 'Daylight' },
+  { value: 'low', label: 'Low light' },
+] as const
+async function setAlarms(on: boolean) {
+  alarms.value = on
+  if (on && 'Notification' in window && Notification.permission === 'default') {
+    const answer = await Notification.requestPermission()
+    if (answer !== 'granted') toasts.say('The browser does not show notifications; the sound still comes.')
+  }
+}
+</script>
+
+<template>
+  <section aria-labelledby="set-device">
+    <h2 id="set-device" class="border-b-2 border-ink">This device</h2>
+    <div class="mt-2 grid gap-3 sm:grid-cols-3">
+      <UiSelect :model-value="personId || null" label="Who am I" :options="people" none="Not said" @update:model-value="personId = $event ?? ''" />
+      <UiChoice v-model="light" label="Light" :options="lights" />
+      <UiCheck class="self-end" :model-value="alarms" label="Sound and notification when a clock ends" @update:model-value="setAlarms($event)" />
+    </div>
+  </section>
+</template>

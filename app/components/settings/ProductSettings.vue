@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+
+/** Products with their data-sheet times, for clocks. */
+const store = useRefitStore()
+const products = useRows('product')
+const newName = ref('')
+const kinds = [
+  { value: 'resin', label: 'Resin' },
+  { value: 'coating', label: 'Coating' },
+  { value: 'antifoul', label: 'Antifoul' },
+  { value: 'sealant', label: 'Sealant' },
+  { value: 'other', label: 'Other' },
+] as const
+const numbers = [
+  ['refC', 'Times are for °C'],
+  ['minC', 'No cure below °C'],
+  ['maxC', 'Capped at °C'],
+  ['potLifeH', 'Pot life, h'],
+  ['potMassG', 'of grams'],
+  ['cureH', 'Cure, h'],
+  ['overcoatOpensH', 'Overcoat opens, h'],
+  ['overcoatClosesH', 'Bond window shuts, h'],
+  ['immersionMinH', 'Immersion from, h'],
+  ['immersionMaxH', 'Immersion until, h'],
+] as const
+async function add() {
+  if (newName.value.trim() !== '' && (await products.add({ name: newName.value }))) newName.value = ''
+}
+</script>
+
+<template>
+  <details>
+    <summary class="cond border-b-2 border-ink text-xl">Products and their data sheets, {{ store.rows.product.length }}</summary>
+    <div v-for="product in store.rows.product" :key="product.id" class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-2 md:grid-cols-4">
+      <UiText :model-value="product.name" label="Product" needed @update:model-value="products.edit(product, { name: $event })" />
+      <UiSelect :model-value="product.kind" label="Kind" :options="kinds" @update:model-value="products.edit(product, { kind: $event })" />
+      <UiNumber v-for="[field, label] in numbers" :key="field" :model-value="product[field]" :label="label" :may-be-empty="field !== 'refC'" @update:model-value="products.edit(product, { [field]: $event })" />
+      <button class="btn btn-small" @click="products.remove(product)">Remove</button>
+    </div>
+    <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
+      <UiText v-model="newName" label="Another product" />
+      <button class="btn" type="submit">Add product</button>
+    </form>
+  </details>
+</template>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { ChangeItem } from '#core/model/changes'
+import { supposing } from '#core/model/applyChange'
+import { inOrder } from '#core/model/refit'
+import { attendanceOf } from '#core/time/attendance'
+import { addDays, dayNumber } from '#core/time/civil'
+import { sayDate, sayDay } from '#core/time/say'
+
+/** "Can't come Saturday" in two presses: the day, then yes, with what it does to the launch in between. */
+const store = useRefitStore()
+const planner = usePlannerStore()
+const { personId } = useDevice()
+const open = ref(false)
+const effect = ref('')
+const picked = ref<{ readonly personId: string; readonly on: string; readonly name: string } | null>(null)
+const daysAhead = 23
+
+const choices = computed(() => {
+  const { today } = store.derived
+  return inOrder(store.rows.person)
+    .filter((person) => !person.gone)
+    .sort((a, b) => Number(b.id === personId.value) - Number(a.id === personId.value))
+    .map((person) => {
+      const attendance = attendanceOf(
+        store.rows.weekSlot.filter((one) => one.personId === person.id),
+        store.rows.personDay.filter((one) => one.personId === person.id),
+      )
+      const days = Array.from({ length: daysAhead }, (_, index) => addDays(today, index)).filter(
+        (on) => attendance.on(dayNumber(on)).length > 0,
+      )
+      return { person, days: days.slice(0, 8) }
+    })
+})
+const itemOf = (one: { readonly personId: string; readonly on: string }): ChangeItem => ({
+  op: 'create',
+  entity: 'personDay',
+  id: newId(),
+  patch: { personId: one.personId, on: one.on, kind: 'cannotCome' },
+})
+async function pick(one: { readonly personId: string; readonly on: string; readonly name: string }) {
+  picked.value = one
+  effect.value = 'Working out what that does…'
+  const before = store.derived.launch
+  const { plan } = await planner.suppose(supposing(store.rows, [itemOf(one)]))
+  if (picked.value !== one) return
+  const after = plan.gates.find((gate) => gate.gateId === before?.gate.id)?.at
+  effect.value = effectSentence(before?.plannedOn ?? null, after === undefined ? null : store.derived.clock.dateOf(after))
+}
+function effectSentence(before: string | null, after: string | null): string {
+  if (before === null || after === null) return 'No launch is planned, so nothing moves.'
+  if (before === after) return `The launch stays ${sayDate(after)}.`
+  return `The launch moves from ${sayDate(before)} to ${sayDate(after)}.`
+}
+async function confirm() {
+  const one = picked.value
+  if (!one) return
+  if (await store.attempt(`${one.name} cannot come on ${sayDay(one.on)}`, [itemOf(one)])) close()
+}
+function close() {
+  open.value = false
+  picked.value = null
+}
+</script>
+
+<template>
+  <button class="btn" @click="open = true">Can't come</button>
+  <UiDialog :open="open" title="Who cannot come, and when?" @close="close">
+    <div v-for="{ person, days } in choices" :key="person.id" class="mb-4">
+      <h3>{{ person.name }}</h3>
+      <div class="mt-1 flex flex-wrap gap-2">
+        <button
+          v-for="on in days"
+          :key="on"
+          class="btn btn-small"
+          :class="{ 'btn-on': picked?.personId === person.id && picked.on === on }"
+          @click="pick({ personId: person.id, on, name: person.name })"
+        >
+          {{ sayDay(on) }}
+        </button>
+        <p v-if="days.length === 0" class="text-ink2">Does not come in the next weeks anyhow.</p>
+      </div>
+    </div>
+    <div v-if="picked" class="border-l-4 border-redlead bg-redlead-tint p-3" role="status">
+      <p>{{ effect }}</p>
+      <button class="btn btn-main mt-2" @click="confirm">{{ picked.name }} can't come {{ sayDay(picked.on) }}</button>
+    </div>
+  </UiDialog>
+</template>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { Printer, RotateCcw } from '@lucide/vue'
+import type { Person } from '#core/model/entities'
+
+/** Where, who, from when to when: the plates over the day sheet. */
+const props = defineProps<{
+  frame: {
+    readonly placeNeed: string
+    readonly personIds: readonly string[]
+    readonly from: string
+    readonly to: string
+    readonly rain: boolean
+    readonly lowC: number | null
+    readonly highC: number | null
+  }
+  people: readonly Person[]
+  changed: boolean
+}>()
+const emit = defineEmits<{ set: [fields: Record<string, unknown>]; reset: []; away: [personId: string] }>()
+const places = [
+  { value: 'boat', label: 'At the boat' },
+  { value: 'shed', label: 'In the shed' },
+] as const
+function toggle(personId: string) {
+  const here = props.frame.personIds.includes(personId)
+  emit('set', {
+    personIds: here
+      ? props.frame.personIds.filter((id) => id !== personId)
+      : [...props.frame.personIds, personId],
+  })
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="no-print flex flex-wrap items-end gap-x-4 gap-y-2">
+    <div role="group" aria-label="Where" class="flex">
+      <button
+        v-for="one in places"
+        :key="one.value"
+        class="btn"
+        :class="{ 'btn-on': frame.placeNeed === one.value }"
+        :aria-pressed="frame.placeNeed === one.value"
+        @click="emit('set', { placeNeed: one.value })"
+      >
+        {{ one.label }}
+      </button>
+    </div>
+    <div role="group" aria-label="Who" class="flex flex-wrap gap-1.5">
+      <button
+        v-for="person in people"
+        :key="person.id"
+        class="btn"
+        :class="frame.personIds.includes(person.id) ? 'bg-verdigris! border-verdigris! text-sheet!' : 'border-dashed!'"
+        :aria-pressed="frame.personIds.includes(person.id)"
+        @click="toggle(person.id)"
+      >
+        {{ person.name }}
+      </button>
+    </div>
+    <div class="flex items-end gap-2">
+      <UiTime class="w-20" :model-value="frame.from" label="There from" @update:model-value="emit('set', { from: $event })" />
+      <UiTime class="w-20" :model-value="frame.to" label="to" @update:model-value="emit('set', { to: $event })" />
+    </div>
+    <div class="flex gap-2">
+      <button v-if="changed" class="btn" @click="emit('reset')"><RotateCcw :size="17" aria-hidden="true" /> As usual</button>
+      <button class="btn" @click="print"><Printer :size="17" aria-hidden="true" /> Print</button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,75 @@
+import { computed, ref } from 'vue'
+import type { Ref } from 'vue'
+import type { ChangeItem } from '#core/model/changes'
+import type { PlaceNeed } from '#core/model/words'
+import { inOrder } from '#core/model/refit'
+import { attendanceOf } from '#core/time/attendance'
+import { dayNumber, timeOf } from '#core/time/civil'
+import { asSaid } from '#core/today/fitWindow'
+import { daySheet } from '#core/today/daySheet'
+
+/** A day's frame, as the week gives it or as its people changed it, and the day sheet that follows. */
+export function useDay(on: Ref<string>) {
+  const store = useRefitStore()
+  const weather = useWeatherStore()
+  const busy = ref(false)
+  const zone = computed(() => store.derived.clock)
+  const dayPlan = computed(() => store.rows.dayPlan.find((one) => one.on === on.value) ?? null)
+  const people = computed(() => inOrder(store.rows.person).filter((person) => !person.gone))
+
+  const spansOf = (personId: string) =>
+    attendanceOf(
+      store.rows.weekSlot.filter((one) => one.personId === personId),
+      store.rows.personDay.filter((one) => one.personId === personId),
+    ).on(dayNumber(on.value))
+  const usual = computed(() => {
+    const coming = people.value.filter((person) => spansOf(person.id).length > 0)
+    const spans = coming.flatMap((person) => spansOf(person.id))
+    const travel = store.rows.place.find((one) => one.kind === 'yard')?.travelMin ?? 0
+    const from = spans.length > 0 ? Math.min(...spans.map(([a]) => a)) + travel : 510
+    const to = spans.length > 0 ? Math.max(...spans.map(([, b]) => b)) - travel : 1020
+    return { personIds: coming.map((person) => person.id), from: timeOf(from), to: timeOf(Math.max(from + 30, to)) }
+  })
+  const frame = computed(() => ({
+    on: on.value,
+    placeNeed: (dayPlan.value?.placeNeed ?? 'boat') as PlaceNeed,
+    personIds: dayPlan.value?.personIds ?? usual.value.personIds,
+    from: dayPlan.value?.from ?? usual.value.from,
+    to: dayPlan.value?.to ?? usual.value.to,
+    rain: dayPlan.value?.rain ?? false,
+    lowC: dayPlan.value?.lowC ?? null,
+    highC: dayPlan.value?.highC ?? null,
+  }))
+  const hours = computed(() => {
+    const start = zone.value.at(dayNumber(on.value), 0)
+    const end = zone.value.at(dayNumber(on.value) + 1, 0)
+    const ofDay = weather.hours.filter((hour) => hour.at >= start && hour.at < end)
+    return asSaid(ofDay, frame.value)
+  })
+  const sheet = computed(() =>
+    store.plan
+      ? daySheet(store.rows, store.plan.result, { ...frame.value, weather: hours.value }, zone.value)
+      : null,
+  )
+
+  /** Changes something of the day; the plan follows. */
+  async function set(fields: Readonly<Record<string, unknown>>): Promise<void> {
+    busy.value = true
+    const { placeNeed, personIds, from, to, rain, lowC, highC } = frame.value
+    const whole = { placeNeed, personIds, from, to, rain, lowC, highC, stepOrder: [], on: on.value }
+    const item: ChangeItem = dayPlan.value
+      ? { op: 'patch', entity: 'dayPlan', id: dayPlan.value.id, baseVersion: dayPlan.value.version, patch: fields }
+      : { op: 'create', entity: 'dayPlan', id: newId(), patch: { ...whole, ...fields } }
+    await store.attempt('Change the day', [item])
+    busy.value = false
+  }
+  /** Back to what the week gives. */
+  async function reset(): Promise<void> {
+    const plan = dayPlan.value
+    if (plan)
+      await store.attempt('The day as usual', [
+        { op: 'delete', entity: 'dayPlan', id: plan.id, baseVersion: plan.version },
+      ])
+  }
+  return { frame, dayPlan, people, usual, sheet, hours, busy, set, reset }
+}

@@ -1,0 +1,59 @@
+/** The refit file's inner document: every row of every kind, with a format number. docs/refit-file.md */
+import type { ChangeItem } from '../model/changes'
+import { entities, entityNames } from '../model/entities'
+import type { EntityName } from '../model/entities'
+import type { RefitRows } from '../model/refit'
+
+export const refitFormat = 'inch-ahead-refit'
+export const refitFormatVersion = 1
+
+export interface RefitDocument {
+  readonly format: typeof refitFormat
+  readonly version: number
+  /** Which refit it was; a copy brought in as new keeps the ids of its rows and gets another of these. */
+  readonly refitId: string
+  readonly rows: { readonly [Name in EntityName]?: readonly Readonly<Record<string, unknown>>[] }
+}
+
+/** A refit as a document. Loses nothing but versions, which begin again where it is brought in. */
+export const toDocument = (refitId: string, rows: RefitRows): RefitDocument => ({
+  format: refitFormat,
+  version: refitFormatVersion,
+  refitId,
+  rows: Object.fromEntries(
+    entityNames.map((entity) => [
+      entity,
+      rows[entity].map((row) => {
+        const { version: _, ...kept } = row as { version: number }
+        return kept
+      }),
+    ]),
+  ),
+})
+
+/** What is wrong with a parsed file, as a sentence; '' when it is a document of ours. */
+export function documentProblem(value: unknown): string {
+  if (typeof value !== 'object' || value === null) return 'This is not a refit file.'
+  const document = value as Partial<RefitDocument>
+  if (document.format !== refitFormat)
+    return 'This is not a refit file of Inch Ahead. Pick the .zip or the refit.json that it wrote.'
+  if (typeof document.version !== 'number' || document.version > refitFormatVersion)
+    return 'This refit file was written by a newer Inch Ahead. Update the program first.'
+  if (typeof document.rows !== 'object' || document.rows === null) return 'The refit file has no rows: it is cut off.'
+  for (const [entity, rows] of Object.entries(document.rows)) {
+    if (!(entity in entities)) return `The refit file holds "${entity}", which is not known here.`
+    if (!Array.isArray(rows) || rows.some((row) => typeof row !== 'object' || row === null))
+      return `The list of ${entity} in the refit file is broken.`
+  }
+  return document.rows.refit?.length === 1 ? '' : 'The refit file must hold one refit.'
+}
+
+/** The operations that bring a document in under a refit id. Precondition: it has no problem. */
+export function documentChanges(document: RefitDocument, refitId: string): ChangeItem[] {
+  return entityNames.flatMap((entity) =>
+    (document.rows[entity] ?? []).map((row): ChangeItem => {
+      const { id, ...patch } = row as { id: string }
+      return { op: 'create', entity, id: entity === 'refit' ? refitId : id, patch }
+    }),
+  )
+}
