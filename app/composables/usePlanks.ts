@@ -65,6 +65,8 @@ export function usePlanks(
   to: Ref<number>,
   xOf: (at: number) => number,
   chainSteps: Ref<ReadonlySet<string>>,
+  /** Only these steps; null: all. */
+  only: Ref<ReadonlySet<string> | null>,
 ) {
   const store = useRefitStore()
   const zones = computed(() => byId(store.rows.zone))
@@ -87,7 +89,12 @@ export function usePlanks(
   })
   const rows = computed<StrakeRow[]>(() => {
     const jobs = byId(store.rows.job)
-    const shown = pieces.value.filter((one) => one.waitTo > from.value && one.from < to.value)
+    const shown = pieces.value.filter(
+      (one) =>
+        one.waitTo > from.value &&
+        one.from < to.value &&
+        (only.value === null || only.value.has(one.step.id)),
+    )
     const byStrake = groupBy(shown, (one) => {
       const job = jobs.get(one.step.jobId)
       return job ? strakeOf(one.step, job) : null

@@ -15,16 +15,19 @@ type Values = Record<string, unknown>
 export function useRowForm(entity: EntityName, initial: () => Values) {
   const store = useRefitStore()
   const whole = createSchema(entity)
+  // Only what the form shows is checked here; the rest is filled in on saving.
+  const shown = new Set<string>()
   const checks = Object.fromEntries(
     Object.keys(entities[entity]).map((name) => [
       name,
       (value: unknown) => {
+        if (!shown.has(name)) return true
         const { error } = whole.extract(name).validate(value === '' ? undefined : value)
         return error ? error.message : true
       },
     ]),
   )
-  const { values, errors, setFieldValue, setErrors, resetForm, validate } = useForm<Values>({
+  const { values, errors, setFieldValue, setFieldError, setErrors, resetForm, validate } = useForm<Values>({
     initialValues: initial(),
     validationSchema: checks,
     keepValuesOnUnmount: true,
@@ -33,12 +36,20 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
   const busy = ref(false)
 
   /** What an input of the field needs: value, label, message and where to put the new value. */
-  const bind = (name: string, label = fieldLabel(entity, name)) => ({
-    label,
-    modelValue: values[name] as never,
-    error: errors.value[name],
-    'onUpdate:modelValue': (value: unknown) => setFieldValue(name, value, true),
-  })
+  const bind = (name: string, label = fieldLabel(entity, name)) => {
+    shown.add(name)
+    return {
+      label,
+      modelValue: values[name] as never,
+      error: errors.value[name],
+      'onUpdate:modelValue': (value: unknown) => set(name, value),
+    }
+  }
+  /** A new value takes its message away at once: one that went a moment later would move the page under a press. */
+  function set(name: string, value: unknown) {
+    setFieldValue(name, value, false)
+    setFieldError(name, undefined)
+  }
 
   const given = (): Values =>
     Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined))
@@ -71,5 +82,5 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
     wrong.value = ''
     resetForm({ values: to ?? initial() }, { force: true })
   }
-  return { values, errors, bind, save, reset, wrong, busy, set: setFieldValue }
+  return { values, errors, bind, save, reset, wrong, busy, set }
 }

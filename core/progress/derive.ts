@@ -6,10 +6,11 @@ import { daysBetween, mondayOf } from '../time/civil'
 import { startOfDate, zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
 import { gateDate } from '../plan/haulOutOf'
-import { arcsOf, plannedJobs, stepsByJob } from '../plan/network'
+import { plannedJobs } from '../plan/network'
 import { isOpen, plannedHours } from '../plan/planned'
 import { earnedInches, gateMarkInches, loaInches, openHoursOf } from './inches'
 import { jobStateOf } from './jobState'
+import { neededBy } from './neededBy'
 import type { JobState } from './jobState'
 
 export interface GateFigures {
@@ -127,21 +128,6 @@ function jobFigures(
       ]
     }),
   )
-}
-
-/** Open steps each gate needs: its jobs', and all that these wait for. */
-function neededBy(rows: RefitRows, gateId: string): Set<string> {
-  const before = groupBy(arcsOf(rows), (arc) => arc.to)
-  const needed = new Set<string>()
-  const queue = [...stepsByJob(rows)].flatMap(([jobId, steps]) =>
-    rows.job.find((job) => job.id === jobId)?.gateId === gateId ? steps.map((one) => one.id) : [],
-  )
-  for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
-    if (needed.has(id)) continue
-    needed.add(id)
-    for (const arc of before.get(id) ?? []) queue.push(arc.from)
-  }
-  return needed
 }
 
 function gateFigures(

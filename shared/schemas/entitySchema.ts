@@ -62,7 +62,10 @@ const sentences = {
 }
 
 function fieldSchema(field: Field<unknown>): Joi.Schema {
-  const schema = base[field.kind](field).label(field.label).messages(sentences)
+  const schema = base[field.kind](field)
+    .label(field.label)
+    .messages(sentences)
+    .prefs({ errors: { wrap: { label: false } } })
   return field.nullable ? schema.allow(null) : schema
 }
 

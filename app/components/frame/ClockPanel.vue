@@ -22,7 +22,7 @@ const kinds = [
 ] as const
 
 const initial = () => ({
-  title: step.value?.title,
+  title: step.value?.title ?? '',
   kind: step.value ? (step.value.maxWaitHours ? 'overcoat' : 'cure') : 'pot',
   stepId: step.value?.id ?? null,
   refC: step.value?.waitRefC ?? 20,

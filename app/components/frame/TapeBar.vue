@@ -24,7 +24,7 @@ const x = (inch: number) =>
   ((inch - range.value.from) / (range.value.to - range.value.from)) * (width.value - 2) + 1
 const ticks = computed(() => {
   const { from, to } = range.value
-  const step = (to - from) / width.value > 0.35 ? 3 : 1
+  const step = (to - from) / width.value > 0.35 ? 3 : (to - from) / width.value > 0.25 ? 2 : 1
   const list: { x: number; length: number }[] = []
   for (let inch = Math.ceil(from / step) * step; inch <= to; inch += step)
     list.push({ x: x(inch), length: inch % 12 === 0 ? 16 : inch % 6 === 0 ? 11 : 7 })
@@ -36,7 +36,9 @@ const numbers = computed(() => {
   const list: number[] = []
   for (let inch = Math.max(step, Math.ceil(from / step) * step); inch < to - step / 3; inch += step)
     list.push(inch)
-  return list.filter((inch) => x(inch) > 24 && x(inch) < width.value - 20)
+  const clear = (inch: number) =>
+    flags.value.every((flag) => flag.at < x(inch) - 30 || flag.at > x(inch) + 4)
+  return list.filter((inch) => x(inch) > 24 && x(inch) < width.value - 20 && clear(inch))
 })
 /** Names stay beside their flag where there is room, and give way to the one before where there is none. */
 const flags = computed(() => {
@@ -62,7 +64,7 @@ const flags = computed(() => {
     :aria-label="`The Tape: ${tape.earned}, ${tape.week}, ${tape.launch}. Open the week.`"
   >
     <div ref="box">
-      <svg :width="width" :height="height + 24" class="block overflow-visible" aria-hidden="true">
+      <svg :width="width" :height="height + (range.to - range.from < store.derived.loaIn && flags.length === 0 ? 4 : 24)" class="block overflow-visible" aria-hidden="true">
         <rect x="1" y="6" :width="Math.max(0, width - 2)" :height="height - 6" fill="var(--sheet)" />
         <rect
           x="1"

@@ -17,6 +17,8 @@ const props = defineProps<{
   from: string
   to: string
   chainSteps: ReadonlySet<string>
+  /** Only these steps; null: all work. */
+  only: ReadonlySet<string> | null
 }>()
 const emit = defineEmits<{ job: [jobId: string] }>()
 const store = useRefitStore()
@@ -38,7 +40,13 @@ const toAt = computed(() => zone.value.at(dayNumber(props.to), 0))
 const plotWidth = computed(() => Math.max(200, width.value - left - 4))
 const x = (at: number) =>
   left + ((at - fromAt.value) / (toAt.value - fromAt.value)) * plotWidth.value
-const { rows } = usePlanks(fromAt, toAt, x, computed(() => props.chainSteps))
+const { rows } = usePlanks(
+  fromAt,
+  toAt,
+  x,
+  computed(() => props.chainSteps),
+  computed(() => props.only),
+)
 
 const placedRows = computed(() => {
   let y = top

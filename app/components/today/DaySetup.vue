@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Printer, RotateCcw } from '@lucide/vue'
+import { RotateCcw } from '@lucide/vue'
 import type { Person } from '#core/model/entities'
 
 /** Where, who, from when to when: the plates over the day sheet. */
@@ -29,7 +29,6 @@ function toggle(personId: string) {
       : [...props.frame.personIds, personId],
   })
 }
-const print = () => window.print()
 </script>
 
 <template>
@@ -62,9 +61,8 @@ const print = () => window.print()
       <UiTime class="w-20" :model-value="frame.from" label="There from" @update:model-value="emit('set', { from: $event })" />
       <UiTime class="w-20" :model-value="frame.to" label="to" @update:model-value="emit('set', { to: $event })" />
     </div>
-    <div class="flex gap-2">
-      <button v-if="changed" class="btn" @click="emit('reset')"><RotateCcw :size="17" aria-hidden="true" /> As usual</button>
-      <button class="btn" @click="print"><Printer :size="17" aria-hidden="true" /> Print</button>
+    <div v-if="changed">
+      <button class="btn" @click="emit('reset')"><RotateCcw :size="17" aria-hidden="true" /> As usual</button>
     </div>
   </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Value">
-import { ref, useId, watch } from 'vue'
+import { computed, ref, useId, watch } from 'vue'
 import type { Parsed } from '#core/units/parsed'
 
 /**
@@ -42,6 +42,13 @@ function commit() {
   if (!read.ok) emit('invalid', read.message)
   else emit('update:modelValue', read.value)
 }
+/** A message goes as soon as what is typed reads, so that nothing moves under the next press. */
+function typed(event: Event) {
+  text.value = (event.target as HTMLInputElement).value
+  if (wrong.value !== '' && props.parse(text.value).ok) wrong.value = ''
+}
+const untouched = computed(() => text.value === props.format(props.modelValue))
+const shownError = computed(() => wrong.value || (untouched.value ? props.error : ''))
 function giveBack() {
   wrong.value = ''
   text.value = props.format(props.modelValue)
@@ -53,21 +60,21 @@ function enter(event: KeyboardEvent) {
 </script>
 
 <template>
-  <UiField :id="id" v-slot="{ described }" :label="label" :hide-label="hideLabel" :hint="hint" :error="wrong || error">
+  <UiField :id="id" v-slot="{ described }" :label="label" :hide-label="hideLabel" :hint="hint" :error="shownError">
     <component
       :is="multiline ? 'textarea' : 'input'"
       :id="id"
       class="field"
-      :class="{ 'border-transparent! bg-transparent! hover:border-rule!': quiet && !wrong && !error }"
+      :class="{ 'border-transparent! bg-transparent! hover:border-rule!': quiet && !shownError }"
       :value="text"
       :type="multiline ? undefined : (type ?? 'text')"
       :rows="multiline ? 3 : undefined"
       :placeholder="placeholder"
       :inputmode="inputmode"
-      :aria-invalid="Boolean(wrong || error)"
+      :aria-invalid="Boolean(shownError)"
       :aria-describedby="described"
       autocomplete="off"
-      @input="text = ($event.target as HTMLInputElement).value"
+      @input="typed"
       @change="commit"
       @keydown.enter="enter"
       @keydown.esc.stop="giveBack"

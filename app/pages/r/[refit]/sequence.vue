@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { bindingChain } from '#core/plan/chain'
+import { neededBy } from '#core/progress/neededBy'
 import { addDays, mondayOf } from '#core/time/civil'
 import { sayDate } from '#core/time/say'
 
@@ -9,6 +10,7 @@ const store = useRefitStore()
 const planner = usePlannerStore()
 const scale = ref<'launch' | 'weeks' | 'all'>('launch')
 const chosenGate = ref<string | null>(null)
+const allWork = ref(false)
 
 const plan = computed(() => store.plan?.result ?? null)
 const gate = computed(
@@ -18,6 +20,9 @@ const links = computed(() =>
   plan.value && gate.value ? bindingChain(plan.value, store.rows, gate.value.gate.id, store.derived.clock) : [],
 )
 const chainSteps = computed(() => new Set(links.value.flatMap((link) => link.stepId ?? [])))
+const needed = computed(() =>
+  allWork.value || !gate.value ? null : neededBy(store.rows, gate.value.gate.id),
+)
 const range = computed(() => {
   const from = addDays(mondayOf(store.derived.today), -14)
   const lastGate = store.derived.gates.map((one) => one.plannedOn ?? one.aimedOn ?? '').sort().at(-1)
@@ -55,6 +60,7 @@ function openStep(stepId: string) {
     <div class="min-w-0">
       <div class="flex flex-wrap items-center justify-between gap-2">
         <h1>What holds the {{ gate?.gate.name.toLowerCase() ?? 'launch' }}</h1>
+        <UiCheck v-model="allWork" label="All work" />
         <div class="flex gap-2" role="group" aria-label="How much time">
           <button
             v-for="one in scales"
@@ -75,7 +81,7 @@ function openStep(stepId: string) {
         <p class="mt-2">A plan needs steps with hours. Open a job and write what has to be done, one step after the other.</p>
         <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/jobs`">To the jobs</NuxtLink>
       </div>
-      <WaterlineChart v-else class="mt-2" :from="range.from" :to="range.to" :chain-steps="chainSteps" @job="openJob" />
+      <WaterlineChart v-else class="mt-2" :from="range.from" :to="range.to" :chain-steps="chainSteps" :only="needed" @job="openJob" />
     </div>
     <aside class="border-rule max-xl:mt-6 xl:border-l xl:bg-sheet xl:px-4 xl:py-1" aria-label="What holds it">
       <h2>{{ title }}</h2>

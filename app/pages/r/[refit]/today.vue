@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Printer } from '@lucide/vue'
 import { computed } from 'vue'
 import { bindingChain } from '#core/plan/chain'
 import type { DayLine } from '#core/today/daySheet'
@@ -60,6 +61,7 @@ function move(line: DayLine, by: number) {
   order.splice(at + by, 0, ids[at] as string)
   void set({ stepOrder: [...new Set(order)] })
 }
+const print = () => window.print()
 const goTo = (date: string) => navigateTo({ query: date === store.derived.today ? {} : { on: date } })
 </script>
 
@@ -73,6 +75,7 @@ const goTo = (date: string) => navigateTo({ query: date === store.derived.today 
           <span class="cond text-lg">{{ isToday ? 'Today, ' : '' }}{{ sayDay(on) }}</span>
           <button class="btn btn-small" :aria-label="`The day after, ${sayDay(addDays(on, 1))}`" @click="goTo(addDays(on, 1))">›</button>
           <CantCome />
+          <button class="btn max-sm:hidden" @click="print"><Printer :size="17" aria-hidden="true" /> Print</button>
         </div>
       </div>
       <p class="hidden print:block">{{ sayFullDate(on) }}, {{ store.refit?.boatName }}, until {{ frame.to }}</p>

@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test'
+
+/** Drives the production build with a real SQLite file in Debian's Chromium. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  workers: 1,
+  retries: 0,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-IE',
+    timezoneId: 'Europe/Dublin',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
+    },
+  },
+})

@@ -1,0 +1,87 @@
+/** Starts and kills the built server on its own data folder and clock. */
+import { spawn } from 'node:child_process'
+import type { ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const server = createServer()
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address()
+      const port = typeof address === 'object' && address ? address.port : 0
+      server.close(() => resolve(port))
+    })
+  })
+
+/** Saturday 17 April 2027, 08:30 in Dublin. */
+export const saturday = Date.UTC(2027, 3, 17, 7, 30)
+
+export class TestServer {
+  private child: ChildProcess | null = null
+  private port = 0
+  readonly folder = mkdtempSync(join(tmpdir(), 'inch-ahead-e2e-'))
+
+  constructor(fixedAt = saturday) {
+    this.setClock(fixedAt)
+  }
+
+  /** Stands the clock still; takes effect at the next start. */
+  setClock(fixedAt: number): void {
+    writeFileSync(join(this.folder, 'clock.json'), JSON.stringify({ fixedAt }))
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`
+  }
+
+  async start(env: Record<string, string> = {}): Promise<void> {
+    if (this.port === 0) this.port = await freePort()
+    this.child = spawn(process.execPath, ['.output/server/index.mjs'], {
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        LOG_LEVEL: 'warn',
+        HOST: '127.0.0.1',
+        NITRO_HOST: '127.0.0.1',
+        PORT: String(this.port),
+        NITRO_PORT: String(this.port),
+        INCH_AHEAD_DATA: this.folder,
+        ...env,
+      },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    })
+    for (let tries = 0; tries < 200; tries++) {
+      const ready = await fetch(`${this.url}/api/refits`).then(
+        async (answer) => answer.ok && (!env.INCH_AHEAD_SEED || ((await answer.json()) as unknown[]).length > 0),
+        () => false,
+      )
+      if (ready) return
+      await new Promise((wait) => setTimeout(wait, 100))
+    }
+    throw new Error('the server did not start')
+  }
+
+  /** Ends it at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const child = this.child
+    if (!child) return
+    this.child = null
+    const gone = new Promise((resolve) => child.once('exit', resolve))
+    child.kill('SIGKILL')
+    await gone
+  }
+
+  async end(): Promise<void> {
+    await this.kill()
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+
+  /** Id of the only refit. */
+  async refitId(): Promise<string> {
+    const refits = (await (await fetch(`${this.url}/api/refits`)).json()) as { id: string }[]
+    return refits[0]?.id ?? ''
+  }
+}
