@@ -64,22 +64,32 @@ async function write(
   const after = toRows(working)
   refuse([...brokenReferences(applied, after), ...brokenRules(applied, after)])
   const settled = settleAll(applied, rows, working)
+  if (settled.every((one) => one.item.op === 'patch' && one.fields.length === 0) && !undoing)
+    return heardOf(change, await lastSeq(models, refitId, transaction), rowsBefore(settled))
   const seq = (await lastSeq(models, refitId, transaction)) + 1
   await writeRows(models, refitId, seq, settled, transaction)
   const undoes = undoing?.undoes ?? null
   await writeJournal(models, refitId, seq, change, settled, now(), transaction, undoes)
   if (undoes !== null)
     await models.change.update({ undone: true }, { where: { refitId, seq: undoes }, transaction })
-  return {
+  return heardOf(
+    change,
     seq,
-    changeId: change.changeId,
-    deviceId: change.deviceId,
-    label: change.label,
-    rows: settled.map(
-      (one): RowChange => ({ entity: one.item.entity, id: one.item.id, row: one.after }),
-    ),
-  }
+    settled.map((one) => ({ entity: one.item.entity, id: one.item.id, row: one.after })),
+  )
 }
+
+/** A change that changes nothing is no change: rows keep their version, and undo has nothing to take back. */
+const rowsBefore = (applied: readonly Applied[]): RowChange[] =>
+  applied.map((one) => ({ entity: one.item.entity, id: one.item.id, row: one.before }))
+
+const heardOf = (change: Change, seq: number, rows: readonly RowChange[]): Heard => ({
+  seq,
+  changeId: change.changeId,
+  deviceId: change.deviceId,
+  label: change.label,
+  rows,
+})
 
 /** Puts back rows that were taken away, one version on. */
 function restoreAll(lines: readonly JournalLine[], working: Working): Applied[] {

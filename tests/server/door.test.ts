@@ -84,6 +84,13 @@ describe('the change door', () => {
     expect((await rowsOf()).job).toHaveLength(2)
   })
 
+  it('takes a change that changes nothing for none', async () => {
+    const { seq } = await pass([patch('step', 'cut', 1, { title: 'Saw' })])
+    expect((await pass([patch('step', 'cut', 2, { title: 'Saw' })])).seq).toBe(seq)
+    await undo()
+    expect((await stepRow('cut'))?.title).toBe('cut')
+  })
+
   it('does all of a list or nothing', async () => {
     const bad = [create('job', 'mast', { title: 'Mast', order: 'c' }), patch('step', 'cut', 1, { hoursLikely: -2 })]
     await expect(pass(bad)).rejects.toMatchObject({

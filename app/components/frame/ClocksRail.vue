@@ -28,7 +28,7 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
     <div v-if="!props.strip" class="mt-2 grid gap-3 max-lg:hidden">
       <ClockCard v-for="one in clocks" :key="one.clock.id" :shown="one" @open="opened = one.clock.id" />
     </div>
-    <div v-if="clocks.length > 0" class="flex gap-2 overflow-x-auto" :class="{ 'lg:hidden': !props.strip }">
+    <div v-if="clocks.length > 0" class="relative flex gap-2 overflow-x-auto" :class="{ 'lg:hidden': !props.strip }">
       <ClockCard
         v-for="one in clocks"
         :key="one.clock.id"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { supposing } from '#core/model/applyChange'
 import { inOrder } from '#core/model/refit'
@@ -13,7 +13,7 @@ const planner = usePlannerStore()
 const { personId } = useDevice()
 const open = ref(false)
 const effect = ref('')
-const picked = ref<{ readonly personId: string; readonly on: string; readonly name: string } | null>(null)
+const picked = shallowRef<{ readonly personId: string; readonly on: string; readonly name: string } | null>(null)
 const daysAhead = 23
 
 const choices = computed(() => {

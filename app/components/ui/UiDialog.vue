@@ -14,7 +14,7 @@ const emit = defineEmits<{ close: [] }>()
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-40" @close="emit('close')">
+  <Dialog :open="open" class="fixed inset-0 z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-ink/50" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center overflow-y-auto sm:p-8">
       <DialogPanel

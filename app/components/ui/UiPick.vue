@@ -33,7 +33,7 @@ function pick(id: string | null) {
 
 <template>
   <Combobox as="div" class="relative" :model-value="null" nullable @update:model-value="pick">
-    <ComboboxLabel class="cond text-ink2">{{ label }}</ComboboxLabel>
+    <ComboboxLabel class="cond block text-ink2">{{ label }}</ComboboxLabel>
     <ComboboxInput
       class="field"
       :placeholder="placeholder ?? 'Type part of its name'"

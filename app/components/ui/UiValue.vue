@@ -24,10 +24,12 @@ const emit = defineEmits<{ 'update:modelValue': [value: Value | null]; invalid: 
 const id = useId()
 const text = ref(props.format(props.modelValue))
 const wrong = ref('')
+let sent: string | null = null
 
 watch(
   () => props.modelValue,
   (value) => {
+    sent = null
     if (wrong.value === '') text.value = props.format(value)
   },
 )
@@ -39,12 +41,19 @@ function commit() {
   }
   const read = props.parse(text.value)
   wrong.value = read.ok ? '' : read.message
-  if (!read.ok) emit('invalid', read.message)
-  else emit('update:modelValue', read.value)
+  if (!read.ok) {
+    emit('invalid', read.message)
+    return
+  }
+  // Enter is followed by the browser's own change event: one edit, not two.
+  if (sent === text.value) return
+  sent = text.value
+  emit('update:modelValue', read.value)
 }
 /** A message goes as soon as what is typed reads, so that nothing moves under the next press. */
 function typed(event: Event) {
   text.value = (event.target as HTMLInputElement).value
+  sent = null
   if (wrong.value !== '' && props.parse(text.value).ok) wrong.value = ''
 }
 const untouched = computed(() => text.value === props.format(props.modelValue))

@@ -35,7 +35,7 @@ useHead({
   </div>
   <div v-else class="mx-auto max-w-[1680px] max-sm:pb-16">
     <a href="#view" class="sr-only focus:not-sr-only">To the view</a>
-    <header class="px-3 sm:px-5">
+    <header class="overflow-x-clip px-3 sm:px-5">
       <TapeBar />
       <div class="sm:mt-2"><ViewStrip /></div>
     </header>

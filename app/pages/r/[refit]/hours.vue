@@ -13,7 +13,7 @@ const columns = [
   { key: 'person', label: 'Who' },
   { key: 'what', label: 'On what' },
   { key: 'hours', label: 'Hours', number: true },
-  { key: 'act', label: '' },
+  { key: 'act', label: 'Put right' },
 ]
 const entries = computed(() =>
   [...store.rows.hoursEntry].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : a.id < b.id ? 1 : -1)),

@@ -1,0 +1,59 @@
+/** On a phone: today's work, something found in under ten seconds of presses, hours, jobs. */
+import { expect, test } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(() => server.end())
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+/** The smallest PNG: one point. */
+const onePoint = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
+
+test('today, found, hours and jobs with a thumb', async ({ page }) => {
+  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  await expect(page.getByRole('heading', { name: 'At the boat, two of us' })).toBeVisible()
+  await expect(page.getByRole('list', { name: 'The day' })).toContainText('Deadrise check')
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth)
+  expect(wide).toBeLessThanOrEqual(390)
+
+  await page.getByRole('button', { name: 'Found', exact: true }).tap()
+  await page.getByLabel('What', { exact: true }).fill('Shaft anode loose')
+  await page.getByLabel('Where, same as last').selectOption('Stern gear')
+  await page.getByRole('radio', { name: 'Fails' }).tap()
+  await page.getByRole('radio', { name: 'Before launch' }).tap()
+  await page.getByLabel('Picture').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+  await page.getByRole('button', { name: 'Keep it' }).tap()
+  await expect(page.getByText('This is not a picture that can be read.')).toBeVisible()
+  await page.getByLabel('Picture').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: onePoint })
+  await page.getByRole('button', { name: 'Keep it' }).tap()
+  await expect(page.getByText('Kept. It waits in Jobs')).toBeVisible()
+
+  await page.getByRole('button', { name: 'Hours', exact: true }).tap()
+  await page.getByLabel('On which step').fill('deadrise')
+  await page.getByRole('option').first().tap()
+  await page.getByLabel('Hours', { exact: true }).fill('45m')
+  await page.getByRole('button', { name: 'Keep hours' }).tap()
+  await expect(page.getByText('Hours kept.')).toBeVisible()
+
+  await page.getByRole('link', { name: 'Jobs' }).tap()
+  await page.getByRole('button', { name: '5 found, not placed' }).tap()
+  const row = page.getByRole('listitem').filter({ hasText: 'Shaft anode loose' })
+  await expect(row.getByRole('img')).toBeVisible()
+  await row.getByRole('button', { name: 'Make a job' }).tap()
+  await expect(page.getByRole('region', { name: 'Shaft anode loose' })).toBeVisible()
+  await expect(page.getByLabel('Finished before')).toHaveValue('launch-two')
+})
+
+test('can\'t come is two presses, with what it does to the launch', async ({ page }) => {
+  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await page.getByRole('button', { name: "Can't come" }).tap()
+  await page.getByRole('button', { name: 'Sat 1 May' }).first().tap()
+  await expect(page.getByRole('status').filter({ hasText: /The launch (stays|moves)/ })).toBeVisible()
+  await page.getByRole('button', { name: "Oona can't come Sat 1 May" }).tap()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+})
