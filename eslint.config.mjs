@@ -50,7 +50,14 @@ export default withNuxt(
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [{ regex: '(^|/)(app|server)/|^(vue|nuxt|pinia|sequelize)', message: 'shared → core only.' }] },
+        {
+          patterns: [
+            {
+              regex: '(^|/)(app|server)/|^(vue|nuxt|pinia|sequelize)',
+              message: 'shared → core only.',
+            },
+          ],
+        },
       ],
     },
   },
@@ -59,7 +66,11 @@ export default withNuxt(
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [{ regex: '(^~/|(^|/)app/)|^(vue|pinia)$', message: 'server → shared → core.' }] },
+        {
+          patterns: [
+            { regex: '(^~/|(^|/)app/)|^(vue|pinia)$', message: 'server → shared → core.' },
+          ],
+        },
       ],
     },
   },
@@ -68,7 +79,11 @@ export default withNuxt(
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [{ regex: '(^|/)server/|^(sequelize|sqlite3|umzug)', message: 'app → shared → core.' }] },
+        {
+          patterns: [
+            { regex: '(^|/)server/|^(sequelize|sqlite3|umzug)', message: 'app → shared → core.' },
+          ],
+        },
       ],
     },
   },

@@ -7,7 +7,8 @@ import { createRandom } from '#core/random'
 import type { Random } from '#core/random'
 
 const dry = operations.filter(
-  (one) => !['buy', 'contract', 'launch', 'lift', 'move', 'setUp', 'packUp', 'antifoul'].includes(one),
+  (one) =>
+    !['buy', 'contract', 'launch', 'lift', 'move', 'setUp', 'packUp', 'antifoul'].includes(one),
 )
 const pick = <Item>(random: Random, items: readonly Item[]): Item =>
   items[Math.floor(random() * items.length)] as Item
@@ -17,8 +18,17 @@ function frame(zone: string): Building {
   const trip = { travelMin: 55, setUpMin: 30, packUpMin: 30 }
   add(rows, 'place', 'yard', { name: 'Yard', kind: 'yard', ...trip, liftWeekdays: [2, 3, 4, 5, 6] })
   add(rows, 'place', 'berth', { name: 'Berth', kind: 'berth', ...trip })
-  add(rows, 'place', 'shed', { name: 'Shed', kind: 'shed', travelMin: 10, setUpMin: 10, packUpMin: 10 })
-  person(rows, 'lead', [5, 6, 7], '07:30', '18:00', { skills: ['laminating', 'woodwork'], order: 'b' })
+  add(rows, 'place', 'shed', {
+    name: 'Shed',
+    kind: 'shed',
+    travelMin: 10,
+    setUpMin: 10,
+    packUpMin: 10,
+  })
+  person(rows, 'lead', [5, 6, 7], '07:30', '18:00', {
+    skills: ['laminating', 'woodwork'],
+    order: 'b',
+  })
   person(rows, 'mate', [6, 7], '07:30', '18:00', { skills: ['electrics'], order: 'c' })
   person(rows, 'help', [6], '08:30', '17:00', { order: 'd' })
   return rows

@@ -29,7 +29,9 @@ export function ensureDebian(wanted) {
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo']
   const [command, ...before] = [...asRoot, 'apt-get']
   if (!has(command) || !has('apt-get')) {
-    console.error(`Please install ${missing.join(', ')} with your system's package manager, then run this again.`)
+    console.error(
+      `Please install ${missing.join(', ')} with your system's package manager, then run this again.`,
+    )
     process.exit(1)
   }
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
@@ -49,12 +51,23 @@ export function ensurePackages() {
     ['make', 'make'],
     ['g++', 'g++'],
   ])
-  console.log('Installing packages; sqlite3 is compiled, which takes a few minutes the first time …')
+  console.log(
+    'Installing packages; sqlite3 is compiled, which takes a few minutes the first time …',
+  )
   run('npm', ['ci', '--no-audit', '--no-fund'])
   writeFileSync(stamp, wanted)
 }
 
-const sources = ['app', 'core', 'server', 'shared', 'demo', 'public', 'nuxt.config.ts', 'package-lock.json']
+const sources = [
+  'app',
+  'core',
+  'server',
+  'shared',
+  'demo',
+  'public',
+  'nuxt.config.ts',
+  'package-lock.json',
+]
 
 function fingerprint(path) {
   const full = join(root, path)
@@ -73,7 +86,9 @@ export function ensureBuild() {
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return
   console.log('Building …')
   const started = Date.now()
-  run('npx', ['nuxt', 'build', '--logLevel', 'silent'], { env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
+  run('npx', ['nuxt', 'build', '--logLevel', 'silent'], {
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+  })
   mkdirSync(dirname(mark), { recursive: true })
   writeFileSync(mark, wanted)
   console.log(`Built in ${Math.round((Date.now() - started) / 1000)} s.`)

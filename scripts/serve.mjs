@@ -39,7 +39,9 @@ export async function serve({ dataFolder, env = {} }) {
     })
   child.on('exit', (code) => process.exit(stopping ? 0 : (code ?? 1)))
   await answers(`http://127.0.0.1:${port}/api/clock`)
-  console.log(`\n  Inch Ahead is at http://127.0.0.1:${port}\n  Data: ${resolve(dataFolder)}\n  Ctrl-C stops it.\n`)
+  console.log(
+    `\n  Inch Ahead is at http://127.0.0.1:${port}\n  Data: ${resolve(dataFolder)}\n  Ctrl-C stops it.\n`,
+  )
 }
 
 async function answers(url) {

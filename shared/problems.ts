@@ -5,7 +5,7 @@ import type { FieldProblem, Problem } from '#core/model/changes'
 export const fieldProblems = (error: Joi.ValidationError, prefix = ''): FieldProblem[] =>
   error.details.map((detail) => ({
     field: [prefix, ...detail.path].filter((part) => part !== '').join('.'),
-    message: detail.message,
+    message: /[.?!]$/.test(detail.message) ? detail.message : `${detail.message}.`,
   }))
 
 export const problem = (

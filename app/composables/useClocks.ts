@@ -19,7 +19,12 @@ export interface ShownClock {
   readonly alarming: boolean
 }
 
-const openWord = { pot: 'left', cure: 'to cured', overcoat: 'to next coat', immersion: 'to water' } as const
+const openWord = {
+  pot: 'left',
+  cure: 'to cured',
+  overcoat: 'to next coat',
+  immersion: 'to water',
+} as const
 const closeWord = {
   pot: 'left',
   cure: 'left',
@@ -38,7 +43,10 @@ export function useClocks() {
       .filter((clock) => clock.endedAt === null)
       .map((clock) => {
         const readings = store.rows.clockReading.filter((one) => one.clockId === clock.id)
-        return { clock, state: clockState(clock, readings, weather.temperatureFor(clock.assumedC), time.minute) }
+        return {
+          clock,
+          state: clockState(clock, readings, weather.temperatureFor(clock.assumedC), time.minute),
+        }
       }),
   )
   const clocks = computed(() =>
@@ -70,7 +78,8 @@ function show(clock: Clock, state: ClockState, now: number, zone: ZoneClock): Sh
 
 function said(clock: Clock, state: ClockState, now: number, zone: ZoneClock): string {
   const at = (instant: number) => shortDateTime(instant, zone)
-  const cold = state.coldHours >= 0.5 ? ` ${Math.round(state.coldHours)} h too cold to earn anything.` : ''
+  const cold =
+    state.coldHours >= 0.5 ? ` ${Math.round(state.coldHours)} h too cold to earn anything.` : ''
   if (clock.kind === 'pot')
     return state.phase === 'closed'
       ? 'It has gone off. If it is hot: outdoors, on concrete, not in the hand.'

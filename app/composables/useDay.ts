@@ -28,7 +28,11 @@ export function useDay(on: Ref<string>) {
     const travel = store.rows.place.find((one) => one.kind === 'yard')?.travelMin ?? 0
     const from = spans.length > 0 ? Math.min(...spans.map(([a]) => a)) + travel : 510
     const to = spans.length > 0 ? Math.max(...spans.map(([, b]) => b)) - travel : 1020
-    return { personIds: coming.map((person) => person.id), from: timeOf(from), to: timeOf(Math.max(from + 30, to)) }
+    return {
+      personIds: coming.map((person) => person.id),
+      from: timeOf(from),
+      to: timeOf(Math.max(from + 30, to)),
+    }
   })
   const frame = computed(() => ({
     on: on.value,
@@ -48,7 +52,12 @@ export function useDay(on: Ref<string>) {
   })
   const sheet = computed(() =>
     store.plan
-      ? daySheet(store.rows, store.plan.result, { ...frame.value, weather: hours.value }, zone.value)
+      ? daySheet(
+          store.rows,
+          store.plan.result,
+          { ...frame.value, weather: hours.value },
+          zone.value,
+        )
       : null,
   )
 
@@ -58,7 +67,13 @@ export function useDay(on: Ref<string>) {
     const { placeNeed, personIds, from, to, rain, lowC, highC } = frame.value
     const whole = { placeNeed, personIds, from, to, rain, lowC, highC, stepOrder: [], on: on.value }
     const item: ChangeItem = dayPlan.value
-      ? { op: 'patch', entity: 'dayPlan', id: dayPlan.value.id, baseVersion: dayPlan.value.version, patch: fields }
+      ? {
+          op: 'patch',
+          entity: 'dayPlan',
+          id: dayPlan.value.id,
+          baseVersion: dayPlan.value.version,
+          patch: fields,
+        }
       : { op: 'create', entity: 'dayPlan', id: newId(), patch: { ...whole, ...fields } }
     await store.attempt('Change the day', [item])
     busy.value = false

@@ -9,14 +9,21 @@ export function useJobEdits() {
   const stepsOf = (jobId: string): Step[] =>
     inOrder(store.rows.step.filter((step) => step.jobId === jobId))
 
-  const patch = (entity: 'job' | 'step' | 'link', row: { id: string; version: number }, fields: object): ChangeItem => ({
+  const patch = (
+    entity: 'job' | 'step' | 'link',
+    row: { id: string; version: number },
+    fields: object,
+  ): ChangeItem => ({
     op: 'patch',
     entity,
     id: row.id,
     baseVersion: row.version,
     patch: fields as Record<string, unknown>,
   })
-  const remove = (entity: ChangeItem['entity'], row: { id: string; version: number }): ChangeItem => ({
+  const remove = (
+    entity: ChangeItem['entity'],
+    row: { id: string; version: number },
+  ): ChangeItem => ({
     op: 'delete',
     entity,
     id: row.id,
@@ -52,20 +59,38 @@ export function useJobEdits() {
   function removalOf(step: Step): ChangeItem[] {
     const { rows } = store
     return [
-      ...rows.bringLine.filter((one) => one.stepId === step.id).map((one) => remove('bringLine', one)),
-      ...rows.tradeBooking.filter((one) => one.stepId === step.id).map((one) => remove('tradeBooking', one)),
+      ...rows.bringLine
+        .filter((one) => one.stepId === step.id)
+        .map((one) => remove('bringLine', one)),
+      ...rows.tradeBooking
+        .filter((one) => one.stepId === step.id)
+        .map((one) => remove('tradeBooking', one)),
       ...rows.part
         .filter((one) => one.neededByStepId === step.id)
-        .map((one): ChangeItem => ({ op: 'patch', entity: 'part', id: one.id, baseVersion: one.version, patch: { neededByStepId: null } })),
+        .map((one): ChangeItem => ({
+          op: 'patch',
+          entity: 'part',
+          id: one.id,
+          baseVersion: one.version,
+          patch: { neededByStepId: null },
+        })),
       ...rows.clock
         .filter((one) => one.stepId === step.id)
-        .map((one): ChangeItem => ({ op: 'patch', entity: 'clock', id: one.id, baseVersion: one.version, patch: { stepId: null } })),
+        .map((one): ChangeItem => ({
+          op: 'patch',
+          entity: 'clock',
+          id: one.id,
+          baseVersion: one.version,
+          patch: { stepId: null },
+        })),
       remove('step', step),
     ]
   }
   const removeStep = (step: Step) => store.attempt(`Remove ${step.title}`, removalOf(step))
   function removeJob(job: Job) {
-    const links = store.rows.link.filter((one) => one.fromJobId === job.id || one.toJobId === job.id)
+    const links = store.rows.link.filter(
+      (one) => one.fromJobId === job.id || one.toJobId === job.id,
+    )
     return store.attempt(`Remove ${job.title}`, [
       ...links.map((one) => remove('link', one)),
       ...stepsOf(job.id).flatMap(removalOf),
@@ -85,5 +110,19 @@ export function useJobEdits() {
   const removeLink = (link: { id: string; version: number }) =>
     store.attempt('Remove link', [remove('link', link)])
 
-  return { stepsOf, editJob, editStep, addJob, addStep, moveStep, removeStep, removeJob, setState, addLink, removeLink, patch, remove }
+  return {
+    stepsOf,
+    editJob,
+    editStep,
+    addJob,
+    addStep,
+    moveStep,
+    removeStep,
+    removeJob,
+    setState,
+    addLink,
+    removeLink,
+    patch,
+    remove,
+  }
 }

@@ -17,7 +17,8 @@ export function useKeys(undo: () => void): void {
     z: undo,
   }
   useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || frame.panel) return
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || frame.panel)
+      return
     const view = views.value.find((one) => one.key === event.key)
     const act = view ? () => void navigateTo(view.to) : keys[event.key]
     if (!act) return

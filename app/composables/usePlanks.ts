@@ -79,12 +79,16 @@ export function usePlanks(
     return store.rows.step.flatMap((step): Piece[] => {
       if (step.state === 'done' && step.doneAt !== null) {
         const length = Math.max(1, step.hoursLikely) * hourMs
-        return [{ step, from: step.doneAt - length, to: step.doneAt, waitTo: step.doneAt, isDone: true }]
+        return [
+          { step, from: step.doneAt - length, to: step.doneAt, waitTo: step.doneAt, isDone: true },
+        ]
       }
       const one = placed.get(step.id)
       const end = one?.segments.at(-1)?.[1]
       if (!one || end === undefined) return []
-      return [{ step, from: one.segments[0]?.[0] ?? end, to: end, waitTo: one.readyAt, isDone: false }]
+      return [
+        { step, from: one.segments[0]?.[0] ?? end, to: end, waitTo: one.readyAt, isDone: false },
+      ]
     })
   })
   const rows = computed<StrakeRow[]>(() => {

@@ -27,11 +27,12 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
       },
     ]),
   )
-  const { values, errors, setFieldValue, setFieldError, setErrors, resetForm, validate } = useForm<Values>({
-    initialValues: initial(),
-    validationSchema: checks,
-    keepValuesOnUnmount: true,
-  })
+  const { values, errors, setFieldValue, setFieldError, setErrors, resetForm, validate } =
+    useForm<Values>({
+      initialValues: initial(),
+      validationSchema: checks,
+      keepValuesOnUnmount: true,
+    })
   const wrong = ref('')
   const busy = ref(false)
 
@@ -59,7 +60,8 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
     wrong.value = ''
     const { valid } = await validate()
     if (!valid) {
-      wrong.value = Object.values(errors.value).find((message) => message) ?? 'Something is missing.'
+      wrong.value =
+        Object.values(errors.value).find((message) => message) ?? 'Something is missing.'
       return false
     }
     busy.value = true
@@ -70,7 +72,10 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
       if (error instanceof ProblemError)
         setErrors(
           Object.fromEntries(
-            error.problem.fields.map(({ field, message }) => [field.split('.').at(-1) ?? '', message]),
+            error.problem.fields.map(({ field, message }) => [
+              field.split('.').at(-1) ?? '',
+              message,
+            ]),
           ),
         )
       return false

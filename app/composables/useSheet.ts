@@ -8,25 +8,42 @@ export function useSheet(sheetId: Ref<string>) {
   const store = useRefitStore()
   const time = useTimeStore()
   const toasts = useToastStore()
-  const sheet = computed(() => store.rows.asBuiltSheet.find((one) => one.id === sheetId.value) ?? null)
-  const lines = computed(() => inOrder(store.rows.asBuiltLine.filter((one) => one.sheetId === sheetId.value)))
-  const tests = computed(() => inOrder(store.rows.asBuiltTest.filter((one) => one.sheetId === sheetId.value)))
+  const sheet = computed(
+    () => store.rows.asBuiltSheet.find((one) => one.id === sheetId.value) ?? null,
+  )
+  const lines = computed(() =>
+    inOrder(store.rows.asBuiltLine.filter((one) => one.sheetId === sheetId.value)),
+  )
+  const tests = computed(() =>
+    inOrder(store.rows.asBuiltTest.filter((one) => one.sheetId === sheetId.value)),
+  )
   const pictures = computed(() => store.rows.picture.filter((one) => one.sheetId === sheetId.value))
 
   type Kind = 'asBuiltSheet' | 'asBuiltLine' | 'asBuiltTest'
-  const edit = (entity: Kind, row: { id: string; version: number }, patch: Record<string, unknown>) =>
+  const edit = (
+    entity: Kind,
+    row: { id: string; version: number },
+    patch: Record<string, unknown>,
+  ) =>
     store.attempt(`As-built: ${sheet.value?.title ?? ''}`, [
       { op: 'patch', entity, id: row.id, baseVersion: row.version, patch },
     ])
   const remove = (entity: Kind | 'picture', row: { id: string; version: number }) =>
-    store.attempt('Remove from the sheet', [{ op: 'delete', entity, id: row.id, baseVersion: row.version }])
+    store.attempt('Remove from the sheet', [
+      { op: 'delete', entity, id: row.id, baseVersion: row.version },
+    ])
   const addLine = (kind: string, what: string) =>
     store.attempt(`As-built: ${what}`, [
       {
         op: 'create',
         entity: 'asBuiltLine',
         id: newId(),
-        patch: { sheetId: sheetId.value, kind, what, order: keyBetween(lines.value.at(-1)?.order ?? null, null) },
+        patch: {
+          sheetId: sheetId.value,
+          kind,
+          what,
+          order: keyBetween(lines.value.at(-1)?.order ?? null, null),
+        },
       },
     ])
   const addTest = (what: string) =>
@@ -35,13 +52,23 @@ export function useSheet(sheetId: Ref<string>) {
         op: 'create',
         entity: 'asBuiltTest',
         id: newId(),
-        patch: { sheetId: sheetId.value, what, order: keyBetween(tests.value.at(-1)?.order ?? null, null) },
+        patch: {
+          sheetId: sheetId.value,
+          what,
+          order: keyBetween(tests.value.at(-1)?.order ?? null, null),
+        },
       },
     ])
   async function addPicture(file: File, moment: string): Promise<void> {
     try {
       const stored = await storePicture(store.refitId, file)
-      const patch = { ...stored, sheetId: sheetId.value, jobId: sheet.value?.jobId ?? null, moment, takenAt: Math.round(time.now) }
+      const patch = {
+        ...stored,
+        sheetId: sheetId.value,
+        jobId: sheet.value?.jobId ?? null,
+        moment,
+        takenAt: Math.round(time.now),
+      }
       await store.submit('A picture', [{ op: 'create', entity: 'picture', id: newId(), patch }])
     } catch (error) {
       toasts.complain(error)

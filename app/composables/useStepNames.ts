@@ -9,7 +9,9 @@ export function useStepNames() {
   const steps = computed(() => byId(store.rows.step))
   const nameOf = (stepId: string): string => {
     const step = steps.value.get(stepId)
-    return step ? `${step.title} · ${jobs.value.get(step.jobId)?.title ?? ''}` : 'A step that was removed'
+    return step
+      ? `${step.title} · ${jobs.value.get(step.jobId)?.title ?? ''}`
+      : 'A step that was removed'
   }
   const options = computed(() =>
     [...store.rows.step]

@@ -18,7 +18,16 @@ const preview = ref<Preview | null>(null)
 const wrong = ref('')
 const busy = ref(false)
 const mostBytes = 200e6
-const shown: readonly EntityName[] = ['job', 'step', 'finding', 'part', 'hoursEntry', 'asBuiltSheet', 'person', 'haulOut']
+const shown: readonly EntityName[] = [
+  'job',
+  'step',
+  'finding',
+  'part',
+  'hoursEntry',
+  'asBuiltSheet',
+  'person',
+  'haulOut',
+]
 useHead({ title: 'Bring in a refit · Inch Ahead', htmlAttrs: { 'data-light': () => light.value } })
 
 async function picked(event: Event) {
@@ -37,7 +46,9 @@ async function picked(event: Event) {
 const bring = (replace: boolean) =>
   run(async () => {
     const query = replace && into.value ? `?replace=${into.value}` : ''
-    const { refitId } = await api<{ refitId: string }>(`/api/import${query}`, { bytes: file.value ?? undefined })
+    const { refitId } = await api<{ refitId: string }>(`/api/import${query}`, {
+      bytes: file.value ?? undefined,
+    })
     await navigateTo(`/r/${refitId}/today`)
   })
 async function run(work: () => Promise<void>) {
@@ -55,20 +66,37 @@ async function run(work: () => Promise<void>) {
 <template>
   <main class="mx-auto max-w-xl p-6">
     <h1>Bring in a refit file</h1>
-    <p class="mt-2 text-ink2">The .zip that Inch Ahead wrote, or the refit.json from inside it. You see what is in it before anything is written.</p>
-    <label class="btn btn-main mt-4">Pick the file<input type="file" accept=".zip,.json,application/zip,application/json" class="sr-only" @change="picked" /></label>
+    <p class="mt-2 text-ink2">
+      The .zip that Inch Ahead wrote, or the refit.json from inside it. You see what is in it before
+      anything is written.
+    </p>
+    <label class="btn btn-main mt-4"
+      >Pick the file<input
+        type="file"
+        accept=".zip,.json,application/zip,application/json"
+        class="sr-only"
+        @change="picked"
+    /></label>
     <p v-if="wrong" class="mt-3 text-redlead" role="alert">{{ wrong }}</p>
     <section v-if="preview" class="mt-6">
       <h2>{{ preview.name }}</h2>
       <ul class="mt-1">
-        <li v-for="entity in shown" :key="entity">{{ preview.counts[entity] }} × {{ entityWord[entity] }}</li>
+        <li v-for="entity in shown" :key="entity">
+          {{ preview.counts[entity] }} × {{ entityWord[entity] }}
+        </li>
         <li>{{ preview.pictures }} × picture</li>
       </ul>
       <div class="mt-4 flex flex-wrap gap-3">
-        <button class="btn btn-main" :disabled="busy" @click="bring(false)">Bring it in as a new refit</button>
-        <button v-if="into" class="btn btn-red" :disabled="busy" @click="bring(true)">Put it in place of the open one</button>
+        <button class="btn btn-main" :disabled="busy" @click="bring(false)">
+          Bring it in as a new refit
+        </button>
+        <button v-if="into" class="btn btn-red" :disabled="busy" @click="bring(true)">
+          Put it in place of the open one
+        </button>
       </div>
-      <p v-if="into" class="mt-2 text-ink2">The open refit is copied to the data folder's copies first.</p>
+      <p v-if="into" class="mt-2 text-ink2">
+        The open refit is copied to the data folder's copies first.
+      </p>
     </section>
     <NuxtLink to="/?all" class="mt-6 inline-block underline">All refits</NuxtLink>
   </main>

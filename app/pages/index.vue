@@ -16,9 +16,12 @@ useHead({ title: 'Inch Ahead', htmlAttrs: { 'data-light': () => light.value } })
 onMounted(async () => {
   try {
     const found = await api<RefitSummary[]>('/api/refits')
-    const last = found.find((one) => one.id === lastRefitId.value) ?? (found.length === 1 ? found[0] : undefined)
+    const last =
+      found.find((one) => one.id === lastRefitId.value) ??
+      (found.length === 1 ? found[0] : undefined)
     if (found.length === 0) await navigateTo('/start', { replace: true })
-    else if (last && !('all' in route.query)) await navigateTo(`/r/${last.id}/today`, { replace: true })
+    else if (last && !('all' in route.query))
+      await navigateTo(`/r/${last.id}/today`, { replace: true })
     else refits.value = found
   } catch (error) {
     wrong.value = sentenceOf(error)
@@ -35,7 +38,9 @@ onMounted(async () => {
       <h2 class="mt-6">Refits here</h2>
       <ul class="mt-3 grid gap-2">
         <li v-for="refit in refits" :key="refit.id">
-          <NuxtLink :to="`/r/${refit.id}/today`" class="btn w-full justify-start!">{{ refit.name }}</NuxtLink>
+          <NuxtLink :to="`/r/${refit.id}/today`" class="btn w-full justify-start!">{{
+            refit.name
+          }}</NuxtLink>
         </li>
       </ul>
       <div class="mt-6 flex flex-wrap gap-3">

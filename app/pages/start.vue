@@ -56,7 +56,8 @@ function missing(): string {
   if (answers.lead.trim() === answers.partner.trim()) return 'Two people need two names.'
   if (answers.weekdays.length === 0) return 'On which days do you come? Tick at least one.'
   if (answers.to <= answers.from) return 'The day ends before it begins. Put the later time last.'
-  if (answers.launchOn <= answers.liftOutOn) return 'The launch is before the lift-out. Change one of them.'
+  if (answers.launchOn <= answers.liftOutOn)
+    return 'The launch is before the lift-out. Change one of them.'
   if (!isZone(answers.zone)) return `"${answers.zone}" is not a time zone.`
   if (!isCurrency(answers.currency)) return `"${answers.currency}" is not a currency. Try EUR.`
   return ''
@@ -73,7 +74,14 @@ async function begin() {
     .map((name) => ({ name, ...week }))
   const items = starterChanges(
     refitId,
-    { ...answers, loaM: answers.loaM, boatName: answers.boatName.trim(), people, travelMin: answers.travelMin ?? 0, today },
+    {
+      ...answers,
+      loaM: answers.loaM,
+      boatName: answers.boatName.trim(),
+      people,
+      travelMin: answers.travelMin ?? 0,
+      today,
+    },
     newId,
   )
   await send(async () => {
@@ -83,9 +91,20 @@ async function begin() {
 }
 const post = (refitId: string, items: ChangeItem[]) =>
   api(`/api/refits/${refitId}/changes`, {
-    body: { changeId: newId(), deviceId: deviceId.value, personId: null, label: 'A new refit', quiet: true, items },
+    body: {
+      changeId: newId(),
+      deviceId: deviceId.value,
+      personId: null,
+      label: 'A new refit',
+      quiet: true,
+      items,
+    },
   })
-const demo = () => send(async () => (await api<{ refitId: string }>('/api/demo', { method: 'POST' })).refitId, 'today')
+const demo = () =>
+  send(
+    async () => (await api<{ refitId: string }>('/api/demo', { method: 'POST' })).refitId,
+    'today',
+  )
 
 async function send(make: () => Promise<string>, view: string) {
   busy.value = true
@@ -104,32 +123,63 @@ async function send(make: () => Promise<string>, view: string) {
     <h1>Five questions, then you have a plan to fill</h1>
     <p class="mt-2 text-ink2">
       Every answer can be changed later. Or
-      <button class="underline" :disabled="busy" @click="demo">look round a made-up refit first</button>, or
-      <NuxtLink to="/bring" class="underline">bring in a refit file</NuxtLink>.
+      <button class="underline" :disabled="busy" @click="demo">
+        look round a made-up refit first</button
+      >, or <NuxtLink to="/bring" class="underline">bring in a refit file</NuxtLink>.
     </p>
     <form class="mt-6 grid gap-6" @submit.prevent="begin">
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-2">
         <legend class="cond pr-3 text-xl">1 Which boat, and how long is she?</legend>
         <UiText v-model="answers.boatName" label="Name of the boat" />
-        <UiLength v-model="answers.loaM" label="Length overall" :units="answers.units" may-be-empty placeholder="12.19 m or 40 ft" />
-        <UiChoice v-model="answers.units" class="sm:col-span-2" label="Units" :options="unitChoices" />
+        <UiLength
+          v-model="answers.loaM"
+          label="Length overall"
+          :units="answers.units"
+          may-be-empty
+          placeholder="12.19 m or 40 ft"
+        />
+        <UiChoice
+          v-model="answers.units"
+          class="sm:col-span-2"
+          label="Units"
+          :options="unitChoices"
+        />
       </fieldset>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-2">
         <legend class="cond pr-3 text-xl">2 Who works on her?</legend>
         <UiText v-model="answers.lead" label="Your name" />
-        <UiText v-model="answers.partner" label="Somebody with you" hint="May stay empty. More people in Settings." />
+        <UiText
+          v-model="answers.partner"
+          label="Somebody with you"
+          hint="May stay empty. More people in Settings."
+        />
       </fieldset>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-3">
         <legend class="cond pr-3 text-xl">3 When do you come, door to door?</legend>
         <div class="flex flex-wrap gap-x-4 sm:col-span-3">
-          <label v-for="(day, index) in days" :key="day" class="inline-flex min-h-11 items-center gap-2">
-            <input v-model="answers.weekdays" type="checkbox" :value="index + 1" class="size-5 accent-(--verdigris)" />
+          <label
+            v-for="(day, index) in days"
+            :key="day"
+            class="inline-flex min-h-11 items-center gap-2"
+          >
+            <input
+              v-model="answers.weekdays"
+              type="checkbox"
+              :value="index + 1"
+              class="size-5 accent-(--verdigris)"
+            />
             {{ day }}
           </label>
         </div>
         <UiTime v-model="answers.from" label="From" />
         <UiTime v-model="answers.to" label="To" />
-        <UiNumber v-model="answers.travelMin" label="Minutes to the boat, one way" :min="0" :max="1440" whole />
+        <UiNumber
+          v-model="answers.travelMin"
+          label="Minutes to the boat, one way"
+          :min="0"
+          :max="1440"
+          whole
+        />
       </fieldset>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-2">
         <legend class="cond pr-3 text-xl">4 When was or will she be lifted out?</legend>
@@ -140,7 +190,11 @@ async function send(make: () => Promise<string>, view: string) {
         <legend class="cond pr-3 text-xl">5 When do you aim to launch?</legend>
         <UiDate v-model="answers.launchOn" label="Launch aimed" />
         <UiText v-model="answers.currency" label="Currency" :most="3" />
-        <UiPick :label="`Time zone: ${answers.zone}`" :options="zones" @pick="answers.zone = $event" />
+        <UiPick
+          :label="`Time zone: ${answers.zone}`"
+          :options="zones"
+          @pick="answers.zone = $event"
+        />
       </fieldset>
       <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
       <button class="btn btn-main min-h-12!" type="submit" :disabled="busy">Begin</button>

@@ -62,7 +62,13 @@ export const usePlannerStore = defineStore('planner', () => {
   }
 
   async function accept(wanted: string, { plan }: PlanAnswer): Promise<void> {
-    const values = { inputsHash: wanted, seed: 1, iterations: 0, at: Math.round(time.now), result: plan }
+    const values = {
+      inputsHash: wanted,
+      seed: 1,
+      iterations: 0,
+      at: Math.round(time.now),
+      result: plan,
+    }
     const current = store.plan
     const item: ChangeItem = current
       ? { op: 'patch', entity: 'plan', id: current.id, baseVersion: current.version, patch: values }

@@ -73,7 +73,9 @@ export const useRefitStore = defineStore('refit', () => {
   }
 
   async function catchUp(): Promise<void> {
-    const missed = await api<{ seq: number; rows: RowChange[] }>(path(`/changes?since=${seq.value}`))
+    const missed = await api<{ seq: number; rows: RowChange[] }>(
+      path(`/changes?since=${seq.value}`),
+    )
     take(missed.seq, missed.rows)
   }
 

@@ -15,7 +15,9 @@ export const useWeatherStore = defineStore('weather', () => {
     async (refitId) => {
       if (refitId === '') return
       try {
-        const asked = await api<{ station: string; hours: WeatherHour[] }>(`/api/refits/${refitId}/weather`)
+        const asked = await api<{ station: string; hours: WeatherHour[] }>(
+          `/api/refits/${refitId}/weather`,
+        )
         station.value = asked.station
         hours.value = asked.hours
       } catch {

@@ -22,7 +22,8 @@ export async function api<Result>(
   path: string,
   options: { readonly method?: string; readonly body?: unknown; readonly bytes?: Blob } = {},
 ): Promise<Result> {
-  const body = options.bytes ?? (options.body === undefined ? undefined : JSON.stringify(options.body))
+  const body =
+    options.bytes ?? (options.body === undefined ? undefined : JSON.stringify(options.body))
   let response: Response
   try {
     response = await fetch(path, {

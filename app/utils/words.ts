@@ -1,5 +1,12 @@
 import type { Operation } from '#core/model/words'
-import { accessKinds, hullNeeds, operations, placeNeeds, skills, waitKinds } from '#core/model/words'
+import {
+  accessKinds,
+  hullNeeds,
+  operations,
+  placeNeeds,
+  skills,
+  waitKinds,
+} from '#core/model/words'
 
 /** Operations as the screen says them. */
 export const operationName: Readonly<Record<Operation, string>> = {

@@ -9,7 +9,11 @@ import { makePlan } from '#core/plan/makePlan'
 /** A plan with the ranking that came of it, in shapes that cross to the page. */
 export interface PlanAnswer {
   readonly plan: StoredPlan
-  readonly ranking: readonly { readonly jobId: string; readonly score: number; readonly basis: PriorityBasis }[]
+  readonly ranking: readonly {
+    readonly jobId: string
+    readonly score: number
+    readonly basis: PriorityBasis
+  }[]
   readonly weeks: readonly WeekHours[]
 }
 

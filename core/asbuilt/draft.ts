@@ -13,7 +13,9 @@ export function draftSheet(
   clock: ZoneClock,
   newId: () => string,
 ): { readonly sheetId: string; readonly items: ChangeItem[] } {
-  const steps = inOrder(rows.step.filter((step) => step.jobId === job.id && step.state !== 'dropped'))
+  const steps = inOrder(
+    rows.step.filter((step) => step.jobId === job.id && step.state !== 'dropped'),
+  )
   const stepIds = new Set(steps.map((step) => step.id))
   const entries = liveHours(rows).filter(
     (entry) => entry.jobId === job.id || stepIds.has(entry.stepId ?? ''),
@@ -38,7 +40,10 @@ export function draftSheet(
         hours: entries.length > 0 ? entries.reduce((sum, entry) => sum + entry.hours, 0) : null,
         costMinor:
           parts.length > 0
-            ? parts.reduce((sum, part) => sum + Math.round((part.priceMinor ?? 0) * part.quantity), 0)
+            ? parts.reduce(
+                (sum, part) => sum + Math.round((part.priceMinor ?? 0) * part.quantity),
+                0,
+              )
             : null,
       },
     },
@@ -82,7 +87,10 @@ export function completeness(
     ['who', sheet.who !== ''],
     ['materials', lines.some((line) => line.kind === 'material')],
     ['sizes or settings', lines.some((line) => line.kind === 'size' || line.kind === 'setting')],
-    ['a test with its reading', tests.some((test) => test.measured !== '' && test.outcome !== 'notYet')],
+    [
+      'a test with its reading',
+      tests.some((test) => test.measured !== '' && test.outcome !== 'notYet'),
+    ],
     ['a picture', rows.picture.some((picture) => picture.sheetId === sheet.id)],
     ['how to take it apart', sheet.takeApart !== ''],
     ['the next check', sheet.nextCheckOn !== null],

@@ -55,7 +55,12 @@ function clockClosesAt(clock: Row<'clock'>, temperatureAt: TemperatureAt): numbe
   return doseReachedAt(clock.startedAt, hours, temperatureAt, (tempC) => closingRate(tempC, clock))
 }
 
-function phaseAt(now: number, opensAt: number | null, closesAt: number | null, isPot: boolean): ClockState['phase'] {
+function phaseAt(
+  now: number,
+  opensAt: number | null,
+  closesAt: number | null,
+  isPot: boolean,
+): ClockState['phase'] {
   if (closesAt !== null && now >= closesAt) return 'closed'
   return isPot || (opensAt !== null && now >= opensAt) ? 'open' : 'waiting'
 }

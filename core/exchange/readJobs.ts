@@ -152,7 +152,8 @@ function readHours(said: string, problems: string[]): number | null {
   if (said === '') return null
   const hours = parseHours(said, mostHours)
   if (!hours.ok) problems.push(hours.message)
-  else if (hours.value === 0) problems.push('No work takes 0 hours. Leave the cell empty if you do not know.')
+  else if (hours.value === 0)
+    problems.push('No work takes 0 hours. Leave the cell empty if you do not know.')
   else return hours.value
   return null
 }

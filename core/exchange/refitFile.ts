@@ -39,7 +39,8 @@ export function documentProblem(value: unknown): string {
     return 'This is not a refit file of Inch Ahead. Pick the .zip or the refit.json that it wrote.'
   if (typeof document.version !== 'number' || document.version > refitFormatVersion)
     return 'This refit file was written by a newer Inch Ahead. Update the program first.'
-  if (typeof document.rows !== 'object' || document.rows === null) return 'The refit file has no rows: it is cut off.'
+  if (typeof document.rows !== 'object' || document.rows === null)
+    return 'The refit file has no rows: it is cut off.'
   for (const [entity, rows] of Object.entries(document.rows)) {
     if (!(entity in entities)) return `The refit file holds "${entity}", which is not known here.`
     if (!Array.isArray(rows) || rows.some((row) => typeof row !== 'object' || row === null))

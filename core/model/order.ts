@@ -18,7 +18,8 @@ export function keyBetween(before: string | null, after: string | null): string 
   let high: string | null = after
   for (let i = 0; ; i++) {
     const lowDigit = i < low.length ? digits.indexOf(low[i] as string) : 0
-    const highDigit: number = high !== null && i < high.length ? digits.indexOf(high[i] as string) : 26
+    const highDigit: number =
+      high !== null && i < high.length ? digits.indexOf(high[i] as string) : 26
     if (lowDigit === highDigit) {
       prefix += digits[lowDigit]
       continue

@@ -46,7 +46,8 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
       'The waterline cannot be longer than the boat.',
     ),
     ...when(
-      row.monthMeanC.length !== 12 || row.monthMeanC.some((tempC) => !(tempC >= -40 && tempC <= 50)),
+      row.monthMeanC.length !== 12 ||
+        row.monthMeanC.some((tempC) => !(tempC >= -40 && tempC <= 50)),
       'monthMeanC',
       'Mean air needs twelve temperatures, January first, each −40 to 50 °C.',
     ),
@@ -57,7 +58,9 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
     ...inOrder('haulOut', row, 'liftOutBooked', 'launchBooked'),
     ...inOrder('haulOut', row, 'liftOutActual', 'launchActual'),
     ...when(
-      row.liftOutActual !== null && row.launchBooked !== null && row.launchBooked < row.liftOutActual,
+      row.liftOutActual !== null &&
+        row.launchBooked !== null &&
+        row.launchBooked < row.liftOutActual,
       'launchBooked',
       'The launch is booked before she was lifted out.',
     ),
@@ -75,7 +78,10 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
     ),
     ...when(row.kind === 'dated' && row.on === null, 'on', 'A dated gate needs a date.'),
     ...when(
-      row.kind !== 'launch' && row.on !== null && row.haulOutId !== null && beforeHaulOut(row, rows),
+      row.kind !== 'launch' &&
+        row.on !== null &&
+        row.haulOutId !== null &&
+        beforeHaulOut(row, rows),
       'on',
       'This gate is before its haul-out begins. Move the gate or the haul-out.',
     ),
@@ -168,14 +174,22 @@ function beforeHaulOut(gate: Row<'gate'>, rows: RefitRows): boolean {
 /** Kinds of rows whose names tell them apart, with the field that holds the name. */
 const named = ['zone', 'system', 'place', 'person', 'season', 'haulOut', 'gate', 'product'] as const
 
-function sameName(entity: EntityName, row: { readonly id: string }, rows: RefitRows): FieldProblem[] {
+function sameName(
+  entity: EntityName,
+  row: { readonly id: string },
+  rows: RefitRows,
+): FieldProblem[] {
   const kind = named.find((one) => one === entity)
   if (!kind) return []
   const { name } = row as unknown as Row<typeof kind>
   const twin = rows[kind].some(
     (other) => other.id !== row.id && other.name.trim().toLowerCase() === name.trim().toLowerCase(),
   )
-  return when(twin, 'name', `There is a ${kind === 'haulOut' ? 'haul-out' : kind} called "${name}" already. Give this one another name.`)
+  return when(
+    twin,
+    'name',
+    `There is a ${kind === 'haulOut' ? 'haul-out' : kind} called "${name}" already. Give this one another name.`,
+  )
 }
 
 /** Everything wrong with a row among the rows it will live with. */

@@ -40,7 +40,12 @@ export interface StarterAnswers {
   readonly zone: string
   readonly currency: string
   readonly units: 'metric' | 'us' | 'mixed'
-  readonly people: readonly { readonly name: string; readonly weekdays: readonly number[]; readonly from: string; readonly to: string }[]
+  readonly people: readonly {
+    readonly name: string
+    readonly weekdays: readonly number[]
+    readonly from: string
+    readonly to: string
+  }[]
   /** One way to the boat, minutes. */
   readonly travelMin: number
   readonly liftOutOn: string
@@ -63,7 +68,11 @@ export function starterChanges(
     return id
   }
   const { boatName, loaM, zone, currency, units, today } = answers
-  make('refit', { name: `Refit of ${boatName}`, boatName, loaM, zone, currency, units, startedOn: today }, refitId)
+  make(
+    'refit',
+    { name: `Refit of ${boatName}`, boatName, loaM, zone, currency, units, startedOn: today },
+    refitId,
+  )
   const systemOrders = keysAfter(null, systemKinds.length)
   systemKinds.forEach((kind, index) =>
     make('system', { name: capital(kind), kind, order: systemOrders[index] }),
@@ -73,11 +82,26 @@ export function starterChanges(
     make('zone', { name, side, belowWaterline, strake, order: zoneOrders[index] }),
   )
   const trip = { travelMin: answers.travelMin, setUpMin: 30, packUpMin: 30 }
-  const yard = make('place', { name: 'The yard', kind: 'yard', ...trip, liftWeekdays: [1, 2, 3, 4, 5] })
+  const yard = make('place', {
+    name: 'The yard',
+    kind: 'yard',
+    ...trip,
+    liftWeekdays: [1, 2, 3, 4, 5],
+  })
   make('place', { name: 'The berth', kind: 'berth', ...trip })
-  make('place', { name: 'The shed at home', kind: 'shed', travelMin: 0, setUpMin: 10, packUpMin: 10 })
+  make('place', {
+    name: 'The shed at home',
+    kind: 'shed',
+    travelMin: 0,
+    setUpMin: 10,
+    packUpMin: 10,
+  })
   make('yardTariff', { placeId: yard })
-  const seasonId = make('season', { name: 'This season', from: answers.liftOutOn, to: answers.launchOn })
+  const seasonId = make('season', {
+    name: 'This season',
+    from: answers.liftOutOn,
+    to: answers.launchOn,
+  })
   const haulOutId = make('haulOut', {
     name: 'This haul-out',
     seasonId,

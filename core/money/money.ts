@@ -2,7 +2,14 @@ import { read, unread } from '../units/parsed'
 import type { Parsed } from '../units/parsed'
 
 /** Digits after the point of a currency; 2 unless listed. Source: ISO 4217. */
-const minorDigits: Readonly<Record<string, number>> = { JPY: 0, KRW: 0, ISK: 0, KWD: 3, BHD: 3, TND: 3 }
+const minorDigits: Readonly<Record<string, number>> = {
+  JPY: 0,
+  KRW: 0,
+  ISK: 0,
+  KWD: 3,
+  BHD: 3,
+  TND: 3,
+}
 const digitsOf = (currency: string): number => minorDigits[currency] ?? 2
 
 /** True for a three-letter code this runtime can format. */

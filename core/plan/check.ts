@@ -94,7 +94,8 @@ export function checkPlan(rows: RefitRows, plan: StoredPlan): string[] {
   faults.push(...launches(rows, placed, open, jobOf, hauls, wall))
   const excused = new Set(plan.reasons.flatMap((reason) => reason.stepIds))
   if (plan.reasons.length === 0)
-    for (const step of open) if (!placed.has(step.id)) say(step, 'is not placed, and no reason given')
+    for (const step of open)
+      if (!placed.has(step.id)) say(step, 'is not placed, and no reason given')
   for (const id of excused) {
     const step = stepOf.get(id)
     if (step && placed.has(id)) say(step, 'is called impossible, and placed')
@@ -189,7 +190,14 @@ function waitHours(step: Step, finish: number, rows: RefitRows): number {
 }
 
 /** Minutes of a date in which a person can work at a place. */
-function hoursAt(personId: string, need: Step['placeNeed'], wall: Wall, at: number, rows: RefitRows, hauls: readonly Haul[]) {
+function hoursAt(
+  personId: string,
+  need: Step['placeNeed'],
+  wall: Wall,
+  at: number,
+  rows: RefitRows,
+  hauls: readonly Haul[],
+) {
   const dawn = at - wall.minutes * minute
   const ashore = hauls.find((one) => dawn >= one.out && dawn < one.launch)
   const place =
@@ -212,7 +220,8 @@ function hoursAt(personId: string, need: Step['placeNeed'], wall: Wall, at: numb
       (row) =>
         row.personId === personId &&
         row.weekday === wall.weekday &&
-        Math.abs(mondays(wall.date) - (row.anchor ? mondays(row.anchor) : 0)) % row.everyWeeks === 0,
+        Math.abs(mondays(wall.date) - (row.anchor ? mondays(row.anchor) : 0)) % row.everyWeeks ===
+          0,
     )
     .map((row) => [hhmm(row.from), hhmm(row.to)])
   for (const row of own) spans.push([hhmm(row.from), hhmm(row.to)])
@@ -221,7 +230,13 @@ function hoursAt(personId: string, need: Step['placeNeed'], wall: Wall, at: numb
   return spans.map(([from, to]) => [(from as number) + out, (to as number) - back])
 }
 
-function attendance(step: Step, one: Placement, rows: RefitRows, hauls: readonly Haul[], wall: (at: number) => Wall): string[] {
+function attendance(
+  step: Step,
+  one: Placement,
+  rows: RefitRows,
+  hauls: readonly Haul[],
+  wall: (at: number) => Wall,
+): string[] {
   const faults: string[] = []
   for (const id of one.personIds)
     for (const [from, to] of one.segments) {
@@ -238,16 +253,19 @@ function hull(step: Step, one: Placement, rows: RefitRows, hauls: readonly Haul[
   if (step.hullNeed === 'either') return []
   return one.segments.flatMap(([from, to]) => {
     const ashore = hauls.some((haul) => from >= haul.out + slings && to <= haul.launch)
-    const wet = hauls.every(
-      (haul) => to <= haul.out || from >= haul.launch + slings,
-    )
+    const wet = hauls.every((haul) => to <= haul.out || from >= haul.launch + slings)
     if (step.hullNeed === 'ashore' && !ashore) return ['is placed while she is not ashore']
     if (step.hullNeed === 'afloat' && !wet) return ['is placed while she is not afloat']
     return []
   })
 }
 
-function releases(step: Step, one: Placement, rows: RefitRows, wall: (at: number) => Wall): string[] {
+function releases(
+  step: Step,
+  one: Placement,
+  rows: RefitRows,
+  wall: (at: number) => Wall,
+): string[] {
   const start = one.segments[0]?.[0] ?? 0
   const faults: string[] = []
   if (step.notBefore !== null && wall(start).date < step.notBefore)
@@ -261,7 +279,11 @@ function releases(step: Step, one: Placement, rows: RefitRows, wall: (at: number
 }
 
 /** Nobody in two places or at two jobs at once; work pauses only where its crew is not there. */
-function togetherness(plan: StoredPlan, stepOf: ReadonlyMap<string, Step>, wall: (at: number) => Wall): string[] {
+function togetherness(
+  plan: StoredPlan,
+  stepOf: ReadonlyMap<string, Step>,
+  wall: (at: number) => Wall,
+): string[] {
   const faults: string[] = []
   const diary = new Map<string, { from: number; to: number; stepId: string }[]>()
   const where = new Map<string, string>()
@@ -303,11 +325,19 @@ function pairs(rows: RefitRows): { from: Step; to: Step; hours: number }[] {
   for (const own of ranks.values())
     own.forEach((rank, index) => index > 0 && cross(own[index - 1] ?? [], rank, 0))
   for (const link of rows.link)
-    cross(ranks.get(link.fromJobId)?.at(-1) ?? [], ranks.get(link.toJobId)?.[0] ?? [], link.minWaitHours)
+    cross(
+      ranks.get(link.fromJobId)?.at(-1) ?? [],
+      ranks.get(link.toJobId)?.[0] ?? [],
+      link.minWaitHours,
+    )
   return result
 }
 
-function sequence(rows: RefitRows, placed: ReadonlyMap<string, Placement>, stepOf: ReadonlyMap<string, Step>): string[] {
+function sequence(
+  rows: RefitRows,
+  placed: ReadonlyMap<string, Placement>,
+  stepOf: ReadonlyMap<string, Step>,
+): string[] {
   return pairs(rows).flatMap(({ from, to, hours }) => {
     const start = placed.get(to.id)?.segments[0]?.[0]
     if (start === undefined || !stepOf.has(to.id)) return []

@@ -49,18 +49,19 @@ const facts: Partial<Record<Operation, Partial<StepFacts>>> = {
 export const factsOf = (operation: Operation): StepFacts => ({ ...nothing, ...facts[operation] })
 
 /** True when a step may be left and taken up again: its own say, else by operation. */
-export const maySplit = (step: Step): boolean =>
-  step.splittable ?? !factsOf(step.operation).inOneGo
+export const maySplit = (step: Step): boolean => step.splittable ?? !factsOf(step.operation).inOneGo
 
 /** Cautions shown at the step and in the day sheet, for the operations where people get hurt. */
 const cautions: Partial<Record<Operation, string>> = {
   cut: 'Goggles, gloves. Know what is behind before the blade goes in.',
   drill: 'Measure the skin and look behind first. Depth stop on. Stop when tired.',
-  grind: 'P3 respirator, goggles, gloves, extraction. Never dry-sand antifouling or old lead paint.',
+  grind:
+    'P3 respirator, goggles, gloves, extraction. Never dry-sand antifouling or old lead paint.',
   fair: 'P3 respirator, extraction on.',
   weld: 'Extinguisher at hand, look at the other side, watch for 60 minutes after.',
   fill: 'Gloves: resin sensitises for life. Small cups, a hot one goes outdoors on concrete.',
-  laminate: 'Gloves and no bare skin: resin sensitises for life. No flames. A hot cup goes outdoors.',
+  laminate:
+    'Gloves and no bare skin: resin sensitises for life. No flames. A hot cup goes outdoors.',
   prime: 'Ventilate, gloves, no flames. The data sheet decides.',
   barrier: 'Ventilate, gloves, no flames. The data sheet decides.',
   antifoul: 'Gloves, goggles. Never dry-sand it. The data sheet decides.',

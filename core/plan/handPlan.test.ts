@@ -23,7 +23,13 @@ function handRefit() {
     liftFrom: '10:00',
   })
   add(rows, 'place', 'berth', { name: 'Berth', kind: 'berth', ...hour })
-  add(rows, 'place', 'shed', { name: 'Shed', kind: 'shed', travelMin: 15, setUpMin: 0, packUpMin: 0 })
+  add(rows, 'place', 'shed', {
+    name: 'Shed',
+    kind: 'shed',
+    travelMin: 15,
+    setUpMin: 0,
+    packUpMin: 0,
+  })
   add(rows, 'haulOut', 'haul', {
     name: 'Spring',
     placeId: 'yard',
@@ -136,7 +142,10 @@ describe('the plan worked out by hand', () => {
 
   it('reads the chain aloud when the launch is as soon as ready', () => {
     const soon = handRefit()
-    soon.haulOut[0] = { ...(soon.haulOut[0] as (typeof soon.haulOut)[number]), launchWhen: 'asReady' }
+    soon.haulOut[0] = {
+      ...(soon.haulOut[0] as (typeof soon.haulOut)[number]),
+      launchWhen: 'asReady',
+    }
     const early = makePlan(soon, now).plan
     // Ready Saturday 1 May 13:00; Saturday's lift was at 10:00, the next is Tuesday 4 May.
     expect(early.gates[0]?.at).toBe(at('05-04T10:00'))

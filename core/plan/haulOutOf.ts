@@ -36,7 +36,8 @@ export function haulOutOf(
 ): Ashore | null {
   const named = (id: string | null) => coming.find((one) => one.haulOut.id === id)
   const gate = rows.gate.find((one) => one.id === job.gateId)
-  const direct = named(job.haulOutId) ?? (gate?.kind === 'launch' ? named(gate.haulOutId) : undefined)
+  const direct =
+    named(job.haulOutId) ?? (gate?.kind === 'launch' ? named(gate.haulOutId) : undefined)
   if (direct) return direct
   const on = gate ? gateDate(rows, gate) : null
   const before = on === null ? [] : coming.filter((one) => one.haulOut.launchAimed <= on)

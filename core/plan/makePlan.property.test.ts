@@ -15,12 +15,17 @@ const hour = 3_600_000
 describe('every plan', () => {
   it('keeps people, places, waits, windows, order and launches', () => {
     fc.assert(
-      fc.property(fc.nat(1_000_000), fc.integer({ min: 1, max: 40 }), fc.integer({ min: 1, max: 4 }), (seed, jobs, steps) => {
-        const rows = bigRefit(seed, jobs, steps, 2)
-        const { plan } = makePlan(rows, friday)
-        expect(plan.status).toBe('feasible')
-        expect(checkPlan(rows, plan)).toEqual([])
-      }),
+      fc.property(
+        fc.nat(1_000_000),
+        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 1, max: 4 }),
+        (seed, jobs, steps) => {
+          const rows = bigRefit(seed, jobs, steps, 2)
+          const { plan } = makePlan(rows, friday)
+          expect(plan.status).toBe('feasible')
+          expect(checkPlan(rows, plan)).toEqual([])
+        },
+      ),
       { numRuns: 60 },
     )
   })
@@ -141,7 +146,8 @@ function earlierFaults(rows: Building, plan: StoredPlan, stepId: string): boolea
   const placed = plan.placements.find((one) => one.stepId === stepId)
   const [from, to] = placed?.segments[0] ?? [0, 0]
   const everyone = rows.person.map((one) => one.id)
-  const crews = everyone.length === placed?.personIds.length ? [everyone] : everyone.map((id) => [id])
+  const crews =
+    everyone.length === placed?.personIds.length ? [everyone] : everyone.map((id) => [id])
   for (const start of saturdayHours.filter((one) => one < from))
     for (const personIds of crews) {
       const wait = (placed?.readyAt ?? 0) - to
@@ -149,7 +155,12 @@ function earlierFaults(rows: Building, plan: StoredPlan, stepId: string): boolea
         ...plan,
         placements: plan.placements.map((one) =>
           one.stepId === stepId
-            ? { ...one, personIds, segments: [[start, start + to - from]], readyAt: start + to - from + wait }
+            ? {
+                ...one,
+                personIds,
+                segments: [[start, start + to - from]],
+                readyAt: start + to - from + wait,
+              }
             : one,
         ),
       }
@@ -166,7 +177,11 @@ describe('what cannot be done', () => {
       job(rows, id)
       step(rows, id, `${id} step`)
     }
-    for (const [from, to] of [['Bed', 'Paint'], ['Paint', 'Fair'], ['Fair', 'Bed']] as const)
+    for (const [from, to] of [
+      ['Bed', 'Paint'],
+      ['Paint', 'Fair'],
+      ['Fair', 'Bed'],
+    ] as const)
       add(rows, 'link', `${from}${to}`, { fromJobId: from, toJobId: to })
     const { plan } = makePlan(rows, friday)
     expect(plan.status).toBe('infeasible')
@@ -184,7 +199,7 @@ describe('what cannot be done', () => {
       fc.property(links, (list) => {
         // Independent: strip nodes without a way in until none are left or all have one.
         let nodes = [...'abcdef']
-        for (let before = 7; before !== nodes.length; ) {
+        for (let before = 7; before !== nodes.length;) {
           before = nodes.length
           nodes = nodes.filter((node) =>
             list.some((link) => link.toJobId === node && nodes.includes(link.fromJobId)),

@@ -189,8 +189,7 @@ function ashoreFigures(rows: RefitRows, clock: ZoneClock, now: number): Derived[
     (one) => (one.liftOutActual ?? '9999') <= today && one.launchActual === null,
   )
   if (!haul?.liftOutActual) return null
-  const tariff =
-    rows.yardTariff.find((one) => one.placeId === haul.placeId) ?? rows.yardTariff[0]
+  const tariff = rows.yardTariff.find((one) => one.placeId === haul.placeId) ?? rows.yardTariff[0]
   return {
     day: daysBetween(haul.liftOutActual, today),
     costPerDayMinor: tariff?.perDayMinor ?? 0,

@@ -36,8 +36,7 @@ export const gateMarkInches = (
   earnedIn: number,
   hoursNeeded: number,
   openHours: number,
-): number =>
-  openHours <= 0 ? earnedIn : earnedIn + ((loaIn - earnedIn) * hoursNeeded) / openHours
+): number => (openHours <= 0 ? earnedIn : earnedIn + ((loaIn - earnedIn) * hoursNeeded) / openHours)
 
 /** Inches that now belong to found work of h hours: (LOA − E) × h / (H_open + h), H_open before it came. */
 export const inchesOfFoundWork = (

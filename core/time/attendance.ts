@@ -20,7 +20,8 @@ function joined(spans: MinuteSpan[]): readonly MinuteSpan[] {
   const result: MinuteSpan[] = []
   for (const span of sorted) {
     const last = result.at(-1)
-    if (last && span[0] <= last[1]) result[result.length - 1] = [last[0], Math.max(last[1], span[1])]
+    if (last && span[0] <= last[1])
+      result[result.length - 1] = [last[0], Math.max(last[1], span[1])]
     else result.push(span)
   }
   return result

@@ -82,7 +82,9 @@ export function daySheet(
       if (!step || step.placeNeed !== frame.placeNeed) return []
       return placement.segments
         .filter(([from, to]) => from >= start && from < end && to > from)
-        .map((segment) => lineOf(step, jobs.get(step.jobId) ?? null, placement, segment, frame, clock))
+        .map((segment) =>
+          lineOf(step, jobs.get(step.jobId) ?? null, placement, segment, frame, clock),
+        )
     })
     .sort((a, b) => a.from - b.from || a.to - b.to)
   const lines = [...framed(rows, work, frame), ...work].sort((a, b) => a.from - b.from)
@@ -146,8 +148,16 @@ function limitOf(
   }
   const why = reasonAt(weather, window[1], minTempC)
   if (window[0] > from)
-    return { at: window[0], why: `not before ${clockTimeOf(window[0], clock)}: ${reasonAt(weather, window[0] - hourMs, minTempC)}`, missed: true }
-  return { at: window[1], why: `done by ${clockTimeOf(window[1], clock)}: ${why}`, missed: window[1] < to }
+    return {
+      at: window[0],
+      why: `not before ${clockTimeOf(window[0], clock)}: ${reasonAt(weather, window[0] - hourMs, minTempC)}`,
+      missed: true,
+    }
+  return {
+    at: window[1],
+    why: `done by ${clockTimeOf(window[1], clock)}: ${why}`,
+    missed: window[1] < to,
+  }
 }
 
 function reasonAt(weather: readonly WeatherHour[], at: number, minTempC: number): string {
@@ -176,7 +186,12 @@ function framed(rows: RefitRows, work: readonly DayLine[], frame: DayFrame): Day
   const last = Math.max(...work.map((line) => line.to))
   const lines: DayLine[] = []
   if (place && place.setUpMin > 0)
-    lines.push({ ...base, kind: 'setUp', from: first.from - place.setUpMin * minuteMs, to: first.from })
+    lines.push({
+      ...base,
+      kind: 'setUp',
+      from: first.from - place.setUpMin * minuteMs,
+      to: first.from,
+    })
   if (place && place.packUpMin > 0)
     lines.push({ ...base, kind: 'packUp', from: last, to: last + place.packUpMin * minuteMs })
   return lines
@@ -198,7 +213,9 @@ function offered(
       .filter((arc) => steps.get(arc.from)?.state !== 'done')
       .map((arc) => arc.to),
   )
-  const wetZones = new Set(work.filter((line) => line.waitUntil !== null).map((line) => line.job?.zoneId))
+  const wetZones = new Set(
+    work.filter((line) => line.waitUntil !== null).map((line) => line.job?.zoneId),
+  )
   const unfit = isAshore(rows, frame.on) ? 'afloat' : 'ashore'
   const planned = new Set(plan.placements.map((one) => one.stepId))
   return rows.step
@@ -208,7 +225,8 @@ function offered(
       if (step.placeNeed !== frame.placeNeed || blocked.has(step.id)) return false
       if (step.hoursLikely <= 0 || plannedHours(step) > shortWorkHours) return false
       if (step.crewMin > people.length) return false
-      if (step.skill !== 'general' && !people.some((one) => one.skills.includes(step.skill))) return false
+      if (step.skill !== 'general' && !people.some((one) => one.skills.includes(step.skill)))
+        return false
       if (factsOf(step.operation).dusty && wetZones.has(job.zoneId)) return false
       return step.hullNeed !== unfit && planned.has(step.id)
     })
@@ -255,7 +273,9 @@ function keptForHelpers(
     (person) => person.role === 'helper' && frame.personIds.includes(person.id),
   )
   return rows.step
-    .filter((step) => isOpen(step) && jobs.get(step.jobId)?.decision === 'plan' && !onSheet.has(step.id))
+    .filter(
+      (step) => isOpen(step) && jobs.get(step.jobId)?.decision === 'plan' && !onSheet.has(step.id),
+    )
     .flatMap((step) => {
       if (step.crewMin > frame.personIds.length)
         return [{ step, why: `needs ${step.crewMin} at once` }]

@@ -8,7 +8,8 @@ import type { Parsed } from './parsed'
 export function parseHours(text: string, most = 24): Parsed<number> {
   const said = text.trim().toLowerCase()
   if (said === '') return unread('Type hours, for example 1h30, 90m or 1.5.')
-  if (said.startsWith('-')) return unread('Hours cannot be negative. Type what was worked, like 1h30.')
+  if (said.startsWith('-'))
+    return unread('Hours cannot be negative. Type what was worked, like 1h30.')
   const hours = readHours(said)
   if (hours === null) return unread(`"${text.trim()}" is not a time. Try 1h30, 90m or 1.5.`)
   if (hours > most)
@@ -22,7 +23,9 @@ function readHours(said: string): number | null {
   const colon = /^(\d+):([0-5]\d)$/.exec(said)
   if (colon) return Number(colon[1]) + Number(colon[2]) / 60
   const worded =
-    /^(?:(\d+(?:[.,]\d+)?)\s*h(?:ours?|rs?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:m(?:in(?:utes?)?)?)?)?$/.exec(said)
+    /^(?:(\d+(?:[.,]\d+)?)\s*h(?:ours?|rs?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:m(?:in(?:utes?)?)?)?)?$/.exec(
+      said,
+    )
   if (!worded || (worded[1] === undefined && !/m/.test(said))) return null
   return (readNumber(worded[1] ?? '0') ?? 0) + (readNumber(worded[2] ?? '0') ?? 0) / 60
 }
@@ -32,7 +35,9 @@ export function formatHours(hours: number): string {
   const minutes = Math.round(hours * 60)
   if (minutes < 60) return `${minutes} min`
   const rest = minutes % 60
-  return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`
+  return rest === 0
+    ? `${minutes / 60} h`
+    : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`
 }
 
 /** A stretch that may be days: `3 d 4 h`, `11:40`, `0:18`. */

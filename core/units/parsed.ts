@@ -1,7 +1,6 @@
 /** What reading a person's input gives: the value, or a sentence that says what to type instead. */
 export type Parsed<Value> =
-  | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly message: string }
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly message: string }
 
 export const read = <Value>(value: Value): Parsed<Value> => ({ ok: true, value })
 export const unread = (message: string): Parsed<never> => ({ ok: false, message })

@@ -126,7 +126,11 @@ function comingSteps(rows: RefitRows, plan: StoredPlan | null, from: number): We
 }
 
 /** The figures kept at a week's end. */
-export function snapshotFigures(rows: RefitRows, plan: StoredPlan, derived: Derived): SnapshotFigures {
+export function snapshotFigures(
+  rows: RefitRows,
+  plan: StoredPlan,
+  derived: Derived,
+): SnapshotFigures {
   return {
     earnedIn: derived.earnedIn,
     hoursOpen: derived.hoursOpen,

@@ -45,7 +45,11 @@ function zonesAndSystems(write: Writer): void {
   )
   for (const item of items)
     if (item.op === 'create' && (item.entity === 'zone' || item.entity === 'system'))
-      write.add(item.entity, `${item.entity}-${slug(item.patch.name as string)}`, item.patch as never)
+      write.add(
+        item.entity,
+        `${item.entity}-${slug(item.patch.name as string)}`,
+        item.patch as never,
+      )
 }
 
 const slug = (name: string): string => name.toLowerCase().replace(/[^a-z]+/g, '-')
@@ -82,8 +86,18 @@ function people(write: Writer): void {
     skills: ['laminating', 'woodwork', 'mechanics'],
     order: first,
   })
-  write.add('person', 'piet', { name: 'Piet', role: 'partner', skills: ['electrics', 'mechanics'], order: second })
-  write.add('person', 'marisol', { name: 'Marisol', role: 'helper', skills: ['woodwork'], order: third })
+  write.add('person', 'piet', {
+    name: 'Piet',
+    role: 'partner',
+    skills: ['electrics', 'mechanics'],
+    order: second,
+  })
+  write.add('person', 'marisol', {
+    name: 'Marisol',
+    role: 'helper',
+    skills: ['woodwork'],
+    order: third,
+  })
   const day = { from: '07:35', to: '17:55' }
   write.add('weekSlot', 'oona-fri', { personId: 'oona', weekday: 5, from: '13:00', to: '19:00' })
   for (const personId of ['oona', 'piet'])
@@ -121,9 +135,21 @@ function people(write: Writer): void {
 }
 
 function seasons(write: Writer): void {
-  write.add('season', 'one', { name: 'Season one', from: write.date('2025-10-11'), to: write.date('2026-05-09') })
-  write.add('season', 'two', { name: 'Season two', from: write.date('2026-10-03'), to: write.date('2027-05-22') })
-  write.add('season', 'three', { name: 'Season three', from: write.date('2027-10-09'), to: write.date('2028-05-27') })
+  write.add('season', 'one', {
+    name: 'Season one',
+    from: write.date('2025-10-11'),
+    to: write.date('2026-05-09'),
+  })
+  write.add('season', 'two', {
+    name: 'Season two',
+    from: write.date('2026-10-03'),
+    to: write.date('2027-05-22'),
+  })
+  write.add('season', 'three', {
+    name: 'Season three',
+    from: write.date('2027-10-09'),
+    to: write.date('2028-05-27'),
+  })
   write.add('haulOut', 'haul-one', {
     name: 'Haul-out one',
     seasonId: 'one',
@@ -150,8 +176,16 @@ function seasons(write: Writer): void {
     launchAimed: write.date('2028-05-27'),
   })
   write.add('gate', 'launch-two', { name: 'Launch', kind: 'launch', haulOutId: 'haul-two' })
-  write.add('gate', 'move-aboard', { name: 'Move aboard', kind: 'dated', on: write.date('2028-03-01') })
+  write.add('gate', 'move-aboard', {
+    name: 'Move aboard',
+    kind: 'dated',
+    on: write.date('2028-03-01'),
+  })
   write.add('gate', 'rigger', { name: 'Rigger', kind: 'dated', on: write.date('2028-05-03') })
-  write.add('gate', 'launch-three', { name: 'Launch three', kind: 'launch', haulOutId: 'haul-three' })
+  write.add('gate', 'launch-three', {
+    name: 'Launch three',
+    kind: 'launch',
+    haulOutId: 'haul-three',
+  })
   write.add('gate', 'sail-away', { name: 'Sail away', kind: 'dated', on: write.date('2028-06-15') })
 }

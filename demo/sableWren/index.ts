@@ -9,7 +9,14 @@ import { derive } from '#core/progress/derive'
 import { snapshotFigures } from '#core/week/review'
 import { Writer } from '../write'
 import { writeFrame } from './frame'
-import { earnInches, writeClocks, writeFindings, writeHours, writeParts, writeSheets } from './records'
+import {
+  earnInches,
+  writeClocks,
+  writeFindings,
+  writeHours,
+  writeParts,
+  writeSheets,
+} from './records'
 import { writeSeasonOne } from './seasonOne'
 import { writeSeasonThree } from './seasonThree'
 import { writeSeasonTwo } from './seasonTwo'
@@ -42,7 +49,9 @@ function lastWeek(write: Writer): void {
     job: write.rows.job.filter((job) => job.id !== 'ladder'),
     personDay: write.rows.personDay.filter((day) => day.kind === 'extraDay'),
     step: write.rows.step.map((step) =>
-      (step.doneAt ?? 0) > at ? { ...step, state: 'open' as const, doneAt: null, earnedIn: null } : step,
+      (step.doneAt ?? 0) > at
+        ? { ...step, state: 'open' as const, doneAt: null, earnedIn: null }
+        : step,
     ),
   }
   const { plan } = makePlan(before, at)
@@ -58,7 +67,10 @@ export const asChanges = (rows: RefitRows): ChangeItem[] =>
   entityNames.flatMap((entity) =>
     rows[entity].map((row): ChangeItem => {
       const patch = Object.fromEntries(
-        Object.keys(entities[entity]).map((name) => [name, (row as unknown as Record<string, unknown>)[name]]),
+        Object.keys(entities[entity]).map((name) => [
+          name,
+          (row as unknown as Record<string, unknown>)[name],
+        ]),
       )
       return { op: 'create', entity, id: row.id, patch }
     }),

@@ -1,9 +1,8 @@
 /** Hours, findings, parts, clocks and as-built sheets of the demo. */
 import { createRandom } from '#core/random'
 import { keysAfter } from '#core/model/order'
-import { accessFactor } from '#core/plan/planned'
+import { accessFactor, plannedHours } from '#core/plan/planned'
 import { earnedInches, inchesForClosing, loaInches } from '#core/progress/inches'
-import { plannedHours } from '#core/plan/planned'
 import type { Operation } from '#core/model/words'
 import type { Writer } from '../write'
 
@@ -27,7 +26,9 @@ export function writeHours(write: Writer): void {
     const factor = (truth[step.operation] ?? usualTruth) * (0.8 + dice() * 0.4)
     const hours = step.hoursLikely * accessFactor[step.access] * factor
     const who =
-      step.crewMin > 1 ? ['oona', 'piet'] : [step.skill === 'electrics' || dice() < 0.4 ? 'piet' : 'oona']
+      step.crewMin > 1
+        ? ['oona', 'piet']
+        : [step.skill === 'electrics' || dice() < 0.4 ? 'piet' : 'oona']
     who.forEach((personId) =>
       write.add('hoursEntry', `h-${step.id}-${personId}`, {
         stepId: step.id,
@@ -59,8 +60,20 @@ export function earnInches(write: Writer): void {
 }
 
 const found: readonly (readonly [string, string, number, string, string])[] = [
-  ['Galley drain valve turns, water does not stop', 'zone-galley', 4, '2026-11-14 13:00', 'jobMade'],
-  ['Beam under the foredeck is soft by the bulkhead', 'zone-forecabin', 3, '2027-03-06 15:20', 'jobMade'],
+  [
+    'Galley drain valve turns, water does not stop',
+    'zone-galley',
+    4,
+    '2026-11-14 13:00',
+    'jobMade',
+  ],
+  [
+    'Beam under the foredeck is soft by the bulkhead',
+    'zone-forecabin',
+    3,
+    '2027-03-06 15:20',
+    'jobMade',
+  ],
   ['Chain locker drain weeps', 'zone-bow-and-anchor-gear', 3, '2027-03-21 12:00', 'jobMade'],
   ['Hairline in the skeg fairing, 120 mm', 'zone-rudder-and-skeg', 2, '2027-04-10 11:00', 'new'],
   ['Windlass switch crumbles', 'zone-bow-and-anchor-gear', 2, '2027-04-10 15:00', 'new'],
@@ -83,7 +96,8 @@ export function writeFindings(write: Writer): void {
       lookAgainOn: state === 'watch' || state === 'accepted' ? write.date('2027-09-01') : null,
       foundAt: write.at(when),
       foundBy: 'oona',
-      duringJobId: index === 0 ? 'galley-hose' : index === 1 ? 'foredeck' : index === 2 ? 'beam' : null,
+      duringJobId:
+        index === 0 ? 'galley-hose' : index === 1 ? 'foredeck' : index === 2 ? 'beam' : null,
     }),
   )
 }
@@ -132,9 +146,21 @@ export function writeClocks(write: Writer): void {
     closesH: 72,
     ...sheet,
   })
-  write.add('clockReading', 'reading-1', { clockId: 'clock-plies', at: write.at('2027-04-15 18:30'), tempC: 14 })
-  write.add('clockReading', 'reading-2', { clockId: 'clock-plies', at: write.at('2027-04-17 02:00'), tempC: 9 })
-  write.add('clockReading', 'reading-3', { clockId: 'clock-plies', at: write.at('2027-04-17 08:00'), tempC: 10 })
+  write.add('clockReading', 'reading-1', {
+    clockId: 'clock-plies',
+    at: write.at('2027-04-15 18:30'),
+    tempC: 14,
+  })
+  write.add('clockReading', 'reading-2', {
+    clockId: 'clock-plies',
+    at: write.at('2027-04-17 02:00'),
+    tempC: 9,
+  })
+  write.add('clockReading', 'reading-3', {
+    clockId: 'clock-plies',
+    at: write.at('2027-04-17 08:00'),
+    tempC: 10,
+  })
   write.add('clock', 'clock-barrier', {
     title: 'Barrier patch, rudder heel',
     kind: 'overcoat',
@@ -165,12 +191,67 @@ interface SheetLines {
   readonly check: readonly [string, string] | null
 }
 const sheets: readonly SheetLines[] = [
-  { jobId: 'side-deck', lines: [['material', 'Balsa core 12 mm', '1.6 m²', 'lot 411'], ['material', 'Epoxy, slow hardener', '5.2 kg', 'use by Nov 2027'], ['size', 'Plies', '6 × biaxial 450'], ['size', 'Stanchion bolts', 'M8 × 70']], tests: [['Tap test', 'sharp all over', 'sharp'], ['Hose test', 'dry below after 10 min', 'dry']], takeApart: 'Turn the nuts from below, never the bolts. Warm the bases; butyl lets go at hand heat.', check: ['2027-10-09', 'Butyl round the bases, moisture meter'] },
-  { jobId: 'valves-one', lines: [['size', 'Clips', '2 a side, 40 mm'], ['material', 'Valve grease', 'thin film']], tests: [['Worked ten times', 'free, no weep', 'free']], takeApart: 'Drain the hose first. The cone lifts out upwards.', check: ['2027-10-09', 'Work and grease at the next haul-out'] },
-  { jobId: 'mast-step', lines: [['material', 'Laminated oak', '90 × 140 × 600 mm'], ['size', 'Bolts', 'M12 × 180, 4 off'], ['setting', 'Torque', '60 Nm']], tests: [['Level athwart', 'within 1 mm', '0.5 mm']], takeApart: 'Mast out first. Bolts from above, keep the shims in order.', check: ['2028-05-01', 'Crushing under the heel'] },
-  { jobId: 'galley-hose', lines: [['size', 'Hose', '38 mm, 1.1 m']], tests: [['Sink emptied', 'no drip at the clips', 'no drip']], takeApart: '', check: null },
-  { jobId: 'strip-out', lines: [['setting', 'Bags', '31, list in the blue book']], tests: [], takeApart: 'Bags by number; the wire list says what was cut.', check: null },
-  { jobId: 'shaft', lines: [['size', 'Wear at the gland', '0.15 mm'], ['size', 'Bearing', '35 × 48 mm']], tests: [['Run-out', 'under 0.1 mm', '0.06 mm']], takeApart: '', check: null },
+  {
+    jobId: 'side-deck',
+    lines: [
+      ['material', 'Balsa core 12 mm', '1.6 m²', 'lot 411'],
+      ['material', 'Epoxy, slow hardener', '5.2 kg', 'use by Nov 2027'],
+      ['size', 'Plies', '6 × biaxial 450'],
+      ['size', 'Stanchion bolts', 'M8 × 70'],
+    ],
+    tests: [
+      ['Tap test', 'sharp all over', 'sharp'],
+      ['Hose test', 'dry below after 10 min', 'dry'],
+    ],
+    takeApart:
+      'Turn the nuts from below, never the bolts. Warm the bases; butyl lets go at hand heat.',
+    check: ['2027-10-09', 'Butyl round the bases, moisture meter'],
+  },
+  {
+    jobId: 'valves-one',
+    lines: [
+      ['size', 'Clips', '2 a side, 40 mm'],
+      ['material', 'Valve grease', 'thin film'],
+    ],
+    tests: [['Worked ten times', 'free, no weep', 'free']],
+    takeApart: 'Drain the hose first. The cone lifts out upwards.',
+    check: ['2027-10-09', 'Work and grease at the next haul-out'],
+  },
+  {
+    jobId: 'mast-step',
+    lines: [
+      ['material', 'Laminated oak', '90 × 140 × 600 mm'],
+      ['size', 'Bolts', 'M12 × 180, 4 off'],
+      ['setting', 'Torque', '60 Nm'],
+    ],
+    tests: [['Level athwart', 'within 1 mm', '0.5 mm']],
+    takeApart: 'Mast out first. Bolts from above, keep the shims in order.',
+    check: ['2028-05-01', 'Crushing under the heel'],
+  },
+  {
+    jobId: 'galley-hose',
+    lines: [['size', 'Hose', '38 mm, 1.1 m']],
+    tests: [['Sink emptied', 'no drip at the clips', 'no drip']],
+    takeApart: '',
+    check: null,
+  },
+  {
+    jobId: 'strip-out',
+    lines: [['setting', 'Bags', '31, list in the blue book']],
+    tests: [],
+    takeApart: 'Bags by number; the wire list says what was cut.',
+    check: null,
+  },
+  {
+    jobId: 'shaft',
+    lines: [
+      ['size', 'Wear at the gland', '0.15 mm'],
+      ['size', 'Bearing', '35 × 48 mm'],
+    ],
+    tests: [['Run-out', 'under 0.1 mm', '0.06 mm']],
+    takeApart: '',
+    check: null,
+  },
 ]
 
 export function writeSheets(write: Writer): void {
@@ -194,11 +275,25 @@ export function writeSheets(write: Writer): void {
     })
     const lineOrders = keysAfter(null, lines.length)
     lines.forEach(([kind, what, value, batch], index) =>
-      write.add('asBuiltLine', `${sheetId}-l${index}`, { sheetId, kind, what, value, batch: batch ?? '', order: lineOrders[index] as string }),
+      write.add('asBuiltLine', `${sheetId}-l${index}`, {
+        sheetId,
+        kind,
+        what,
+        value,
+        batch: batch ?? '',
+        order: lineOrders[index] as string,
+      }),
     )
     const testOrders = keysAfter(null, tests.length)
     tests.forEach(([what, expected, measured], index) =>
-      write.add('asBuiltTest', `${sheetId}-t${index}`, { sheetId, what, expected, measured, outcome: 'passed', order: testOrders[index] as string }),
+      write.add('asBuiltTest', `${sheetId}-t${index}`, {
+        sheetId,
+        what,
+        expected,
+        measured,
+        outcome: 'passed',
+        order: testOrders[index] as string,
+      }),
     )
   }
 }

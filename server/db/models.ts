@@ -1,5 +1,5 @@
-import { DataTypes, Model } from 'sequelize'
-import type { ModelAttributes, ModelStatic, Sequelize } from 'sequelize'
+import { DataTypes } from 'sequelize'
+import type { ModelAttributes, ModelStatic, Sequelize, Model } from 'sequelize'
 import { entities, entityNames } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
 import type { Field, FieldKind, Fields } from '#core/model/field'

@@ -8,7 +8,9 @@ import { Trouble } from '../services/trouble'
  * A route: what the handler returns is the answer; Trouble becomes its status and problem; anything
  * else is logged and answered as 500 without its inner words.
  */
-export const handle = <Result>(handler: (event: H3Event<EventHandlerRequest>) => Promise<Result> | Result) =>
+export const handle = <Result>(
+  handler: (event: H3Event<EventHandlerRequest>) => Promise<Result> | Result,
+) =>
   defineEventHandler(async (event) => {
     setResponseHeader(event, 'Cache-Control', 'no-store')
     try {
@@ -19,7 +21,10 @@ export const handle = <Result>(handler: (event: H3Event<EventHandlerRequest>) =>
       setResponseStatus(event, trouble?.status ?? 500)
       return (
         trouble?.problem ??
-        problem('broken', 'Something went wrong here, and nothing was changed. Try again; the log says more.')
+        problem(
+          'broken',
+          'Something went wrong here, and nothing was changed. Try again; the log says more.',
+        )
       )
     }
   })

@@ -14,7 +14,10 @@ export async function readBytes(event: H3Event, most: number, what: string): Pro
     if (length > most)
       throw new Trouble(
         413,
-        problem('tooLarge', `${what} is over ${Math.round(most / 1e6)} MB. Make it smaller or split it.`),
+        problem(
+          'tooLarge',
+          `${what} is over ${Math.round(most / 1e6)} MB. Make it smaller or split it.`,
+        ),
       )
     chunks.push(chunk as Buffer)
   }

@@ -16,5 +16,8 @@ export default defineEventHandler((event) => {
   const foreign = origin !== undefined && origin !== `http://${host}`
   if (loopback.test(host) && !(foreign && event.method !== 'GET')) return undefined
   setResponseStatus(event, 403)
-  return problem('forbidden', 'Inch Ahead answers on this machine only. Open it as http://127.0.0.1.')
+  return problem(
+    'forbidden',
+    'Inch Ahead answers on this machine only. Open it as http://127.0.0.1.',
+  )
 })

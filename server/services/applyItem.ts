@@ -50,7 +50,9 @@ export async function applyItem(
   if (item.op === 'create') return applyCreate(item, current)
   if (!current) return gone(item)
   if (item.baseVersion > (current.version as number))
-    return { problems: [{ field: item.entity, message: 'That version is not known here. Reload.' }] }
+    return {
+      problems: [{ field: item.entity, message: 'That version is not known here. Reload.' }],
+    }
   if (item.op === 'delete') return applyDelete(item, current)
   const { error, value } = patchSchema(item.entity).validate(item.patch)
   if (error) return { problems: fieldProblems(error, item.entity) }
@@ -61,7 +63,10 @@ function applyCreate(item: ChangeItem & { op: 'create' }, current: Plain | null)
   if (current)
     return {
       problems: [
-        { field: `${item.entity}.id`, message: `There is a ${entityWord[item.entity]} with that id already.` },
+        {
+          field: `${item.entity}.id`,
+          message: `There is a ${entityWord[item.entity]} with that id already.`,
+        },
       ],
     }
   const { error, value } = createSchema(item.entity).validate(item.patch)

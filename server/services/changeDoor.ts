@@ -143,10 +143,7 @@ async function applyAll(
   }
   refuse(problems)
   if (clashes.length > 0)
-    throw new Trouble(
-      409,
-      problem('clash', clashSentence(clashes), { clashes }),
-    )
+    throw new Trouble(409, problem('clash', clashSentence(clashes), { clashes }))
   return applied
 }
 
@@ -191,7 +188,11 @@ function brokenReferences(applied: readonly Applied[], rows: RefitRows): FieldPr
   ) as Record<EntityName, Set<string>>
   const pointsTo = (row: Plain, field: string): string[] => {
     const value = row[field]
-    return value === null || value === undefined ? [] : Array.isArray(value) ? value : [value as string]
+    return value === null || value === undefined
+      ? []
+      : Array.isArray(value)
+        ? value
+        : [value as string]
   }
   const problems: FieldProblem[] = []
   for (const { item, after } of applied) {
@@ -241,8 +242,11 @@ function settleAll(
     const before = one.before as unknown as Step | null
     const after = one.after as unknown as Step
     // A step that comes finished with its inches (an import, an undo) keeps them.
-    const keeps = one.item.op === 'create' && after.earnedIn !== null && after.earnedIn !== undefined
-    const settled = keeps ? null : settleStep(before, after, { ...toRows(working), step: steps }, now())
+    const keeps =
+      one.item.op === 'create' && after.earnedIn !== null && after.earnedIn !== undefined
+    const settled = keeps
+      ? null
+      : settleStep(before, after, { ...toRows(working), step: steps }, now())
     const row = { ...after, ...(settled ?? {}) }
     steps = [...steps.filter((step) => step.id !== row.id), row]
     working.step.set(row.id, row as unknown as Plain)
@@ -264,7 +268,10 @@ async function writeRows(
     const where = { refitId, id: item.id }
     if (restored) await model.update({ ...after, deletedAt: null, seq }, { where, transaction })
     else if (item.op === 'create')
-      creates.set(item.entity, [...(creates.get(item.entity) ?? []), { ...after, refitId, seq, deletedAt: null }])
+      creates.set(item.entity, [
+        ...(creates.get(item.entity) ?? []),
+        { ...after, refitId, seq, deletedAt: null },
+      ])
     else if (item.op === 'delete')
       await model.update({ deletedAt: now(), seq }, { where, transaction })
     else {

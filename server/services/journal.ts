@@ -52,7 +52,11 @@ export async function writeJournal(
 }
 
 /** Lines of a change in their order. */
-export async function linesOf(models: Models, refitId: string, seq: number): Promise<JournalLine[]> {
+export async function linesOf(
+  models: Models,
+  refitId: string,
+  seq: number,
+): Promise<JournalLine[]> {
   const found = await models.journal.findAll({ where: { refitId, seq }, order: ['place'] })
   return found.map((line) => line.get({ plain: true }) as unknown as JournalLine)
 }
@@ -70,9 +74,7 @@ export async function touchedSince(
     where: { refitId, entity, rowId, version: { [Op.gt]: version } },
     transaction,
   })
-  return new Set(
-    found.flatMap((line) => Object.keys((line.get('after') as Plain | null) ?? {})),
-  )
+  return new Set(found.flatMap((line) => Object.keys((line.get('after') as Plain | null) ?? {})))
 }
 
 /** What a change that already went through did, as its rows are now; null when there is none. */
@@ -87,7 +89,9 @@ export async function journalled(
   const lines = await linesOf(models, refitId, seq)
   const rows = await Promise.all(
     lines.map(async ({ entity, rowId }): Promise<RowChange> => {
-      const row = await models.rows[entity].findOne({ where: { refitId, id: rowId, deletedAt: null } })
+      const row = await models.rows[entity].findOne({
+        where: { refitId, id: rowId, deletedAt: null },
+      })
       const plain = row && plainRow(entity, row.get({ plain: true }) as Plain)
       return { entity, id: rowId, row: plain }
     }),
@@ -109,7 +113,9 @@ export async function changedRowsSince(
 ): Promise<RowChange[]> {
   const lists = await Promise.all(
     (Object.keys(models.rows) as EntityName[]).map(async (entity) => {
-      const found = await models.rows[entity].findAll({ where: { refitId, seq: { [Op.gt]: since } } })
+      const found = await models.rows[entity].findAll({
+        where: { refitId, seq: { [Op.gt]: since } },
+      })
       return found.map((row): RowChange => {
         const stored = row.get({ plain: true }) as Plain
         const live = stored.deletedAt === null

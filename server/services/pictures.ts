@@ -36,15 +36,24 @@ export async function keepPicture(
   const mime = mimeOf[meta.format ?? '']
   const { width = 0, height = 0 } = meta.autoOrient ?? meta
   if (!mime || width === 0 || height === 0)
-    throw notPicture(`A ${meta.format ?? 'file of this kind'} is not taken as a picture. Use a JPEG, PNG or WebP.`)
+    throw notPicture(
+      `A ${meta.format ?? 'file of this kind'} is not taken as a picture. Use a JPEG, PNG or WebP.`,
+    )
   if (width * height > mostPixels)
-    throw new Trouble(413, problem('tooLarge', 'This picture has over 60 million points. Make it smaller.'))
+    throw new Trouble(
+      413,
+      problem('tooLarge', 'This picture has over 60 million points. Make it smaller.'),
+    )
   const hash = createHash('sha256').update(bytes).digest('hex')
   const file = join(folderIn('pictures'), hash)
   if (!existsSync(file)) {
     let small: Buffer
     try {
-      small = await sharp(bytes).autoOrient().resize({ width: smallWidth, withoutEnlargement: true }).webp().toBuffer()
+      small = await sharp(bytes)
+        .autoOrient()
+        .resize({ width: smallWidth, withoutEnlargement: true })
+        .webp()
+        .toBuffer()
     } catch {
       throw notPicture('This picture is cut off or broken. Take it again or send it once more.')
     }
@@ -55,7 +64,10 @@ export async function keepPicture(
 }
 
 /** A kept picture's bytes. Throws Trouble 404. */
-export async function readPicture(hash: string, small: boolean): Promise<{ bytes: Buffer; mime: string }> {
+export async function readPicture(
+  hash: string,
+  small: boolean,
+): Promise<{ bytes: Buffer; mime: string }> {
   const file = join(folderIn('pictures'), hash)
   if (!/^[0-9a-f]{64}$/.test(hash) || !existsSync(file))
     throw new Trouble(404, problem('notFound', 'That picture is not here.'))

@@ -23,7 +23,9 @@ const refused = (message: string): Trouble => new Trouble(422, problem('notRefit
 /** The refit as a zip: refit.json and its pictures by hash. */
 export async function exportRefit(refitId: string): Promise<{ name: string; bytes: Uint8Array }> {
   const { rows } = await wholeRefit(refitId)
-  const files: Zippable = { 'refit.json': strToU8(JSON.stringify(toDocument(refitId, rows), null, 1)) }
+  const files: Zippable = {
+    'refit.json': strToU8(JSON.stringify(toDocument(refitId, rows), null, 1)),
+  }
   for (const { hash } of rows.picture)
     files[`pictures/${hash}`] = [await readFile(join(folderIn('pictures'), hash)), { level: 0 }]
   const name = (rows.refit[0]?.boatName ?? 'refit').replace(/[^\w-]+/g, '-').toLowerCase()
@@ -89,12 +91,16 @@ export async function previewFile(bytes: Buffer) {
 }
 
 /** Brings a refit file in: as a new refit, or in place of one. All or nothing. */
-export async function importRefit(bytes: Buffer, replace: string | null): Promise<{ refitId: string }> {
+export async function importRefit(
+  bytes: Buffer,
+  replace: string | null,
+): Promise<{ refitId: string }> {
   const { document, pictures } = await unpack(bytes)
   const refitId = replace ?? (await freeId(document.refitId))
   for (const [hash, content] of pictures) {
     const kept = await keepPicture(Buffer.from(content))
-    if (kept.hash !== hash) throw refused(`The picture ${hash.slice(0, 8)}… is not the one it says it is.`)
+    if (kept.hash !== hash)
+      throw refused(`The picture ${hash.slice(0, 8)}… is not the one it says it is.`)
   }
   const change = {
     changeId: randomUUID(),
@@ -112,6 +118,8 @@ export async function importRefit(bytes: Buffer, replace: string | null): Promis
 /** The file's own refit id where it is not in use here. */
 async function freeId(wanted: string): Promise<string> {
   const { models } = await database()
-  const taken = /^[\w-]{1,64}$/.test(wanted) && (await models.rows.refit.findOne({ where: { refitId: wanted } }))
+  const taken =
+    /^[\w-]{1,64}$/.test(wanted) &&
+    (await models.rows.refit.findOne({ where: { refitId: wanted } }))
   return taken || !/^[\w-]{1,64}$/.test(wanted) ? randomUUID() : wanted
 }

@@ -28,7 +28,10 @@ export async function wholeRefit(refitId: string): Promise<{ seq: number; rows: 
   const seq = await lastSeq(models, refitId)
   const rows = await readRows(models, refitId)
   if (rows.refit.length === 0)
-    throw new Trouble(404, problem('notFound', 'There is no such refit here. It may have been removed.'))
+    throw new Trouble(
+      404,
+      problem('notFound', 'There is no such refit here. It may have been removed.'),
+    )
   return { seq, rows }
 }
 

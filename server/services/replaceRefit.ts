@@ -14,7 +14,9 @@ export async function replaceRefit(refitId: string, change: Change): Promise<voi
   await wholeRefit(refitId)
   await copyDatabase(sequelize, 'before-replace')
   const trial = `trial-${change.changeId}`.slice(0, 64)
-  const items = change.items.map((item) => (item.entity === 'refit' ? { ...item, id: trial } : item))
+  const items = change.items.map((item) =>
+    item.entity === 'refit' ? { ...item, id: trial } : item,
+  )
   await passDoor(trial, { ...change, items })
   await wipe(trial)
   await wipe(refitId)

@@ -34,14 +34,22 @@ export async function undoLast(refitId: string, wish: UndoWish): Promise<Heard> 
   if (touched)
     throw new Trouble(
       409,
-      problem('touchedSince', `The ${touched} was changed again after "${label}". Undo it all the same?`),
+      problem(
+        'touchedSince',
+        `The ${touched} was changed again after "${label}". Undo it all the same?`,
+      ),
     )
   const restores = lines.filter((line) => line.op === 'delete')
   const others = lines.filter((line) => line.op !== 'delete')
   const items = await Promise.all(others.map((line) => inverse(models, refitId, line)))
   return passDoor(
     refitId,
-    { ...wish, label: `Undo: ${label}`, quiet: false, items: items.filter((item) => item !== null) },
+    {
+      ...wish,
+      label: `Undo: ${label}`,
+      quiet: false,
+      items: items.filter((item) => item !== null),
+    },
     { undoes: seq, restores },
   )
 }

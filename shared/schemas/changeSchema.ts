@@ -5,14 +5,22 @@ import { idSchema } from './entitySchema'
 /** Most operations in one list: a refit file's worth. */
 export const mostItems = 60_000
 
-const common = { entity: Joi.string().valid(...entityNames).required(), id: idSchema.required() }
+const common = {
+  entity: Joi.string()
+    .valid(...entityNames)
+    .required(),
+  id: idSchema.required(),
+}
 const patch = Joi.object().unknown(true)
 const baseVersion = Joi.number().integer().min(1).required()
 
 const item = Joi.alternatives().conditional('.op', {
   switch: [
     { is: 'create', then: Joi.object({ op: 'create', ...common, patch: patch.required() }) },
-    { is: 'patch', then: Joi.object({ op: 'patch', ...common, baseVersion, patch: patch.required() }) },
+    {
+      is: 'patch',
+      then: Joi.object({ op: 'patch', ...common, baseVersion, patch: patch.required() }),
+    },
     { is: 'delete', then: Joi.object({ op: 'delete', ...common, baseVersion }) },
   ],
   otherwise: Joi.forbidden().messages({ 'any.unknown': 'op must be create, patch or delete.' }),

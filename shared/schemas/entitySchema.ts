@@ -28,7 +28,10 @@ function textSchema(field: Field<unknown>): Joi.Schema {
 const base: Readonly<Record<Field<unknown>['kind'], (field: Field<unknown>) => Joi.Schema>> = {
   text: textSchema,
   choice: (field) => Joi.string().valid(...(field.options ?? [])),
-  choices: (field) => Joi.array().items(Joi.string().valid(...(field.options ?? []))).unique(),
+  choices: (field) =>
+    Joi.array()
+      .items(Joi.string().valid(...(field.options ?? [])))
+      .unique(),
   integer: numberSchema,
   real: numberSchema,
   flag: () => Joi.boolean(),
@@ -70,7 +73,9 @@ function fieldSchema(field: Field<unknown>): Joi.Schema {
 }
 
 const objectOf = (keys: Record<string, Joi.Schema>): Joi.ObjectSchema =>
-  Joi.object(keys).messages(sentences).prefs({ abortEarly: false, errors: { wrap: { label: false } } })
+  Joi.object(keys)
+    .messages(sentences)
+    .prefs({ abortEarly: false, errors: { wrap: { label: false } } })
 
 /** Fields that the server alone changes; a new row that is brought in whole may have them. */
 const ownFields: Partial<Record<EntityName, readonly string[]>> = { step: ['earnedIn'] }

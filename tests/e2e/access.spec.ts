@@ -13,11 +13,28 @@ async function clean(page: Page, what: string, contrastOnly = false): Promise<vo
   if (contrastOnly) axe.withRules(['color-contrast-enhanced'])
   else axe.options({ rules: { 'color-contrast-enhanced': { enabled: true } } })
   const { violations } = await axe.analyze()
-  const said = violations.flatMap((one) => one.nodes.map((node) => `${what}: ${one.id} ${node.html.slice(0, 160)} ${node.any[0]?.message ?? ''}`))
+  const said = violations.flatMap((one) =>
+    one.nodes.map(
+      (node) => `${what}: ${one.id} ${node.html.slice(0, 160)} ${node.any[0]?.message ?? ''}`,
+    ),
+  )
   expect(said).toEqual([])
 }
 
-const views = ['today', 'jobs', 'jobs?job=foredeck', 'jobs?show=found', 'sequence', 'log', 'log/sheet-side-deck', 'week', 'hours', 'settings', 'import', 'history']
+const views = [
+  'today',
+  'jobs',
+  'jobs?job=foredeck',
+  'jobs?show=found',
+  'sequence',
+  'log',
+  'log/sheet-side-deck',
+  'week',
+  'hours',
+  'settings',
+  'import',
+  'history',
+]
 for (const light of ['day', 'low'] as const)
   test(`views in ${light} light`, async ({ page }) => {
     await page.addInitScript((said) => localStorage.setItem('inch-ahead.light', said), light)
@@ -35,7 +52,13 @@ test('panels, first run and files', async ({ page }) => {
   const refitId = await server.refitId()
   await page.goto(`${server.url}/r/${refitId}/today`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
-  for (const [key, title] of [['n', 'Found something'], ['h', 'Log hours'], ['k', 'Start a clock'], ['/', 'Find anything'], ['?', 'Keys']] as const) {
+  for (const [key, title] of [
+    ['n', 'Found something'],
+    ['h', 'Log hours'],
+    ['k', 'Start a clock'],
+    ['/', 'Find anything'],
+    ['?', 'Keys'],
+  ] as const) {
     await page.locator('body').press(key)
     await expect(page.getByRole('dialog', { name: title })).toBeVisible()
     await clean(page, title)

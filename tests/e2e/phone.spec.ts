@@ -25,10 +25,14 @@ test('today, found, hours and jobs with a thumb', async ({ page }) => {
   await page.getByLabel('Where, same as last').selectOption('Stern gear')
   await page.getByRole('radio', { name: 'Fails' }).tap()
   await page.getByRole('radio', { name: 'Before launch' }).tap()
-  await page.getByLabel('Picture').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+  await page
+    .getByLabel('Picture')
+    .setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
   await page.getByRole('button', { name: 'Keep it' }).tap()
   await expect(page.getByText('This is not a picture that can be read.')).toBeVisible()
-  await page.getByLabel('Picture').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: onePoint })
+  await page
+    .getByLabel('Picture')
+    .setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: onePoint })
   await page.getByRole('button', { name: 'Keep it' }).tap()
   await expect(page.getByText('Kept. It waits in Jobs')).toBeVisible()
 
@@ -48,12 +52,14 @@ test('today, found, hours and jobs with a thumb', async ({ page }) => {
   await expect(page.getByLabel('Finished before')).toHaveValue('launch-two')
 })
 
-test('can\'t come is two presses, with what it does to the launch', async ({ page }) => {
+test("can't come is two presses, with what it does to the launch", async ({ page }) => {
   await page.goto(`${server.url}/r/${await server.refitId()}/today`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await page.getByRole('button', { name: "Can't come" }).tap()
   await page.getByRole('button', { name: 'Sat 1 May' }).first().tap()
-  await expect(page.getByRole('status').filter({ hasText: /The launch (stays|moves)/ })).toBeVisible()
+  await expect(
+    page.getByRole('status').filter({ hasText: /The launch (stays|moves)/ }),
+  ).toBeVisible()
   await page.getByRole('button', { name: "Oona can't come Sat 1 May" }).tap()
   await expect(page.getByRole('dialog')).toHaveCount(0)
 })

@@ -55,7 +55,8 @@ export class TestServer {
     })
     for (let tries = 0; tries < 200; tries++) {
       const ready = await fetch(`${this.url}/api/refits`).then(
-        async (answer) => answer.ok && (!env.INCH_AHEAD_SEED || ((await answer.json()) as unknown[]).length > 0),
+        async (answer) =>
+          answer.ok && (!env.INCH_AHEAD_SEED || ((await answer.json()) as unknown[]).length > 0),
         () => false,
       )
       if (ready) return

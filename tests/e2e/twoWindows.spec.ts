@@ -13,7 +13,9 @@ const openJob = async (page: Page) => {
 }
 const firstStep = (page: Page) => page.getByLabel('Step 1', { exact: true })
 
-test('an edit appears in the other window, a clash is asked about, undo takes it back', async ({ browser }) => {
+test('an edit appears in the other window, a clash is asked about, undo takes it back', async ({
+  browser,
+}) => {
   const one = await (await browser.newContext()).newPage()
   const other = await (await browser.newContext()).newPage()
   await openJob(one)
@@ -56,22 +58,28 @@ test('every view says the same launch, inches and hours', async ({ page }) => {
   for (const view of ['today', 'jobs', 'sequence', 'log', 'week', 'hours', 'settings']) {
     await page.goto(`${server.url}/r/${refitId}/${view}`)
     await expect(page.getByText(/launch planned \d/)).toBeVisible()
-    said.add(await page.getByRole('link', { name: /^The Tape/ }).getAttribute('aria-label') ?? '')
+    said.add((await page.getByRole('link', { name: /^The Tape/ }).getAttribute('aria-label')) ?? '')
   }
   expect([...said]).toHaveLength(1)
   const tape = [...said][0] as string
   const launch = /launch planned (\d+ \w+)/.exec(tape)?.[1]
   await page.goto(`${server.url}/r/${refitId}/sequence`)
-  await expect(page.getByRole('heading', { name: `Launch will be ${launch}, not 22 May` })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { name: `Launch will be ${launch}, not 22 May` }),
+  ).toBeVisible()
   // The refit file's rows, summed here by hand, give what the Tape and Hours say.
   const whole = (await (await page.request.get(`${server.url}/api/refits/${refitId}`)).json()) as {
     rows: { step: { earnedIn: number | null }[]; hoursEntry: { hours: number }[] }
   }
   const inches = whole.rows.step.reduce((sum, step) => sum + (step.earnedIn ?? 0), 0)
   expect(tape).toContain(`${Math.round(inches)} of 480 in`)
-  const minutes = Math.round(whole.rows.hoursEntry.reduce((sum, entry) => sum + entry.hours, 0) * 60)
+  const minutes = Math.round(
+    whole.rows.hoursEntry.reduce((sum, entry) => sum + entry.hours, 0) * 60,
+  )
   await page.goto(`${server.url}/r/${refitId}/hours`)
   await expect(page.getByRole('heading', { name: /written down/ })).toContainText(
-    minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`,
+    minutes % 60 === 0
+      ? `${minutes / 60} h`
+      : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`,
   )
 })

@@ -49,7 +49,9 @@ test('empty start to a finished system that outlives a power cut', async ({ page
 
   // A list of twelve jobs, one row broken and mended.
   await page.getByRole('link', { name: 'Paste a list' }).click()
-  await page.getByLabel('Paste it here').fill(csv.replace('Re-bed the forehatch;1;', 'Re-bed the forehatch;soon;'))
+  await page
+    .getByLabel('Paste it here')
+    .fill(csv.replace('Re-bed the forehatch;1;', 'Re-bed the forehatch;soon;'))
   await page.getByRole('button', { name: 'Read it' }).click()
   await expect(page.getByText('"soon" is not a time. Try 1h30, 90m or 1.5.')).toBeVisible()
   await expect(page.getByRole('heading', { name: '11 jobs to bring in' })).toBeVisible()
@@ -60,7 +62,10 @@ test('empty start to a finished system that outlives a power cut', async ({ page
   await expect(page.getByRole('heading', { name: 'All work, 12 jobs' })).toBeVisible()
 
   // One job broken into steps, with a cure, linked by name, gated by the launch.
-  await page.getByRole('button', { name: /Re-core the foredeck/ }).first().click()
+  await page
+    .getByRole('button', { name: /Re-core the foredeck/ })
+    .first()
+    .click()
   const panel = page.getByRole('region', { name: 'Re-core the foredeck' })
   await panel.getByLabel('Step 1').fill('Lay the plies')
   await panel.getByLabel('Step 1').press('Enter')
@@ -92,7 +97,10 @@ test('empty start to a finished system that outlives a power cut', async ({ page
   // Today, a Saturday with two people.
   await page.getByRole('link', { name: /Today/ }).click()
   await expect(page.getByRole('heading', { name: 'At the boat, two of us' })).toBeVisible()
-  const plies = page.getByRole('list', { name: 'The day' }).getByRole('listitem').filter({ hasText: 'Lay the plies' })
+  const plies = page
+    .getByRole('list', { name: 'The day' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Lay the plies' })
   await expect(plies).toContainText('Then waits until')
   await expect(plies).toContainText('resin sensitises')
   await expect(page.getByText('Biaxial 450, 2 m — in the shed')).toBeVisible()
@@ -114,7 +122,10 @@ test('empty start to a finished system that outlives a power cut', async ({ page
 
   // Finish the job and write it up.
   await page.getByRole('link', { name: /Jobs/ }).click()
-  await page.getByRole('button', { name: /Re-core the foredeck/ }).first().click()
+  await page
+    .getByRole('button', { name: /Re-core the foredeck/ })
+    .first()
+    .click()
   await panel.getByLabel('Done: Fair it').check()
   await expect(page.getByText('39.3 of 480 in')).toBeVisible()
   await panel.getByRole('button', { name: 'Write the as-built sheet' }).click()

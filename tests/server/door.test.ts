@@ -26,7 +26,12 @@ const create = (entity: EntityName, id: string, patch: Record<string, unknown>):
   id,
   patch,
 })
-const patch = (entity: EntityName, id: string, baseVersion: number, fields: object): ChangeItem => ({
+const patch = (
+  entity: EntityName,
+  id: string,
+  baseVersion: number,
+  fields: object,
+): ChangeItem => ({
   op: 'patch',
   entity,
   id,
@@ -61,7 +66,12 @@ const step = (id: string, hoursLikely: number) =>
 
 beforeEach(async () => {
   refit = randomUUID()
-  await pass([newRefit(), create('job', 'deck', { title: 'Deck', order: 'b' }), step('cut', 6), step('fair', 18)])
+  await pass([
+    newRefit(),
+    create('job', 'deck', { title: 'Deck', order: 'b' }),
+    step('cut', 6),
+    step('fair', 18),
+  ])
 })
 
 describe('the change door', () => {
@@ -72,8 +82,17 @@ describe('the change door', () => {
       create('person', 'ann', { name: '<b>Ann</b> & co', order: 'b', skills: ['electrics'] }),
     ])
     const rows = await rowsOf()
-    expect(rows.refit[0]).toMatchObject({ monthMeanC: mean, calibrate: true, version: 2, lwlM: null })
-    expect(rows.person[0]).toMatchObject({ name: '<b>Ann</b> & co', skills: ['electrics'], gone: false })
+    expect(rows.refit[0]).toMatchObject({
+      monthMeanC: mean,
+      calibrate: true,
+      version: 2,
+      lwlM: null,
+    })
+    expect(rows.person[0]).toMatchObject({
+      name: '<b>Ann</b> & co',
+      skills: ['electrics'],
+      gone: false,
+    })
   })
 
   it('does a change sent twice once', async () => {
@@ -92,10 +111,17 @@ describe('the change door', () => {
   })
 
   it('does all of a list or nothing', async () => {
-    const bad = [create('job', 'mast', { title: 'Mast', order: 'c' }), patch('step', 'cut', 1, { hoursLikely: -2 })]
+    const bad = [
+      create('job', 'mast', { title: 'Mast', order: 'c' }),
+      patch('step', 'cut', 1, { hoursLikely: -2 }),
+    ]
     await expect(pass(bad)).rejects.toMatchObject({
       status: 422,
-      problem: { fields: [{ field: 'items.1.step.hoursLikely', message: 'Likely hours must be at least 0.' }] },
+      problem: {
+        fields: [
+          { field: 'items.1.step.hoursLikely', message: 'Likely hours must be at least 0.' },
+        ],
+      },
     })
     expect((await rowsOf()).job).toHaveLength(1)
   })
@@ -103,10 +129,18 @@ describe('the change door', () => {
   it('merges patches to different fields and asks about the same one, with both values', async () => {
     await pass([patch('step', 'cut', 1, { title: 'Cut the skin' })])
     await pass([patch('step', 'cut', 1, { hoursLikely: 7 })], { deviceId: 'phone' })
-    expect(await stepRow('cut')).toMatchObject({ title: 'Cut the skin', hoursLikely: 7, version: 3 })
-    await expect(pass([patch('step', 'cut', 1, { title: 'Saw' })], { deviceId: 'phone' })).rejects.toMatchObject({
+    expect(await stepRow('cut')).toMatchObject({
+      title: 'Cut the skin',
+      hoursLikely: 7,
+      version: 3,
+    })
+    await expect(
+      pass([patch('step', 'cut', 1, { title: 'Saw' })], { deviceId: 'phone' }),
+    ).rejects.toMatchObject({
       status: 409,
-      problem: { clashes: [{ field: 'title', yours: 'Saw', theirs: 'Cut the skin', theirVersion: 3 }] },
+      problem: {
+        clashes: [{ field: 'title', yours: 'Saw', theirs: 'Cut the skin', theirVersion: 3 }],
+      },
     })
     await expect(
       pass([{ op: 'delete', entity: 'step', id: 'cut', baseVersion: 1 }]),
@@ -118,24 +152,58 @@ describe('the change door', () => {
     const stop = listen(refit, (one) => heard.push(one))
     const { seq } = await pass([patch('step', 'cut', 1, { title: 'Cut' })])
     stop()
-    expect(heard).toMatchObject([{ seq, rows: [{ entity: 'step', id: 'cut', row: { title: 'Cut' } }] }])
+    expect(heard).toMatchObject([
+      { seq, rows: [{ entity: 'step', id: 'cut', row: { title: 'Cut' } }] },
+    ])
     const { models } = await database()
     expect(await changedRowsSince(models, refit, seq - 1)).toMatchObject([{ id: 'cut' }])
   })
 
   it.each([
-    ['a link onto itself', create('link', 'l', { fromJobId: 'deck', toJobId: 'deck' }), /cannot wait for itself/],
-    ['a reference to nothing', create('link', 'l', { fromJobId: 'deck', toJobId: 'moon' }), /job that is not there/],
-    ['a wait over its maximum', patch('step', 'cut', 1, { waitKind: 'chem', waitHours: 30, maxWaitHours: 24 }), /closes after 24 h, before the wait of 30 h/],
-    ['low hours over likely', patch('step', 'cut', 1, { hoursLow: 9 }), /Low hours are over the likely ones/],
+    [
+      'a link onto itself',
+      create('link', 'l', { fromJobId: 'deck', toJobId: 'deck' }),
+      /cannot wait for itself/,
+    ],
+    [
+      'a reference to nothing',
+      create('link', 'l', { fromJobId: 'deck', toJobId: 'moon' }),
+      /job that is not there/,
+    ],
+    [
+      'a wait over its maximum',
+      patch('step', 'cut', 1, { waitKind: 'chem', waitHours: 30, maxWaitHours: 24 }),
+      /closes after 24 h, before the wait of 30 h/,
+    ],
+    [
+      'low hours over likely',
+      patch('step', 'cut', 1, { hoursLow: 9 }),
+      /Low hours are over the likely ones/,
+    ],
     ['absurd hours', patch('step', 'cut', 1, { hoursLikely: 99999 }), /at most 2000/],
-    ['a launch before lift-out', create('haulOut', 'h', { name: 'H', liftOutAimed: '2027-05-01', launchAimed: '2027-04-01' }), /is before lift-out aimed/i],
-    ['a date that is none', create('season', 's', { name: 'S', from: '2027-02-30', to: '2027-04-01' }), /is not a date/],
-    ['a season backwards', create('season', 's', { name: 'S', from: '2027-05-01', to: '2027-04-01' }), /is before from/],
+    [
+      'a launch before lift-out',
+      create('haulOut', 'h', { name: 'H', liftOutAimed: '2027-05-01', launchAimed: '2027-04-01' }),
+      /is before lift-out aimed/i,
+    ],
+    [
+      'a date that is none',
+      create('season', 's', { name: 'S', from: '2027-02-30', to: '2027-04-01' }),
+      /is not a date/,
+    ],
+    [
+      'a season backwards',
+      create('season', 's', { name: 'S', from: '2027-05-01', to: '2027-04-01' }),
+      /is before from/,
+    ],
     ['an unknown field', patch('step', 'cut', 1, { colour: 'red' }), /no field/],
     ['inches by hand', patch('step', 'cut', 1, { earnedIn: 400 }), /no field/],
     ['an unknown zone', patch('refit', '', 1, { zone: 'Moon/Crater' }), /not a time zone/],
-    ['a row in use', { op: 'delete', entity: 'job', id: 'deck', baseVersion: 1 } as ChangeItem, /still used by 2/],
+    [
+      'a row in use',
+      { op: 'delete', entity: 'job', id: 'deck', baseVersion: 1 } as ChangeItem,
+      /still used by 2/,
+    ],
   ])('refuses %s with a sentence', async (_, item, sentence) => {
     const about = item.entity === 'refit' ? { ...item, id: refit } : item
     await expect(pass([about])).rejects.toMatchObject({
@@ -145,12 +213,17 @@ describe('the change door', () => {
   })
 
   it('refuses a circle of links, naming its jobs, and a name used twice', async () => {
-    await pass([create('job', 'mast', { title: 'Mast', order: 'c' }), create('link', 'a', { fromJobId: 'deck', toJobId: 'mast' })])
-    await expect(pass([create('link', 'b', { fromJobId: 'mast', toJobId: 'deck' })])).rejects.toThrow(
-      /circle: .*(Deck → Mast → Deck|Mast → Deck → Mast)/,
-    )
+    await pass([
+      create('job', 'mast', { title: 'Mast', order: 'c' }),
+      create('link', 'a', { fromJobId: 'deck', toJobId: 'mast' }),
+    ])
+    await expect(
+      pass([create('link', 'b', { fromJobId: 'mast', toJobId: 'deck' })]),
+    ).rejects.toThrow(/circle: .*(Deck → Mast → Deck|Mast → Deck → Mast)/)
     await pass([create('zone', 'z', { name: 'Foredeck', order: 'b' })])
-    await expect(pass([create('zone', 'y', { name: ' foredeck ', order: 'c' })])).rejects.toThrow(/another name/)
+    await expect(pass([create('zone', 'y', { name: ' foredeck ', order: 'c' })])).rejects.toThrow(
+      /another name/,
+    )
   })
 })
 
@@ -167,7 +240,10 @@ describe('inches', () => {
   })
 
   it('of two steps finished in one change are worked out one after the other', async () => {
-    await pass([patch('step', 'cut', 1, { state: 'done' }), patch('step', 'fair', 1, { state: 'done' })])
+    await pass([
+      patch('step', 'cut', 1, { state: 'done' }),
+      patch('step', 'fair', 1, { state: 'done' }),
+    ])
     const steps = (await rowsOf()).step
     expect(steps.reduce((sum, one) => sum + (one.earnedIn ?? 0), 0)).toBeCloseTo(480, 9)
   })
@@ -193,7 +269,13 @@ describe('undo', () => {
   })
 
   it('leaves alone what the program wrote by itself', async () => {
-    const quiet = { changeId: randomUUID(), deviceId: 'laptop', personId: null, label: 'plan', quiet: true }
+    const quiet = {
+      changeId: randomUUID(),
+      deviceId: 'laptop',
+      personId: null,
+      label: 'plan',
+      quiet: true,
+    }
     await pass([patch('step', 'cut', 1, { title: 'Saw' })])
     await passDoor(refit, {
       ...quiet,

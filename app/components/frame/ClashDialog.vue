@@ -18,10 +18,17 @@ const yours = (clash: Clash) => (clash.field === '' ? 'removed' : say(clash.your
 </script>
 
 <template>
-  <UiDialog :open="store.clash !== null" title="Somebody else changed this too" red @close="store.keepTheirs()">
+  <UiDialog
+    :open="store.clash !== null"
+    title="Somebody else changed this too"
+    red
+    @close="store.keepTheirs()"
+  >
     <p>Since you looked, another window changed the same thing. Which do you want to keep?</p>
     <table class="my-4 w-full border-collapse">
-      <caption class="sr-only">What clashes</caption>
+      <caption class="sr-only">
+        What clashes
+      </caption>
       <thead>
         <tr class="border-b-2 border-ink text-left">
           <th scope="col" class="cond py-1">What</th>
@@ -30,7 +37,11 @@ const yours = (clash: Clash) => (clash.field === '' ? 'removed' : say(clash.your
         </tr>
       </thead>
       <tbody>
-        <tr v-for="one in store.clash?.clashes ?? []" :key="one.id + one.field" class="border-b border-rule2">
+        <tr
+          v-for="one in store.clash?.clashes ?? []"
+          :key="one.id + one.field"
+          class="border-b border-rule2"
+        >
           <th scope="row" class="py-1 pr-3 text-left font-normal">{{ one.label }}</th>
           <td class="py-1 pr-3">{{ theirs(one) }}</td>
           <td class="py-1">{{ yours(one) }}</td>

@@ -55,7 +55,9 @@ async function stop() {
           Temperatures: your readings, then the simulated forecast, else
           {{ shown.clock.assumedC }} °C.
         </li>
-        <li>Distrust it when the surface is colder than the air. The product's data sheet decides.</li>
+        <li>
+          Distrust it when the surface is colder than the air. The product's data sheet decides.
+        </li>
       </ul>
     </details>
     <form class="mt-4 flex items-end gap-3" @submit.prevent="addReading">

@@ -45,8 +45,22 @@ function fromProduct(id: string | null) {
   form.set('minC', product.minC)
   form.set('maxC', product.maxC)
   form.set('refMassG', product.potMassG ?? 100)
-  form.set('opensH', kind === 'cure' ? product.cureH : kind === 'immersion' ? product.immersionMinH : product.overcoatOpensH)
-  form.set('closesH', kind === 'pot' ? product.potLifeH : kind === 'immersion' ? product.immersionMaxH : product.overcoatClosesH)
+  form.set(
+    'opensH',
+    kind === 'cure'
+      ? product.cureH
+      : kind === 'immersion'
+        ? product.immersionMinH
+        : product.overcoatOpensH,
+  )
+  form.set(
+    'closesH',
+    kind === 'pot'
+      ? product.potLifeH
+      : kind === 'immersion'
+        ? product.immersionMaxH
+        : product.overcoatClosesH,
+  )
 }
 async function start() {
   const done = await form.save(`Clock: ${String(form.values.title ?? '')}`, (values) => [
@@ -72,12 +86,29 @@ async function start() {
 <template>
   <UiDialog :open="open" title="Start a clock" @close="frame.close()">
     <form class="grid gap-4" @submit.prevent="start">
-      <UiText v-bind="form.bind('title', 'What is curing')" needed placeholder="Foredeck plies 1 and 2" />
+      <UiText
+        v-bind="form.bind('title', 'What is curing')"
+        needed
+        placeholder="Foredeck plies 1 and 2"
+      />
       <UiChoice v-bind="form.bind('kind', 'Kind')" :options="kinds" />
-      <UiSelect v-if="products.length > 0" label="Product" :model-value="null" :options="products" none="Times by hand" @update:model-value="fromProduct" />
+      <UiSelect
+        v-if="products.length > 0"
+        label="Product"
+        :model-value="null"
+        :options="products"
+        none="Times by hand"
+        @update:model-value="fromProduct"
+      />
       <div class="grid grid-cols-2 gap-3">
         <UiNumber v-if="!isPot" v-bind="form.bind('opensH')" :min="0" may-be-empty />
-        <UiNumber v-bind="form.bind('closesH', isPot ? 'Pot life in hours' : 'Bond window shuts after hours')" :min="0.01" :may-be-empty="!isPot" />
+        <UiNumber
+          v-bind="
+            form.bind('closesH', isPot ? 'Pot life in hours' : 'Bond window shuts after hours')
+          "
+          :min="0.01"
+          :may-be-empty="!isPot"
+        />
         <UiNumber v-bind="form.bind('refC')" />
         <UiNumber v-if="!isPot" v-bind="form.bind('minC')" may-be-empty />
         <UiNumber v-if="isPot" v-bind="form.bind('massG')" :min="1" may-be-empty />

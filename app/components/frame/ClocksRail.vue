@@ -16,19 +16,35 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
 
 <template>
   <aside class="no-print" aria-label="Clocks">
-    <div class="flex items-center justify-between max-lg:sr-only" :class="{ 'sr-only': props.strip }">
+    <div
+      class="flex items-center justify-between max-lg:sr-only"
+      :class="{ 'sr-only': props.strip }"
+    >
       <h2>Clocks</h2>
       <button class="btn btn-quiet btn-small" aria-keyshortcuts="k" @click="frame.open('clock')">
         <Plus :size="18" aria-hidden="true" /> Start
       </button>
     </div>
-    <p v-if="clocks.length === 0" class="text-ink2 mt-2 max-lg:hidden" :class="{ hidden: props.strip }">
+    <p
+      v-if="clocks.length === 0"
+      class="text-ink2 mt-2 max-lg:hidden"
+      :class="{ hidden: props.strip }"
+    >
       Nothing is curing. Press k when you mix a pot or lay a coat.
     </p>
     <div v-if="!props.strip" class="mt-2 grid gap-3 max-lg:hidden">
-      <ClockCard v-for="one in clocks" :key="one.clock.id" :shown="one" @open="opened = one.clock.id" />
+      <ClockCard
+        v-for="one in clocks"
+        :key="one.clock.id"
+        :shown="one"
+        @open="opened = one.clock.id"
+      />
     </div>
-    <div v-if="clocks.length > 0" class="relative flex gap-2 overflow-x-auto" :class="{ 'lg:hidden': !props.strip }">
+    <div
+      v-if="clocks.length > 0"
+      class="relative flex gap-2 overflow-x-auto"
+      :class="{ 'lg:hidden': !props.strip }"
+    >
       <ClockCard
         v-for="one in clocks"
         :key="one.clock.id"
@@ -45,7 +61,8 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
       </p>
       <p v-if="store.derived.ashore" class="text-ink2">
         ashore day {{ store.derived.ashore.day }} ·
-        {{ formatMoney(store.derived.ashore.costPerDayMinor, store.refit?.currency ?? 'EUR') }} a day
+        {{ formatMoney(store.derived.ashore.costPerDayMinor, store.refit?.currency ?? 'EUR') }} a
+        day
       </p>
       <p v-if="!store.connected" class="text-redlead" role="status">
         No connection. What you see may be old.

@@ -19,22 +19,42 @@ interface Hit {
 const mostShown = 12
 const at = (path: string) => () => void navigateTo(`/r/${store.refitId}/${path}`)
 const all = computed<Hit[]>(() => [
-  ...views.value.map((view) => ({ id: view.path, name: view.name, kind: 'View', go: at(view.path) })),
+  ...views.value.map((view) => ({
+    id: view.path,
+    name: view.name,
+    kind: 'View',
+    go: at(view.path),
+  })),
   { id: 'week', name: 'Week', kind: 'View', go: at('week') },
   { id: 'settings', name: 'Settings', kind: 'View', go: at('settings') },
   { id: 'hours', name: 'Hours', kind: 'View', go: at('hours') },
   { id: 'import', name: 'Bring in a list of work', kind: 'Do', go: at('import') },
   { id: 'do-hours', name: 'Log hours', kind: 'Do', go: () => frame.open('hours') },
   { id: 'do-clock', name: 'Start a clock', kind: 'Do', go: () => frame.open('clock') },
-  ...store.rows.job.map((job) => ({ id: job.id, name: job.title, kind: 'Job', go: at(`jobs?job=${job.id}`) })),
+  ...store.rows.job.map((job) => ({
+    id: job.id,
+    name: job.title,
+    kind: 'Job',
+    go: at(`jobs?job=${job.id}`),
+  })),
   ...store.rows.step.map((step) => ({
     id: step.id,
     name: step.title,
     kind: 'Step',
     go: at(`jobs?job=${step.jobId}`),
   })),
-  ...store.rows.finding.map((one) => ({ id: one.id, name: one.title, kind: 'Found', go: at('jobs?show=found') })),
-  ...store.rows.asBuiltSheet.map((one) => ({ id: one.id, name: one.title, kind: 'As-built', go: at(`log/${one.id}`) })),
+  ...store.rows.finding.map((one) => ({
+    id: one.id,
+    name: one.title,
+    kind: 'Found',
+    go: at('jobs?show=found'),
+  })),
+  ...store.rows.asBuiltSheet.map((one) => ({
+    id: one.id,
+    name: one.title,
+    kind: 'As-built',
+    go: at(`log/${one.id}`),
+  })),
 ])
 const hits = computed(() => {
   const words = asked.value.toLowerCase().split(/\s+/).filter(Boolean)
@@ -61,8 +81,17 @@ function go(hit: Hit | null) {
       />
       <ComboboxOptions static class="mt-3">
         <li v-if="hits.length === 0" class="py-2 text-ink2">Nothing by that name.</li>
-        <ComboboxOption v-for="hit in hits" :key="`${hit.kind}-${hit.id}`" v-slot="{ active }" :value="hit" as="template">
-          <li class="flex justify-between gap-4 px-2 py-1.5 max-sm:py-3" :class="active ? 'bg-ink text-sheet' : ''">
+        <ComboboxOption
+          v-for="hit in hits"
+          :key="`${hit.kind}-${hit.id}`"
+          v-slot="{ active }"
+          :value="hit"
+          as="template"
+        >
+          <li
+            class="flex justify-between gap-4 px-2 py-1.5 max-sm:py-3"
+            :class="active ? 'bg-ink text-sheet' : ''"
+          >
             <span class="truncate">{{ hit.name }}</span><span class="cond">{{ hit.kind }}</span>
           </li>
         </ComboboxOption>

@@ -80,23 +80,45 @@ function takePicture(event: Event) {
 <template>
   <UiDialog :open="open" title="Found something" red @close="frame.close()">
     <form class="grid gap-4" @submit.prevent="keep">
-      <UiText v-bind="form.bind('title', 'What')" needed :most="500" placeholder="Valve handle turns, water does not stop" />
+      <UiText
+        v-bind="form.bind('title', 'What')"
+        needed
+        :most="500"
+        placeholder="Valve handle turns, water does not stop"
+      />
       <div class="grid grid-cols-[1fr_auto] gap-3">
-        <UiSelect v-bind="form.bind('zoneId', 'Where, same as last')" :options="zones" none="Not said" />
+        <UiSelect
+          v-bind="form.bind('zoneId', 'Where, same as last')"
+          :options="zones"
+          none="Not said"
+        />
         <label class="btn self-end bg-brass! text-on-brass!">
           <Camera :size="18" aria-hidden="true" /> {{ picture ? 'Picture taken' : 'Picture' }}
-          <input type="file" accept="image/*" capture="environment" class="sr-only" @change="takePicture" />
+          <input
+            type="file"
+            accept="image/*"
+            capture="environment"
+            class="sr-only"
+            @change="takePicture"
+          />
         </label>
       </div>
       <p v-if="pictureWrong" class="text-redlead" role="alert">{{ pictureWrong }}</p>
       <UiChoice
         v-bind="form.bind('severity', 'How bad')"
-        :options="severityName.map((label, index) => ({ value: index + 1, label: label.replace(/^./, (c) => c.toUpperCase()) }))"
+        :options="
+          severityName.map((label, index) => ({
+            value: index + 1,
+            label: label.replace(/^./, (c) => c.toUpperCase()),
+          }))
+        "
       />
       <UiChoice v-bind="form.bind('when', 'When')" :options="whens" />
       <p v-if="during" class="text-ink2">Found during: {{ during.title }}.</p>
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
-      <button class="btn btn-main min-h-12!" type="submit" :disabled="form.busy.value">Keep it</button>
+      <button class="btn btn-main min-h-12!" type="submit" :disabled="form.busy.value">
+        Keep it
+      </button>
     </form>
   </UiDialog>
 </template>

@@ -33,7 +33,12 @@ async function keep() {
   const done = await form.save('Hours', (values) => {
     const step = store.rows.step.find((one) => one.id === values.stepId)
     return [
-      { op: 'create', entity: 'hoursEntry', id: newId(), patch: { ...values, jobId: step?.jobId ?? null } },
+      {
+        op: 'create',
+        entity: 'hoursEntry',
+        id: newId(),
+        patch: { ...values, jobId: step?.jobId ?? null },
+      },
     ]
   })
   if (!done) return
@@ -48,7 +53,9 @@ async function keep() {
       <p v-if="people.length === 0" class="text-redlead">Add a person in Settings first.</p>
       <div v-if="form.values.stepId" class="flex items-center justify-between gap-2">
         <p><span class="cond text-ink2">On</span> {{ nameOf(String(form.values.stepId)) }}</p>
-        <button type="button" class="btn btn-small" @click="form.set('stepId', null)">Change</button>
+        <button type="button" class="btn btn-small" @click="form.set('stepId', null)">
+          Change
+        </button>
       </div>
       <UiPick v-else label="On which step" :options="options" @pick="form.set('stepId', $event)" />
       <div class="grid grid-cols-2 gap-3">
@@ -61,7 +68,9 @@ async function keep() {
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <div class="flex flex-wrap gap-3">
         <button class="btn btn-main" type="submit" :disabled="form.busy.value">Keep hours</button>
-        <NuxtLink :to="`/r/${store.refitId}/hours`" class="btn" @click="frame.close()">All hours</NuxtLink>
+        <NuxtLink :to="`/r/${store.refitId}/hours`" class="btn" @click="frame.close()"
+          >All hours</NuxtLink
+        >
       </div>
     </form>
   </UiDialog>

@@ -17,22 +17,34 @@ const links = [
   <UiDialog :open="frame.panel === 'more'" title="More" @close="frame.close()">
     <ul class="grid gap-2">
       <li v-for="view in views" :key="view.path" class="sm:hidden">
-        <NuxtLink :to="view.to" class="btn w-full justify-start!" @click="frame.close()">{{ view.name }}</NuxtLink>
+        <NuxtLink :to="view.to" class="btn w-full justify-start!" @click="frame.close()">{{
+          view.name
+        }}</NuxtLink>
       </li>
       <li v-for="[path, name] in links" :key="path">
-        <NuxtLink :to="`/r/${store.refitId}/${path}`" class="btn w-full justify-start!" @click="frame.close()">
+        <NuxtLink
+          :to="`/r/${store.refitId}/${path}`"
+          class="btn w-full justify-start!"
+          @click="frame.close()"
+        >
           {{ name }}
         </NuxtLink>
       </li>
       <li>
-        <button class="btn w-full justify-start!" @click="frame.open('clock')">Start a clock</button>
+        <button class="btn w-full justify-start!" @click="frame.open('clock')">
+          Start a clock
+        </button>
       </li>
       <li>
-        <button class="btn w-full justify-start!" @click="frame.close(), undo()">Undo your last change</button>
+        <button class="btn w-full justify-start!" @click="(frame.close(), undo())">
+          Undo your last change
+        </button>
       </li>
       <li><button class="btn w-full justify-start!" @click="frame.open('keys')">Keys</button></li>
       <li>
-        <NuxtLink to="/?all" class="btn w-full justify-start!" @click="frame.close()">Other refits</NuxtLink>
+        <NuxtLink to="/?all" class="btn w-full justify-start!" @click="frame.close()"
+          >Other refits</NuxtLink
+        >
       </li>
     </ul>
   </UiDialog>

@@ -5,7 +5,10 @@ const frame = useFrameStore()
 </script>
 
 <template>
-  <nav class="no-print fixed inset-x-0 bottom-0 z-30 grid grid-cols-5 border-t-2 border-ink bg-sheet sm:hidden" aria-label="Views">
+  <nav
+    class="no-print fixed inset-x-0 bottom-0 z-30 grid grid-cols-5 border-t-2 border-ink bg-sheet sm:hidden"
+    aria-label="Views"
+  >
     <NuxtLink
       v-for="view in views.filter((one) => one.path === 'today' || one.path === 'jobs')"
       :key="view.path"
@@ -16,7 +19,9 @@ const frame = useFrameStore()
     >
       {{ view.name }}
     </NuxtLink>
-    <button class="cond h-14 bg-redlead text-lg text-sheet" @click="frame.open('found')">Found</button>
+    <button class="cond h-14 bg-redlead text-lg text-sheet" @click="frame.open('found')">
+      Found
+    </button>
     <button class="cond h-14 text-lg" @click="frame.open('hours')">Hours</button>
     <button class="cond h-14 text-lg" @click="frame.open('more')">More</button>
   </nav>

@@ -64,8 +64,21 @@ const flags = computed(() => {
     :aria-label="`The Tape: ${tape.earned}, ${tape.week}, ${tape.launch}. Open the week.`"
   >
     <div ref="box">
-      <svg :width="width" :height="height + (range.to - range.from < store.derived.loaIn && flags.length === 0 ? 4 : 24)" class="block overflow-visible" aria-hidden="true">
-        <rect x="1" y="6" :width="Math.max(0, width - 2)" :height="height - 6" fill="var(--sheet)" />
+      <svg
+        :width="width"
+        :height="
+          height + (range.to - range.from < store.derived.loaIn && flags.length === 0 ? 4 : 24)
+        "
+        class="block overflow-visible"
+        aria-hidden="true"
+      >
+        <rect
+          x="1"
+          y="6"
+          :width="Math.max(0, width - 2)"
+          :height="height - 6"
+          fill="var(--sheet)"
+        />
         <rect
           x="1"
           y="6"
@@ -77,7 +90,13 @@ const flags = computed(() => {
           v-if="store.derived.earnedThisWeekIn > 0"
           :x="Math.max(1, x(store.derived.earnedIn - store.derived.earnedThisWeekIn))"
           y="6"
-          :width="Math.max(0, x(store.derived.earnedIn) - Math.max(1, x(store.derived.earnedIn - store.derived.earnedThisWeekIn)))"
+          :width="
+            Math.max(
+              0,
+              x(store.derived.earnedIn) -
+                Math.max(1, x(store.derived.earnedIn - store.derived.earnedThisWeekIn)),
+            )
+          "
           :height="height - 6"
           fill="var(--brass-deep)"
           opacity="0.35"
@@ -92,7 +111,15 @@ const flags = computed(() => {
           stroke="var(--ink)"
           stroke-width="1"
         />
-        <rect x="1" y="6" :width="Math.max(0, width - 2)" :height="height - 6" fill="none" stroke="var(--ink)" stroke-width="2" />
+        <rect
+          x="1"
+          y="6"
+          :width="Math.max(0, width - 2)"
+          :height="height - 6"
+          fill="none"
+          stroke="var(--ink)"
+          stroke-width="2"
+        />
         <text
           v-for="inch in numbers"
           :key="inch"
@@ -107,7 +134,14 @@ const flags = computed(() => {
         </text>
         <path d="M-6 2 h9 v36 h-4 v-30 h-5z" fill="var(--ink)" />
         <g v-for="flag in flags" :key="flag.id">
-          <line :x1="flag.at" :x2="flag.at" y1="0" :y2="height + 6" stroke="var(--ink)" stroke-width="2" />
+          <line
+            :x1="flag.at"
+            :x2="flag.at"
+            y1="0"
+            :y2="height + 6"
+            stroke="var(--ink)"
+            stroke-width="2"
+          />
           <path :d="`M${flag.at} 0 l9 4 l-9 4z`" fill="var(--redlead)" />
           <text
             v-if="flag.shown"

@@ -18,7 +18,12 @@ const frame = useFrameStore()
             :aria-current="view.current ? 'page' : undefined"
             :aria-keyshortcuts="view.key"
           >
-            <span class="mr-2 text-base" :class="view.current ? 'text-brass' : ''" aria-hidden="true">{{ view.key }}</span>
+            <span
+              class="mr-2 text-base"
+              :class="view.current ? 'text-brass' : ''"
+              aria-hidden="true"
+              >{{ view.key }}</span
+            >
             {{ view.name }}
           </NuxtLink>
         </li>

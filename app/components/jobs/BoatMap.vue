@@ -26,9 +26,18 @@ const shape = computed(() => {
   const freeboard = loa * 0.105 * scale
   const water = 190
   const sheer = water - freeboard
-  const aft = 10 + ((W - 20) - lwl) * 0.45
+  const aft = 10 + (W - 20 - lwl) * 0.45
   const fore = aft + lwl
-  return { water, sheer, draught, beam, aft, fore, sail: refit?.boatType !== 'motor', ketch: refit?.boatType === 'ketch' }
+  return {
+    water,
+    sheer,
+    draught,
+    beam,
+    aft,
+    fore,
+    sail: refit?.boatType !== 'motor',
+    ketch: refit?.boatType === 'ketch',
+  }
 })
 const hull = computed(() => {
   const { water, sheer, draught, aft, fore } = shape.value
@@ -50,7 +59,10 @@ const plan = computed(() => {
   }
 })
 /** Where a place's mark stands, by its name and strake; others share a row beneath. */
-const spots: readonly (readonly [RegExp, (s: typeof shape.value, p: typeof plan.value) => readonly [number, number]])[] = [
+const spots: readonly (readonly [
+  RegExp,
+  (s: typeof shape.value, p: typeof plan.value) => readonly [number, number],
+])[] = [
   [/mast|rig/i, (s) => [W * 0.56, s.sheer - 96]],
   [/rudder|skeg/i, (s) => [s.aft + 16, s.water + s.draught * 0.5]],
   [/stern gear|shaft/i, (s) => [W * 0.27, s.water + s.draught * 0.5]],
@@ -93,15 +105,31 @@ const toggle = (zoneId: string) => emit('choose', props.chosen === zoneId ? null
   <svg :viewBox="`0 -30 ${W} 460`" class="w-full" role="group" aria-label="The boat, by place">
     <g fill="none" stroke="var(--ink)" stroke-width="2" aria-hidden="true">
       <g v-if="shape.sail">
-        <path :d="`M${W * 0.58} ${shape.sheer} V-22 M${W * 0.58} -18 L${W - 14} ${shape.sheer - 10} M${W * 0.58} -18 L${W * 0.3} ${shape.sheer + 2}`" />
-        <path v-if="shape.ketch" :d="`M${W * 0.22} ${shape.sheer + 6} V52 M${W * 0.22} 54 L14 ${shape.sheer + 4}`" />
+        <path
+          :d="`M${W * 0.58} ${shape.sheer} V-22 M${W * 0.58} -18 L${W - 14} ${shape.sheer - 10} M${W * 0.58} -18 L${W * 0.3} ${shape.sheer + 2}`"
+        />
+        <path
+          v-if="shape.ketch"
+          :d="`M${W * 0.22} ${shape.sheer + 6} V52 M${W * 0.22} 54 L14 ${shape.sheer + 4}`"
+        />
       </g>
       <path :d="hull" fill="var(--sheet)" />
       <path :d="rudder" fill="var(--sheet)" />
-      <path :d="`M${W * 0.26} ${shape.sheer + 8} l14 -34 h72 l10 14 h62 l12 14`" fill="var(--sheet)" />
-      <path :d="`M0 ${shape.water} H${W}`" stroke="var(--water-deep)" stroke-dasharray="7 4" stroke-width="1.5" />
+      <path
+        :d="`M${W * 0.26} ${shape.sheer + 8} l14 -34 h72 l10 14 h62 l12 14`"
+        fill="var(--sheet)"
+      />
+      <path
+        :d="`M0 ${shape.water} H${W}`"
+        stroke="var(--water-deep)"
+        stroke-dasharray="7 4"
+        stroke-width="1.5"
+      />
       <path :d="plan.path" fill="var(--sheet)" />
-      <path :d="`M${W * 0.34} ${plan.mid - plan.half * 0.55} h${W * 0.3} l40 ${plan.half * 0.25} v${plan.half * 0.6} l-40 ${plan.half * 0.25} h-${W * 0.3}z M${W * 0.1} ${plan.mid - plan.half * 0.42} h${W * 0.2} v${plan.half * 0.84} h-${W * 0.2}z`" stroke-width="1.3" />
+      <path
+        :d="`M${W * 0.34} ${plan.mid - plan.half * 0.55} h${W * 0.3} l40 ${plan.half * 0.25} v${plan.half * 0.6} l-40 ${plan.half * 0.25} h-${W * 0.3}z M${W * 0.1} ${plan.mid - plan.half * 0.42} h${W * 0.2} v${plan.half * 0.84} h-${W * 0.2}z`"
+        stroke-width="1.3"
+      />
     </g>
     <g
       v-for="mark in marks"
@@ -122,7 +150,9 @@ const toggle = (zoneId: string) => emit('choose', props.chosen === zoneId ? null
         :y="mark.y - 11"
         width="22"
         height="22"
-        :fill="chosen === mark.zone.id ? 'var(--ink)' : mark.severe ? 'var(--redlead)' : 'var(--sheet)'"
+        :fill="
+          chosen === mark.zone.id ? 'var(--ink)' : mark.severe ? 'var(--redlead)' : 'var(--sheet)'
+        "
         stroke="var(--ink)"
         stroke-width="1.5"
         :transform="mark.severe ? `rotate(45 ${mark.x} ${mark.y})` : undefined"

@@ -7,7 +7,9 @@ import { inOrder } from '#core/model/refit'
 /** What to bring for a step: the start of its kit. */
 const props = defineProps<{ step: Step }>()
 const store = useRefitStore()
-const lines = computed(() => inOrder(store.rows.bringLine.filter((one) => one.stepId === props.step.id)))
+const lines = computed(() =>
+  inOrder(store.rows.bringLine.filter((one) => one.stepId === props.step.id)),
+)
 const what = ref('')
 const amount = ref('')
 const at = ref<'boat' | 'shed' | 'home' | 'toBuy' | null>('shed')
@@ -27,8 +29,19 @@ const places = [
 async function add() {
   if (what.value.trim() === '') return
   const order = keyBetween(lines.value.at(-1)?.order ?? null, null)
-  const patch = { stepId: props.step.id, what: what.value, amount: amount.value, at: at.value, kind: kind.value, order }
-  if (await store.attempt(`Bring ${what.value}`, [{ op: 'create', entity: 'bringLine', id: newId(), patch }])) {
+  const patch = {
+    stepId: props.step.id,
+    what: what.value,
+    amount: amount.value,
+    at: at.value,
+    kind: kind.value,
+    order,
+  }
+  if (
+    await store.attempt(`Bring ${what.value}`, [
+      { op: 'create', entity: 'bringLine', id: newId(), patch },
+    ])
+  ) {
     what.value = ''
     amount.value = ''
   }
@@ -48,10 +61,19 @@ const remove = (line: (typeof lines.value)[number]) =>
           {{ line.what }}<template v-if="line.amount">, {{ line.amount }}</template>
           <span class="text-ink2"> · {{ places.find((one) => one.value === line.at)?.label }}</span>
         </span>
-        <button class="btn btn-quiet btn-small" :aria-label="`Do not bring ${line.what}`" @click="remove(line)">Remove</button>
+        <button
+          class="btn btn-quiet btn-small"
+          :aria-label="`Do not bring ${line.what}`"
+          @click="remove(line)"
+        >
+          Remove
+        </button>
       </li>
     </ul>
-    <form class="mt-1 grid grid-cols-2 items-end gap-2 sm:grid-cols-[2fr_1fr_1fr_1fr_auto]" @submit.prevent="add">
+    <form
+      class="mt-1 grid grid-cols-2 items-end gap-2 sm:grid-cols-[2fr_1fr_1fr_1fr_auto]"
+      @submit.prevent="add"
+    >
       <UiText v-model="what" label="What" :most="200" />
       <UiText v-model="amount" label="How much" :most="60" />
       <UiSelect v-model="kind" label="Kind" :options="kinds" />

@@ -17,13 +17,18 @@ const reason = ref('')
 const lookOn = ref<string | null>(null)
 const wrong = ref('')
 
-const pictureOf = (finding: Finding) => store.rows.picture.find((one) => one.findingId === finding.id)
-const where = (finding: Finding) => store.rows.zone.find((one) => one.id === finding.zoneId)?.name ?? 'place not said'
+const pictureOf = (finding: Finding) =>
+  store.rows.picture.find((one) => one.findingId === finding.id)
+const where = (finding: Finding) =>
+  store.rows.zone.find((one) => one.id === finding.zoneId)?.name ?? 'place not said'
 
 async function makeJob(finding: Finding) {
   const id = newId()
   const order = keyBetween(inOrder(store.rows.job).at(-1)?.order ?? null, null)
-  const launch = finding.when === 'gate' || finding.when === 'now' ? (store.derived.launch?.gate.id ?? null) : null
+  const launch =
+    finding.when === 'gate' || finding.when === 'now'
+      ? (store.derived.launch?.gate.id ?? null)
+      : null
   const patch = {
     title: finding.title.slice(0, 300),
     zoneId: finding.zoneId,
@@ -35,7 +40,13 @@ async function makeJob(finding: Finding) {
   }
   const done = await store.attempt(`Job from: ${finding.title}`, [
     { op: 'create', entity: 'job', id, patch },
-    { op: 'patch', entity: 'finding', id: finding.id, baseVersion: finding.version, patch: { state: 'jobMade' } },
+    {
+      op: 'patch',
+      entity: 'finding',
+      id: finding.id,
+      baseVersion: finding.version,
+      patch: { state: 'jobMade' },
+    },
   ])
   if (done) emit('job', id)
 }
@@ -67,7 +78,11 @@ async function keep() {
       Nothing waits to be placed. Press n when you see something: it is kept here until you decide.
     </p>
     <ul>
-      <li v-for="finding in open" :key="finding.id" class="flex flex-wrap items-center gap-3 border-b border-rule2 py-2">
+      <li
+        v-for="finding in open"
+        :key="finding.id"
+        class="flex flex-wrap items-center gap-3 border-b border-rule2 py-2"
+      >
         <img
           v-if="pictureOf(finding)"
           :src="`/api/pictures/${pictureOf(finding)?.hash}?small`"
@@ -90,7 +105,11 @@ async function keep() {
         </div>
       </li>
     </ul>
-    <UiDialog :open="deciding !== null" :title="decision === 'watch' ? 'Watch it' : 'Accept it as it is'" @close="deciding = null">
+    <UiDialog
+      :open="deciding !== null"
+      :title="decision === 'watch' ? 'Watch it' : 'Accept it as it is'"
+      @close="deciding = null"
+    >
       <form class="grid gap-4" @submit.prevent="keep">
         <p>{{ deciding?.title }}</p>
         <UiText v-model="reason" label="Why" :most="1000" />

@@ -20,14 +20,28 @@ const options = computed(() =>
 async function add(side: 'before' | 'after', otherId: string) {
   wrong.value = { before: '', after: '' }
   try {
-    await (side === 'before' ? edits.addLink(otherId, props.job.id) : edits.addLink(props.job.id, otherId))
+    await (side === 'before'
+      ? edits.addLink(otherId, props.job.id)
+      : edits.addLink(props.job.id, otherId))
   } catch (error) {
     wrong.value = { ...wrong.value, [side]: sentenceOf(error) }
   }
 }
 const sides = computed(() => [
-  { side: 'before' as const, title: 'Waits for', label: 'Add a job it waits for', links: before.value, other: 'fromJobId' as const },
-  { side: 'after' as const, title: 'Then comes', label: 'Add a job that comes after', links: after.value, other: 'toJobId' as const },
+  {
+    side: 'before' as const,
+    title: 'Waits for',
+    label: 'Add a job it waits for',
+    links: before.value,
+    other: 'fromJobId' as const,
+  },
+  {
+    side: 'after' as const,
+    title: 'Then comes',
+    label: 'Add a job that comes after',
+    links: after.value,
+    other: 'toJobId' as const,
+  },
 ])
 </script>
 
@@ -40,7 +54,11 @@ const sides = computed(() => [
           <button class="grow py-1 text-left underline" @click="$emit('open', link[other])">
             {{ jobs.get(link[other])?.title }}
           </button>
-          <button class="btn btn-quiet btn-small" :aria-label="`Remove link with ${jobs.get(link[other])?.title}`" @click="edits.removeLink(link)">
+          <button
+            class="btn btn-quiet btn-small"
+            :aria-label="`Remove link with ${jobs.get(link[other])?.title}`"
+            @click="edits.removeLink(link)"
+          >
             Remove
           </button>
         </li>

@@ -22,11 +22,18 @@ const steps = computed(() => edits.stepsOf(props.job.id))
 const figures = computed(() => store.derived.jobs.get(props.job.id))
 const ranked = computed(() => planner.ranking.find((one) => one.jobId === props.job.id))
 const sheet = computed(() => store.rows.asBuiltSheet.find((one) => one.jobId === props.job.id))
-const zones = computed(() => inOrder(store.rows.zone).map((one) => ({ value: one.id, label: one.name })))
-const systems = computed(() => inOrder(store.rows.system).map((one) => ({ value: one.id, label: one.name })))
+const zones = computed(() =>
+  inOrder(store.rows.zone).map((one) => ({ value: one.id, label: one.name })),
+)
+const systems = computed(() =>
+  inOrder(store.rows.system).map((one) => ({ value: one.id, label: one.name })),
+)
 const gates = computed(() => store.rows.gate.map((one) => ({ value: one.id, label: one.name })))
 const purposeOptions = purposes.map((value) => ({ value, label: purposeName[value] }))
-const severities = severityName.map((label, index) => ({ value: index + 1, label: `${index + 1} ${label}` }))
+const severities = severityName.map((label, index) => ({
+  value: index + 1,
+  label: `${index + 1} ${label}`,
+}))
 const decisions = [
   { value: 'plan', label: 'In the plan' },
   { value: 'later', label: 'Later season' },
@@ -49,7 +56,8 @@ async function remove() {
 }
 async function writeSheet() {
   const { sheetId, items } = draftSheet(props.job, store.rows, store.derived.clock, newId)
-  if (await store.attempt(`As-built: ${props.job.title}`, items)) await navigateTo(`/r/${store.refitId}/log/${sheetId}`)
+  if (await store.attempt(`As-built: ${props.job.title}`, items))
+    await navigateTo(`/r/${store.refitId}/log/${sheetId}`)
 }
 </script>
 
@@ -57,28 +65,93 @@ async function writeSheet() {
   <section :aria-label="job.title" class="min-w-0">
     <div class="flex items-start gap-3">
       <PurposeTile :purpose="job.purpose" class="mt-1.5" />
-      <UiText class="grow text-xl" :model-value="job.title" label="Job" hide-label needed quiet @update:model-value="set('title')($event)" />
-      <button class="btn btn-quiet" aria-label="Close the job" @click="emit('close')"><X :size="20" aria-hidden="true" /></button>
+      <UiText
+        class="grow text-xl"
+        :model-value="job.title"
+        label="Job"
+        hide-label
+        needed
+        quiet
+        @update:model-value="set('title')($event)"
+      />
+      <button class="btn btn-quiet" aria-label="Close the job" @click="emit('close')">
+        <X :size="20" aria-hidden="true" />
+      </button>
     </div>
     <p class="text-ink2">
-      <template v-if="ranked">{{ prioritySentence(ranked.basis) }} Score {{ Math.round(ranked.score) }}. </template>
+      <template v-if="ranked"
+        >{{ prioritySentence(ranked.basis) }} Score {{ Math.round(ranked.score) }}.
+      </template>
       <template v-if="figures">
         {{ formatHours(figures.hoursOpen) }} open of {{ formatHours(figures.hoursPlanned) }},
-        {{ formatHours(figures.hoursLogged) }} logged; {{ formatInches(figures.earnedIn) }} in earned,
-        {{ formatInches(figures.openIn) }} in to earn.
+        {{ formatHours(figures.hoursLogged) }} logged; {{ formatInches(figures.earnedIn) }} in
+        earned, {{ formatInches(figures.openIn) }} in to earn.
       </template>
     </p>
     <div class="mt-3 grid grid-cols-2 gap-3 xl:grid-cols-4">
-      <UiSelect :model-value="job.zoneId" label="Where" :options="zones" none="Not said" @update:model-value="set('zoneId')($event)" />
-      <UiSelect :model-value="job.systemId" label="System" :options="systems" none="Not said" @update:model-value="set('systemId')($event)" />
-      <UiSelect :model-value="job.purpose" label="Purpose" :options="purposeOptions" @update:model-value="set('purpose')($event)" />
-      <UiSelect :model-value="job.severity" label="How bad" :options="severities" @update:model-value="set('severity')($event)" />
-      <UiSelect :model-value="job.gateId" label="Finished before" :options="gates" none="No gate" @update:model-value="set('gateId')($event)" />
-      <UiSelect :model-value="job.decision" label="Decision" :options="decisions" @update:model-value="set('decision')($event)" />
-      <UiNumber :model-value="job.pinnedRank" label="Pin to rank" :min="1" :max="10000" whole may-be-empty @update:model-value="set('pinnedRank')($event)" />
-      <UiCheck class="self-end" :model-value="job.spreading" label="Gets worse by itself" @update:model-value="set('spreading')($event)" />
+      <UiSelect
+        :model-value="job.zoneId"
+        label="Where"
+        :options="zones"
+        none="Not said"
+        @update:model-value="set('zoneId')($event)"
+      />
+      <UiSelect
+        :model-value="job.systemId"
+        label="System"
+        :options="systems"
+        none="Not said"
+        @update:model-value="set('systemId')($event)"
+      />
+      <UiSelect
+        :model-value="job.purpose"
+        label="Purpose"
+        :options="purposeOptions"
+        @update:model-value="set('purpose')($event)"
+      />
+      <UiSelect
+        :model-value="job.severity"
+        label="How bad"
+        :options="severities"
+        @update:model-value="set('severity')($event)"
+      />
+      <UiSelect
+        :model-value="job.gateId"
+        label="Finished before"
+        :options="gates"
+        none="No gate"
+        @update:model-value="set('gateId')($event)"
+      />
+      <UiSelect
+        :model-value="job.decision"
+        label="Decision"
+        :options="decisions"
+        @update:model-value="set('decision')($event)"
+      />
+      <UiNumber
+        :model-value="job.pinnedRank"
+        label="Pin to rank"
+        :min="1"
+        :max="10000"
+        whole
+        may-be-empty
+        @update:model-value="set('pinnedRank')($event)"
+      />
+      <UiCheck
+        class="self-end"
+        :model-value="job.spreading"
+        label="Gets worse by itself"
+        @update:model-value="set('spreading')($event)"
+      />
     </div>
-    <UiText v-if="job.decision !== 'plan'" class="mt-3" :model-value="job.reason" label="Why" :most="1000" @update:model-value="set('reason')($event)" />
+    <UiText
+      v-if="job.decision !== 'plan'"
+      class="mt-3"
+      :model-value="job.reason"
+      label="Why"
+      :most="1000"
+      @update:model-value="set('reason')($event)"
+    />
 
     <h2 class="mt-6">Steps, in order</h2>
     <p v-if="steps.length === 0" class="text-ink2">
@@ -91,17 +164,44 @@ async function writeSheet() {
       :animation="120"
       @end="dragged"
     >
-      <StepCard v-for="(step, index) in steps" :key="step.id" :step="step" :index="index" :last="steps.length - 1" />
+      <StepCard
+        v-for="(step, index) in steps"
+        :key="step.id"
+        :step="step"
+        :index="index"
+        :last="steps.length - 1"
+      />
     </VueDraggable>
     <form class="mt-2 flex items-end gap-2" @submit.prevent="addStep">
-      <UiText v-model="newStep" class="grow" label="Next step" placeholder="Cut and lift the skin" />
+      <UiText
+        v-model="newStep"
+        class="grow"
+        label="Next step"
+        placeholder="Cut and lift the skin"
+      />
       <button class="btn" type="submit">Add step</button>
     </form>
     <JobLinks class="mt-6" :job="job" @open="emit('open', $event)" />
-    <UiText class="mt-6" :model-value="job.detail" label="Notes" multiline :most="20000" @update:model-value="set('detail')($event)" />
+    <UiText
+      class="mt-6"
+      :model-value="job.detail"
+      label="Notes"
+      multiline
+      :most="20000"
+      @update:model-value="set('detail')($event)"
+    />
     <div class="mt-4 flex flex-wrap gap-2">
-      <NuxtLink v-if="sheet" class="btn" :to="`/r/${store.refitId}/log/${sheet.id}`">As-built sheet</NuxtLink>
-      <button v-else class="btn" :class="{ 'btn-main': figures?.state === 'done' }" @click="writeSheet">Write the as-built sheet</button>
+      <NuxtLink v-if="sheet" class="btn" :to="`/r/${store.refitId}/log/${sheet.id}`"
+        >As-built sheet</NuxtLink
+      >
+      <button
+        v-else
+        class="btn"
+        :class="{ 'btn-main': figures?.state === 'done' }"
+        @click="writeSheet"
+      >
+        Write the as-built sheet
+      </button>
       <button class="btn" @click="remove">Remove job</button>
     </div>
   </section>

@@ -40,7 +40,9 @@ const inches = computed(() => (figures.value?.earnedIn ?? 0) + (figures.value?.o
             <span class="text-redlead">No steps yet: the plan cannot see it.</span>
           </template>
         </span>
-        <span v-if="parent" class="cond block text-verdigris">↳ Found during: {{ parent.title }}</span>
+        <span v-if="parent" class="cond block text-verdigris"
+          >↳ Found during: {{ parent.title }}</span
+        >
       </span>
       <span class="mt-1.5 max-sm:hidden" :title="figures ? jobStateName[figures.state] : ''">
         <span class="block h-3.5 border border-ink bg-sheet" aria-hidden="true">

@@ -14,9 +14,13 @@ const frame = useFrameStore()
 const edits = useJobEdits()
 const folded = ref(true)
 
-const placed = computed(() => store.plan?.result.placements.find((one) => one.stepId === props.step.id))
+const placed = computed(() =>
+  store.plan?.result.placements.find((one) => one.stepId === props.step.id),
+)
 const people = computed(() =>
-  (placed.value?.personIds ?? []).map((id) => store.rows.person.find((one) => one.id === id)?.name).join(', '),
+  (placed.value?.personIds ?? [])
+    .map((id) => store.rows.person.find((one) => one.id === id)?.name)
+    .join(', '),
 )
 const logged = computed(() =>
   store.rows.hoursEntry
@@ -26,7 +30,8 @@ const logged = computed(() =>
 const said = computed(() => {
   const { step } = props
   const parts: string[] = []
-  if (plannedHours(step) !== step.hoursLikely) parts.push(`planned ${formatHours(plannedHours(step))}`)
+  if (plannedHours(step) !== step.hoursLikely)
+    parts.push(`planned ${formatHours(plannedHours(step))}`)
   if (step.waitKind !== 'none') parts.push(`then waits ${formatHours(step.waitHours)}`)
   if (step.maxWaitHours !== null) parts.push(`next within ${formatHours(step.maxWaitHours)}`)
   if (logged.value > 0) parts.push(`${formatHours(logged.value)} logged`)
@@ -40,17 +45,28 @@ const done = computed({
   get: () => props.step.state === 'done',
   set: (value: boolean) => void edits.setState(props.step, value ? 'done' : 'open'),
 })
-const set = (field: string) => (value: unknown) => void edits.editStep(props.step, { [field]: value })
+const set = (field: string) => (value: unknown) =>
+  void edits.editStep(props.step, { [field]: value })
 </script>
 
 <template>
-  <li class="border-b border-rule2 bg-paper py-1" :class="{ 'opacity-80': step.state === 'dropped' }">
-    <div class="grid grid-cols-[1.5rem_2.25rem_1fr_auto] items-start gap-x-1 sm:grid-cols-[1.5rem_2.25rem_1fr_7.5rem_5.5rem_auto]">
+  <li
+    class="border-b border-rule2 bg-paper py-1"
+    :class="{ 'opacity-80': step.state === 'dropped' }"
+  >
+    <div
+      class="grid grid-cols-[1.5rem_2.25rem_1fr_auto] items-start gap-x-1 sm:grid-cols-[1.5rem_2.25rem_1fr_7.5rem_5.5rem_auto]"
+    >
       <span class="drag-handle flex h-9 cursor-grab items-center text-ink2" aria-hidden="true">
         <GripVertical :size="18" />
       </span>
       <label class="flex size-9 items-center justify-center max-sm:size-11">
-        <input v-model="done" type="checkbox" class="size-5.5 accent-(--verdigris)" :aria-label="`Done: ${step.title}`" />
+        <input
+          v-model="done"
+          type="checkbox"
+          class="size-5.5 accent-(--verdigris)"
+          :aria-label="`Done: ${step.title}`"
+        />
       </label>
       <UiText
         :model-value="step.title"
@@ -93,35 +109,154 @@ const set = (field: string) => (value: unknown) => void edits.editStep(props.ste
     <div v-if="!folded" class="mt-2 mb-3 grid gap-3 border-l-4 border-rule py-1 pl-4 sm:ml-8">
       <p v-if="cautionOf(step)" class="cond text-redlead">{{ cautionOf(step) }}</p>
       <div class="grid grid-cols-2 gap-3 lg:grid-cols-3">
-        <UiSelect class="sm:hidden" :model-value="step.operation" label="Operation" :options="operationOptions" @update:model-value="set('operation')($event)" />
-        <UiNumber :model-value="step.crewMin" label="At least people" :min="1" :max="8" whole @update:model-value="edits.editStep(step, { crewMin: $event, crewMax: Math.max($event ?? 1, step.crewMax) })" />
-        <UiNumber :model-value="step.crewMax" label="At most people" :min="1" :max="8" whole @update:model-value="set('crewMax')($event)" />
-        <UiSelect :model-value="step.access" label="Access" :options="accessOptions" @update:model-value="set('access')($event)" />
-        <UiSelect :model-value="step.skill" label="Skill" :options="skillOptions" @update:model-value="set('skill')($event)" />
-        <UiSelect :model-value="step.placeNeed" label="Done where" :options="placeOptions" @update:model-value="set('placeNeed')($event)" />
-        <UiSelect :model-value="step.hullNeed" label="Hull" :options="hullOptions" @update:model-value="set('hullNeed')($event)" />
-        <UiSelect :model-value="step.waitKind" label="Wait after it" :options="waitOptions" @update:model-value="set('waitKind')($event)" />
-        <UiHours v-if="step.waitKind !== 'none'" :model-value="step.waitHours" label="How long" :most="9000" @update:model-value="set('waitHours')($event)" />
-        <UiNumber v-if="step.waitKind === 'chem'" :model-value="step.waitRefC" label="At °C" @update:model-value="set('waitRefC')($event)" />
-        <UiHours :model-value="step.maxWaitHours" label="Bond window, hours" :most="20000" may-be-empty @update:model-value="set('maxWaitHours')($event)" />
-        <UiDate :model-value="step.notBefore" label="Not before" may-be-empty @update:model-value="set('notBefore')($event)" />
-        <UiHours :model-value="step.hoursLow" label="Low hours" :most="2000" may-be-empty @update:model-value="set('hoursLow')($event)" />
-        <UiHours :model-value="step.hoursHigh" label="High hours" :most="4000" may-be-empty @update:model-value="set('hoursHigh')($event)" />
+        <UiSelect
+          class="sm:hidden"
+          :model-value="step.operation"
+          label="Operation"
+          :options="operationOptions"
+          @update:model-value="set('operation')($event)"
+        />
+        <UiNumber
+          :model-value="step.crewMin"
+          label="At least people"
+          :min="1"
+          :max="8"
+          whole
+          @update:model-value="
+            edits.editStep(step, { crewMin: $event, crewMax: Math.max($event ?? 1, step.crewMax) })
+          "
+        />
+        <UiNumber
+          :model-value="step.crewMax"
+          label="At most people"
+          :min="1"
+          :max="8"
+          whole
+          @update:model-value="set('crewMax')($event)"
+        />
+        <UiSelect
+          :model-value="step.access"
+          label="Access"
+          :options="accessOptions"
+          @update:model-value="set('access')($event)"
+        />
+        <UiSelect
+          :model-value="step.skill"
+          label="Skill"
+          :options="skillOptions"
+          @update:model-value="set('skill')($event)"
+        />
+        <UiSelect
+          :model-value="step.placeNeed"
+          label="Done where"
+          :options="placeOptions"
+          @update:model-value="set('placeNeed')($event)"
+        />
+        <UiSelect
+          :model-value="step.hullNeed"
+          label="Hull"
+          :options="hullOptions"
+          @update:model-value="set('hullNeed')($event)"
+        />
+        <UiSelect
+          :model-value="step.waitKind"
+          label="Wait after it"
+          :options="waitOptions"
+          @update:model-value="set('waitKind')($event)"
+        />
+        <UiHours
+          v-if="step.waitKind !== 'none'"
+          :model-value="step.waitHours"
+          label="How long"
+          :most="9000"
+          @update:model-value="set('waitHours')($event)"
+        />
+        <UiNumber
+          v-if="step.waitKind === 'chem'"
+          :model-value="step.waitRefC"
+          label="At °C"
+          @update:model-value="set('waitRefC')($event)"
+        />
+        <UiHours
+          :model-value="step.maxWaitHours"
+          label="Bond window, hours"
+          :most="20000"
+          may-be-empty
+          @update:model-value="set('maxWaitHours')($event)"
+        />
+        <UiDate
+          :model-value="step.notBefore"
+          label="Not before"
+          may-be-empty
+          @update:model-value="set('notBefore')($event)"
+        />
+        <UiHours
+          :model-value="step.hoursLow"
+          label="Low hours"
+          :most="2000"
+          may-be-empty
+          @update:model-value="set('hoursLow')($event)"
+        />
+        <UiHours
+          :model-value="step.hoursHigh"
+          label="High hours"
+          :most="4000"
+          may-be-empty
+          @update:model-value="set('hoursHigh')($event)"
+        />
       </div>
       <div class="flex flex-wrap gap-x-5">
-        <UiCheck :model-value="step.parallel" label="Beside the step before" @update:model-value="set('parallel')($event)" />
-        <UiCheck :model-value="step.needsDry" label="Needs dry weather" @update:model-value="set('needsDry')($event)" />
-        <UiCheck :model-value="step.forHelpers" label="Good for a helper" @update:model-value="set('forHelpers')($event)" />
+        <UiCheck
+          :model-value="step.parallel"
+          label="Beside the step before"
+          @update:model-value="set('parallel')($event)"
+        />
+        <UiCheck
+          :model-value="step.needsDry"
+          label="Needs dry weather"
+          @update:model-value="set('needsDry')($event)"
+        />
+        <UiCheck
+          :model-value="step.forHelpers"
+          label="Good for a helper"
+          @update:model-value="set('forHelpers')($event)"
+        />
       </div>
-      <UiText :model-value="step.caution" label="Caution of your own" :most="1000" @update:model-value="set('caution')($event)" />
+      <UiText
+        :model-value="step.caution"
+        label="Caution of your own"
+        :most="1000"
+        @update:model-value="set('caution')($event)"
+      />
       <BringLines :step="step" />
       <div class="flex flex-wrap gap-2">
         <button class="btn btn-small" @click="frame.open('hours', step.id)">Log hours</button>
         <button class="btn btn-small" @click="frame.open('clock', step.id)">Start clock</button>
-        <button class="btn btn-small" :disabled="index === 0" @click="edits.moveStep(step, index - 1)">Move up</button>
-        <button class="btn btn-small" :disabled="index === last" @click="edits.moveStep(step, index + 1)">Move down</button>
-        <button v-if="step.state !== 'doing'" class="btn btn-small" @click="edits.setState(step, 'doing')">Under way</button>
-        <button class="btn btn-small" @click="edits.setState(step, step.state === 'dropped' ? 'open' : 'dropped')">
+        <button
+          class="btn btn-small"
+          :disabled="index === 0"
+          @click="edits.moveStep(step, index - 1)"
+        >
+          Move up
+        </button>
+        <button
+          class="btn btn-small"
+          :disabled="index === last"
+          @click="edits.moveStep(step, index + 1)"
+        >
+          Move down
+        </button>
+        <button
+          v-if="step.state !== 'doing'"
+          class="btn btn-small"
+          @click="edits.setState(step, 'doing')"
+        >
+          Under way
+        </button>
+        <button
+          class="btn btn-small"
+          @click="edits.setState(step, step.state === 'dropped' ? 'open' : 'dropped')"
+        >
           {{ step.state === 'dropped' ? 'Take up again' : 'Drop' }}
         </button>
         <button class="btn btn-small" @click="edits.removeStep(step)">Remove</button>

@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { ashoreFrom, slingMs } from '#core/plan/schedule/sites'
 import { gateDate } from '#core/plan/haulOutOf'
-import { addDays, dateOf, dayMs, dayNumber, weekdayOf } from '#core/time/civil'
+import { addDays, dateOf, dayNumber, weekdayOf } from '#core/time/civil'
 import { sayDate, shortDate } from '#core/time/say'
 import { purposeName } from '#core/plan/priority'
 import { mostLabelPx, usePlanks } from '~/composables/usePlanks'
@@ -56,7 +56,9 @@ const placedRows = computed(() => {
     return own
   })
 })
-const bottom = computed(() => top + rows.value.reduce((sum, row) => sum + row.lanes * laneHeight + strakeGap, 0))
+const bottom = computed(
+  () => top + rows.value.reduce((sum, row) => sum + row.lanes * laneHeight + strakeGap, 0),
+)
 const height = computed(() => bottom.value + waterHeight + hoursHeight)
 
 const days = computed(() => dayNumber(props.to) - dayNumber(props.from))
@@ -68,7 +70,10 @@ const weeks = computed(() => {
   for (let day = start; day < first + days.value; day += step) {
     const date = dateOf(day)
     const month = Number(date.slice(8)) <= 7 || step > 7 || list.length === 0
-    list.push({ at: zone.value.at(day, 0), label: month ? sayDate(date) : String(Number(date.slice(8))) })
+    list.push({
+      at: zone.value.at(day, 0),
+      label: month ? sayDate(date) : String(Number(date.slice(8))),
+    })
   }
   return list
 })
@@ -77,7 +82,8 @@ const presentDays = computed(() => {
   if (days.value > 130) return []
   const seen = new Set<string>()
   for (const one of store.plan?.result.placements ?? [])
-    if (one.personIds.length > 0) for (const [from] of one.segments) seen.add(zone.value.dateOf(from))
+    if (one.personIds.length > 0)
+      for (const [from] of one.segments) seen.add(zone.value.dateOf(from))
   return [...seen].filter((date) => date >= props.from && date < props.to)
 })
 const gates = computed(() =>
@@ -85,8 +91,19 @@ const gates = computed(() =>
     const at = store.plan?.result.gates.find((one) => one.gateId === gate.id)?.at
     if (at === undefined || plannedOn === null || at < fromAt.value || at >= toAt.value) return []
     const late = (daysLate ?? 0) > 0
-    const aimed = late && aimedOn && aimedOn >= props.from ? x(zone.value.at(dayNumber(aimedOn), 720)) : null
-    return [{ gate, x: x(at), label: `${gate.name} ${sayDate(plannedOn)}`, aimed, aimedOn, late, launch: gate.kind === 'launch' }]
+    const aimed =
+      late && aimedOn && aimedOn >= props.from ? x(zone.value.at(dayNumber(aimedOn), 720)) : null
+    return [
+      {
+        gate,
+        x: x(at),
+        label: `${gate.name} ${sayDate(plannedOn)}`,
+        aimed,
+        aimedOn,
+        late,
+        launch: gate.kind === 'launch',
+      },
+    ]
   }),
 )
 /** Spans ashore inside the stretch, for the water. */
@@ -97,7 +114,12 @@ const ashore = computed(() =>
     const launchAt = haul.launchActual
       ? zone.value.at(dayNumber(haul.launchActual), 600)
       : (store.plan?.result.gates.find((one) => one.gateId === gate?.id)?.at ??
-        zone.value.at(dayNumber(gateDate(store.rows, { kind: 'launch', haulOutId: haul.id, on: null }) ?? props.to), 600))
+        zone.value.at(
+          dayNumber(
+            gateDate(store.rows, { kind: 'launch', haulOutId: haul.id, on: null }) ?? props.to,
+          ),
+          600,
+        ))
     return { from: ashoreFrom(haul, yard, zone.value) - slingMs, to: launchAt, name: haul.name }
   }),
 )
@@ -107,13 +129,17 @@ const water = computed(() => {
   const isAshore = (at: number) => ashore.value.some((one) => at >= one.from && at < one.to)
   const levelAt = (at: number) => (isAshore(at) ? low : high)
   const points: string[] = []
-  const edges = ashore.value.flatMap((one) => [one.from, one.to]).filter((at) => at > fromAt.value && at < toAt.value)
+  const edges = ashore.value
+    .flatMap((one) => [one.from, one.to])
+    .filter((at) => at > fromAt.value && at < toAt.value)
   let level = levelAt(fromAt.value)
   points.push(`M${left} ${level}`)
   for (const edge of edges.sort((a, b) => a - b)) {
     const next = level === low ? high : low
     const at = x(edge)
-    points.push(`L${Math.max(left, at - 14)} ${level} C${at} ${level} ${at} ${next} ${at + 14} ${next}`)
+    points.push(
+      `L${Math.max(left, at - 14)} ${level} C${at} ${level} ${at} ${next} ${at + 14} ${next}`,
+    )
     level = next
   }
   points.push(`L${left + plotWidth.value} ${level}`)
@@ -123,7 +149,11 @@ const water = computed(() => {
 const waterWords = computed(() =>
   ashore.value
     .filter((one) => one.to > fromAt.value && one.from < toAt.value)
-    .map((one) => ({ x: Math.max(left, x(one.from)) + 8, words: `ashore since ${shortDate(one.from, zone.value)}`, soon: one.from > time.minute })),
+    .map((one) => ({
+      x: Math.max(left, x(one.from)) + 8,
+      words: `ashore since ${shortDate(one.from, zone.value)}`,
+      soon: one.from > time.minute,
+    })),
 )
 const hours = computed(() => {
   const most = Math.max(1, ...planner.weeks.map((one) => Math.max(one.asked, one.there)))
@@ -131,7 +161,13 @@ const hours = computed(() => {
     .map((one) => {
       const a = x(zone.value.at(dayNumber(one.monday), 0))
       const b = x(zone.value.at(dayNumber(addDays(one.monday, 7)), 0))
-      return { ...one, a, b, askedPx: Math.min(44, (one.asked / most) * 44), therePx: (one.there / most) * 44 }
+      return {
+        ...one,
+        a,
+        b,
+        askedPx: Math.min(44, (one.asked / most) * 44),
+        therePx: (one.there / most) * 44,
+      }
     })
     .filter((one) => one.a >= left - 1 && one.b <= left + plotWidth.value + 1)
 })
@@ -139,13 +175,20 @@ const chainLines = computed(() => {
   const dots = placedRows.value.flatMap((row) =>
     row.planks
       .filter((plank) => plank.binding)
-      .map((plank) => ({ x: plank.x, end: plank.x + plank.width + plank.waitWidth, y: row.y + plank.lane * laneHeight + 13 })),
+      .map((plank) => ({
+        x: plank.x,
+        end: plank.x + plank.width + plank.waitWidth,
+        y: row.y + plank.lane * laneHeight + 13,
+      })),
   )
-  return dots.sort((a, b) => a.x - b.x).slice(1).map((dot, index) => {
-    const before = dots[index] as (typeof dots)[number]
-    const startX = Math.min(before.end, dot.x)
-    return `M${startX} ${before.y} L${dot.x} ${before.y} L${dot.x} ${dot.y}`
-  })
+  return dots
+    .sort((a, b) => a.x - b.x)
+    .slice(1)
+    .map((dot, index) => {
+      const before = dots[index] as (typeof dots)[number]
+      const startX = Math.min(before.end, dot.x)
+      return `M${startX} ${before.y} L${dot.x} ${before.y} L${dot.x} ${dot.y}`
+    })
 })
 const spoken = (plank: PackedPlank): string =>
   `${plank.job.title}: ${plank.label}, ${shortDate(plank.from, zone.value)} to ${shortDate(plank.to, zone.value)}${
@@ -156,21 +199,35 @@ const cut = (plank: PackedPlank): string => {
   const most = Math.floor(room / 7.3)
   return plank.label.length > most ? `${plank.label.slice(0, most - 1)}…` : plank.label
 }
-const tile = { float: 'var(--water-deep)', safe: 'var(--redlead)', go: 'var(--verdigris)', live: 'var(--sheet)', shine: 'var(--brass)' } as const
+const tile = {
+  float: 'var(--water-deep)',
+  safe: 'var(--redlead)',
+  go: 'var(--verdigris)',
+  live: 'var(--sheet)',
+  shine: 'var(--brass)',
+} as const
 </script>
 
 <template>
   <div ref="box" class="min-w-0">
     <svg :width="width" :height="height" class="block" role="group" aria-label="Waterline chart">
       <defs>
-        <pattern id="hatching" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id="hatching"
+          width="6"
+          height="6"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <line x1="0" y1="0" x2="0" y2="6" stroke="var(--ink2)" stroke-width="1.4" />
         </pattern>
       </defs>
       <g aria-hidden="true">
         <g v-for="week in weeks" :key="week.at">
           <line :x1="x(week.at)" :x2="x(week.at)" :y1="30" :y2="bottom" stroke="var(--rule2)" />
-          <text :x="x(week.at) + 3" y="16" class="cond" font-size="15" fill="var(--ink)">{{ week.label }}</text>
+          <text :x="x(week.at) + 3" y="16" class="cond" font-size="15" fill="var(--ink)">
+            {{ week.label }}
+          </text>
         </g>
         <rect
           v-for="date in presentDays"
@@ -182,15 +239,38 @@ const tile = { float: 'var(--water-deep)', safe: 'var(--redlead)', go: 'var(--ve
           fill="var(--brass)"
         />
         <g v-for="row in placedRows" :key="row.strake">
-          <line x1="0" :x2="width" :y1="row.y + row.lanes * laneHeight + 4" :y2="row.y + row.lanes * laneHeight + 4" stroke="var(--rule)" />
-          <text x="0" :y="row.y + 19" class="cond" font-size="17" fill="var(--ink)">{{ row.name }}</text>
+          <line
+            x1="0"
+            :x2="width"
+            :y1="row.y + row.lanes * laneHeight + 4"
+            :y2="row.y + row.lanes * laneHeight + 4"
+            stroke="var(--rule)"
+          />
+          <text x="0" :y="row.y + 19" class="cond" font-size="17" fill="var(--ink)">
+            {{ row.name }}
+          </text>
         </g>
         <path :d="water.area" fill="var(--water)" />
         <path :d="water.line" fill="none" stroke="var(--water-deep)" stroke-width="3" />
-        <text v-for="one in waterWords" :key="one.words" :x="one.x" :y="water.low + 13" class="cond" font-size="14" fill="var(--water-deep)">
+        <text
+          v-for="one in waterWords"
+          :key="one.words"
+          :x="one.x"
+          :y="water.low + 13"
+          class="cond"
+          font-size="14"
+          fill="var(--water-deep)"
+        >
           {{ one.soon ? one.words.replace('since', 'from') : one.words }}
         </text>
-        <path v-for="line in chainLines" :key="line" :d="line" fill="none" stroke="var(--redlead)" stroke-width="2" />
+        <path
+          v-for="line in chainLines"
+          :key="line"
+          :d="line"
+          fill="none"
+          stroke="var(--redlead)"
+          stroke-width="2"
+        />
       </g>
       <g v-for="row in placedRows" :key="row.strake">
         <a
@@ -202,8 +282,20 @@ const tile = { float: 'var(--water-deep)', safe: 'var(--redlead)', go: 'var(--ve
           @click.prevent="emit('job', plank.job.id)"
         >
           <title>{{ spoken(plank) }}</title>
-          <rect :x="plank.x" :y="row.y + plank.lane * laneHeight" :width="plank.width" height="26" fill="var(--sheet)" />
-          <rect :x="plank.x" :y="row.y + plank.lane * laneHeight" :width="plank.width * plank.done" height="26" fill="var(--brass)" />
+          <rect
+            :x="plank.x"
+            :y="row.y + plank.lane * laneHeight"
+            :width="plank.width"
+            height="26"
+            fill="var(--sheet)"
+          />
+          <rect
+            :x="plank.x"
+            :y="row.y + plank.lane * laneHeight"
+            :width="plank.width * plank.done"
+            height="26"
+            fill="var(--brass)"
+          />
           <rect
             :x="plank.x"
             :y="row.y + plank.lane * laneHeight"
@@ -223,14 +315,27 @@ const tile = { float: 'var(--water-deep)', safe: 'var(--redlead)', go: 'var(--ve
             fill="url(#hatching)"
             stroke="var(--ink2)"
           />
-          <rect :x="plank.x + 4" :y="row.y + plank.lane * laneHeight + 4" width="18" height="18" :fill="tile[plank.job.purpose]" stroke="var(--ink)" />
+          <rect
+            :x="plank.x + 4"
+            :y="row.y + plank.lane * laneHeight + 4"
+            width="18"
+            height="18"
+            :fill="tile[plank.job.purpose]"
+            stroke="var(--ink)"
+          />
           <text
             :x="plank.x + 13"
             :y="row.y + plank.lane * laneHeight + 18"
             text-anchor="middle"
             class="cond"
             font-size="14"
-            :fill="plank.job.purpose === 'live' ? 'var(--ink)' : plank.job.purpose === 'shine' ? 'var(--on-brass)' : 'var(--sheet)'"
+            :fill="
+              plank.job.purpose === 'live'
+                ? 'var(--ink)'
+                : plank.job.purpose === 'shine'
+                  ? 'var(--on-brass)'
+                  : 'var(--sheet)'
+            "
           >
             {{ plank.job.purpose === 'shine' ? '✦' : purposeName[plank.job.purpose][0] }}
           </text>
@@ -251,11 +356,46 @@ const tile = { float: 'var(--water-deep)', safe: 'var(--redlead)', go: 'var(--ve
       <g aria-hidden="true">
         <g v-for="one in gates" :key="one.gate.id">
           <template v-if="one.aimed !== null">
-            <line :x1="one.aimed" :x2="one.aimed" y1="50" :y2="bottom + waterHeight" stroke="var(--ink)" stroke-width="2" stroke-dasharray="2 4" />
-            <text :x="one.aimed - 4" y="61" text-anchor="end" class="cond" font-size="14" fill="var(--ink)" paint-order="stroke" stroke="var(--paper)" stroke-width="4">aimed {{ sayDate(one.aimedOn ?? '') }}</text>
+            <line
+              :x1="one.aimed"
+              :x2="one.aimed"
+              y1="50"
+              :y2="bottom + waterHeight"
+              stroke="var(--ink)"
+              stroke-width="2"
+              stroke-dasharray="2 4"
+            />
+            <text
+              :x="one.aimed - 4"
+              y="61"
+              text-anchor="end"
+              class="cond"
+              font-size="14"
+              fill="var(--ink)"
+              paint-order="stroke"
+              stroke="var(--paper)"
+              stroke-width="4"
+            >
+              aimed {{ sayDate(one.aimedOn ?? '') }}
+            </text>
           </template>
-          <line :x1="one.x" :x2="one.x" y1="34" :y2="bottom + waterHeight" :stroke="one.late ? 'var(--redlead)' : 'var(--ink)'" :stroke-width="one.launch ? 4 : 2" />
-          <path :d="`M${one.x} 32 h${one.label.length * 7.4 + 16} l-7 8 l7 8 h-${one.label.length * 7.4 + 16}z`" :fill="one.late ? 'var(--redlead)' : 'var(--ink)'" :transform="one.x + one.label.length * 7.4 + 16 > width ? `translate(${one.x * 2} 0) scale(-1 1)` : undefined" />
+          <line
+            :x1="one.x"
+            :x2="one.x"
+            y1="34"
+            :y2="bottom + waterHeight"
+            :stroke="one.late ? 'var(--redlead)' : 'var(--ink)'"
+            :stroke-width="one.launch ? 4 : 2"
+          />
+          <path
+            :d="`M${one.x} 32 h${one.label.length * 7.4 + 16} l-7 8 l7 8 h-${one.label.length * 7.4 + 16}z`"
+            :fill="one.late ? 'var(--redlead)' : 'var(--ink)'"
+            :transform="
+              one.x + one.label.length * 7.4 + 16 > width
+                ? `translate(${one.x * 2} 0) scale(-1 1)`
+                : undefined
+            "
+          />
           <text
             :x="one.x + one.label.length * 7.4 + 16 > width ? one.x - 8 : one.x + 7"
             :text-anchor="one.x + one.label.length * 7.4 + 16 > width ? 'end' : 'start'"
@@ -268,18 +408,61 @@ const tile = { float: 'var(--water-deep)', safe: 'var(--redlead)', go: 'var(--ve
           </text>
         </g>
         <g v-if="time.minute > fromAt && time.minute < toAt">
-          <line :x1="x(time.minute)" :x2="x(time.minute)" y1="22" :y2="bottom + waterHeight" stroke="var(--ink)" stroke-width="2.5" />
+          <line
+            :x1="x(time.minute)"
+            :x2="x(time.minute)"
+            y1="22"
+            :y2="bottom + waterHeight"
+            stroke="var(--ink)"
+            stroke-width="2.5"
+          />
           <circle :cx="x(time.minute)" cy="22" r="5.5" fill="var(--ink)" />
         </g>
         <template v-if="days <= 130">
-          <text x="0" :y="bottom + waterHeight + 34" class="cond" font-size="17" fill="var(--ink)">Hours</text>
-          <text x="0" :y="bottom + waterHeight + 51" class="cond" font-size="14" fill="var(--ink2)">asked / there</text>
+          <text x="0" :y="bottom + waterHeight + 34" class="cond" font-size="17" fill="var(--ink)">
+            Hours
+          </text>
+          <text x="0" :y="bottom + waterHeight + 51" class="cond" font-size="14" fill="var(--ink2)">
+            asked / there
+          </text>
           <g v-for="one in hours" :key="one.monday">
-            <rect :x="one.a + 4" :y="bottom + waterHeight + 52 - one.askedPx" :width="Math.max(0, one.b - one.a - 8)" :height="one.askedPx" :fill="one.asked > one.there ? 'var(--redlead)' : 'var(--rule)'" />
-            <rect v-if="one.asked > one.there" :x="one.a + 4" :y="bottom + waterHeight + 52 - one.therePx" :width="Math.max(0, one.b - one.a - 8)" :height="one.therePx" fill="var(--rule)" />
-            <rect :x="one.a + 4" :y="bottom + waterHeight + 52 - one.therePx" :width="Math.max(0, one.b - one.a - 8)" :height="one.therePx" fill="none" stroke="var(--ink2)" stroke-dasharray="3 3" />
-            <text :x="(one.a + one.b) / 2" :y="bottom + waterHeight + 69" text-anchor="middle" class="cond" font-size="14" fill="var(--ink)">
-              {{ one.b - one.a > 58 ? `${Math.round(one.asked)} / ${Math.round(one.there)}` : Math.round(one.asked) }}
+            <rect
+              :x="one.a + 4"
+              :y="bottom + waterHeight + 52 - one.askedPx"
+              :width="Math.max(0, one.b - one.a - 8)"
+              :height="one.askedPx"
+              :fill="one.asked > one.there ? 'var(--redlead)' : 'var(--rule)'"
+            />
+            <rect
+              v-if="one.asked > one.there"
+              :x="one.a + 4"
+              :y="bottom + waterHeight + 52 - one.therePx"
+              :width="Math.max(0, one.b - one.a - 8)"
+              :height="one.therePx"
+              fill="var(--rule)"
+            />
+            <rect
+              :x="one.a + 4"
+              :y="bottom + waterHeight + 52 - one.therePx"
+              :width="Math.max(0, one.b - one.a - 8)"
+              :height="one.therePx"
+              fill="none"
+              stroke="var(--ink2)"
+              stroke-dasharray="3 3"
+            />
+            <text
+              :x="(one.a + one.b) / 2"
+              :y="bottom + waterHeight + 69"
+              text-anchor="middle"
+              class="cond"
+              font-size="14"
+              fill="var(--ink)"
+            >
+              {{
+                one.b - one.a > 58
+                  ? `${Math.round(one.asked)} / ${Math.round(one.there)}`
+                  : Math.round(one.asked)
+              }}
             </text>
           </g>
         </template>

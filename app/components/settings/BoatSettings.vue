@@ -15,7 +15,8 @@ const types = [
   { value: 'catamaran', label: 'Catamaran' },
 ] as const
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
-const set = (field: string) => (value: unknown) => store.refit && void edit(store.refit, { [field]: value })
+const set = (field: string) => (value: unknown) =>
+  store.refit && void edit(store.refit, { [field]: value })
 function setMonth(index: number, value: number | null) {
   if (value === null || !store.refit) return
   set('monthMeanC')(store.refit.monthMeanC.map((one, at) => (at === index ? value : one)))
@@ -26,22 +27,93 @@ function setMonth(index: number, value: number | null) {
   <section v-if="store.refit" aria-labelledby="set-boat">
     <h2 id="set-boat" class="border-b-2 border-ink">Boat</h2>
     <div class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
-      <UiText :model-value="store.refit.boatName" label="Name of the boat" needed @update:model-value="set('boatName')($event)" />
-      <UiText :model-value="store.refit.name" label="Name of the refit" needed @update:model-value="set('name')($event)" />
-      <UiSelect :model-value="store.refit.boatType" label="Kind of boat" :options="types" @update:model-value="set('boatType')($event)" />
-      <UiLength :model-value="store.refit.loaM" label="Length overall" :units="store.refit.units" @update:model-value="set('loaM')($event)" />
-      <UiLength :model-value="store.refit.lwlM" label="Waterline" :units="store.refit.units" may-be-empty @update:model-value="set('lwlM')($event)" />
-      <UiLength :model-value="store.refit.beamM" label="Beam" :units="store.refit.units" may-be-empty @update:model-value="set('beamM')($event)" />
-      <UiLength :model-value="store.refit.draughtM" label="Draught" :units="store.refit.units" may-be-empty @update:model-value="set('draughtM')($event)" />
-      <UiNumber :model-value="store.refit.weightT" label="Weight, t" :min="0.1" :max="500" may-be-empty @update:model-value="set('weightT')($event)" />
-      <UiSelect :model-value="store.refit.units" label="Units" :options="units" @update:model-value="set('units')($event)" />
-      <UiText :model-value="store.refit.currency" label="Currency" :most="3" needed @update:model-value="set('currency')(($event ?? '').toUpperCase())" />
-      <UiPick class="col-span-2" :label="`Time zone: ${store.refit.zone}`" :options="zones" @pick="set('zone')($event)" />
+      <UiText
+        :model-value="store.refit.boatName"
+        label="Name of the boat"
+        needed
+        @update:model-value="set('boatName')($event)"
+      />
+      <UiText
+        :model-value="store.refit.name"
+        label="Name of the refit"
+        needed
+        @update:model-value="set('name')($event)"
+      />
+      <UiSelect
+        :model-value="store.refit.boatType"
+        label="Kind of boat"
+        :options="types"
+        @update:model-value="set('boatType')($event)"
+      />
+      <UiLength
+        :model-value="store.refit.loaM"
+        label="Length overall"
+        :units="store.refit.units"
+        @update:model-value="set('loaM')($event)"
+      />
+      <UiLength
+        :model-value="store.refit.lwlM"
+        label="Waterline"
+        :units="store.refit.units"
+        may-be-empty
+        @update:model-value="set('lwlM')($event)"
+      />
+      <UiLength
+        :model-value="store.refit.beamM"
+        label="Beam"
+        :units="store.refit.units"
+        may-be-empty
+        @update:model-value="set('beamM')($event)"
+      />
+      <UiLength
+        :model-value="store.refit.draughtM"
+        label="Draught"
+        :units="store.refit.units"
+        may-be-empty
+        @update:model-value="set('draughtM')($event)"
+      />
+      <UiNumber
+        :model-value="store.refit.weightT"
+        label="Weight, t"
+        :min="0.1"
+        :max="500"
+        may-be-empty
+        @update:model-value="set('weightT')($event)"
+      />
+      <UiSelect
+        :model-value="store.refit.units"
+        label="Units"
+        :options="units"
+        @update:model-value="set('units')($event)"
+      />
+      <UiText
+        :model-value="store.refit.currency"
+        label="Currency"
+        :most="3"
+        needed
+        @update:model-value="set('currency')(($event ?? '').toUpperCase())"
+      />
+      <UiPick
+        class="col-span-2"
+        :label="`Time zone: ${store.refit.zone}`"
+        :options="zones"
+        @pick="set('zone')($event)"
+      />
     </div>
     <h3 class="mt-4">Mean air by month, °C</h3>
-    <p class="text-ink2">Planned cures go by this; the clocks go by your readings and the forecast.</p>
+    <p class="text-ink2">
+      Planned cures go by this; the clocks go by your readings and the forecast.
+    </p>
     <div class="grid grid-cols-4 gap-2 sm:grid-cols-6 lg:grid-cols-12">
-      <UiNumber v-for="(month, index) in months" :key="month" :model-value="store.refit.monthMeanC[index] ?? null" :label="month" :min="-40" :max="50" @update:model-value="setMonth(index, $event)" />
+      <UiNumber
+        v-for="(month, index) in months"
+        :key="month"
+        :model-value="store.refit.monthMeanC[index] ?? null"
+        :label="month"
+        :min="-40"
+        :max="50"
+        @update:model-value="setMonth(index, $event)"
+      />
     </div>
   </section>
 </template>

@@ -6,7 +6,9 @@ import { inOrder } from '#core/model/refit'
 const store = useRefitStore()
 const toasts = useToastStore()
 const { personId, light, alarms } = useDevice()
-const people = computed(() => inOrder(store.rows.person).map((one) => ({ value: one.id, label: one.name })))
+const people = computed(() =>
+  inOrder(store.rows.person).map((one) => ({ value: one.id, label: one.name })),
+)
 const lights = [
   { value: 'day', label: 'Daylight' },
   { value: 'low', label: 'Low light' },
@@ -15,7 +17,8 @@ async function setAlarms(on: boolean) {
   alarms.value = on
   if (on && 'Notification' in window && Notification.permission === 'default') {
     const answer = await Notification.requestPermission()
-    if (answer !== 'granted') toasts.say('The browser does not show notifications; the sound still comes.')
+    if (answer !== 'granted')
+      toasts.say('The browser does not show notifications; the sound still comes.')
   }
 }
 </script>
@@ -24,9 +27,20 @@ async function setAlarms(on: boolean) {
   <section aria-labelledby="set-device">
     <h2 id="set-device" class="border-b-2 border-ink">This device</h2>
     <div class="mt-2 grid gap-3 sm:grid-cols-3">
-      <UiSelect :model-value="personId || null" label="Who am I" :options="people" none="Not said" @update:model-value="personId = $event ?? ''" />
+      <UiSelect
+        :model-value="personId || null"
+        label="Who am I"
+        :options="people"
+        none="Not said"
+        @update:model-value="personId = $event ?? ''"
+      />
       <UiChoice v-model="light" label="Light" :options="lights" />
-      <UiCheck class="self-end" :model-value="alarms" label="Sound and notification when a clock ends" @update:model-value="setAlarms($event)" />
+      <UiCheck
+        class="self-end"
+        :model-value="alarms"
+        label="Sound and notification when a clock ends"
+        @update:model-value="setAlarms($event)"
+      />
     </div>
   </section>
 </template>

@@ -6,7 +6,9 @@ import { addDays } from '#core/time/civil'
 const store = useRefitStore()
 const hauls = useRows('haulOut')
 const gates = useRows('gate')
-const list = computed(() => [...store.rows.haulOut].sort((a, b) => (a.liftOutAimed < b.liftOutAimed ? -1 : 1)))
+const list = computed(() =>
+  [...store.rows.haulOut].sort((a, b) => (a.liftOutAimed < b.liftOutAimed ? -1 : 1)),
+)
 const others = computed(() => store.rows.gate.filter((one) => one.kind !== 'launch'))
 const newGate = ref('')
 const newGateOn = ref<string | null>(null)
@@ -21,13 +23,31 @@ async function addHaul() {
   const yard = store.rows.place.find((one) => one.kind === 'yard')
   const haulOutId = newId()
   await store.attempt(`New ${name}`, [
-    { op: 'create', entity: 'haulOut', id: haulOutId, patch: { name, placeId: yard?.id ?? null, liftOutAimed: from, launchAimed: addDays(from, 180) } },
-    { op: 'create', entity: 'gate', id: newId(), patch: { name: `Launch ${list.value.length + 1}`, kind: 'launch', haulOutId } },
+    {
+      op: 'create',
+      entity: 'haulOut',
+      id: haulOutId,
+      patch: {
+        name,
+        placeId: yard?.id ?? null,
+        liftOutAimed: from,
+        launchAimed: addDays(from, 180),
+      },
+    },
+    {
+      op: 'create',
+      entity: 'gate',
+      id: newId(),
+      patch: { name: `Launch ${list.value.length + 1}`, kind: 'launch', haulOutId },
+    },
   ])
 }
 async function addGate() {
   if (newGate.value.trim() === '') return
-  const patch = newGateOn.value === null ? { name: newGate.value, kind: 'asap' } : { name: newGate.value, kind: 'dated', on: newGateOn.value }
+  const patch =
+    newGateOn.value === null
+      ? { name: newGate.value, kind: 'asap' }
+      : { name: newGate.value, kind: 'dated', on: newGateOn.value }
   if (await gates.add(patch)) newGate.value = ''
 }
 </script>
@@ -37,24 +57,78 @@ async function addGate() {
     <h2 id="set-hauls" class="border-b-2 border-ink">Haul-outs and gates</h2>
     <div v-for="haul in list" :key="haul.id" class="border-b border-rule py-3">
       <div class="grid grid-cols-2 gap-3 md:grid-cols-4">
-        <UiText :model-value="haul.name" label="Haul-out" needed @update:model-value="hauls.edit(haul, { name: $event })" />
-        <UiDate :model-value="haul.liftOutAimed" label="Lift-out aimed" @update:model-value="hauls.edit(haul, { liftOutAimed: $event })" />
-        <UiDate :model-value="haul.liftOutBooked" label="Lift-out booked" may-be-empty @update:model-value="hauls.edit(haul, { liftOutBooked: $event })" />
-        <UiDate :model-value="haul.liftOutActual" label="Lifted out on" may-be-empty @update:model-value="hauls.edit(haul, { liftOutActual: $event })" />
-        <UiSelect :model-value="haul.launchWhen" label="Launch" :options="whens" @update:model-value="hauls.edit(haul, { launchWhen: $event })" />
-        <UiDate :model-value="haul.launchAimed" label="Launch aimed" @update:model-value="hauls.edit(haul, { launchAimed: $event })" />
-        <UiDate :model-value="haul.launchBooked" label="Launch booked" may-be-empty @update:model-value="hauls.edit(haul, { launchBooked: $event })" />
-        <UiDate :model-value="haul.launchActual" label="Launched on" may-be-empty @update:model-value="hauls.edit(haul, { launchActual: $event })" />
+        <UiText
+          :model-value="haul.name"
+          label="Haul-out"
+          needed
+          @update:model-value="hauls.edit(haul, { name: $event })"
+        />
+        <UiDate
+          :model-value="haul.liftOutAimed"
+          label="Lift-out aimed"
+          @update:model-value="hauls.edit(haul, { liftOutAimed: $event })"
+        />
+        <UiDate
+          :model-value="haul.liftOutBooked"
+          label="Lift-out booked"
+          may-be-empty
+          @update:model-value="hauls.edit(haul, { liftOutBooked: $event })"
+        />
+        <UiDate
+          :model-value="haul.liftOutActual"
+          label="Lifted out on"
+          may-be-empty
+          @update:model-value="hauls.edit(haul, { liftOutActual: $event })"
+        />
+        <UiSelect
+          :model-value="haul.launchWhen"
+          label="Launch"
+          :options="whens"
+          @update:model-value="hauls.edit(haul, { launchWhen: $event })"
+        />
+        <UiDate
+          :model-value="haul.launchAimed"
+          label="Launch aimed"
+          @update:model-value="hauls.edit(haul, { launchAimed: $event })"
+        />
+        <UiDate
+          :model-value="haul.launchBooked"
+          label="Launch booked"
+          may-be-empty
+          @update:model-value="hauls.edit(haul, { launchBooked: $event })"
+        />
+        <UiDate
+          :model-value="haul.launchActual"
+          label="Launched on"
+          may-be-empty
+          @update:model-value="hauls.edit(haul, { launchActual: $event })"
+        />
       </div>
     </div>
     <button class="btn mt-3" @click="addHaul">Add a haul-out</button>
     <h3 class="mt-4">Other gates</h3>
     <ul>
       <li v-for="gate in others" :key="gate.id" class="flex flex-wrap items-end gap-3 py-1.5">
-        <UiText :model-value="gate.name" label="Gate" needed @update:model-value="gates.edit(gate, { name: $event })" />
-        <UiDate v-if="gate.kind === 'dated'" :model-value="gate.on" label="Date" @update:model-value="gates.edit(gate, { on: $event })" />
+        <UiText
+          :model-value="gate.name"
+          label="Gate"
+          needed
+          @update:model-value="gates.edit(gate, { name: $event })"
+        />
+        <UiDate
+          v-if="gate.kind === 'dated'"
+          :model-value="gate.on"
+          label="Date"
+          @update:model-value="gates.edit(gate, { on: $event })"
+        />
         <p v-else class="pb-1.5 text-ink2">as soon as possible</p>
-        <button class="btn btn-small" :aria-label="`Remove gate ${gate.name}`" @click="gates.remove(gate)">Remove</button>
+        <button
+          class="btn btn-small"
+          :aria-label="`Remove gate ${gate.name}`"
+          @click="gates.remove(gate)"
+        >
+          Remove
+        </button>
       </li>
     </ul>
     <form class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="addGate">

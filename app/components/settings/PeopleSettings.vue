@@ -12,12 +12,17 @@ const people = useRows('person')
 const slots = useRows('weekSlot')
 const days = useRows('personDay')
 const list = computed(() => inOrder(store.rows.person))
-const slotsOf = (id: string) => store.rows.weekSlot.filter((one) => one.personId === id).sort((a, b) => a.weekday - b.weekday)
+const slotsOf = (id: string) =>
+  store.rows.weekSlot.filter((one) => one.personId === id).sort((a, b) => a.weekday - b.weekday)
 const exceptionsOf = (id: string) =>
-  store.rows.personDay.filter((one) => one.personId === id && one.on >= store.derived.today).sort((a, b) => (a.on < b.on ? -1 : 1))
+  store.rows.personDay
+    .filter((one) => one.personId === id && one.on >= store.derived.today)
+    .sort((a, b) => (a.on < b.on ? -1 : 1))
 const newName = ref('')
 const extraOn = ref<Record<string, string | null>>({})
-const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((label, index) => ({ value: index + 1, label }))
+const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
+  (label, index) => ({ value: index + 1, label }),
+)
 const every = [
   { value: 1, label: 'every week' },
   { value: 2, label: 'every other week' },
@@ -36,50 +41,123 @@ async function add() {
 }
 function toggleSkill(person: Person, skill: Person['skills'][number]) {
   const has = person.skills.includes(skill)
-  void people.edit(person, { skills: has ? person.skills.filter((one) => one !== skill) : [...person.skills, skill] })
+  void people.edit(person, {
+    skills: has ? person.skills.filter((one) => one !== skill) : [...person.skills, skill],
+  })
 }
-const addSlot = (personId: string) => slots.add({ personId, weekday: 6, anchor: mondayOf(store.derived.today) })
+const addSlot = (personId: string) =>
+  slots.add({ personId, weekday: 6, anchor: mondayOf(store.derived.today) })
 const addDay = (personId: string, kind: string) => {
   const on = extraOn.value[personId] ?? store.derived.today
   return days.add({ personId, on, kind })
 }
-const sayException = (one: Row<'personDay'>) => `${sayDay(one.on)}: ${one.kind === 'cannotCome' ? "can't come" : `extra day ${one.from}–${one.to}`}${one.reason ? `, ${one.reason}` : ''}`
+const sayException = (one: Row<'personDay'>) =>
+  `${sayDay(one.on)}: ${one.kind === 'cannotCome' ? "can't come" : `extra day ${one.from}–${one.to}`}${one.reason ? `, ${one.reason}` : ''}`
 </script>
 
 <template>
   <section aria-labelledby="set-people">
     <h2 id="set-people" class="border-b-2 border-ink">People</h2>
-    <p class="mt-1 text-ink2">Hours run from leaving home to being back; travel and set-up are taken off.</p>
+    <p class="mt-1 text-ink2">
+      Hours run from leaving home to being back; travel and set-up are taken off.
+    </p>
     <div v-for="person in list" :key="person.id" class="border-b border-rule py-3">
       <div class="grid grid-cols-2 items-end gap-3 md:grid-cols-[1fr_10rem_auto]">
-        <UiText :model-value="person.name" label="Name" needed @update:model-value="people.edit(person, { name: $event })" />
-        <UiSelect :model-value="person.role" label="Role" :options="roles" @update:model-value="people.edit(person, { role: $event })" />
-        <UiCheck :model-value="person.gone" label="No longer with us" @update:model-value="people.edit(person, { gone: $event })" />
+        <UiText
+          :model-value="person.name"
+          label="Name"
+          needed
+          @update:model-value="people.edit(person, { name: $event })"
+        />
+        <UiSelect
+          :model-value="person.role"
+          label="Role"
+          :options="roles"
+          @update:model-value="people.edit(person, { role: $event })"
+        />
+        <UiCheck
+          :model-value="person.gone"
+          label="No longer with us"
+          @update:model-value="people.edit(person, { gone: $event })"
+        />
       </div>
       <template v-if="!person.gone">
         <ul class="mt-2 grid gap-2">
-          <li v-for="slot in slotsOf(person.id)" :key="slot.id" class="flex flex-wrap items-end gap-2">
-            <UiSelect class="w-36" :model-value="slot.weekday" label="Day" :options="weekdays" @update:model-value="slots.edit(slot, { weekday: $event })" />
-            <UiTime class="w-24" :model-value="slot.from" label="From" @update:model-value="slots.edit(slot, { from: $event })" />
-            <UiTime class="w-24" :model-value="slot.to" label="To" @update:model-value="slots.edit(slot, { to: $event })" />
-            <UiSelect class="w-40" :model-value="slot.everyWeeks" label="How often" :options="every" @update:model-value="slots.edit(slot, { everyWeeks: $event })" />
-            <UiDate v-if="slot.everyWeeks > 1" class="w-44" :model-value="slot.anchor" label="A week it holds" @update:model-value="slots.edit(slot, { anchor: $event })" />
-            <button class="btn btn-small" :aria-label="`Remove a day of ${person.name}`" @click="slots.remove(slot)">Remove</button>
+          <li
+            v-for="slot in slotsOf(person.id)"
+            :key="slot.id"
+            class="flex flex-wrap items-end gap-2"
+          >
+            <UiSelect
+              class="w-36"
+              :model-value="slot.weekday"
+              label="Day"
+              :options="weekdays"
+              @update:model-value="slots.edit(slot, { weekday: $event })"
+            />
+            <UiTime
+              class="w-24"
+              :model-value="slot.from"
+              label="From"
+              @update:model-value="slots.edit(slot, { from: $event })"
+            />
+            <UiTime
+              class="w-24"
+              :model-value="slot.to"
+              label="To"
+              @update:model-value="slots.edit(slot, { to: $event })"
+            />
+            <UiSelect
+              class="w-40"
+              :model-value="slot.everyWeeks"
+              label="How often"
+              :options="every"
+              @update:model-value="slots.edit(slot, { everyWeeks: $event })"
+            />
+            <UiDate
+              v-if="slot.everyWeeks > 1"
+              class="w-44"
+              :model-value="slot.anchor"
+              label="A week it holds"
+              @update:model-value="slots.edit(slot, { anchor: $event })"
+            />
+            <button
+              class="btn btn-small"
+              :aria-label="`Remove a day of ${person.name}`"
+              @click="slots.remove(slot)"
+            >
+              Remove
+            </button>
           </li>
         </ul>
         <div class="mt-2 flex flex-wrap items-end gap-2">
           <button class="btn btn-small" @click="addSlot(person.id)">Add a weekday</button>
-          <UiDate class="w-44" :model-value="extraOn[person.id] ?? store.derived.today" :label="`A date for ${person.name}`" @update:model-value="extraOn[person.id] = $event" />
+          <UiDate
+            class="w-44"
+            :model-value="extraOn[person.id] ?? store.derived.today"
+            :label="`A date for ${person.name}`"
+            @update:model-value="extraOn[person.id] = $event"
+          />
           <button class="btn btn-small" @click="addDay(person.id, 'cannotCome')">Can't come</button>
           <button class="btn btn-small" @click="addDay(person.id, 'extraDay')">Extra day</button>
         </div>
         <ul class="mt-1">
           <li v-for="one in exceptionsOf(person.id)" :key="one.id">
             {{ sayException(one) }}
-            <button class="underline" :aria-label="`Remove ${sayException(one)}`" @click="days.remove(one)">Remove</button>
+            <button
+              class="underline"
+              :aria-label="`Remove ${sayException(one)}`"
+              @click="days.remove(one)"
+            >
+              Remove
+            </button>
           </li>
         </ul>
-        <div class="mt-1 flex flex-wrap gap-x-4" role="group" :aria-label="`Skills of ${person.name}`">
+        <div
+          class="mt-1 flex flex-wrap gap-x-4"
+          role="group"
+          :aria-label="`Skills of ${person.name}`"
+        >
           <UiCheck
             v-for="skill in skillOptions.filter((one) => one.value !== 'general')"
             :key="skill.value"

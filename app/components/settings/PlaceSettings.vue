@@ -12,13 +12,17 @@ const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const currency = computed(() => store.refit?.currency ?? 'EUR')
 function toggle(place: Place, weekday: number) {
   const has = place.liftWeekdays.includes(weekday)
-  const next = has ? place.liftWeekdays.filter((one) => one !== weekday) : [...place.liftWeekdays, weekday].sort()
+  const next = has
+    ? place.liftWeekdays.filter((one) => one !== weekday)
+    : [...place.liftWeekdays, weekday].sort()
   void places.edit(place, { liftWeekdays: next })
 }
 function price(place: Place, field: string, value: number | null) {
   const tariff = tariffOf(place)
   if (value === null) return
-  void (tariff ? tariffs.edit(tariff, { [field]: value }) : tariffs.add({ placeId: place.id, [field]: value }))
+  void (tariff
+    ? tariffs.edit(tariff, { [field]: value })
+    : tariffs.add({ placeId: place.id, [field]: value }))
 }
 </script>
 
@@ -27,20 +31,71 @@ function price(place: Place, field: string, value: number | null) {
     <h2 id="set-places" class="border-b-2 border-ink">Places</h2>
     <div v-for="place in list" :key="place.id" class="border-b border-rule py-3">
       <div class="grid grid-cols-2 gap-3 md:grid-cols-4">
-        <UiText :model-value="place.name" :label="`Name of the ${place.kind}`" needed @update:model-value="places.edit(place, { name: $event })" />
-        <UiNumber :model-value="place.travelMin" label="Minutes there, one way" :min="0" :max="1440" whole @update:model-value="places.edit(place, { travelMin: $event })" />
-        <UiNumber :model-value="place.setUpMin" label="Set-up, minutes" :min="0" :max="480" whole @update:model-value="places.edit(place, { setUpMin: $event })" />
-        <UiNumber :model-value="place.packUpMin" label="Pack-up, minutes" :min="0" :max="480" whole @update:model-value="places.edit(place, { packUpMin: $event })" />
+        <UiText
+          :model-value="place.name"
+          :label="`Name of the ${place.kind}`"
+          needed
+          @update:model-value="places.edit(place, { name: $event })"
+        />
+        <UiNumber
+          :model-value="place.travelMin"
+          label="Minutes there, one way"
+          :min="0"
+          :max="1440"
+          whole
+          @update:model-value="places.edit(place, { travelMin: $event })"
+        />
+        <UiNumber
+          :model-value="place.setUpMin"
+          label="Set-up, minutes"
+          :min="0"
+          :max="480"
+          whole
+          @update:model-value="places.edit(place, { setUpMin: $event })"
+        />
+        <UiNumber
+          :model-value="place.packUpMin"
+          label="Pack-up, minutes"
+          :min="0"
+          :max="480"
+          whole
+          @update:model-value="places.edit(place, { packUpMin: $event })"
+        />
       </div>
       <template v-if="place.kind === 'yard'">
-        <div class="mt-2 flex flex-wrap items-end gap-x-4" role="group" aria-label="The yard lifts on">
+        <div
+          class="mt-2 flex flex-wrap items-end gap-x-4"
+          role="group"
+          aria-label="The yard lifts on"
+        >
           <span class="cond self-center">Lifts on</span>
-          <UiCheck v-for="(day, index) in days" :key="day" :model-value="place.liftWeekdays.includes(index + 1)" :label="day" @update:model-value="toggle(place, index + 1)" />
-          <UiTime class="w-24" :model-value="place.liftFrom" label="First lift" @update:model-value="places.edit(place, { liftFrom: $event })" />
+          <UiCheck
+            v-for="(day, index) in days"
+            :key="day"
+            :model-value="place.liftWeekdays.includes(index + 1)"
+            :label="day"
+            @update:model-value="toggle(place, index + 1)"
+          />
+          <UiTime
+            class="w-24"
+            :model-value="place.liftFrom"
+            label="First lift"
+            @update:model-value="places.edit(place, { liftFrom: $event })"
+          />
         </div>
         <div class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
-          <UiMoney :model-value="tariffOf(place)?.perDayMinor ?? 0" label="A day ashore" :currency="currency" @update:model-value="price(place, 'perDayMinor', $event)" />
-          <UiMoney :model-value="tariffOf(place)?.liftMinor ?? 0" label="A lift" :currency="currency" @update:model-value="price(place, 'liftMinor', $event)" />
+          <UiMoney
+            :model-value="tariffOf(place)?.perDayMinor ?? 0"
+            label="A day ashore"
+            :currency="currency"
+            @update:model-value="price(place, 'perDayMinor', $event)"
+          />
+          <UiMoney
+            :model-value="tariffOf(place)?.liftMinor ?? 0"
+            label="A lift"
+            :currency="currency"
+            @update:model-value="price(place, 'liftMinor', $event)"
+          />
         </div>
       </template>
     </div>

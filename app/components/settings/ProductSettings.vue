@@ -25,17 +25,41 @@ const numbers = [
   ['immersionMaxH', 'Immersion until, h'],
 ] as const
 async function add() {
-  if (newName.value.trim() !== '' && (await products.add({ name: newName.value }))) newName.value = ''
+  if (newName.value.trim() !== '' && (await products.add({ name: newName.value })))
+    newName.value = ''
 }
 </script>
 
 <template>
   <details>
-    <summary class="cond border-b-2 border-ink text-xl">Products and their data sheets, {{ store.rows.product.length }}</summary>
-    <div v-for="product in store.rows.product" :key="product.id" class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-2 md:grid-cols-4">
-      <UiText :model-value="product.name" label="Product" needed @update:model-value="products.edit(product, { name: $event })" />
-      <UiSelect :model-value="product.kind" label="Kind" :options="kinds" @update:model-value="products.edit(product, { kind: $event })" />
-      <UiNumber v-for="[field, label] in numbers" :key="field" :model-value="product[field]" :label="label" :may-be-empty="field !== 'refC'" @update:model-value="products.edit(product, { [field]: $event })" />
+    <summary class="cond border-b-2 border-ink text-xl">
+      Products and their data sheets, {{ store.rows.product.length }}
+    </summary>
+    <div
+      v-for="product in store.rows.product"
+      :key="product.id"
+      class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-2 md:grid-cols-4"
+    >
+      <UiText
+        :model-value="product.name"
+        label="Product"
+        needed
+        @update:model-value="products.edit(product, { name: $event })"
+      />
+      <UiSelect
+        :model-value="product.kind"
+        label="Kind"
+        :options="kinds"
+        @update:model-value="products.edit(product, { kind: $event })"
+      />
+      <UiNumber
+        v-for="[field, label] in numbers"
+        :key="field"
+        :model-value="product[field]"
+        :label="label"
+        :may-be-empty="field !== 'refC'"
+        @update:model-value="products.edit(product, { [field]: $event })"
+      />
       <button class="btn btn-small" @click="products.remove(product)">Remove</button>
     </div>
     <form class="mt-2 flex items-end gap-2" @submit.prevent="add">

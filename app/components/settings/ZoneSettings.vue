@@ -22,20 +22,60 @@ const strakes = [
 ] as const
 async function add() {
   if (newName.value.trim() === '') return
-  if (await zones.add({ name: newName.value, order: keyBetween(list.value.at(-1)?.order ?? null, null) })) newName.value = ''
+  if (
+    await zones.add({
+      name: newName.value,
+      order: keyBetween(list.value.at(-1)?.order ?? null, null),
+    })
+  )
+    newName.value = ''
 }
 </script>
 
 <template>
   <details>
-    <summary class="cond border-b-2 border-ink text-xl">Places on the boat, {{ list.length }}</summary>
+    <summary class="cond border-b-2 border-ink text-xl">
+      Places on the boat, {{ list.length }}
+    </summary>
     <ul>
-      <li v-for="zone in list" :key="zone.id" class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-1.5 md:grid-cols-[2fr_8rem_9rem_auto_auto]">
-        <UiText :model-value="zone.name" label="Name" hide-label needed @update:model-value="zones.edit(zone, { name: $event })" />
-        <UiSelect :model-value="zone.side" :label="`Side of ${zone.name}`" hide-label :options="sides" @update:model-value="zones.edit(zone, { side: $event })" />
-        <UiSelect :model-value="zone.strake" :label="`Strake of ${zone.name}`" hide-label :options="strakes" @update:model-value="zones.edit(zone, { strake: $event })" />
-        <UiCheck :model-value="zone.belowWaterline" label="Below the waterline" @update:model-value="zones.edit(zone, { belowWaterline: $event })" />
-        <button class="btn btn-small" :aria-label="`Remove ${zone.name}`" @click="zones.remove(zone)">Remove</button>
+      <li
+        v-for="zone in list"
+        :key="zone.id"
+        class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-1.5 md:grid-cols-[2fr_8rem_9rem_auto_auto]"
+      >
+        <UiText
+          :model-value="zone.name"
+          label="Name"
+          hide-label
+          needed
+          @update:model-value="zones.edit(zone, { name: $event })"
+        />
+        <UiSelect
+          :model-value="zone.side"
+          :label="`Side of ${zone.name}`"
+          hide-label
+          :options="sides"
+          @update:model-value="zones.edit(zone, { side: $event })"
+        />
+        <UiSelect
+          :model-value="zone.strake"
+          :label="`Strake of ${zone.name}`"
+          hide-label
+          :options="strakes"
+          @update:model-value="zones.edit(zone, { strake: $event })"
+        />
+        <UiCheck
+          :model-value="zone.belowWaterline"
+          label="Below the waterline"
+          @update:model-value="zones.edit(zone, { belowWaterline: $event })"
+        />
+        <button
+          class="btn btn-small"
+          :aria-label="`Remove ${zone.name}`"
+          @click="zones.remove(zone)"
+        >
+          Remove
+        </button>
       </li>
     </ul>
     <form class="mt-2 flex items-end gap-2" @submit.prevent="add">

@@ -13,7 +13,11 @@ const planner = usePlannerStore()
 const { personId } = useDevice()
 const open = ref(false)
 const effect = ref('')
-const picked = shallowRef<{ readonly personId: string; readonly on: string; readonly name: string } | null>(null)
+const picked = shallowRef<{
+  readonly personId: string
+  readonly on: string
+  readonly name: string
+} | null>(null)
 const daysAhead = 23
 
 const choices = computed(() => {
@@ -38,14 +42,21 @@ const itemOf = (one: { readonly personId: string; readonly on: string }): Change
   id: newId(),
   patch: { personId: one.personId, on: one.on, kind: 'cannotCome' },
 })
-async function pick(one: { readonly personId: string; readonly on: string; readonly name: string }) {
+async function pick(one: {
+  readonly personId: string
+  readonly on: string
+  readonly name: string
+}) {
   picked.value = one
   effect.value = 'Working out what that does…'
   const before = store.derived.launch
   const { plan } = await planner.suppose(supposing(store.rows, [itemOf(one)]))
   if (picked.value !== one) return
   const after = plan.gates.find((gate) => gate.gateId === before?.gate.id)?.at
-  effect.value = effectSentence(before?.plannedOn ?? null, after === undefined ? null : store.derived.clock.dateOf(after))
+  effect.value = effectSentence(
+    before?.plannedOn ?? null,
+    after === undefined ? null : store.derived.clock.dateOf(after),
+  )
 }
 function effectSentence(before: string | null, after: string | null): string {
   if (before === null || after === null) return 'No launch is planned, so nothing moves.'
@@ -83,7 +94,9 @@ function close() {
     </div>
     <div v-if="picked" class="border-l-4 border-redlead bg-redlead-tint p-3" role="status">
       <p>{{ effect }}</p>
-      <button class="btn btn-main mt-2" @click="confirm">{{ picked.name }} can't come {{ sayDay(picked.on) }}</button>
+      <button class="btn btn-main mt-2" @click="confirm">
+        {{ picked.name }} can't come {{ sayDay(picked.on) }}
+      </button>
     </div>
   </UiDialog>
 </template>

@@ -16,7 +16,11 @@ const props = defineProps<{
   people: readonly Person[]
   changed: boolean
 }>()
-const emit = defineEmits<{ set: [fields: Record<string, unknown>]; reset: []; away: [personId: string] }>()
+const emit = defineEmits<{
+  set: [fields: Record<string, unknown>]
+  reset: []
+  away: [personId: string]
+}>()
 const places = [
   { value: 'boat', label: 'At the boat' },
   { value: 'shed', label: 'In the shed' },
@@ -50,7 +54,11 @@ function toggle(personId: string) {
         v-for="person in people"
         :key="person.id"
         class="btn"
-        :class="frame.personIds.includes(person.id) ? 'bg-verdigris! border-verdigris! text-sheet!' : 'border-dashed!'"
+        :class="
+          frame.personIds.includes(person.id)
+            ? 'bg-verdigris! border-verdigris! text-sheet!'
+            : 'border-dashed!'
+        "
         :aria-pressed="frame.personIds.includes(person.id)"
         @click="toggle(person.id)"
       >
@@ -58,11 +66,23 @@ function toggle(personId: string) {
       </button>
     </div>
     <div class="flex items-end gap-2">
-      <UiTime class="w-20" :model-value="frame.from" label="There from" @update:model-value="emit('set', { from: $event })" />
-      <UiTime class="w-20" :model-value="frame.to" label="to" @update:model-value="emit('set', { to: $event })" />
+      <UiTime
+        class="w-20"
+        :model-value="frame.from"
+        label="There from"
+        @update:model-value="emit('set', { from: $event })"
+      />
+      <UiTime
+        class="w-20"
+        :model-value="frame.to"
+        label="to"
+        @update:model-value="emit('set', { to: $event })"
+      />
     </div>
     <div v-if="changed">
-      <button class="btn" @click="emit('reset')"><RotateCcw :size="17" aria-hidden="true" /> As usual</button>
+      <button class="btn" @click="emit('reset')">
+        <RotateCcw :size="17" aria-hidden="true" /> As usual
+      </button>
     </div>
   </div>
 </template>

@@ -34,9 +34,12 @@ const x = (at: number) => {
   const last = shown.value.at(-1)?.at ?? 1
   return left + ((at - first) / Math.max(1, last - first)) * (width.value - left - 24)
 }
-const y = (tempC: number) => 26 + ((range.value.high - tempC) / (range.value.high - range.value.low)) * 42
+const y = (tempC: number) =>
+  26 + ((range.value.high - tempC) / (range.value.high - range.value.low)) * 42
 const line = (of: (hour: WeatherHour) => number) =>
-  shown.value.map((hour, index) => `${index === 0 ? 'M' : 'L'}${x(hour.at)} ${y(of(hour))}`).join(' ')
+  shown.value
+    .map((hour, index) => `${index === 0 ? 'M' : 'L'}${x(hour.at)} ${y(of(hour))}`)
+    .join(' ')
 const fit = computed(() =>
   fitWindows(shown.value, usualMinC, true).map(([from, to]) => ({
     x: x(from),
@@ -46,7 +49,8 @@ const fit = computed(() =>
 const words = computed(() => {
   const zone = store.derived.clock
   const windows = fitWindows(shown.value, usualMinC, true)
-  if (windows.length === 0) return `No hour is fit to laminate or paint in the open: under ${usualMinC} °C, dew or rain.`
+  if (windows.length === 0)
+    return `No hour is fit to laminate or paint in the open: under ${usualMinC} °C, dew or rain.`
   return `Fit to laminate and paint ${windows.map(([a, b]) => `${clockTimeOf(a, zone)}–${clockTimeOf(b, zone)}`).join(', ')}.`
 })
 </script>
@@ -54,14 +58,55 @@ const words = computed(() => {
 <template>
   <div ref="box" class="border-y border-rule">
     <svg v-if="shown.length > 1" :width="width" :height="height" class="block" aria-hidden="true">
-      <rect v-for="one in fit" :key="one.x" :x="one.x" y="4" :width="one.width" :height="height - 26" fill="var(--brass-tint)" />
-      <rect v-for="hour in shown.filter((one) => one.rain)" :key="hour.at" :x="x(hour.at)" y="4" :width="x(hour.at + hourMs) - x(hour.at)" :height="height - 26" fill="var(--water)" opacity="0.6" />
+      <rect
+        v-for="one in fit"
+        :key="one.x"
+        :x="one.x"
+        y="4"
+        :width="one.width"
+        :height="height - 26"
+        fill="var(--brass-tint)"
+      />
+      <rect
+        v-for="hour in shown.filter((one) => one.rain)"
+        :key="hour.at"
+        :x="x(hour.at)"
+        y="4"
+        :width="x(hour.at + hourMs) - x(hour.at)"
+        :height="height - 26"
+        fill="var(--water)"
+        opacity="0.6"
+      />
       <path :d="line((hour) => hour.tempC)" fill="none" stroke="var(--ink)" stroke-width="2.5" />
-      <path :d="line((hour) => hour.dewC)" fill="none" stroke="var(--water-deep)" stroke-width="2.5" stroke-dasharray="5 4" />
+      <path
+        :d="line((hour) => hour.dewC)"
+        fill="none"
+        stroke="var(--water-deep)"
+        stroke-width="2.5"
+        stroke-dasharray="5 4"
+      />
       <template v-for="(hour, index) in shown" :key="hour.at">
         <template v-if="index % 2 === 0">
-          <text :x="x(hour.at)" :y="y(hour.tempC) - 6" text-anchor="middle" class="cond" font-size="14" fill="var(--ink)">{{ Math.round(hour.tempC) }}</text>
-          <text :x="x(hour.at)" :y="height - 6" text-anchor="middle" class="cond" font-size="14" fill="var(--ink2)">{{ clockTimeOf(hour.at, store.derived.clock) }}</text>
+          <text
+            :x="x(hour.at)"
+            :y="y(hour.tempC) - 6"
+            text-anchor="middle"
+            class="cond"
+            font-size="14"
+            fill="var(--ink)"
+          >
+            {{ Math.round(hour.tempC) }}
+          </text>
+          <text
+            :x="x(hour.at)"
+            :y="height - 6"
+            text-anchor="middle"
+            class="cond"
+            font-size="14"
+            fill="var(--ink2)"
+          >
+            {{ clockTimeOf(hour.at, store.derived.clock) }}
+          </text>
         </template>
       </template>
       <text x="0" y="34" class="cond" font-size="15" fill="var(--ink)">Air °C</text>
@@ -69,15 +114,37 @@ const words = computed(() => {
     </svg>
     <details class="pb-1">
       <summary class="text-ink2">
-      <template v-if="shown.length > 1">{{ words }} {{ station }}; a deck under a clear night sky is colder.</template>
-      <template v-else>No forecast reaches this day. Limits from weather are not shown.</template>
-      <span class="no-print underline"> Change the weather</span>
+        <template v-if="shown.length > 1"
+          >{{ words }} {{ station }}; a deck under a clear night sky is colder.</template
+        >
+        <template v-else>No forecast reaches this day. Limits from weather are not shown.</template>
+        <span class="no-print underline"> Change the weather</span>
       </summary>
-    <div class="no-print flex items-end gap-2 pt-1">
-      <UiNumber class="w-20" :model-value="said.lowC" label="Low °C" :min="-30" :max="50" may-be-empty @update:model-value="emit('set', { lowC: $event })" />
-      <UiNumber class="w-20" :model-value="said.highC" label="High °C" :min="-30" :max="60" may-be-empty @update:model-value="emit('set', { highC: $event })" />
-      <UiCheck :model-value="said.rain" label="Rain" @update:model-value="emit('set', { rain: $event })" />
-    </div>
+      <div class="no-print flex items-end gap-2 pt-1">
+        <UiNumber
+          class="w-20"
+          :model-value="said.lowC"
+          label="Low °C"
+          :min="-30"
+          :max="50"
+          may-be-empty
+          @update:model-value="emit('set', { lowC: $event })"
+        />
+        <UiNumber
+          class="w-20"
+          :model-value="said.highC"
+          label="High °C"
+          :min="-30"
+          :max="60"
+          may-be-empty
+          @update:model-value="emit('set', { highC: $event })"
+        />
+        <UiCheck
+          :model-value="said.rain"
+          label="Rain"
+          @update:model-value="emit('set', { rain: $event })"
+        />
+      </div>
     </details>
   </div>
 </template>

@@ -14,7 +14,13 @@ defineProps<{
   <RadioGroup :model-value="model ?? undefined" @update:model-value="model = $event">
     <RadioGroupLabel as="span" class="cond text-ink2">{{ label }}</RadioGroupLabel>
     <div class="mt-1 flex flex-wrap gap-2">
-      <RadioGroupOption v-for="option in options" :key="option.value" v-slot="{ checked }" :value="option.value" as="template">
+      <RadioGroupOption
+        v-for="option in options"
+        :key="option.value"
+        v-slot="{ checked }"
+        :value="option.value"
+        as="template"
+      >
         <div class="btn min-h-11! min-w-20 grow cursor-pointer" :class="{ 'btn-on': checked }">
           {{ option.label }}
         </div>

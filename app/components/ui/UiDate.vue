@@ -3,7 +3,13 @@ import { useId } from 'vue'
 
 /** A civil date; the browser's own picker, which reads aloud and works with gloves. */
 const model = defineModel<string | null>({ default: null })
-const props = defineProps<{ label: string; hideLabel?: boolean; hint?: string; error?: string; mayBeEmpty?: boolean }>()
+const props = defineProps<{
+  label: string
+  hideLabel?: boolean
+  hint?: string
+  error?: string
+  mayBeEmpty?: boolean
+}>()
 const id = useId()
 function take(event: Event) {
   const { value } = event.target as HTMLInputElement

@@ -4,7 +4,13 @@ import { read } from '#core/units/parsed'
 
 /** A sum in minor units of the refit's currency. */
 const model = defineModel<number | null>({ default: null })
-const props = defineProps<{ label: string; currency: string; error?: string; hint?: string; mayBeEmpty?: boolean }>()
+const props = defineProps<{
+  label: string
+  currency: string
+  error?: string
+  hint?: string
+  mayBeEmpty?: boolean
+}>()
 const parse = (text: string) =>
   props.mayBeEmpty && text.trim() === '' ? read(null) : parseMoney(text, props.currency)
 </script>

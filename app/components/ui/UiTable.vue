@@ -11,7 +11,11 @@ defineProps<{
 <template>
   <div class="overflow-x-auto" tabindex="0" role="region" :aria-label="caption">
     <table class="w-full border-collapse">
-      <caption class="sr-only">{{ caption }}</caption>
+      <caption class="sr-only">
+        {{
+          caption
+        }}
+      </caption>
       <thead>
         <tr class="border-b-2 border-ink text-left">
           <th

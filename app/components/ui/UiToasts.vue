@@ -5,16 +5,25 @@ const store = useToastStore()
 </script>
 
 <template>
-  <div class="no-print fixed bottom-4 left-1/2 z-50 grid w-[min(34rem,92vw)] -translate-x-1/2 gap-2 max-sm:bottom-20" aria-live="polite">
+  <div
+    class="no-print fixed bottom-4 left-1/2 z-50 grid w-[min(34rem,92vw)] -translate-x-1/2 gap-2 max-sm:bottom-20"
+    aria-live="polite"
+  >
     <div
       v-for="toast in store.toasts"
       :key="toast.id"
       class="flex items-start gap-3 border-2 px-4 py-2"
-      :class="toast.bad ? 'border-redlead bg-redlead-tint text-ink' : 'border-ink bg-sheet text-ink'"
+      :class="
+        toast.bad ? 'border-redlead bg-redlead-tint text-ink' : 'border-ink bg-sheet text-ink'
+      "
       :role="toast.bad ? 'alert' : 'status'"
     >
       <p class="grow">{{ toast.text }}</p>
-      <button class="btn btn-quiet btn-small" aria-label="Close message" @click="store.close(toast.id)">
+      <button
+        class="btn btn-quiet btn-small"
+        aria-label="Close message"
+        @click="store.close(toast.id)"
+      >
         <X :size="18" aria-hidden="true" />
       </button>
     </div>

@@ -20,7 +20,10 @@ const props = defineProps<{
   quiet?: boolean
   inputmode?: 'text' | 'decimal' | 'numeric'
 }>()
-const emit = defineEmits<{ 'update:modelValue': [value: Value | null]; invalid: [message: string] }>()
+const emit = defineEmits<{
+  'update:modelValue': [value: Value | null]
+  invalid: [message: string]
+}>()
 const id = useId()
 const text = ref(props.format(props.modelValue))
 const wrong = ref('')
@@ -69,7 +72,14 @@ function enter(event: KeyboardEvent) {
 </script>
 
 <template>
-  <UiField :id="id" v-slot="{ described }" :label="label" :hide-label="hideLabel" :hint="hint" :error="shownError">
+  <UiField
+    :id="id"
+    v-slot="{ described }"
+    :label="label"
+    :hide-label="hideLabel"
+    :hint="hint"
+    :error="shownError"
+  >
     <component
       :is="multiline ? 'textarea' : 'input'"
       :id="id"

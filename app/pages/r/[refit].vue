@@ -40,7 +40,10 @@ useHead({
       <div class="sm:mt-2"><ViewStrip /></div>
     </header>
     <div class="border-t-[3px] border-ink" :class="{ 'lg:grid lg:grid-cols-[1fr_15rem]': !wide }">
-      <div class="border-rule px-3 pt-2 sm:px-5" :class="{ 'order-2 lg:border-l lg:px-4 lg:pt-4': !wide }">
+      <div
+        class="border-rule px-3 pt-2 sm:px-5"
+        :class="{ 'order-2 lg:border-l lg:px-4 lg:pt-4': !wide }"
+      >
         <ClocksRail :strip="wide" />
       </div>
       <main id="view" class="min-w-0 px-3 py-3 sm:px-5 lg:order-1" tabindex="-1">

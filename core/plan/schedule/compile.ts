@@ -178,7 +178,17 @@ export function compile(rows: RefitRows, clock: ZoneClock, now: number): Compile
     const trouble = troubleOf(activity, sites, coming)
     if (trouble) troubles.push(trouble)
   }
-  return { rows, clock, now: ceilTick(now), sites, ashore, activities, readyAfterDone, doneHolding, troubles }
+  return {
+    rows,
+    clock,
+    now: ceilTick(now),
+    sites,
+    ashore,
+    activities,
+    readyAfterDone,
+    doneHolding,
+    troubles,
+  }
 
   function toActivity(step: Step, job: Job): Activity {
     const haulOut = haulOutOf(job, rows, coming)

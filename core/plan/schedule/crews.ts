@@ -13,8 +13,7 @@ export function crewsOf(activity: Activity): number[][] {
       crews.push(crew)
       return
     }
-    for (let i = next; i < capable.length; i++)
-      extend([...crew, capable[i] as number], i + 1, size)
+    for (let i = next; i < capable.length; i++) extend([...crew, capable[i] as number], i + 1, size)
   }
   for (let size = crewMin; size <= Math.min(crewMax, capable.length); size++) extend([], 0, size)
   return crews

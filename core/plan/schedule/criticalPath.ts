@@ -148,7 +148,8 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     const floor = one?.start ?? compiled.now
     const work = durationMs(activity, activity.crewMin)
     if (work === 0 || activity.booking) return { start: finishBy, finish: finishBy }
-    if (finishBy < (one?.finish ?? 0)) return { start: floor + finishBy - (one?.finish ?? 0), finish: finishBy }
+    if (finishBy < (one?.finish ?? 0))
+      return { start: floor + finishBy - (one?.finish ?? 0), finish: finishBy }
     return (
       workBackward(
         hours(activity),
@@ -172,6 +173,4 @@ function latestFinish(activity: Activity, readyBy: number, compiled: Compiled): 
 }
 
 const withOwn = (activity: Activity, own: ReadonlyMap<string, Ashore>): Activity =>
-  activity.ashore
-    ? { ...activity, ashore: own.get(activity.ashore.haulOut.id) ?? null }
-    : activity
+  activity.ashore ? { ...activity, ashore: own.get(activity.ashore.haulOut.id) ?? null } : activity

@@ -46,10 +46,7 @@ export function nextLift(
   weekdayOf: (day: number) => number,
 ): number {
   let day = dayOf(from)
-  while (
-    liftAt(day) < from ||
-    (liftWeekdays.length > 0 && !liftWeekdays.includes(weekdayOf(day)))
-  )
+  while (liftAt(day) < from || (liftWeekdays.length > 0 && !liftWeekdays.includes(weekdayOf(day))))
     day++
   return liftAt(day)
 }

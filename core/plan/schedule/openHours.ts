@@ -49,7 +49,9 @@ export function openHours(
     const there = capable.map((person) => sites.presence(person, placeNeed, day))
     const coming = there.filter((spans) => spans.length > 0)
     if (coming.length < need) return none
-    return coming.length === 1 && need === 1 ? (coming[0] as readonly Span[]) : overlaps(coming.flat(), need)
+    return coming.length === 1 && need === 1
+      ? (coming[0] as readonly Span[])
+      : overlaps(coming.flat(), need)
   }
   const memo = dayMemo(on)
   let longest: number | null = null

@@ -125,7 +125,12 @@ class SerialPass {
       : windows
   }
 
-  private keep(activity: Activity, segments: readonly Span[], crew: readonly number[], binding: Binding) {
+  private keep(
+    activity: Activity,
+    segments: readonly Span[],
+    crew: readonly number[],
+    binding: Binding,
+  ) {
     const finish = (segments.at(-1) as Span)[1]
     this.placements.set(activity.step.id, {
       stepId: activity.step.id,

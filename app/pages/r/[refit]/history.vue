@@ -30,17 +30,27 @@ const columns = [
   { key: 'who', label: 'Who' },
   { key: 'label', label: 'What' },
 ]
-const nameOf = (id: string | null) => store.rows.person.find((one) => one.id === id)?.name ?? 'not said'
+const nameOf = (id: string | null) =>
+  store.rows.person.find((one) => one.id === id)?.name ?? 'not said'
 </script>
 
 <template>
   <div class="max-w-4xl">
     <h1 class="mb-3">History of changes</h1>
     <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
-    <UiTable v-else caption="History" :columns="columns" :rows="lines" empty="Nothing was changed yet.">
+    <UiTable
+      v-else
+      caption="History"
+      :columns="columns"
+      :rows="lines"
+      empty="Nothing was changed yet."
+    >
       <template #at="{ row }">{{ shortDateTime(row.at, store.derived.clock) }}</template>
       <template #who="{ row }">{{ nameOf(row.personId) }}</template>
-      <template #label="{ row }"><s v-if="row.undone">{{ row.label }}</s><template v-else>{{ row.label }}</template></template>
+      <template #label="{ row }"
+        ><s v-if="row.undone">{{ row.label }}</s
+        ><template v-else>{{ row.label }}</template></template
+      >
     </UiTable>
   </div>
 </template>

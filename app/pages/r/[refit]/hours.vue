@@ -16,9 +16,13 @@ const columns = [
   { key: 'act', label: 'Put right' },
 ]
 const entries = computed(() =>
-  [...store.rows.hoursEntry].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : a.id < b.id ? 1 : -1)),
+  [...store.rows.hoursEntry].sort((a, b) =>
+    a.on < b.on ? 1 : a.on > b.on ? -1 : a.id < b.id ? 1 : -1,
+  ),
 )
-const corrected = computed(() => new Set(store.rows.hoursEntry.flatMap((one) => one.correctsId ?? [])))
+const corrected = computed(
+  () => new Set(store.rows.hoursEntry.flatMap((one) => one.correctsId ?? [])),
+)
 const nameOfPerson = (id: string) => store.rows.person.find((one) => one.id === id)?.name ?? ''
 const correcting = ref<HoursEntry | null>(null)
 const right = ref<number | null>(null)
@@ -31,8 +35,19 @@ async function keep() {
   const entry = correcting.value
   if (!entry || right.value === null) return
   const { stepId, jobId, personId, on, kind, note } = entry
-  const patch = { stepId, jobId, personId, on, kind, note, hours: right.value, correctsId: entry.id }
-  const done = await store.attempt('Correct hours', [{ op: 'create', entity: 'hoursEntry', id: newId(), patch }])
+  const patch = {
+    stepId,
+    jobId,
+    personId,
+    on,
+    kind,
+    note,
+    hours: right.value,
+    correctsId: entry.id,
+  }
+  const done = await store.attempt('Correct hours', [
+    { op: 'create', entity: 'hoursEntry', id: newId(), patch },
+  ])
   if (done) correcting.value = null
 }
 </script>
@@ -43,7 +58,12 @@ async function keep() {
       <h1>{{ formatHours(store.derived.hoursLogged) }} written down</h1>
       <button class="btn btn-main" @click="frame.open('hours')">Log hours</button>
     </div>
-    <UiTable caption="Hours" :columns="columns" :rows="entries" empty="No hours yet. Press h after a piece of work: it is what makes your next guess better.">
+    <UiTable
+      caption="Hours"
+      :columns="columns"
+      :rows="entries"
+      empty="No hours yet. Press h after a piece of work: it is what makes your next guess better."
+    >
       <template #on="{ row }">{{ sayDay(row.on) }} {{ row.on.slice(0, 4) }}</template>
       <template #person="{ row }">{{ nameOfPerson(row.personId) }}</template>
       <template #what="{ row }">
@@ -56,7 +76,14 @@ async function keep() {
         <template v-else>{{ formatHours(row.hours) }}</template>
       </template>
       <template #act="{ row }">
-        <button v-if="!corrected.has(row.id)" class="btn btn-small" :aria-label="`Correct ${formatHours(row.hours)} on ${row.on}`" @click="correct(row)">Correct</button>
+        <button
+          v-if="!corrected.has(row.id)"
+          class="btn btn-small"
+          :aria-label="`Correct ${formatHours(row.hours)} on ${row.on}`"
+          @click="correct(row)"
+        >
+          Correct
+        </button>
       </template>
     </UiTable>
     <UiDialog :open="correcting !== null" title="Correct hours" @close="correcting = null">

@@ -2,7 +2,14 @@
 import Papa from 'papaparse'
 import { computed, ref, shallowRef } from 'vue'
 import { draftChanges } from '#core/exchange/draftChanges'
-import { columnName, guessColumns, jobColumns, linesToTable, looksLikeHeader, readJobs } from '#core/exchange/readJobs'
+import {
+  columnName,
+  guessColumns,
+  jobColumns,
+  linesToTable,
+  looksLikeHeader,
+  readJobs,
+} from '#core/exchange/readJobs'
 import type { JobColumn } from '#core/exchange/readJobs'
 import { formatHours } from '#core/units/hours'
 
@@ -106,7 +113,13 @@ async function bring() {
       <textarea id="pasted" v-model="text" rows="8" class="field" />
       <div class="flex flex-wrap gap-3">
         <button class="btn btn-main" type="submit">Read it</button>
-        <label class="btn">Pick a CSV file<input type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" class="sr-only" @change="fromFile" /></label>
+        <label class="btn"
+          >Pick a CSV file<input
+            type="file"
+            accept=".csv,.txt,.tsv,text/csv,text/plain"
+            class="sr-only"
+            @change="fromFile"
+        /></label>
       </div>
     </form>
     <p v-if="wrong" class="mt-3 text-redlead" role="alert">{{ wrong }}</p>
@@ -120,15 +133,27 @@ async function bring() {
             :model-value="columns[index] ?? 'skip'"
             :label="name || `Column ${index + 1}`"
             :options="options"
-            @update:model-value="columns = columns.map((one, at) => (at === index ? ($event ?? 'skip') : one))"
+            @update:model-value="
+              columns = columns.map((one, at) => (at === index ? ($event ?? 'skip') : one))
+            "
           />
         </div>
       </section>
       <section v-if="bad.length > 0" class="mt-6 border-l-4 border-redlead pl-4">
-        <h2>{{ bad.length }} {{ bad.length === 1 ? 'row needs' : 'rows need' }} mending, or will be left out</h2>
+        <h2>
+          {{ bad.length }} {{ bad.length === 1 ? 'row needs' : 'rows need' }} mending, or will be
+          left out
+        </h2>
         <ul>
-          <li v-for="one in bad.slice(0, shownRows)" :key="one.row" class="border-b border-rule2 py-2">
-            <p><span class="cond">Row {{ one.row }}: {{ one.title || '(no name)' }}</span> — {{ one.problems.join(' ') }}</p>
+          <li
+            v-for="one in bad.slice(0, shownRows)"
+            :key="one.row"
+            class="border-b border-rule2 py-2"
+          >
+            <p>
+              <span class="cond">Row {{ one.row }}: {{ one.title || '(no name)' }}</span> —
+              {{ one.problems.join(' ') }}
+            </p>
             <div class="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-4">
               <UiText
                 v-for="column in columns.filter((c) => c !== 'skip')"
@@ -142,16 +167,29 @@ async function bring() {
         </ul>
       </section>
       <section class="mt-6">
-        <h2>{{ good.length }} {{ good.length === 1 ? 'job' : 'jobs' }} to bring in, {{ formatHours(hours) }}</h2>
+        <h2>
+          {{ good.length }} {{ good.length === 1 ? 'job' : 'jobs' }} to bring in,
+          {{ formatHours(hours) }}
+        </h2>
         <ol class="mt-1 list-decimal pl-8">
           <li v-for="one in good.slice(0, shownRows)" :key="one.row">
             {{ one.title }}
             <span class="text-ink2">
-              {{ [one.hours === null ? 'no hours given' : formatHours(one.hours), store.rows.zone.find((z) => z.id === one.zoneId)?.name, one.after ? `after ${one.after}` : ''].filter(Boolean).join(' · ') }}
+              {{
+                [
+                  one.hours === null ? 'no hours given' : formatHours(one.hours),
+                  store.rows.zone.find((z) => z.id === one.zoneId)?.name,
+                  one.after ? `after ${one.after}` : '',
+                ]
+                  .filter(Boolean)
+                  .join(' · ')
+              }}
             </span>
           </li>
         </ol>
-        <p v-if="good.length > shownRows" class="text-ink2">and {{ good.length - shownRows }} more.</p>
+        <p v-if="good.length > shownRows" class="text-ink2">
+          and {{ good.length - shownRows }} more.
+        </p>
         <button class="btn btn-main mt-4" :disabled="good.length === 0 || busy" @click="bring">
           Bring in {{ good.length }} {{ good.length === 1 ? 'job' : 'jobs' }}
         </button>

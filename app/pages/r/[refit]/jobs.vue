@@ -22,9 +22,15 @@ const jobId = computed({
 const job = computed(() => store.rows.job.find((one) => one.id === jobId.value) ?? null)
 const showFound = computed({
   get: () => route.query.show === 'found',
-  set: (show: boolean) => void router.push({ query: { ...route.query, show: show ? 'found' : undefined, job: undefined } }),
+  set: (show: boolean) =>
+    void router.push({
+      query: { ...route.query, show: show ? 'found' : undefined, job: undefined },
+    }),
 })
-const { groups, count } = useJobLists(grouping, (one) => zoneId.value === null || one.zoneId === zoneId.value)
+const { groups, count } = useJobLists(
+  grouping,
+  (one) => zoneId.value === null || one.zoneId === zoneId.value,
+)
 const zones = computed(() => inOrder(store.rows.zone))
 const counts = computed(() => {
   const map = new Map<string, { open: number; severe: boolean }>()
@@ -39,7 +45,8 @@ const counts = computed(() => {
 const byPurpose = computed(() =>
   purposes.map((purpose) => ({
     purpose,
-    count: store.rows.job.filter((one) => one.purpose === purpose && one.decision === 'plan').length,
+    count: store.rows.job.filter((one) => one.purpose === purpose && one.decision === 'plan')
+      .length,
   })),
 )
 const meaning = {
@@ -61,13 +68,20 @@ async function add() {
 </script>
 
 <template>
-  <div class="lg:grid lg:gap-6" :class="job ? 'lg:grid-cols-[minmax(20rem,2fr)_3fr]' : 'lg:grid-cols-[20rem_1fr]'">
+  <div
+    class="lg:grid lg:gap-6"
+    :class="job ? 'lg:grid-cols-[minmax(20rem,2fr)_3fr]' : 'lg:grid-cols-[20rem_1fr]'"
+  >
     <div v-if="!job" class="max-lg:hidden">
       <h1>All work, {{ store.rows.job.length }} jobs</h1>
       <p class="text-ink2">Press a place to see only what is there.</p>
       <BoatMap :zones="zones" :counts="counts" :chosen="zoneId" @choose="zoneId = $event" />
       <ul>
-        <li v-for="{ purpose, count: many } in byPurpose" :key="purpose" class="flex items-center gap-3 py-1">
+        <li
+          v-for="{ purpose, count: many } in byPurpose"
+          :key="purpose"
+          class="flex items-center gap-3 py-1"
+        >
           <PurposeTile :purpose="purpose" />
           <span class="grow">{{ purposeName[purpose] }} — {{ meaning[purpose] }}</span>
           <span class="cond text-lg">{{ many }}</span>
@@ -77,12 +91,26 @@ async function add() {
     <div :class="{ 'max-lg:hidden': job }" class="min-w-0">
       <div class="flex flex-wrap items-end justify-between gap-2">
         <h1 class="lg:sr-only">Jobs</h1>
-        <UiSelect v-model="grouping" class="w-44" label="In which order" hide-label :options="groupings" />
+        <UiSelect
+          v-model="grouping"
+          class="w-44"
+          label="In which order"
+          hide-label
+          :options="groupings"
+        />
         <div class="flex gap-2">
-          <button v-if="waiting > 0 || showFound" class="btn btn-small" :class="{ 'btn-on': showFound }" :aria-pressed="showFound" @click="showFound = !showFound">
+          <button
+            v-if="waiting > 0 || showFound"
+            class="btn btn-small"
+            :class="{ 'btn-on': showFound }"
+            :aria-pressed="showFound"
+            @click="showFound = !showFound"
+          >
             {{ waiting }} found, not placed
           </button>
-          <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/import`">Bring in a list</NuxtLink>
+          <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/import`"
+            >Bring in a list</NuxtLink
+          >
         </div>
       </div>
       <p v-if="zoneId" class="mt-2">
@@ -91,16 +119,32 @@ async function add() {
       </p>
       <FoundList v-if="showFound" class="mt-3" @job="jobId = $event" />
       <template v-else>
-        <div v-if="store.rows.job.length === 0" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
+        <div
+          v-if="store.rows.job.length === 0"
+          class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
+        >
           <h2>An empty list is where everybody starts</h2>
           <p class="mt-2">
-            Write the first job below, or paste the list you have: a line a job, from a note, a board
-            or a spreadsheet.
+            Write the first job below, or paste the list you have: a line a job, from a note, a
+            board or a spreadsheet.
           </p>
-          <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/import`">Paste a list</NuxtLink>
+          <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/import`"
+            >Paste a list</NuxtLink
+          >
         </div>
-        <p v-else-if="planner.busy && planner.ranking.length === 0" class="text-ink2 py-2" role="status">Ranking…</p>
-        <section v-for="group in groups" :key="group.key" class="mt-3" :aria-label="group.title || 'Open jobs'">
+        <p
+          v-else-if="planner.busy && planner.ranking.length === 0"
+          class="text-ink2 py-2"
+          role="status"
+        >
+          Ranking…
+        </p>
+        <section
+          v-for="group in groups"
+          :key="group.key"
+          class="mt-3"
+          :aria-label="group.title || 'Open jobs'"
+        >
           <h2 v-if="group.title" class="border-b-2 border-ink">{{ group.title }}</h2>
           <ul>
             <JobRow
@@ -113,7 +157,12 @@ async function add() {
           </ul>
         </section>
         <form class="mt-4 flex items-end gap-2" @submit.prevent="add">
-          <UiText v-model="newJob" class="grow" label="New job" placeholder="Re-bed the bow cleat" />
+          <UiText
+            v-model="newJob"
+            class="grow"
+            label="New job"
+            placeholder="Re-bed the bow cleat"
+          />
           <button class="btn" type="submit">Add job</button>
         </form>
       </template>

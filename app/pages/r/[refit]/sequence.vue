@@ -14,10 +14,16 @@ const allWork = ref(false)
 
 const plan = computed(() => store.plan?.result ?? null)
 const gate = computed(
-  () => store.derived.gates.find((one) => one.gate.id === chosenGate.value) ?? store.derived.launch ?? store.derived.gates[0] ?? null,
+  () =>
+    store.derived.gates.find((one) => one.gate.id === chosenGate.value) ??
+    store.derived.launch ??
+    store.derived.gates[0] ??
+    null,
 )
 const links = computed(() =>
-  plan.value && gate.value ? bindingChain(plan.value, store.rows, gate.value.gate.id, store.derived.clock) : [],
+  plan.value && gate.value
+    ? bindingChain(plan.value, store.rows, gate.value.gate.id, store.derived.clock)
+    : [],
 )
 const chainSteps = computed(() => new Set(links.value.flatMap((link) => link.stepId ?? [])))
 const needed = computed(() =>
@@ -25,10 +31,21 @@ const needed = computed(() =>
 )
 const range = computed(() => {
   const from = addDays(mondayOf(store.derived.today), -14)
-  const lastGate = store.derived.gates.map((one) => one.plannedOn ?? one.aimedOn ?? '').sort().at(-1)
-  if (scale.value === 'weeks') return { from: addDays(mondayOf(store.derived.today), -7), to: addDays(store.derived.today, 35) }
-  if (scale.value === 'all') return { from: addDays(from, -14), to: addDays(lastGate || store.derived.today, 30) }
-  const launch = store.derived.launch?.plannedOn ?? store.derived.launch?.aimedOn ?? addDays(store.derived.today, 60)
+  const lastGate = store.derived.gates
+    .map((one) => one.plannedOn ?? one.aimedOn ?? '')
+    .sort()
+    .at(-1)
+  if (scale.value === 'weeks')
+    return {
+      from: addDays(mondayOf(store.derived.today), -7),
+      to: addDays(store.derived.today, 35),
+    }
+  if (scale.value === 'all')
+    return { from: addDays(from, -14), to: addDays(lastGate || store.derived.today, 30) }
+  const launch =
+    store.derived.launch?.plannedOn ??
+    store.derived.launch?.aimedOn ??
+    addDays(store.derived.today, 60)
   const to = addDays(launch, 12)
   return { from, to: to < addDays(store.derived.today, 28) ? addDays(store.derived.today, 28) : to }
 })
@@ -42,7 +59,9 @@ const title = computed(() => {
     ? `${one.gate.name} will be ${on}, not ${sayDate(one.aimedOn, year)}`
     : `${one.gate.name} keeps ${sayDate(one.aimedOn, year)}`
 })
-const gates = computed(() => store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })))
+const gates = computed(() =>
+  store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
+)
 const scales = [
   { value: 'weeks', label: 'Six weeks' },
   { value: 'launch', label: 'To the launch' },
@@ -75,19 +94,52 @@ function openStep(stepId: string) {
         </div>
       </div>
       <p v-if="planner.busy" class="text-ink2" role="status">Planning…</p>
-      <p v-else-if="planner.stale" class="text-redlead" role="status">This plan is older than the last change; a new one is on its way.</p>
-      <div v-if="store.rows.step.length === 0" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
+      <p v-else-if="planner.stale" class="text-redlead" role="status">
+        This plan is older than the last change; a new one is on its way.
+      </p>
+      <div
+        v-if="store.rows.step.length === 0"
+        class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
+      >
         <h2>Nothing to put in order yet</h2>
-        <p class="mt-2">A plan needs steps with hours. Open a job and write what has to be done, one step after the other.</p>
+        <p class="mt-2">
+          A plan needs steps with hours. Open a job and write what has to be done, one step after
+          the other.
+        </p>
         <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/jobs`">To the jobs</NuxtLink>
       </div>
-      <WaterlineChart v-else class="mt-2" :from="range.from" :to="range.to" :chain-steps="chainSteps" :only="needed" @job="openJob" />
+      <WaterlineChart
+        v-else
+        class="mt-2"
+        :from="range.from"
+        :to="range.to"
+        :chain-steps="chainSteps"
+        :only="needed"
+        @job="openJob"
+      />
     </div>
-    <aside class="border-rule max-xl:mt-6 xl:border-l xl:bg-sheet xl:px-4 xl:py-1" aria-label="What holds it">
+    <aside
+      class="border-rule max-xl:mt-6 xl:border-l xl:bg-sheet xl:px-4 xl:py-1"
+      aria-label="What holds it"
+    >
       <h2>{{ title }}</h2>
-      <UiSelect v-if="gates.length > 1" :model-value="gate?.gate.id ?? null" label="Which gate" hide-label class="my-2" :options="gates" @update:model-value="chosenGate = $event" />
-      <section v-if="plan && plan.reasons.length > 0" class="my-3 border-l-4 border-redlead bg-redlead-tint px-3 py-2">
-        <h3>{{ plan.reasons.length }} {{ plan.reasons.length === 1 ? 'thing' : 'things' }} cannot be done as it stands</h3>
+      <UiSelect
+        v-if="gates.length > 1"
+        :model-value="gate?.gate.id ?? null"
+        label="Which gate"
+        hide-label
+        class="my-2"
+        :options="gates"
+        @update:model-value="chosenGate = $event"
+      />
+      <section
+        v-if="plan && plan.reasons.length > 0"
+        class="my-3 border-l-4 border-redlead bg-redlead-tint px-3 py-2"
+      >
+        <h3>
+          {{ plan.reasons.length }} {{ plan.reasons.length === 1 ? 'thing' : 'things' }} cannot be
+          done as it stands
+        </h3>
         <ul class="mt-1 list-disc pl-4">
           <li v-for="reason in plan.reasons" :key="reason.message">{{ reason.message }}</li>
         </ul>
@@ -97,7 +149,13 @@ function openStep(stepId: string) {
       <section v-if="plan && plan.warnings.length > 0" class="mt-2 border-t border-rule pt-3">
         <h3>Look at these</h3>
         <ul class="mt-1 grid gap-2">
-          <li v-for="warning in plan.warnings" :key="warning.message" class="border-l-4 border-brass pl-3">{{ warning.message }}</li>
+          <li
+            v-for="warning in plan.warnings"
+            :key="warning.message"
+            class="border-l-4 border-brass pl-3"
+          >
+            {{ warning.message }}
+          </li>
         </ul>
       </section>
       <details class="mt-4 border-t border-rule pt-2">
@@ -106,8 +164,8 @@ function openStep(stepId: string) {
           Steps are placed one by one, the most urgent first, at the earliest time their people are
           there, what comes before is done and cured, and the hull is ashore or afloat as needed.
           Urgent is what may start latest without moving its gate. Cures are planned with the mean
-          air of the month and the product's minimum as a floor. Weather is not in it yet; neither is
-          looking for a better order.
+          air of the month and the product's minimum as a floor. Weather is not in it yet; neither
+          is looking for a better order.
         </p>
       </details>
     </aside>

@@ -17,7 +17,9 @@ const edits = useJobEdits()
 const { nameOf } = useStepNames()
 
 const on = computed(() =>
-  typeof route.query.on === 'string' && isDate(route.query.on) ? route.query.on : store.derived.today,
+  typeof route.query.on === 'string' && isDate(route.query.on)
+    ? route.query.on
+    : store.derived.today,
 )
 const isToday = computed(() => on.value === store.derived.today)
 const { frame, dayPlan, people, sheet, hours, set, reset } = useDay(on)
@@ -32,7 +34,8 @@ const work = computed(() => sheet.value?.lines.filter((line) => line.kind === 'w
 const heading = computed(() => {
   const place = frame.value.placeNeed === 'shed' ? 'In the shed' : 'At the boat'
   const names = frame.value.personIds.length
-  const crowd = ['nobody', 'one of us', 'two of us', 'three of us', 'four of us'][names] ?? `${names} of us`
+  const crowd =
+    ['nobody', 'one of us', 'two of us', 'three of us', 'four of us'][names] ?? `${names} of us`
   return `${place}, ${crowd}`
 })
 /** The mend that a step's bond window asks for, where the plan warns of it. */
@@ -49,7 +52,9 @@ const mendOf = (line: DayLine): string => {
 const nextDay = computed(() => {
   const after = store.derived.clock.at(dayNumber(on.value) + 1, 0)
   const starts = (plan.value?.placements ?? []).flatMap((one) =>
-    one.personIds.length > 0 ? one.segments.map(([from]) => from).filter((from) => from >= after) : [],
+    one.personIds.length > 0
+      ? one.segments.map(([from]) => from).filter((from) => from >= after)
+      : [],
   )
   return starts.length > 0 ? store.derived.clock.dateOf(Math.min(...starts)) : null
 })
@@ -62,7 +67,8 @@ function move(line: DayLine, by: number) {
   void set({ stepOrder: [...new Set(order)] })
 }
 const print = () => window.print()
-const goTo = (date: string) => navigateTo({ query: date === store.derived.today ? {} : { on: date } })
+const goTo = (date: string) =>
+  navigateTo({ query: date === store.derived.today ? {} : { on: date } })
 </script>
 
 <template>
@@ -71,20 +77,55 @@ const goTo = (date: string) => navigateTo({ query: date === store.derived.today 
       <div class="flex flex-wrap items-baseline justify-between gap-2">
         <h1>{{ heading }}</h1>
         <div class="no-print flex items-center gap-2">
-          <button class="btn btn-small" :aria-label="`The day before, ${sayDay(addDays(on, -1))}`" @click="goTo(addDays(on, -1))">‹</button>
+          <button
+            class="btn btn-small"
+            :aria-label="`The day before, ${sayDay(addDays(on, -1))}`"
+            @click="goTo(addDays(on, -1))"
+          >
+            ‹
+          </button>
           <span class="cond text-lg">{{ isToday ? 'Today, ' : '' }}{{ sayDay(on) }}</span>
-          <button class="btn btn-small" :aria-label="`The day after, ${sayDay(addDays(on, 1))}`" @click="goTo(addDays(on, 1))">›</button>
+          <button
+            class="btn btn-small"
+            :aria-label="`The day after, ${sayDay(addDays(on, 1))}`"
+            @click="goTo(addDays(on, 1))"
+          >
+            ›
+          </button>
           <CantCome />
-          <button class="btn max-sm:hidden" @click="print"><Printer :size="17" aria-hidden="true" /> Print</button>
+          <button class="btn max-sm:hidden" @click="print">
+            <Printer :size="17" aria-hidden="true" /> Print
+          </button>
         </div>
       </div>
-      <p class="hidden print:block">{{ sayFullDate(on) }}, {{ store.refit?.boatName }}, until {{ frame.to }}</p>
+      <p class="hidden print:block">
+        {{ sayFullDate(on) }}, {{ store.refit?.boatName }}, until {{ frame.to }}
+      </p>
       <details class="mt-2 sm:hidden">
         <summary class="cond min-h-11 content-center">Where, who, hours</summary>
-        <DaySetup :frame="frame" :people="people" :changed="dayPlan !== null" @set="set" @reset="reset" />
+        <DaySetup
+          :frame="frame"
+          :people="people"
+          :changed="dayPlan !== null"
+          @set="set"
+          @reset="reset"
+        />
       </details>
-      <DaySetup class="mt-2 max-sm:hidden" :frame="frame" :people="people" :changed="dayPlan !== null" @set="set" @reset="reset" />
-      <WeatherRibbon class="mt-3" :hours="hours" :station="weather.station" :said="frame" @set="set" />
+      <DaySetup
+        class="mt-2 max-sm:hidden"
+        :frame="frame"
+        :people="people"
+        :changed="dayPlan !== null"
+        @set="set"
+        @reset="reset"
+      />
+      <WeatherRibbon
+        class="mt-3"
+        :hours="hours"
+        :station="weather.station"
+        :said="frame"
+        @set="set"
+      />
       <p v-if="planner.busy" class="py-2 text-ink2" role="status">Planning the day…</p>
       <ol v-if="work.length > 0" aria-label="The day">
         <DayLineRow
@@ -115,10 +156,15 @@ const goTo = (date: string) => navigateTo({ query: date === store.derived.today 
         </p>
       </div>
     </div>
-    <aside class="border-rule max-xl:mt-5 xl:border-l xl:bg-sheet xl:px-4 xl:py-1" aria-label="For the day">
+    <aside
+      class="border-rule max-xl:mt-5 xl:border-l xl:bg-sheet xl:px-4 xl:py-1"
+      aria-label="For the day"
+    >
       <section>
         <h2>Take with you</h2>
-        <p v-if="!sheet || sheet.take.length === 0" class="text-ink2">All that is written down is there.</p>
+        <p v-if="!sheet || sheet.take.length === 0" class="text-ink2">
+          All that is written down is there.
+        </p>
         <ul>
           <li v-for="line in sheet?.take" :key="line.id" class="border-b border-rule2 py-1">
             <UiCheck :label="`${line.what}${line.amount ? `, ${line.amount}` : ''} — ${line.at}`" />
@@ -128,23 +174,39 @@ const goTo = (date: string) => navigateTo({ query: date === store.derived.today 
       <section v-if="sheet && sheet.overnight.length > 0" class="mt-5">
         <h2>Left to cure overnight</h2>
         <ul>
-          <li v-for="line in sheet.overnight" :key="line.step?.id" class="border-b border-rule2 py-1.5">
-            {{ line.step?.title }}<span class="block text-ink2">until {{ shortDateTime(line.waitUntil ?? 0, store.derived.clock) }}</span>
+          <li
+            v-for="line in sheet.overnight"
+            :key="line.step?.id"
+            class="border-b border-rule2 py-1.5"
+          >
+            {{ line.step?.title
+            }}<span class="block text-ink2"
+              >until {{ shortDateTime(line.waitUntil ?? 0, store.derived.clock) }}</span
+            >
           </li>
         </ul>
       </section>
       <section v-if="sheet && sheet.whileItCures.length > 0" class="mt-5">
         <h2>While it cures, same place</h2>
         <ul>
-          <li v-for="step in sheet.whileItCures" :key="step.id" class="border-b border-rule2 py-1.5">
-            {{ nameOf(step.id) }} <span class="text-ink2">{{ formatHours(plannedHours(step)) }}</span>
+          <li
+            v-for="step in sheet.whileItCures"
+            :key="step.id"
+            class="border-b border-rule2 py-1.5"
+          >
+            {{ nameOf(step.id) }}
+            <span class="text-ink2">{{ formatHours(plannedHours(step)) }}</span>
           </li>
         </ul>
       </section>
       <section v-if="sheet && sheet.forHelpers.length > 0" class="mt-5">
         <h2>Save for more hands</h2>
         <ul>
-          <li v-for="{ step, why } in sheet.forHelpers" :key="step.id" class="border-b border-rule2 py-1.5">
+          <li
+            v-for="{ step, why } in sheet.forHelpers"
+            :key="step.id"
+            class="border-b border-rule2 py-1.5"
+          >
             {{ step.title }} <span class="text-ink2">{{ why }}</span>
           </li>
         </ul>

@@ -37,19 +37,33 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
         {{ review.closed.length }} {{ review.closed.length === 1 ? 'step' : 'steps' }} closed
       </h1>
       <div class="no-print flex gap-2">
-        <button class="btn" aria-label="The week before" @click="go(-1)"><ChevronLeft :size="18" aria-hidden="true" /></button>
-        <button class="btn" aria-label="The week after" @click="go(1)"><ChevronRight :size="18" aria-hidden="true" /></button>
+        <button class="btn" aria-label="The week before" @click="go(-1)">
+          <ChevronLeft :size="18" aria-hidden="true" />
+        </button>
+        <button class="btn" aria-label="The week after" @click="go(1)">
+          <ChevronRight :size="18" aria-hidden="true" />
+        </button>
         <button class="btn" @click="print"><Printer :size="17" aria-hidden="true" /> Print</button>
       </div>
     </div>
     <div class="mt-4 grid gap-x-8 gap-y-6 md:grid-cols-2">
       <section>
         <h2 class="border-b-2 border-ink">Closed</h2>
-        <p v-if="review.closed.length === 0" class="mt-2 text-ink2">Nothing closed this week. A step ticked off moves the Tape.</p>
+        <p v-if="review.closed.length === 0" class="mt-2 text-ink2">
+          Nothing closed this week. A step ticked off moves the Tape.
+        </p>
         <ul>
-          <li v-for="{ step, job } in review.closed" :key="step.id" class="flex justify-between gap-3 border-b border-rule2 py-1.5">
-            <span>{{ step.title }}<span class="block text-ink2">{{ job?.title }}</span></span>
-            <span class="cond text-lg whitespace-nowrap">{{ formatInches(step.earnedIn ?? 0) }} in</span>
+          <li
+            v-for="{ step, job } in review.closed"
+            :key="step.id"
+            class="flex justify-between gap-3 border-b border-rule2 py-1.5"
+          >
+            <span
+              >{{ step.title }}<span class="block text-ink2">{{ job?.title }}</span></span
+            >
+            <span class="cond text-lg whitespace-nowrap"
+              >{{ formatInches(step.earnedIn ?? 0) }} in</span
+            >
           </li>
         </ul>
       </section>
@@ -63,41 +77,63 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
           <dt>Really took</dt>
           <dd class="cond text-right text-lg">{{ formatHours(review.hoursLoggedOnClosed) }}</dd>
         </dl>
-        <p v-if="review.hoursPlannedOfClosed > 0 && review.hoursLoggedOnClosed > 0" class="mt-1 text-ink2">
-          That is {{ (review.hoursLoggedOnClosed / review.hoursPlannedOfClosed).toFixed(1) }}× what was guessed.
+        <p
+          v-if="review.hoursPlannedOfClosed > 0 && review.hoursLoggedOnClosed > 0"
+          class="mt-1 text-ink2"
+        >
+          That is {{ (review.hoursLoggedOnClosed / review.hoursPlannedOfClosed).toFixed(1) }}× what
+          was guessed.
         </p>
         <h2 class="mt-5 border-b-2 border-ink">Found</h2>
-        <p v-if="review.found.length === 0" class="mt-2 text-ink2">Nothing found, or nothing written down.</p>
+        <p v-if="review.found.length === 0" class="mt-2 text-ink2">
+          Nothing found, or nothing written down.
+        </p>
         <ul class="mt-1 list-disc pl-5">
           <li v-for="finding in review.found" :key="finding.id">{{ finding.title }}</li>
         </ul>
       </section>
       <section>
         <h2 class="border-b-2 border-ink">Moved, and why</h2>
-        <p v-if="review.moved.length === 0" class="mt-2 text-ink2">No gate moved, or there is no earlier week to compare with.</p>
+        <p v-if="review.moved.length === 0" class="mt-2 text-ink2">
+          No gate moved, or there is no earlier week to compare with.
+        </p>
         <ul>
           <li v-for="one in review.moved" :key="one.gateId" class="border-b border-rule2 py-1.5">
-            <span class="cond text-lg">{{ one.name }}</span>: {{ days(one.days) }} {{ one.days > 0 ? 'later' : 'earlier' }},
-            {{ sayDate(one.from) }} to {{ sayDate(one.to) }}
+            <span class="cond text-lg">{{ one.name }}</span>: {{ days(one.days) }}
+            {{ one.days > 0 ? 'later' : 'earlier' }}, {{ sayDate(one.from) }} to
+            {{ sayDate(one.to) }}
           </li>
         </ul>
-        <ul v-if="review.moved.length > 0 && review.why.length > 0" class="mt-1 list-disc pl-5 text-ink2">
+        <ul
+          v-if="review.moved.length > 0 && review.why.length > 0"
+          class="mt-1 list-disc pl-5 text-ink2"
+        >
           <li v-for="reason in review.why" :key="reason">{{ reason }}</li>
         </ul>
       </section>
       <section>
         <h2 class="border-b-2 border-ink">Next</h2>
-        <p v-if="review.next.length === 0" class="mt-2 text-ink2">Nothing is planned after this week.</p>
+        <p v-if="review.next.length === 0" class="mt-2 text-ink2">
+          Nothing is planned after this week.
+        </p>
         <ul>
           <li v-for="one in review.next" :key="one.step.id" class="border-b border-rule2 py-1.5">
             {{ one.step.title }}
-            <span class="block text-ink2">{{ shortDateTime(one.at, store.derived.clock) }} · {{ one.job?.title }}</span>
+            <span class="block text-ink2"
+              >{{ shortDateTime(one.at, store.derived.clock) }} · {{ one.job?.title }}</span
+            >
           </li>
         </ul>
       </section>
     </div>
     <figure v-if="pictures.length === 2" class="mt-6 grid grid-cols-2 gap-4">
-      <img v-for="one in pictures" :key="one.id" :src="`/api/pictures/${one.hash}`" :alt="one.caption || one.moment" class="w-full border border-ink" />
+      <img
+        v-for="one in pictures"
+        :key="one.id"
+        :src="`/api/pictures/${one.hash}`"
+        :alt="one.caption || one.moment"
+        class="w-full border border-ink"
+      />
     </figure>
   </article>
 </template>

@@ -9,5 +9,8 @@ import { weatherFrom } from '../../../standins/weather'
 export default handle(async (event) => {
   const { rows } = await wholeRefit(pathId(event, 'refit'))
   const today = Math.floor(now() / dayMs)
-  return { station: 'Fennside (simulated)', hours: weatherFrom(today - 1, 9, rows.refit[0]?.monthMeanC ?? []) }
+  return {
+    station: 'Fennside (simulated)',
+    hours: weatherFrom(today - 1, 9, rows.refit[0]?.monthMeanC ?? []),
+  }
 })

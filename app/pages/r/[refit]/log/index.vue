@@ -13,8 +13,14 @@ const sheets = computed(() =>
 )
 const systems = computed(() =>
   inOrder(store.rows.system)
-    .map((system) => ({ system, sheets: sheets.value.filter((one) => one.sheet.systemId === system.id) }))
-    .concat({ system: { id: '', name: 'No system' } as never, sheets: sheets.value.filter((one) => one.sheet.systemId === null) })
+    .map((system) => ({
+      system,
+      sheets: sheets.value.filter((one) => one.sheet.systemId === system.id),
+    }))
+    .concat({
+      system: { id: '', name: 'No system' } as never,
+      sheets: sheets.value.filter((one) => one.sheet.systemId === null),
+    })
     .filter((group) => group.sheets.length > 0),
 )
 const unwritten = computed(() =>
@@ -33,7 +39,8 @@ async function write(jobId: string) {
   const job = store.rows.job.find((one) => one.id === jobId)
   if (!job) return
   const { sheetId, items } = draftSheet(job, store.rows, store.derived.clock, newId)
-  if (await store.attempt(`As-built: ${job.title}`, items)) await navigateTo(`/r/${store.refitId}/log/${sheetId}`)
+  if (await store.attempt(`As-built: ${job.title}`, items))
+    await navigateTo(`/r/${store.refitId}/log/${sheetId}`)
 }
 </script>
 
@@ -48,21 +55,43 @@ async function write(jobId: string) {
           hours and materials. You add sizes, readings and how to take it apart again.
         </p>
       </div>
-      <section v-for="{ system, sheets: list } in systems" :key="system.id" class="mt-4" :aria-label="system.name">
+      <section
+        v-for="{ system, sheets: list } in systems"
+        :key="system.id"
+        class="mt-4"
+        :aria-label="system.name"
+      >
         <h2 class="border-b-2 border-ink">{{ system.name }}</h2>
         <ul>
-          <li v-for="{ sheet, have, want, missing } in list" :key="sheet.id" class="border-b border-rule2">
-            <NuxtLink :to="`/r/${store.refitId}/log/${sheet.id}`" class="grid grid-cols-[1fr_7rem] gap-3 py-2 hover:bg-brass-tint">
+          <li
+            v-for="{ sheet, have, want, missing } in list"
+            :key="sheet.id"
+            class="border-b border-rule2"
+          >
+            <NuxtLink
+              :to="`/r/${store.refitId}/log/${sheet.id}`"
+              class="grid grid-cols-[1fr_7rem] gap-3 py-2 hover:bg-brass-tint"
+            >
               <span>
                 <span class="cond block text-lg">{{ sheet.title }}</span>
                 <span class="text-ink2">
-                  {{ [sheet.where, sheet.doneOn ? sayFullDate(sheet.doneOn) : ''].filter(Boolean).join(' · ') }}
-                  <template v-if="missing.length > 0"> · missing: {{ missing.join(', ') }}</template>
+                  {{
+                    [sheet.where, sheet.doneOn ? sayFullDate(sheet.doneOn) : '']
+                      .filter(Boolean)
+                      .join(' · ')
+                  }}
+                  <template v-if="missing.length > 0">
+                    · missing: {{ missing.join(', ') }}</template
+                  >
                 </span>
               </span>
               <span>
                 <span class="cond block text-right">{{ have }} of {{ want }}</span>
-                <span class="block h-3 border border-ink bg-sheet" aria-hidden="true"><span class="block h-full bg-brass" :style="{ width: `${(have / want) * 100}%` }" /></span>
+                <span class="block h-3 border border-ink bg-sheet" aria-hidden="true"
+                  ><span
+                    class="block h-full bg-brass"
+                    :style="{ width: `${(have / want) * 100}%` }"
+                /></span>
               </span>
             </NuxtLink>
           </li>
@@ -74,7 +103,14 @@ async function write(jobId: string) {
         <h2>Done, not written up</h2>
         <p v-if="unwritten.length === 0" class="text-ink2">Every finished job has its sheet.</p>
         <ul class="mt-2 grid gap-2">
-          <li v-for="job in unwritten" :key="job.id"><button class="btn w-full justify-start! whitespace-normal! text-left" @click="write(job.id)">{{ job.title }}</button></li>
+          <li v-for="job in unwritten" :key="job.id">
+            <button
+              class="btn w-full justify-start! whitespace-normal! text-left"
+              @click="write(job.id)"
+            >
+              {{ job.title }}
+            </button>
+          </li>
         </ul>
       </section>
       <section class="mt-6">
@@ -82,8 +118,14 @@ async function write(jobId: string) {
         <p v-if="checks.length === 0" class="text-ink2">No check is set on any sheet.</p>
         <ul>
           <li v-for="sheet in checks" :key="sheet.id" class="border-b border-rule2 py-1.5">
-            <span class="cond" :class="{ 'text-redlead': (sheet.nextCheckOn ?? '') <= store.derived.today }">{{ sayFullDate(sheet.nextCheckOn ?? store.derived.today) }}</span>
-            <NuxtLink :to="`/r/${store.refitId}/log/${sheet.id}`" class="block underline">{{ sheet.nextCheckWhat || sheet.title }}</NuxtLink>
+            <span
+              class="cond"
+              :class="{ 'text-redlead': (sheet.nextCheckOn ?? '') <= store.derived.today }"
+              >{{ sayFullDate(sheet.nextCheckOn ?? store.derived.today) }}</span
+            >
+            <NuxtLink :to="`/r/${store.refitId}/log/${sheet.id}`" class="block underline">{{
+              sheet.nextCheckWhat || sheet.title
+            }}</NuxtLink>
           </li>
         </ul>
       </section>

@@ -1,0 +1,23 @@
+/** npm run bench: figures of the plan on the big refit, as a table. */
+import { build } from 'esbuild'
+import { join } from 'node:path'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { pathToFileURL } from 'node:url'
+import { ensurePackages, root } from './prepare.mjs'
+
+ensurePackages()
+const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-bench-'))
+const outfile = join(folder, 'bench.mjs')
+await build({
+  entryPoints: [join(root, 'bench/plan.bench.ts')],
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  alias: { '#core': join(root, 'core'), '~~': root },
+  outfile,
+  logLevel: 'error',
+})
+const { bench } = await import(pathToFileURL(outfile).href)
+console.table(bench())
+rmSync(folder, { recursive: true, force: true })
