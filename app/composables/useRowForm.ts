@@ -34,6 +34,8 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
       keepValuesOnUnmount: true,
     })
   const wrong = ref('')
+  /** Messages wait until the first try to save: an empty form is no mistake. */
+  const tried = ref(false)
   const busy = ref(false)
 
   /** What an input of the field needs: value, label, message and where to put the new value. */
@@ -42,7 +44,7 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
     return {
       label,
       modelValue: values[name] as never,
-      error: errors.value[name],
+      error: tried.value ? errors.value[name] : undefined,
       'onUpdate:modelValue': (value: unknown) => set(name, value),
     }
   }
@@ -58,6 +60,7 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
   /** Checks, then sends the operations made of the values. True when they went through. */
   async function save(label: string, itemsOf: (values: Values) => ChangeItem[]): Promise<boolean> {
     wrong.value = ''
+    tried.value = true
     const { valid } = await validate()
     if (!valid) {
       wrong.value =
@@ -85,6 +88,7 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
   }
   const reset = (to?: Values) => {
     wrong.value = ''
+    tried.value = false
     resetForm({ values: to ?? initial() }, { force: true })
   }
   return { values, errors, bind, save, reset, wrong, busy, set }

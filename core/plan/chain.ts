@@ -1,7 +1,7 @@
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { byId } from '../model/refit'
-import { formatHours } from '../units/hours'
+import { formatWait } from '../units/hours'
 import type { ZoneClock } from '../time/zone'
 import { sayDate, shortDate, shortDateTime } from '../time/say'
 import type { Binding } from './schedule/binding'
@@ -133,7 +133,7 @@ export function sayer(rows: RefitRows, clock: ZoneClock) {
     const one = steps.get(stepId)
     const end = shortDateTime(until, clock)
     if (!one) return `A wait ends ${end}.`
-    const length = formatHours(one.waitHours)
+    const length = formatWait(one.waitHours)
     switch (one.waitKind) {
       case 'chem':
         return `"${one.title}" cures ${length} at ${one.waitRefC} °C: until ${end}.`

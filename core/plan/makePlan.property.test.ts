@@ -238,8 +238,8 @@ describe('what cannot be done', () => {
     job(rows, 'Deck')
     step(rows, 'Deck', 'plies', { operation: 'laminate', hoursLikely: 8, maxWaitHours: 48 })
     step(rows, 'Deck', 'fair', { operation: 'fair', hoursLikely: 5 })
-    // Plies on Saturday 17 April 08:00–16:00, fairing on Saturday 24 April 08:00: 160 h later.
+    // Plies on Saturday 17 April 08:00–16:00, fairing on Saturday 24 April 08:00: 160 h, 6.7 days later.
     const { plan } = makePlan(rows, friday)
-    expect(plan.warnings[0]?.message).toMatch(/within 48 h.*160 h later.*peel ply/)
+    expect(plan.warnings[0]?.message).toMatch(/within 48 h.*6\.7 days later.*peel ply/)
   })
 })

@@ -2,7 +2,7 @@ import type { Gate } from '../model/entities'
 import type { PlannedGate, StoredPlan, Trouble } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { groupBy } from '../model/refit'
-import { formatHours } from '../units/hours'
+import { formatWait } from '../units/hours'
 import { hourMs } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
@@ -158,7 +158,7 @@ function bondWarnings(compiled: Compiled, pass: Pass): Trouble[] {
           : 'Wash, key and wipe before the next step.'
       warnings.push({
         kind: 'maxWait',
-        message: `"${from.title}" may be covered within ${formatHours(arc.maxWaitHours)}, but "${activity.step.title}" (${activity.job.title}) comes ${formatHours(gapHours)} later. ${mend}`,
+        message: `"${from.title}" may be covered within ${formatWait(arc.maxWaitHours)}, but "${activity.step.title}" (${activity.job.title}) comes ${formatWait(gapHours)} later. ${mend}`,
         jobIds: [activity.job.id],
         stepIds: [from.id, activity.step.id],
       })

@@ -40,6 +40,13 @@ export function formatHours(hours: number): string {
     : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`
 }
 
+/** From four days on, hours are said as days. */
+const longHours = 96
+
+/** A wait for reading: `16 h`, and from four days on `6.8 days`. */
+export const formatWait = (hours: number): string =>
+  hours < longHours ? formatHours(hours) : `${Number((hours / 24).toFixed(1))} days`
+
 /** A stretch that may be days: `3 d 4 h`, `11:40`, `0:18`. */
 export function formatCountdown(ms: number): string {
   const minutes = Math.max(0, Math.floor(ms / 60_000))

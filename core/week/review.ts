@@ -1,11 +1,12 @@
 import type { Finding, Job, Step } from '../model/entities'
 import type { SnapshotFigures, StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
-import { byId } from '../model/refit'
+import { byId, groupBy } from '../model/refit'
 import { plannedHours } from '../plan/planned'
 import type { Derived } from '../progress/derive'
 import { liveHours } from '../progress/derive'
 import { addDays, dayNumber, daysBetween } from '../time/civil'
+import { sayDay } from '../time/say'
 import { formatHours } from '../units/hours'
 
 /** One gate that moved in a week, and why as far as the figures tell. */
@@ -106,9 +107,13 @@ function reasons(
       said.push(`${job.title} grew by ${formatHours(now - was)}.`)
   }
   const people = byId(rows.person)
-  for (const day of rows.personDay)
-    if (day.kind === 'cannotCome' && day.on >= monday)
-      said.push(`${people.get(day.personId)?.name ?? 'Somebody'} cannot come on ${day.on}.`)
+  const away = rows.personDay
+    .filter((day) => day.kind === 'cannotCome' && day.on >= monday)
+    .sort((a, b) => (a.on < b.on ? -1 : 1))
+  for (const [personId, days] of groupBy(away, (day) => day.personId))
+    said.push(
+      `${people.get(personId)?.name ?? 'Somebody'} cannot come on ${days.map((day) => sayDay(day.on)).join(', ')}.`,
+    )
   return said
 }
 

@@ -78,7 +78,7 @@ const found: readonly (readonly [string, string, number, string, string])[] = [
   ['Hairline in the skeg fairing, 120 mm', 'zone-rudder-and-skeg', 2, '2027-04-10 11:00', 'new'],
   ['Windlass switch crumbles', 'zone-bow-and-anchor-gear', 2, '2027-04-10 15:00', 'new'],
   ['Stanchion 4 base moves', 'zone-side-deck-starboard', 3, '2027-04-11 10:30', 'new'],
-  ['Old fuel smell at the port tank end', 'zone-engine-space', 3, '2027-04-11 14:10', 'new'],
+  ['Old fuel smell at the port tank end', 'zone-engine-space', 3, '2027-04-16 17:30', 'new'],
   ['Coachroof window weeps in heavy rain', 'zone-saloon', 2, '2026-08-12 18:00', 'watch'],
   ['Gelcoat crazed round the winch', 'zone-cockpit', 1, '2026-07-04 12:00', 'accepted'],
 ]

@@ -17,7 +17,7 @@ defineEmits<{ open: [] }>()
       shown.clock.title
     }}</span>
     <span class="flex items-baseline gap-2">
-      <span class="cond text-2xl" :class="shown.alarming ? 'text-redlead' : ''">{{
+      <span class="cond text-2xl whitespace-nowrap" :class="shown.alarming ? 'text-redlead' : ''">{{
         shown.left
       }}</span>
       <span class="cond text-ink2 leading-tight">{{

@@ -63,6 +63,7 @@ async function writeSheet() {
 
 <template>
   <section :aria-label="job.title" class="min-w-0">
+    <h1 class="sr-only lg:hidden">{{ job.title }}</h1>
     <div class="flex items-start gap-3">
       <PurposeTile :purpose="job.purpose" class="mt-1.5" />
       <UiText

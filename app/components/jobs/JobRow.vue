@@ -22,7 +22,7 @@ const inches = computed(() => (figures.value?.earnedIn ?? 0) + (figures.value?.o
   <li :style="{ paddingLeft: `${listed.depth * 1.75}rem` }" class="border-b border-rule2">
     <button
       type="button"
-      class="grid w-full grid-cols-[2rem_1.75rem_1fr] gap-x-2 px-1 py-2 text-left hover:bg-brass-tint sm:grid-cols-[2rem_1.75rem_1fr_6rem_4rem]"
+      class="grid w-full grid-cols-[2rem_1.75rem_1fr] gap-x-2 px-1 py-2 text-left hover:bg-brass-tint @lg:grid-cols-[2rem_1.75rem_1fr_6rem_4rem]"
       :class="{ 'bg-verdigris-tint': chosen }"
       :aria-current="chosen ? 'true' : undefined"
       @click="$emit('choose')"
@@ -44,13 +44,13 @@ const inches = computed(() => (figures.value?.earnedIn ?? 0) + (figures.value?.o
           >↳ Found during: {{ parent.title }}</span
         >
       </span>
-      <span class="mt-1.5 max-sm:hidden" :title="figures ? jobStateName[figures.state] : ''">
+      <span class="mt-1.5 @max-lg:hidden" :title="figures ? jobStateName[figures.state] : ''">
         <span class="block h-3.5 border border-ink bg-sheet" aria-hidden="true">
           <span class="block h-full bg-brass" :style="{ width: `${share * 100}%` }" />
         </span>
         <span class="sr-only">{{ Math.round(share * 100) }} % done</span>
       </span>
-      <span class="cond text-right text-lg max-sm:hidden">
+      <span class="cond text-right text-lg @max-lg:hidden">
         {{ inches > 0 ? `${formatInches(inches)} in` : '' }}
       </span>
     </button>

@@ -5,7 +5,7 @@ import type { Step } from '#core/model/entities'
 import { cautionOf } from '#core/plan/facts'
 import { plannedHours } from '#core/plan/planned'
 import { shortDateTime } from '#core/time/say'
-import { formatHours } from '#core/units/hours'
+import { formatHours, formatWait } from '#core/units/hours'
 
 /** One step of a job, edited in place; the rest of its facts behind a fold. */
 const props = defineProps<{ step: Step; index: number; last: number }>()
@@ -32,8 +32,8 @@ const said = computed(() => {
   const parts: string[] = []
   if (plannedHours(step) !== step.hoursLikely)
     parts.push(`planned ${formatHours(plannedHours(step))}`)
-  if (step.waitKind !== 'none') parts.push(`then waits ${formatHours(step.waitHours)}`)
-  if (step.maxWaitHours !== null) parts.push(`next within ${formatHours(step.maxWaitHours)}`)
+  if (step.waitKind !== 'none') parts.push(`then waits ${formatWait(step.waitHours)}`)
+  if (step.maxWaitHours !== null) parts.push(`next within ${formatWait(step.maxWaitHours)}`)
   if (logged.value > 0) parts.push(`${formatHours(logged.value)} logged`)
   if (placed.value && step.state !== 'done') {
     const at = shortDateTime(placed.value.segments[0]?.[0] ?? 0, store.derived.clock)

@@ -90,7 +90,7 @@ async function add() {
     </div>
     <div :class="{ 'max-lg:hidden': job }" class="min-w-0">
       <div class="flex flex-wrap items-end justify-between gap-2">
-        <h1 class="lg:sr-only">Jobs</h1>
+        <h1 :class="{ 'lg:hidden': !job }">Jobs</h1>
         <UiSelect
           v-model="grouping"
           class="w-44"
@@ -146,7 +146,7 @@ async function add() {
           :aria-label="group.title || 'Open jobs'"
         >
           <h2 v-if="group.title" class="border-b-2 border-ink">{{ group.title }}</h2>
-          <ul>
+          <ul class="@container">
             <JobRow
               v-for="listed in group.jobs"
               :key="listed.job.id"

@@ -1,0 +1,86 @@
+/** npm run shots: one current picture of each main view, from the demo at its fixed time. */
+import { spawn } from 'node:child_process'
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureBuild, ensureDebian, ensurePackages, portIsFree, root } from './prepare.mjs'
+
+ensurePackages()
+ensureDebian([['chromium', 'chromium']])
+ensureBuild()
+const { chromium } = await import('@playwright/test')
+const port = 4187
+if (!(await portIsFree(port))) throw new Error(`port ${port} is taken`)
+const data = mkdtempSync(join(tmpdir(), 'inch-ahead-shots-'))
+writeFileSync(join(data, 'clock.json'), JSON.stringify({ fixedAt: Date.UTC(2027, 3, 17, 7, 30) }))
+const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], {
+  env: {
+    ...process.env,
+    NODE_ENV: 'production',
+    LOG_LEVEL: 'warn',
+    HOST: '127.0.0.1',
+    PORT: String(port),
+    INCH_AHEAD_DATA: data,
+    INCH_AHEAD_SEED: 'demo',
+  },
+  stdio: 'ignore',
+})
+// However this ends, nothing is left running.
+process.on('exit', () => {
+  server.kill('SIGKILL')
+  rmSync(data, { recursive: true, force: true })
+})
+const url = `http://127.0.0.1:${port}`
+const refits = async () => (await fetch(`${url}/api/refits`)).json()
+for (let tries = 0; tries < 100; tries++) {
+  if ((await refits().catch(() => [])).length > 0) break
+  await new Promise((wait) => setTimeout(wait, 200))
+}
+const [{ id }] = await refits()
+const wide = { width: 1280, height: 800 }
+const phone = { width: 390, height: 844 }
+const shots = [
+  ['today', `/r/${id}/today`, wide],
+  ['jobs', `/r/${id}/jobs`, wide],
+  ['job', `/r/${id}/jobs?job=foredeck`, wide],
+  ['found', `/r/${id}/jobs?show=found`, wide],
+  ['sequence', `/r/${id}/sequence`, wide],
+  ['log', `/r/${id}/log`, wide],
+  ['as-built', `/r/${id}/log/sheet-side-deck`, wide],
+  ['week', `/r/${id}/week`, wide],
+  ['settings', `/r/${id}/settings`, wide],
+  ['import', `/r/${id}/import`, wide],
+  ['start', '/start', wide],
+  ['low-light', `/r/${id}/today`, wide, { light: 'low' }],
+  ['phone-today', `/r/${id}/today`, phone],
+  ['phone-found', `/r/${id}/today`, phone, { press: 'Found' }],
+  ['phone-jobs', `/r/${id}/jobs`, phone],
+]
+const folder = join(root, 'docs/screenshots')
+mkdirSync(folder, { recursive: true })
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
+})
+for (const [name, path, viewport, more = {}] of shots) {
+  const page = await browser.newPage({ viewport, locale: 'en-IE', timezoneId: 'Europe/Dublin' })
+  await page.addInitScript(
+    (light) => localStorage.setItem('inch-ahead.light', light),
+    more.light ?? 'day',
+  )
+  await page.goto(url + path)
+  await page.getByRole('heading', { level: 1 }).first().waitFor()
+  if (path.startsWith('/r/'))
+    await page
+      .getByText(/launch planned \d/)
+      .first()
+      .waitFor()
+  await page.getByText(/^(Planning|Ranking)/).waitFor({ state: 'hidden' })
+  if (more.press) await page.getByRole('button', { name: more.press, exact: true }).click()
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: join(folder, `${name}.png`) })
+  await page.close()
+  console.log(name)
+}
+await browser.close()
+process.exit(0)
