@@ -5,5 +5,9 @@ const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineConfig({
   resolve: { alias: { '#core': at('./core'), '~~': at('.'), '#shared': at('./shared') } },
-  test: { include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'tests/server/**/*.test.ts'] },
+  test: {
+    include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'tests/server/**/*.test.ts'],
+    // Searches and property runs share two cores with each other.
+    testTimeout: 60_000,
+  },
 })

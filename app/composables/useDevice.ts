@@ -7,6 +7,8 @@ export function useDevice() {
   const lastZoneId = useLocalStorage<string>('inch-ahead.lastZone', '')
   const light = useLocalStorage<'day' | 'low'>('inch-ahead.light', 'day')
   const alarms = useLocalStorage<boolean>('inch-ahead.alarms', false)
+  /** The hours timer that runs on this device: since when, on which step; 0 when none runs. */
+  const timer = useLocalStorage('inch-ahead.timer', { since: 0, stepId: '', refitId: '' })
   const lastRefitId = useLocalStorage<string>('inch-ahead.lastRefit', '')
-  return { deviceId, personId, lastZoneId, light, alarms, lastRefitId }
+  return { deviceId, personId, lastZoneId, light, alarms, timer, lastRefitId }
 }

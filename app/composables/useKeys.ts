@@ -1,8 +1,12 @@
 import { useEventListener } from '@vueuse/core'
 
+/** Inputs that take no letters: keys of the frame work on them too. */
+const letterless = ['checkbox', 'radio', 'button', 'file']
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  target instanceof HTMLInputElement
+    ? !letterless.includes(target.type)
+    : target instanceof HTMLElement &&
+      (target.isContentEditable || ['TEXTAREA', 'SELECT'].includes(target.tagName))
 
 /** The keys of the frame; none of them work while a person types. */
 export function useKeys(undo: () => void): void {

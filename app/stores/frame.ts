@@ -7,9 +7,12 @@ export type Panel = 'found' | 'hours' | 'clock' | 'find' | 'keys' | 'more' | nul
 export const useFrameStore = defineStore('frame', () => {
   const panel = ref<Panel>(null)
   const stepId = ref<string | null>(null)
-  function open(which: Panel, forStep: string | null = null) {
+  /** Hours the timer measured, for the hours panel to start from. */
+  const hours = ref<number | null>(null)
+  function open(which: Panel, forStep: string | null = null, measured: number | null = null) {
     stepId.value = forStep
+    hours.value = measured
     panel.value = which
   }
-  return { panel, stepId, open, close: () => open(null) }
+  return { panel, stepId, hours, open, close: () => open(null) }
 })

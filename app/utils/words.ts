@@ -9,7 +9,7 @@ import {
 } from '#core/model/words'
 
 /** Operations as the screen says them. */
-export const operationName: Readonly<Record<Operation, string>> = {
+const operationName: Readonly<Record<Operation, string>> = {
   survey: 'Survey',
   strip: 'Strip',
   cut: 'Cut',

@@ -41,7 +41,7 @@ export function temperatureFrom(
 const openRate = (clock: Row<'clock'>) => (tempC: number) => cureRate(tempC, clock)
 
 /** When a clock opens, given the temperatures; null when it never does. */
-export const clockOpensAt = (clock: Row<'clock'>, temperatureAt: TemperatureAt): number | null =>
+const clockOpensAt = (clock: Row<'clock'>, temperatureAt: TemperatureAt): number | null =>
   clock.opensH === null
     ? null
     : doseReachedAt(clock.startedAt, clock.opensH, temperatureAt, openRate(clock))

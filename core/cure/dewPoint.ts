@@ -15,7 +15,7 @@ export function dewPointC(tempC: number, rhPercent: number): number {
 }
 
 /** Degrees a surface must stay above the dew point to be coated. Source: handbook 9. */
-export const dewMarginC = 3
+const dewMarginC = 3
 
 /** One hour of weather as shown and planned with. */
 export interface WeatherHour {

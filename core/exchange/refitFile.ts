@@ -4,8 +4,8 @@ import { entities, entityNames } from '../model/entities'
 import type { EntityName } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 
-export const refitFormat = 'inch-ahead-refit'
-export const refitFormatVersion = 1
+const refitFormat = 'inch-ahead-refit'
+const refitFormatVersion = 1
 
 export interface RefitDocument {
   readonly format: typeof refitFormat

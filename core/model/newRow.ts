@@ -1,12 +1,6 @@
 import { entities } from './entities'
 import type { Entities, EntityName, Row } from './entities'
-import type { Field, Fields, PatchOf } from './field'
-
-/** Fields that a new row must be given: those with neither an initial value nor leave to be null. */
-export const neededFields = (entity: EntityName): string[] =>
-  Object.entries(entities[entity] as Fields)
-    .filter(([, field]) => field.initial === undefined)
-    .map(([name]) => name)
+import type { Field, PatchOf } from './field'
 
 /** The values of a new row: what is given, the initial value for the rest. */
 export function withInitials<Name extends EntityName>(

@@ -192,6 +192,17 @@ function sameName(
   )
 }
 
+/** Steps a refit may have. */
+export const mostSteps = 10_000
+
+/** What a refit as a whole must keep. */
+export const checkRefit = (rows: RefitRows): FieldProblem[] =>
+  when(
+    rows.step.length > mostSteps,
+    'step.jobId',
+    `A refit holds up to ${mostSteps.toLocaleString('en')} steps; this would make ${rows.step.length.toLocaleString('en')}. Merge small steps, or begin a second refit.`,
+  )
+
 /** Everything wrong with a row among the rows it will live with. */
 export function checkRow<Name extends EntityName>(
   entity: Name,

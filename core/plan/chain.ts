@@ -87,7 +87,7 @@ function lastReady(plan: StoredPlan, rows: RefitRows, gateId: string): string | 
 }
 
 /** Sentences for bindings, in the words of the trade. */
-export function sayer(rows: RefitRows, clock: ZoneClock) {
+function sayer(rows: RefitRows, clock: ZoneClock) {
   const steps = byId(rows.step)
   const jobs = byId(rows.job)
   const people = byId(rows.person)

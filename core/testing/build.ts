@@ -3,7 +3,6 @@ import type { Entities, EntityName, Row, Step } from '../model/entities'
 import type { PatchOf } from '../model/field'
 import { newRow } from '../model/newRow'
 import { emptyRows } from '../model/refit'
-import type { RefitRows } from '../model/refit'
 
 export type Building = { -readonly [Name in EntityName]: Row<Name>[] }
 
@@ -36,7 +35,7 @@ export function emptyRefit(zone = 'UTC'): Building {
 
 let lastOrder = 0
 /** A rising order key. */
-export const nextOrder = (): string => `b${String(lastOrder++).padStart(6, '0')}x`
+const nextOrder = (): string => `b${String(lastOrder++).padStart(6, '0')}x`
 
 export const job = (rows: Building, id: string, given: Partial<PatchOf<Entities['job']>> = {}) =>
   add(rows, 'job', id, { title: id, order: nextOrder(), ...given })
@@ -61,5 +60,3 @@ export function person(
     add(rows, 'weekSlot', `${id}-${weekday}`, { personId: id, weekday, from, to })
   return add(rows, 'person', id, { name: id, order: id, ...given })
 }
-
-export const asRows = (rows: Building): RefitRows => rows

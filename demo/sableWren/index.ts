@@ -24,9 +24,15 @@ import { writeSeasonTwo } from './seasonTwo'
 /** Demo time starts here: Saturday 17 April 2027, 08:30 in the yard's zone (summer time). */
 export const demoNow = Date.UTC(2027, 3, 17, 7, 30)
 
+const writer = (weeks: number) =>
+  new Writer(emptyRows() as Building, zoneClock('Europe/Dublin'), weeks)
+
+/** The instant of a local time of the scenario, moved by `weeks`. */
+export const demoAt = (when: string, weeks: number): number => writer(weeks).at(when)
+
 /** The demo refit with every date moved by `weeks`. All names in it are made up. */
 export function sableWren(refitId: string, weeks = 0): RefitRows {
-  const write = new Writer(emptyRows() as Building, zoneClock('Europe/Dublin'), weeks)
+  const write = writer(weeks)
   writeFrame(write, refitId)
   writeSeasonOne(write)
   writeSeasonTwo(write)

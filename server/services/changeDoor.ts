@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize'
 import type { Change, ChangeItem, Clash, FieldProblem, Heard, RowChange } from '#core/model/changes'
 import type { EntityName, Row, Step } from '#core/model/entities'
 import { entityWord, references } from '#core/model/references'
-import { checkRow } from '#core/model/rowRules'
+import { checkRefit, checkRow } from '#core/model/rowRules'
 import { settleStep } from '#core/model/settle'
 import type { RefitRows } from '#core/model/refit'
 import { problem } from '#shared/problems'
@@ -220,7 +220,7 @@ function brokenReferences(applied: readonly Applied[], rows: RefitRows): FieldPr
 }
 
 function brokenRules(applied: readonly Applied[], rows: RefitRows): FieldProblem[] {
-  return applied.flatMap(({ item, after }) =>
+  const ofRows = applied.flatMap(({ item, after }) =>
     after
       ? checkRow(item.entity, after as unknown as Row<typeof item.entity>, rows).map((one) => ({
           ...one,
@@ -228,6 +228,7 @@ function brokenRules(applied: readonly Applied[], rows: RefitRows): FieldProblem
         }))
       : [],
   )
+  return [...ofRows, ...checkRefit(rows)]
 }
 
 /** Lets finished and reopened steps set what follows from it, one after the other. */

@@ -3,7 +3,7 @@ import { entityNames } from '#core/model/entities'
 import { idSchema } from './entitySchema'
 
 /** Most operations in one list: a refit file's worth. */
-export const mostItems = 60_000
+const mostItems = 60_000
 
 const common = {
   entity: Joi.string()

@@ -1,5 +1,5 @@
 /** The change door against a real SQLite file. */
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
@@ -294,5 +294,17 @@ it('keeps the database whole with a copy on demand', async () => {
   const copy = await openDatabase(await copyDatabase(sequelize, 'test'))
   expect(await copy.models.rows.step.count()).toBeGreaterThan(0)
   await copy.sequelize.close()
+
+  // Once a day by itself; of nine days' copies the seven newest stay.
+  const { dailyCopy } = await import('../../server/services/copies')
+  const { folderIn } = await import('../../server/services/dataFolder')
+  const day = (at: number) => `2020-01-0${at}T00-00-00-000Z-daily.sqlite`
+  for (let at = 1; at <= 8; at++) writeFileSync(join(folderIn('copies'), day(at)), '')
+  await dailyCopy()
+  await dailyCopy()
+  const dailies = readdirSync(folderIn('copies')).filter((name) => name.endsWith('-daily.sqlite'))
+  expect(dailies).toHaveLength(7)
+  expect(dailies).not.toContain(day(2))
+  expect(dailies).toContain(day(3))
   vi.unstubAllEnvs()
 })

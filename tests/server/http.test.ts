@@ -1,5 +1,6 @@
 /** Bad input over HTTP on the built server: always 4xx in the one shape, never 5xx, and nothing written. */
 import { randomUUID } from 'node:crypto'
+import sharp from 'sharp'
 import { strToU8, unzipSync, zipSync } from 'fflate'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { TestServer } from '../e2e/server'
@@ -124,6 +125,22 @@ describe('bad input', () => {
     const answer = await post(`/api/refits/${refitId}${path}`, body)
     expect([400, 404, 413, 422]).toContain(answer.status)
     expect(answer.body).toMatchObject(refused)
+  })
+
+  it('is refused over the limits: 60 million points, 10,000 steps', async () => {
+    const huge = { width: 9000, height: 7000, channels: 3, background: 'white' } as const
+    const picture = await sharp({ create: huge, limitInputPixels: false }).png().toBuffer()
+    const answer = await post(`/api/refits/${refitId}/pictures`, picture as BodyInit)
+    expect(answer).toMatchObject({ status: 413, body: refused })
+    const steps = Array.from({ length: 10_001 }, (_, at) => ({
+      op: 'create',
+      entity: 'step',
+      id: `many-${at}`,
+      patch: { jobId: 'lids', title: 'x', hoursLikely: 1, order: `x${at}` },
+    }))
+    const { status, body } = await change(steps)
+    expect(status).toBe(422)
+    expect(body.message).toMatch(/up to 10,000 steps; this would make 10,\d{3}/)
   })
 
   it('answers what is not there with 404, other hosts and foreign pages with 403', async () => {

@@ -7,6 +7,7 @@ const store = useRefitStore()
 const frame = useFrameStore()
 const toasts = useToastStore()
 const { personId } = useDevice()
+const timer = useTimer()
 const open = computed(() => frame.panel === 'hours')
 const people = computed(() =>
   inOrder(store.rows.person)
@@ -23,12 +24,18 @@ const kinds = [
 const { options, nameOf } = useStepNames()
 const form = useRowForm('hoursEntry', () => ({
   stepId: frame.stepId,
+  hours: frame.hours,
   personId: personId.value || people.value[0]?.value,
   on: store.derived.today,
   kind: 'work',
 }))
 watch(open, (isOpen) => isOpen && form.reset())
 
+function startTimer() {
+  timer.start(String(form.values.stepId))
+  frame.close()
+  toasts.say('The timer runs. Stop it beside the clocks.')
+}
 async function keep() {
   const done = await form.save('Hours', (values) => {
     const step = store.rows.step.find((one) => one.id === values.stepId)
@@ -68,6 +75,14 @@ async function keep() {
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <div class="flex flex-wrap gap-3">
         <button class="btn btn-main" type="submit" :disabled="form.busy.value">Keep hours</button>
+        <button
+          v-if="form.values.stepId && !timer.running.value && !form.values.hours"
+          class="btn"
+          type="button"
+          @click="startTimer"
+        >
+          Start the timer
+        </button>
         <NuxtLink :to="`/r/${store.refitId}/hours`" class="btn" @click="frame.close()"
           >All hours</NuxtLink
         >

@@ -61,10 +61,26 @@ const title = computed(() =>
           </p>
           <p v-if="peel" class="cond bg-verdigris-tint px-2 py-0.5 leading-snug">{{ peel }}</p>
           <p v-if="line.caution" class="cond text-redlead leading-snug">{{ line.caution }}</p>
+          <div v-if="line.step" class="no-print mt-1 -ml-2 flex gap-2 sm:hidden">
+            <button
+              class="btn btn-quiet btn-small"
+              :aria-label="`Log hours: ${title}`"
+              @click="frame.open('hours', line.step.id)"
+            >
+              <Timer :size="18" aria-hidden="true" /> Hours
+            </button>
+            <button
+              class="btn btn-quiet btn-small"
+              :aria-label="`Start a clock: ${title}`"
+              @click="frame.open('clock', line.step.id)"
+            >
+              <ClockIcon :size="18" aria-hidden="true" /> Clock
+            </button>
+          </div>
         </div>
       </div>
       <div class="flex flex-col items-end gap-1">
-        <div class="flex items-start gap-2">
+        <div class="flex items-start gap-2 max-sm:flex-col-reverse max-sm:items-end max-sm:gap-0">
           <span class="cond text-lg whitespace-nowrap text-ink2">{{
             formatHours((line.to - line.from) / hourMs)
           }}</span>
@@ -77,7 +93,7 @@ const title = computed(() =>
             />
           </label>
         </div>
-        <div v-if="line.step" class="no-print flex">
+        <div v-if="line.step" class="no-print flex max-sm:hidden">
           <button
             class="btn btn-quiet btn-small"
             :aria-label="`Log hours: ${title}`"
@@ -95,7 +111,7 @@ const title = computed(() =>
             <ClockIcon :size="18" aria-hidden="true" />
           </button>
           <button
-            class="btn btn-quiet btn-small max-sm:hidden"
+            class="btn btn-quiet btn-small"
             :disabled="first"
             :aria-label="`Earlier: ${title}`"
             title="Earlier"
@@ -104,7 +120,7 @@ const title = computed(() =>
             <ArrowUp :size="18" aria-hidden="true" />
           </button>
           <button
-            class="btn btn-quiet btn-small max-sm:hidden"
+            class="btn btn-quiet btn-small"
             :disabled="last"
             :aria-label="`Later: ${title}`"
             title="Later"

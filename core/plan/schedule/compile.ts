@@ -15,7 +15,7 @@ import { haulOutsInTime, makeSites } from './sites'
 import type { Ashore, Sites } from './sites'
 
 /** Everything is placed on a grid of five minutes from the UTC epoch. */
-export const tickMs = 5 * minuteMs
+const tickMs = 5 * minuteMs
 export const ceilTick = (instant: number): number => Math.ceil(instant / tickMs) * tickMs
 
 export interface Release {

@@ -39,7 +39,7 @@ function overlaps(spans: readonly Span[], need: number): readonly Span[] {
 }
 
 /** Open hours for crews of `need` out of the `capable`, remembered day by day. */
-export function openHours(
+function openHours(
   sites: Sites,
   capable: readonly number[],
   need: number,

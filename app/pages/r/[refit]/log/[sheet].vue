@@ -228,9 +228,12 @@ function picked(event: Event) {
             class="h-auto w-full border border-ink"
           />
           <figcaption class="flex items-center justify-between">
-            <span class="cond">{{
-              moments.find((m) => m.value === one.moment)?.label ?? one.moment
-            }}</span>
+            <span
+              ><span class="cond">{{
+                moments.find((m) => m.value === one.moment)?.label ?? one.moment
+              }}</span>
+              {{ one.caption }}</span
+            >
             <button class="btn btn-quiet btn-small no-print" @click="remove('picture', one)">
               Remove
             </button>

@@ -1,0 +1,93 @@
+/** The first path with the keyboard alone: no pointer, no focus set from outside. */
+import { expect, test } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
+import { saturday, TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start())
+test.afterAll(() => server.end())
+
+/** Presses Tab until the control has the focus; a control out of the tab order fails here. */
+async function tabTo(page: Page, control: Locator): Promise<void> {
+  await expect(control).toBeVisible()
+  for (let presses = 0; presses < 150; presses++) {
+    if (await control.evaluate((one) => one === document.activeElement)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error(`Tab never reached ${String(control)}`)
+}
+
+async function write(page: Page, label: string | RegExp, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: typeof label === 'string' })
+  await tabTo(page, field)
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type(text)
+}
+
+async function press(page: Page, control: Locator, key = 'Enter'): Promise<void> {
+  await tabTo(page, control)
+  await page.keyboard.press(key)
+}
+
+test('from five questions to inches moved, keys only', async ({ page }) => {
+  await page.goto(server.url)
+  await write(page, 'Name of the boat', 'Grey Plover')
+  await write(page, 'Length overall', '40 ft')
+  await write(page, 'Your name', 'Ida')
+  // Day, month, year as the field asks for them here.
+  await write(page, 'Lift-out', '04012027')
+  await expect(page.getByLabel('Lift-out')).toHaveValue('2027-04-01')
+  await write(page, 'Launch aimed', '05212027')
+  await write(page, /^Time zone/, 'dublin')
+  await expect(page.getByRole('option', { name: 'Europe/Dublin' })).toBeVisible()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await press(page, page.getByRole('button', { name: 'Begin' }))
+
+  await press(page, page.getByRole('link', { name: 'Paste a list' }))
+  await tabTo(page, page.getByLabel('Paste it here'))
+  await page.keyboard.type('Bed the winch, 3h\nEngine service, 4h')
+  await press(page, page.getByRole('button', { name: 'Read it' }))
+  await press(page, page.getByRole('button', { name: 'Bring in 2 jobs' }))
+
+  await press(page, page.getByRole('button', { name: /Bed the winch/ }).first())
+  const panel = page.getByRole('region', { name: 'Bed the winch' })
+  await tabTo(page, panel.getByLabel('Next step'))
+  await page.keyboard.type('Check it again')
+  await page.keyboard.press('Enter')
+  await expect(panel.getByLabel('Step 2')).toHaveValue('Check it again')
+  await tabTo(page, panel.getByLabel('Add a job that comes after'))
+  await page.keyboard.type('eng')
+  await expect(page.getByRole('option', { name: 'Engine service' })).toBeVisible()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(panel.getByRole('button', { name: 'Remove link with Engine service' })).toBeVisible()
+
+  // The views by their digits, then a timer, a clock started by its key, and the step ticked off.
+  await press(page, panel.getByRole('button', { name: 'Close the job' }))
+  await page.keyboard.press('3')
+  await expect(page.getByRole('heading', { name: /^Launch keeps 21 May/ })).toBeVisible()
+  await page.keyboard.press('1')
+  await press(page, page.getByRole('button', { name: /^Log hours: / }).first())
+  await press(page, page.getByRole('button', { name: 'Start the timer' }))
+  await expect(page.getByRole('region', { name: 'Hours timer' })).toContainText('0 min')
+
+  // The machine sleeps for forty minutes; the timer goes on.
+  await server.kill()
+  server.setClock(saturday + 40 * 60_000)
+  await server.start()
+  await page.reload()
+  const timer = page.getByRole('region', { name: 'Hours timer' })
+  await expect(timer).toContainText('40 min')
+  await press(page, timer.getByRole('button', { name: 'Stop' }))
+  await expect(page.getByRole('dialog').getByLabel('Hours', { exact: true })).toHaveValue('40 min')
+  await press(page, page.getByRole('button', { name: 'Keep hours' }))
+  await expect(page.getByText('Hours kept.')).toBeVisible()
+
+  await press(page, page.getByRole('checkbox', { name: /^Done: / }).first(), 'Space')
+  await expect(page.getByText(/^[1-9][\d.]* of 480 in/)).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(page.getByRole('dialog')).toContainText('Found')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+})
