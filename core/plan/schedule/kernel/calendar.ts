@@ -1,0 +1,179 @@
+import type { Interval } from './problem'
+
+/** First index whose value is greater than `wanted` in a rising list. */
+function firstAbove(list: readonly number[], wanted: number): number {
+  let [low, high] = [0, list.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((list[middle] as number) > wanted) high = middle
+    else low = middle + 1
+  }
+  return low
+}
+
+/**
+ * When one mode of an activity can be worked on, and what follows from its start. All lookups are
+ * monotone in their argument, which is what the propagation rests on.
+ */
+export class Calendar {
+  /** Open stretches, apart, in order, within [0, horizon). */
+  readonly from: number[] = []
+  readonly to: number[] = []
+  /** Open time before each stretch. */
+  private readonly before: number[] = []
+  private readonly total: number
+  readonly first: number
+  readonly last: number
+
+  constructor(
+    open: readonly Interval[],
+    readonly duration: number,
+    readonly splittable: boolean,
+  ) {
+    const need = Math.max(1, duration)
+    let total = 0
+    for (const [from, to] of open) {
+      if (to <= from || (!splittable && to - from < need)) continue
+      this.from.push(from)
+      this.to.push(to)
+      this.before.push(total)
+      total += to - from
+    }
+    this.total = total
+    this.first = this.next(0)
+    this.last = this.previous(Infinity)
+  }
+
+  /** No start is possible. */
+  get closed(): boolean {
+    return this.first === Infinity
+  }
+
+  /** Earliest possible start at or after `t`; Infinity: none. */
+  next(t: number): number {
+    const at = firstAbove(
+      this.to,
+      this.splittable || this.duration === 0 ? t : t + this.duration - 1,
+    )
+    const from = this.from[at]
+    if (from === undefined) return Infinity
+    const start = t > from ? t : from
+    return this.splittable && this.total - this.workBefore(start) < this.duration ? Infinity : start
+  }
+
+  /** Latest possible start at or before `t`; -1: none. */
+  previous(t: number): number {
+    let at = firstAbove(this.from, t) - 1
+    if (at < 0) return -1
+    const room = this.splittable ? 1 : Math.max(1, this.duration)
+    const start = Math.min(t, (this.to[at] as number) - room)
+    if (!this.splittable) return start
+    const latest = this.total - Math.max(1, this.duration)
+    if (this.workBefore(start) <= latest) return start
+    if (latest < 0) return -1
+    at = firstAbove(this.before, latest) - 1
+    return (this.from[at] as number) + latest - (this.before[at] as number)
+  }
+
+  /** End of the work begun at a possible start. */
+  finish(start: number): number {
+    if (!this.splittable || this.duration === 0) return start + this.duration
+    return this.timeOfWork(this.workBefore(start) + this.duration)
+  }
+
+  /** Latest possible start that ends by `t`; -1: none. */
+  lastEndingBy(t: number): number {
+    if (!this.splittable || this.duration === 0) return this.previous(t - this.duration)
+    const work = this.workBefore(t) - this.duration
+    if (work < 0) return -1
+    // The last open moment with so much work before it.
+    const at = firstAbove(this.before, work) - 1
+    return (this.from[at] as number) + work - (this.before[at] as number)
+  }
+
+  /** Earliest possible start that ends at or after `t`; Infinity: none. */
+  firstEndingAt(t: number): number {
+    return this.next(this.lastEndingBy(t - 1) + 1)
+  }
+
+  /** Least s so that work begun at s or later, yet not after `t`, is going on at the open time `t`. */
+  covers(t: number): number {
+    return this.duration === 0 ? t + 1 : this.lastEndingBy(t) + 1
+  }
+
+  isOpen(t: number): boolean {
+    const at = firstAbove(this.from, t) - 1
+    return at >= 0 && t < (this.to[at] as number)
+  }
+
+  /** Last open time in [from, to); -1: none. */
+  lastOpen(from: number, to: number): number {
+    const at = firstAbove(this.from, to - 1) - 1
+    if (at < 0) return -1
+    const t = Math.min(to, this.to[at] as number) - 1
+    return t >= from ? t : -1
+  }
+
+  /** First open time in [from, to); -1: none. */
+  firstOpen(from: number, to: number): number {
+    const at = firstAbove(this.to, from)
+    const start = this.from[at]
+    if (start === undefined) return -1
+    const t = Math.max(from, start)
+    return t < to ? t : -1
+  }
+
+  /** The stretches worked in from a possible start. */
+  segments(start: number): Interval[] {
+    const finish = this.finish(start)
+    if (!this.splittable || this.duration === 0) return [[start, finish]]
+    const made: Interval[] = []
+    for (let at = firstAbove(this.to, start); at < this.from.length; at++) {
+      const from = Math.max(start, this.from[at] as number)
+      const to = Math.min(finish, this.to[at] as number)
+      if (to <= from) break
+      made.push([from, to])
+    }
+    return made
+  }
+
+  private workBefore(t: number): number {
+    const at = firstAbove(this.from, t) - 1
+    if (at < 0) return 0
+    return (
+      (this.before[at] as number) + Math.min(t, this.to[at] as number) - (this.from[at] as number)
+    )
+  }
+
+  /** When so much open time is over: the end of a stretch, not the start of the next. */
+  private timeOfWork(work: number): number {
+    const at = Math.max(0, firstAbove(this.before, work - 1) - 1)
+    return (this.from[at] as number) + work - (this.before[at] as number)
+  }
+}
+
+/** Overlap of two lists of intervals, each apart and in order. */
+export function overlap(a: readonly Interval[], b: readonly Interval[]): Interval[] {
+  const both: Interval[] = []
+  for (let i = 0, j = 0; i < a.length && j < b.length;) {
+    const [left, right] = [a[i] as Interval, b[j] as Interval]
+    const from = Math.max(left[0], right[0])
+    const to = Math.min(left[1], right[1])
+    if (from < to) both.push([from, to])
+    if (left[1] < right[1]) i++
+    else j++
+  }
+  return both
+}
+
+/** The same time as intervals apart and in order, touching ones joined. */
+export function joined(list: readonly Interval[]): Interval[] {
+  const result: [number, number][] = []
+  for (const [from, to] of [...list].sort((a, b) => a[0] - b[0])) {
+    const last = result.at(-1)
+    if (to <= from) continue
+    if (last && from <= last[1]) last[1] = Math.max(last[1], to)
+    else result.push([from, to])
+  }
+  return result
+}
