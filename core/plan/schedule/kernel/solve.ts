@@ -1,7 +1,10 @@
 import { createRandom } from '../../../random'
+import { Breeding } from './breed'
 import { compileProblem } from './compiled'
 import type { Compiled } from './compiled'
+import { energyBound } from './energy'
 import { Search } from './exact/search'
+import type { Limits } from './exact/search'
 import { irreducible } from './irreducible'
 import { planOf } from './plans'
 import { compareCost } from './problem'
@@ -9,7 +12,7 @@ import type { Answer, Plan, Problem } from './problem'
 
 export interface Effort {
   readonly seed: number
-  /** Conflicts of the search at most: with the seed it fixes the answer. */
+  /** Plans laid and conflicts met at most: with the seed it fixes the answer. */
   readonly iterations: number
   /** True: stop now with what is known. */
   readonly stop: () => boolean
@@ -17,15 +20,25 @@ export interface Effort {
   readonly better?: (plan: Plan) => void
 }
 
+/** Plans bred at most before the complete search begins, and rounds without a better one. */
+const mostLaid = 6000
+const patience = 14
+/** Conflicts of one stretch of complete search, and of one look round the best plan. */
+const stretch = 1500
+const look = 250
+const looksEach = 12
+/** Beyond so many activities the complete search is not built. */
+const mostExact = 400
+
+type Stage = 'lateness' | 'makespan'
+
 /**
  * Solves a problem: a plan with the best cost found and what is proved about it, or the reasons why
  * there is none, or neither when the effort was too small. Deterministic for a seed and a number of
  * iterations; `stop` only ends it early.
  */
 export function solveProblem(problem: Problem, effort: Effort): Answer {
-  const compiled = compileProblem(problem)
-  const work = new Solving(compiled, effort)
-  return work.run()
+  return new Solving(compileProblem(problem), effort).run()
 }
 
 class Solving {
@@ -42,55 +55,108 @@ class Solving {
 
   run(): Answer {
     const late = this.compiled.deadlines.some((one) => one.weight > 0)
-    let bound = 0
-    if (late) {
-      const search = this.newSearch()
-      const outcome = this.descend(search, (best) => ({
-        lateness: (best?.cost[0] ?? Infinity) - 1,
-        makespan: Infinity,
-      }))
-      if (!this.best) return this.without(outcome, search.leastMakespan)
-      if (outcome !== 'refuted' && this.best.cost[0] > 0)
-        return { status: 'feasible', plan: this.best, bound: search.leastLateness, proved: false }
-      bound = this.best.cost[0]
-    }
-    const search = this.newSearch()
-    const outcome = this.descend(search, (best) => ({
-      lateness: late ? bound : Infinity,
-      makespan: (best?.cost[1] ?? Infinity) - 1,
-    }))
-    const least = outcome === 'refuted' ? (this.best?.cost[1] ?? 0) : search.leastMakespan
-    if (!this.best) return this.without(outcome, least)
-    return {
-      status: 'feasible',
-      plan: this.best,
-      bound: late ? bound : least,
-      proved: outcome === 'refuted',
-    }
+    const exact = this.compiled.activities.length <= mostExact
+    const search = exact ? new Search(this.compiled, this.random) : null
+    // What plain propagation refutes needs no plan to be tried.
+    if (search?.refuted) return this.impossible()
+    const heads = search?.heads ?? this.compiled.activities.map(() => 0)
+    const bound = Math.max(search?.leastMakespan ?? 0, energyBound(this.compiled, heads))
+    if (bound > this.compiled.horizon) return this.impossible()
+    this.breed(late ? 0 : bound)
+    if (!search) return this.answer(late ? 0 : bound, false)
+    if (!late) return this.finish('makespan', search, bound, Infinity)
+    const first = this.finish('lateness', search, 0, Infinity)
+    if (first.status !== 'feasible' || !first.proved) return first
+    const lateness = first.plan.cost[0]
+    const second = this.finish('makespan', new Search(this.compiled, this.random), bound, lateness)
+    return second.status === 'feasible' ? { ...second, bound: lateness } : second
   }
 
-  private newSearch(): Search {
-    const search = new Search(this.compiled, this.random)
-    if (this.best) search.lean(this.best)
-    return search
+  private breed(bound: number): void {
+    const breeding = new Breeding(this.compiled, this.random, (plan) => this.offer(plan))
+    if (!breeding.possible) return
+    const over = () =>
+      this.effort.stop() ||
+      breeding.laid >= Math.min(mostLaid, this.effort.iterations) ||
+      this.reached(bound)
+    breeding.first()
+    for (let idle = 0; idle < patience && !over(); idle++) {
+      const before = this.best
+      breeding.generation()
+      if (this.best !== before) idle = -1
+    }
+    this.spent += breeding.laid
   }
 
-  /** Finds better and better plans until none is left or the effort is spent. */
-  private descend(
-    search: Search,
-    limits: (best: Plan | null) => { lateness: number; makespan: number },
-  ): 'refuted' | 'spent' {
+  private reached(bound: number): boolean {
+    if (!this.best) return false
+    const late = this.compiled.deadlines.length > 0
+    return this.best.cost[0] === 0 && (late ? false : this.best.cost[1] <= bound)
+  }
+
+  /** Complete search for one objective, in turn with looks round the best plan known. */
+  private finish(stage: Stage, search: Search, bound: number, lateness: number): Answer {
+    const at = stage === 'lateness' ? 0 : 1
+    const limits = (): Limits => {
+      const better = this.best ? this.best.cost[at] - 1 : Infinity
+      return stage === 'lateness'
+        ? { lateness: better, makespan: Infinity }
+        : { lateness, makespan: better }
+    }
+    const least = () =>
+      Math.max(bound, stage === 'lateness' ? search.leastLateness : search.leastMakespan)
     for (;;) {
-      const before = search.conflicts
-      const { outcome, found } = search.find(limits(this.best), {
-        stop: this.effort.stop,
-        conflicts: this.effort.iterations - this.spent,
-      })
-      this.spent += search.conflicts - before
-      if (!found) return outcome === 'refuted' ? 'refuted' : 'spent'
-      this.offer(planOf(this.compiled, found.modes, found.starts))
-      if (this.spent >= this.effort.iterations || this.effort.stop()) return 'spent'
+      if (this.best && this.best.cost[at] <= bound) return this.answer(bound, true)
+      if (this.best) search.lean(this.best)
+      const outcome = this.find(search, limits(), stretch, [])
+      if (outcome === 'refuted')
+        return this.best ? this.answer(this.best.cost[at], true) : this.impossible()
+      if (this.over) return this.answer(least(), false)
+      if (outcome === 'found') continue
+      for (let round = 0; this.best && round < looksEach && !this.over; round++) {
+        const outcome = this.find(search, limits(), look, this.around(search, this.best))
+        if (outcome === 'refuted') return this.answer(this.best.cost[at], true)
+      }
+      if (this.over) return this.answer(least(), false)
     }
+  }
+
+  private get over(): boolean {
+    return this.spent >= this.effort.iterations || this.effort.stop()
+  }
+
+  private find(search: Search, limits: Limits, conflicts: number, assumed: readonly number[]) {
+    const before = search.conflicts
+    const { outcome, found } = search.find(
+      limits,
+      {
+        stop: this.effort.stop,
+        conflicts: Math.min(conflicts, this.effort.iterations - this.spent),
+      },
+      assumed,
+    )
+    this.spent += search.conflicts - before
+    if (found) this.offer(planOf(this.compiled, found.modes, found.starts))
+    return outcome
+  }
+
+  /** Leaves free what runs in some stretch of the plan, and a few more; holds the rest near. */
+  private around(search: Search, plan: Plan): number[] {
+    const { random } = this
+    const count = plan.starts.length
+    const makespan = plan.cost[1]
+    const length = makespan * (0.15 + 0.35 * random())
+    const from = random() * (makespan - length)
+    const free = new Set<number>()
+    for (let index = 0; index < count; index++)
+      if (
+        ((plan.starts[index] as number) < from + length &&
+          (plan.finishes[index] as number) > from) ||
+        random() < 0.1
+      )
+        free.add(index)
+    const earlier = Math.ceil(makespan * (0.02 + 0.2 * random() * random()))
+    return search.assumeNear(plan, free, earlier)
   }
 
   private offer(plan: Plan): void {
@@ -99,8 +165,12 @@ class Solving {
     this.effort.better?.(plan)
   }
 
-  private without(outcome: 'refuted' | 'spent', bound: number): Answer {
-    if (outcome === 'spent') return { status: 'unknown', bound }
+  private answer(bound: number, proved: boolean): Answer {
+    if (!this.best) return { status: 'unknown', bound }
+    return { status: 'feasible', plan: this.best, bound, proved }
+  }
+
+  private impossible(): Answer {
     return { status: 'infeasible', ...irreducible(this.compiled.problem, this.effort) }
   }
 }

@@ -26,7 +26,8 @@ export interface Limits {
   readonly makespan: number
 }
 
-export type Outcome = 'found' | 'refuted' | 'spent'
+/** `barren`: nothing within the assumptions, which proves nothing beyond them. */
+export type Outcome = 'found' | 'refuted' | 'barren' | 'spent'
 
 /** Length of the run with a number, in conflicts: the Luby sequence times a unit. */
 const restartUnit = 100
@@ -49,15 +50,27 @@ export class Search {
   private readonly model: Model
   private readonly phase: number[]
   private run = 0
-  private refuted: boolean
+  private dead: boolean
 
   constructor(
     private readonly compiled: Compiled,
     private readonly random: Random,
   ) {
     this.model = makeModel(compiled)
-    this.refuted = this.model.refuted
+    this.dead = this.model.refuted || !this.model.engine.propagate()
     this.phase = this.model.engine.score.map(() => -1)
+  }
+
+  /** There is no solution within the limits so far: found without or with a choice. */
+  get refuted(): boolean {
+    return this.dead
+  }
+
+  /** Earliest start of each activity, by propagation alone. */
+  get heads(): number[] {
+    const { engine, starts } = this.model
+    engine.backTo(0)
+    return starts.map((variable) => engine.low(variable))
   }
 
   get conflicts(): number {
@@ -87,12 +100,19 @@ export class Search {
     )
   }
 
-  /** Looks for a solution within limits. Limits stay: later ones must not be looser. */
-  find(limits: Limits, budget: Budget): { outcome: Outcome; found: Found | null } {
+  /**
+   * Looks for a solution within limits and, for this once, under assumptions (atoms). Limits stay:
+   * later ones must not be looser.
+   */
+  find(
+    limits: Limits,
+    budget: Budget,
+    assumed: readonly number[] = [],
+  ): { outcome: Outcome; found: Found | null } {
     const { engine, makespan, lateness } = this.model
     const nothing = (outcome: Outcome) => ({ outcome, found: null })
     engine.backTo(0)
-    if (this.refuted) return nothing('refuted')
+    if (this.dead) return nothing('refuted')
     if (lateness && limits.lateness < lateness.limit) lateness.limit = limits.lateness
     if (
       (limits.makespan < Infinity && !engine.raise(upper(makespan), -limits.makespan, null)) ||
@@ -103,22 +123,23 @@ export class Search {
     const last = engine.conflicts + budget.conflicts
     for (;;) {
       const end = Math.min(last, engine.conflicts + restartUnit * luby(this.run++))
-      const outcome = this.descend(end, budget)
+      const outcome = this.descend(end, budget, assumed)
       if (outcome === 'found') return { outcome, found: this.read() }
       if (outcome === 'refuted') return this.refute()
       engine.backTo(0)
+      if (outcome === 'barren') return nothing('barren')
       engine.clean()
       if (engine.conflicts >= last || budget.stop()) return nothing('spent')
     }
   }
 
   private refute(): { outcome: Outcome; found: null } {
-    this.refuted = true
+    this.dead = true
     return { outcome: 'refuted', found: null }
   }
 
   /** One run, until a solution, a proof, or its share of conflicts is used up. */
-  private descend(end: number, budget: Budget): Outcome {
+  private descend(end: number, budget: Budget, assumed: readonly number[]): Outcome {
     const { engine } = this.model
     let steps = 0
     for (;;) {
@@ -128,8 +149,38 @@ export class Search {
         continue
       }
       if ((++steps & 15) === 0 && budget.stop()) return 'spent'
-      if (!this.choose()) return 'found'
+      const next = this.nextAssumed(assumed)
+      if (next === 'denied') return 'barren'
+      if (next === 'none' && !this.choose()) return 'found'
     }
+  }
+
+  /** Chooses the next assumption that does not hold yet. */
+  private nextAssumed(assumed: readonly number[]): 'chosen' | 'denied' | 'none' {
+    const { engine } = this.model
+    for (let i = 0; i < assumed.length; i += 2) {
+      const [side, c] = [assumed[i] as number, assumed[i + 1] as number]
+      if (engine.isTrue(side, c)) continue
+      if (engine.isFalse(side, c)) return 'denied'
+      engine.decide(side, c)
+      return 'chosen'
+    }
+    return 'none'
+  }
+
+  /**
+   * Assumptions that keep a solution's other activities as they are: the same mode, and a start
+   * between `earlier` before what it was and the same.
+   */
+  assumeNear(found: Found, free: ReadonlySet<number>, earlier: number): number[] {
+    const { starts, modes } = this.model
+    return starts.flatMap((variable, index) => {
+      if (free.has(index)) return []
+      const mode = modes[index]?.[found.modes[index] as number]
+      const start = found.starts[index] as number
+      const near = [lower(variable), start - earlier, upper(variable), -start]
+      return mode === undefined ? near : [lower(mode), 1, ...near]
+    })
   }
 
   /** Makes the next choice. False: everything is chosen. */

@@ -24,11 +24,14 @@ export function generate(shape: Shape): Problem {
   const { activities: count, tightness, longest, family } = shape
   const resourceCount = whole(random, 1, count < 12 ? 2 : 4)
   const capacities = Array.from({ length: resourceCount }, () => whole(random, 2, 6))
-  const durations = Array.from({ length: count }, () => (random() < 0.05 ? 0 : whole(random, 1, longest)))
+  const durations = Array.from({ length: count }, () =>
+    random() < 0.05 ? 0 : whole(random, 1, longest),
+  )
   const work = durations.reduce((sum, one) => sum + one, 0)
   const resources = capacities.map((capacity, index): Resource => ({
     id: `r${index}`,
-    profile: family === 'calendars' ? shifts(random, capacity, work * 6) : [[0, Infinity, capacity]],
+    profile:
+      family === 'calendars' ? shifts(random, capacity, work * 6) : [[0, Infinity, capacity]],
   }))
   const demandsOf = (): Record<string, number> => {
     const demands: Record<string, number> = {}
@@ -60,7 +63,13 @@ export function generate(shape: Shape): Problem {
       weight: 0,
     }
   })
-  return { horizon: null, resources, activities, arcs: arcsOf(random, shape, durations), deadlines: [] }
+  return {
+    horizon: null,
+    resources,
+    activities,
+    arcs: arcsOf(random, shape, durations),
+    deadlines: [],
+  }
 }
 
 /** Work days with nights between, some short-handed, some missing. */
@@ -71,7 +80,11 @@ function shifts(random: Random, capacity: number, until: number): Resource['prof
     const from = day * 24 + whole(random, 0, 4)
     const middle = from + whole(random, 4, 8)
     made.push([from, middle, capacity])
-    made.push([middle, middle + whole(random, 3, 8), random() < 0.3 ? Math.max(1, capacity - 1) : capacity])
+    made.push([
+      middle,
+      middle + whole(random, 3, 8),
+      random() < 0.3 ? Math.max(1, capacity - 1) : capacity,
+    ])
   }
   return made
 }
