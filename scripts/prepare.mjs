@@ -25,7 +25,7 @@ const has = (program) => spawnSync('sh', ['-c', `command -v ${program}`]).status
 export function ensureDebian(wanted) {
   const missing = wanted.filter(([program]) => !has(program)).map(([, name]) => name)
   if (missing.length === 0) return
-  console.log(`Installing ${missing.join(', ')} …`)
+  console.error(`Installing ${missing.join(', ')} …`)
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo']
   const [command, ...before] = [...asRoot, 'apt-get']
   if (!has(command) || !has('apt-get')) {
@@ -42,8 +42,8 @@ export function ensureDebian(wanted) {
 const stamp = join(root, 'node_modules', '.installed-from')
 const hashOf = (text) => createHash('sha256').update(text).digest('hex')
 
-/** Installs the packages of the lock file when they are missing or it changed. */
-export function ensurePackages() {
+/** Installs the packages of the lock file when they are missing or it changed. `quiet`: nothing on stdout. */
+export function ensurePackages(quiet = false) {
   const wanted = hashOf(readFileSync(join(root, 'package-lock.json')))
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   ensureDebian([
@@ -51,10 +51,10 @@ export function ensurePackages() {
     ['make', 'make'],
     ['g++', 'g++'],
   ])
-  console.log(
+  console.error(
     'Installing packages; sqlite3 is compiled, which takes a few minutes the first time …',
   )
-  run('npm', ['ci', '--no-audit', '--no-fund'])
+  run('npm', ['ci', '--no-audit', '--no-fund'], quiet ? { stdio: ['ignore', 2, 2] } : {})
   writeFileSync(stamp, wanted)
 }
 

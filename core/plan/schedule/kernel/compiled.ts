@@ -127,27 +127,27 @@ export function compileProblem(problem: Problem, relaxed: Relaxed = nothing): Co
     )
   const activities = problem.activities.map((one, index): CompiledActivity => {
     const free = one.windows === null || relaxed({ kind: 'windows', activity: index })
-    const windows: readonly Interval[] = free
-      ? [[0, horizon]]
-      : joined((one.windows ?? []).map(([from, to]) => [Math.max(0, from), Math.min(horizon, to)]))
+    const windowsTo = (end: number): readonly Interval[] =>
+      free
+        ? [[0, end]]
+        : joined((one.windows ?? []).map(([from, to]) => [Math.max(0, from), Math.min(end, to)]))
     return {
       index,
       modes: one.modes.map((mode): CompiledMode => {
         const demands = Object.entries(mode.demands)
           .filter(([, units]) => units > 0)
           .map(([id, units]) => [resourceIndex.get(id) as number, units] as const)
+        // Something of no length takes nothing, and may also happen at the very end.
         const open =
           mode.duration === 0
-            ? windows
+            ? windowsTo(horizon + 1)
             : demands.reduce<readonly Interval[]>(
                 (all, [resource, units]) =>
                   overlap(all, openFor(resources[resource] as CompiledResource, units)),
-                windows,
+                windowsTo(horizon),
               )
-        // Something of no length may also happen at the very end.
-        const last: readonly Interval[] = mode.duration === 0 && free ? [[0, horizon + 1]] : open
         return {
-          calendar: new Calendar(last, mode.duration, one.splittable),
+          calendar: new Calendar(open, mode.duration, one.splittable),
           demands: mode.duration === 0 ? [] : demands,
         }
       }),

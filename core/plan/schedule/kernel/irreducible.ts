@@ -1,5 +1,6 @@
 import { createRandom } from '../../../random'
 import { compileProblem } from './compiled'
+import { energyBound } from './energy'
 import { Search } from './exact/search'
 import type { Member, Problem } from './problem'
 import type { Effort } from './solve'
@@ -33,7 +34,7 @@ function membersOf(problem: Problem): Member[] {
  */
 export function irreducible(
   problem: Problem,
-  effort: Pick<Effort, 'seed' | 'stop'>,
+  effort: Pick<Effort, 'seed' | 'stop' | 'stopReasons'>,
 ): { members: Member[]; irreducible: boolean } {
   let kept = membersOf(problem)
   let sure = true
@@ -42,9 +43,10 @@ export function irreducible(
     const keys = new Set(parts.map(keyOf))
     const compiled = compileProblem(problem, (member) => !keys.has(keyOf(member)))
     const search = new Search(compiled, createRandom(effort.seed))
+    if (search.refuted || energyBound(compiled, search.heads) > compiled.horizon) return true
     const { outcome } = search.find(
       { lateness: Infinity, makespan: Infinity },
-      { stop: effort.stop, conflicts: conflictsEach },
+      { stop: effort.stopReasons ?? effort.stop, conflicts: conflictsEach },
     )
     if (outcome === 'spent') sure = false
     return outcome === 'refuted'

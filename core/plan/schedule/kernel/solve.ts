@@ -16,6 +16,8 @@ export interface Effort {
   readonly iterations: number
   /** True: stop now with what is known. */
   readonly stop: () => boolean
+  /** The same for naming the reasons of an impossibility; absent: `stop` holds. */
+  readonly stopReasons?: () => boolean
   /** Told of every better plan. */
   readonly better?: (plan: Plan) => void
 }
