@@ -102,6 +102,8 @@ function addStep(
     hullNeed: launch && random() < 0.4 ? 'ashore' : 'either',
     waitKind: cure ? 'chem' : 'none',
     waitHours: cure ? 8 + Math.floor(random() * 40) : 0,
+    // Bond windows of a day after the cure up to a week: many are shut by a free week.
+    maxWaitHours: cure && random() < 0.5 ? 120 + Math.floor(random() * 160) : null,
     parallel: s > 0 && random() < 0.1,
   })
 }

@@ -1,6 +1,15 @@
 /** Shapes of the two records that are kept whole inside a row. */
 import type { Binding } from '../plan/schedule/binding'
 
+/** What is planned because a bond window shuts before the next step; its hours fall on the step placed. */
+export interface Mend {
+  readonly kind: 'peelPly' | 'keying'
+  readonly fromStepId: string
+  readonly toStepId: string
+  /** Person-hours. */
+  readonly hours: number
+}
+
 export interface Placement {
   readonly stepId: string
   /** Working stretches, UTC ms, half open, in time order. Empty never: a step of no hours has one of no length. */
@@ -9,6 +18,8 @@ export interface Placement {
   readonly readyAt: number
   readonly personIds: readonly string[]
   readonly binding: Binding
+  /** Absent: none. */
+  readonly mends?: readonly Mend[]
 }
 
 export interface PlannedGate {

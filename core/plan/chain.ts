@@ -1,6 +1,7 @@
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { byId } from '../model/refit'
+import { sayMend } from './mends'
 import { formatWait } from '../units/hours'
 import type { ZoneClock } from '../time/zone'
 import { sayDate, shortDate, shortDateTime } from '../time/say'
@@ -55,7 +56,10 @@ export function bindingChain(
     }
     links.push({
       title: say.step(next),
-      why: `${shortDateTime(placed.segments[0]?.[0] ?? 0, clock)}. ${say.why(placed.binding)}`,
+      why: [
+        `${shortDateTime(placed.segments[0]?.[0] ?? 0, clock)}. ${say.why(placed.binding)}`,
+        ...(placed.mends ?? []).map(sayMend),
+      ].join(' '),
       stepId: next,
       binding: placed.binding,
     })
@@ -117,6 +121,8 @@ function sayer(rows: RefitRows, clock: ZoneClock) {
         return 'All is ready before; the aimed date is kept.'
       case 'liftDay':
         return 'The yard lifts on set days: this is the first one after all is ready.'
+      case 'bondWindow':
+        return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`
       case 'notBefore':
         return `You set it to be not before ${sayDate(binding.on)}.`
       case 'trade': {

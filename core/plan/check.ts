@@ -91,6 +91,7 @@ export function checkPlan(rows: RefitRows, plan: StoredPlan): string[] {
   }
   faults.push(...togetherness(plan, stepOf, wall))
   faults.push(...sequence(rows, placed, stepOf))
+  faults.push(...bonds(rows, placed, stepOf))
   faults.push(...launches(rows, placed, open, jobOf, hauls, wall))
   const excused = new Set(plan.reasons.flatMap((reason) => reason.stepIds))
   if (plan.reasons.length === 0)
@@ -165,7 +166,8 @@ function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitRows): s
   const logged = rows.hoursEntry
     .filter((entry) => entry.stepId === step.id)
     .reduce((sum, entry) => sum + entry.hours, 0)
-  const all = step.hoursLikely * reach[step.access]
+  const mending = (one.mends ?? []).reduce((sum, mend) => sum + mend.hours, 0)
+  const all = step.hoursLikely * reach[step.access] + mending
   const want = step.state === 'doing' ? Math.max(all / 4, all - logged) : all
   const given = one.segments.reduce((sum, [from, to]) => sum + to - from, 0) / hour
   if (given * crew < want - 0.01) faults.push(`gets ${given * crew} of ${want} person-hours`)
@@ -305,8 +307,38 @@ function togetherness(
   return faults
 }
 
-/** Pairs of steps that follow each other, with the hours that must lie between. */
-function pairs(rows: RefitRows): { from: Step; to: Step; hours: number }[] {
+/** Every bond window is kept, or its mend is planned: peel ply when laid, else keying before the next. */
+function bonds(
+  rows: RefitRows,
+  placed: ReadonlyMap<string, Placement>,
+  stepOf: ReadonlyMap<string, Step>,
+): string[] {
+  const faults = pairs(rows).flatMap(({ from, to, most }) => {
+    const next = placed.get(to.id)
+    const start = next?.segments[0]?.[0]
+    if (most === null || !next || start === undefined) return []
+    const before = placed.get(from.id)
+    const finish = from.state === 'done' ? (from.doneAt ?? 0) : before?.segments.at(-1)?.[1]
+    if (finish === undefined || start <= finish + most * hour) return []
+    const own = (one: Placement | undefined, kind: string) =>
+      (one?.mends ?? []).some((mend) => mend.kind === kind && mend.fromStepId === from.id)
+    if (own(next, 'keying')) return []
+    if (own(before, 'peelPly') && from.operation === 'laminate') return []
+    return [`${to.title} comes after the bond window of ${from.title}, and no mend is planned`]
+  })
+  for (const one of placed.values())
+    for (const mend of one.mends ?? []) {
+      const step = stepOf.get(one.stepId)
+      const own = (step?.hoursLikely ?? 0) * reach[step?.access ?? 'open']
+      const due = mend.kind === 'peelPly' ? Math.max(0.25, own / 10) : Math.max(0.5, own / 4)
+      if (mend.hours !== 0 && Math.abs(mend.hours - due) > 1e-9)
+        faults.push(`${step?.title}: a mend of ${mend.hours} h where ${due} h are due`)
+    }
+  return faults
+}
+
+/** Pairs of steps that follow each other, with the hours that must and may lie between. */
+function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: number | null }[] {
   const planned = new Set(rows.job.filter((job) => job.decision === 'plan').map((job) => job.id))
   const ranks = new Map<string, Step[][]>()
   const lists = rows.step
@@ -318,17 +350,27 @@ function pairs(rows: RefitRows): { from: Step; to: Step; hours: number }[] {
     if (step.parallel && own.length > 0) own.at(-1)?.push(step)
     else own.push([step])
   }
-  const result: { from: Step; to: Step; hours: number }[] = []
-  const cross = (left: readonly Step[], right: readonly Step[], hours: number) => {
-    for (const from of left) for (const to of right) result.push({ from, to, hours })
+  const result: { from: Step; to: Step; hours: number; most: number | null }[] = []
+  const cross = (
+    left: readonly Step[],
+    right: readonly Step[],
+    hours: number,
+    most: (from: Step) => number | null,
+  ) => {
+    for (const from of left)
+      for (const to of right) result.push({ from, to, hours, most: most(from) })
   }
   for (const own of ranks.values())
-    own.forEach((rank, index) => index > 0 && cross(own[index - 1] ?? [], rank, 0))
+    own.forEach(
+      (rank, index) =>
+        index > 0 && cross(own[index - 1] ?? [], rank, 0, (from) => from.maxWaitHours),
+    )
   for (const link of rows.link)
     cross(
       ranks.get(link.fromJobId)?.at(-1) ?? [],
       ranks.get(link.toJobId)?.[0] ?? [],
       link.minWaitHours,
+      () => link.maxWaitHours,
     )
   return result
 }

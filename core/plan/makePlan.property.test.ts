@@ -239,7 +239,47 @@ describe('what cannot be done', () => {
     step(rows, 'Deck', 'plies', { operation: 'laminate', hoursLikely: 8, maxWaitHours: 48 })
     step(rows, 'Deck', 'fair', { operation: 'fair', hoursLikely: 5 })
     // Plies on Saturday 17 April 08:00–16:00, fairing on Saturday 24 April 08:00: 160 h, 6.7 days later.
+    // No day is long enough for 48 minutes more, so the ply is laid within the eight hours.
     const { plan } = makePlan(rows, friday)
-    expect(plan.warnings[0]?.message).toMatch(/within 48 h.*6\.7 days later.*peel ply/)
+    expect(plan.warnings[0]?.message).toMatch(
+      /within 48 h.*6\.7 days later.*Peel ply.*within its hours/,
+    )
+    expect(checkPlan(rows, plan)).toEqual([])
+  })
+
+  it('holds a coat back so that the next falls into its window', () => {
+    const rows = emptyRefit()
+    person(rows, 'Ann', [5], '13:00', '17:00')
+    person(rows, 'Ben', [6], '08:00', '16:00')
+    job(rows, 'Hull')
+    const coat = { operation: 'barrier' as const, waitKind: 'calendar' as const, waitHours: 6 }
+    step(rows, 'Hull', 'one', { ...coat, hoursLikely: 2, maxWaitHours: 16 })
+    step(rows, 'Hull', 'two', { ...coat, hoursLikely: 6 })
+    // Ann from 13:00 on Friday would end at 15:00; Ben starts on Saturday at 08:00, 17 h later. An hour
+    // later it is 16 h.
+    const { plan } = makePlan(rows, friday)
+    expect(plan.placements.map((one) => one.segments[0]?.[0])).toEqual([
+      Date.UTC(2027, 3, 16, 14),
+      Date.UTC(2027, 3, 17, 8),
+    ])
+    expect(plan.placements[0]?.binding.kind).toBe('bondWindow')
+    expect(plan.warnings).toEqual([])
+    expect(checkPlan(rows, plan)).toEqual([])
+  })
+
+  it('plans keying with its hours where holding back would cost a week', () => {
+    const rows = emptyRefit()
+    person(rows, 'Ann', [6], '08:00', '16:00')
+    job(rows, 'Hull')
+    const coat = { operation: 'barrier' as const, waitKind: 'calendar' as const, waitHours: 12 }
+    step(rows, 'Hull', 'one', { ...coat, hoursLikely: 2, maxWaitHours: 24 })
+    step(rows, 'Hull', 'two', { ...coat, hoursLikely: 6 })
+    // The second coat comes a week later: 6 h and a quarter of it, 1 h 30, of washing and keying.
+    const { plan } = makePlan(rows, friday)
+    expect(plan.placements[1]?.segments).toEqual([
+      [Date.UTC(2027, 3, 24, 8), Date.UTC(2027, 3, 24, 15, 30)],
+    ])
+    expect(plan.placements[1]?.mends).toMatchObject([{ kind: 'keying', hours: 1.5 }])
+    expect(checkPlan(rows, plan)).toEqual([])
   })
 })

@@ -1,8 +1,8 @@
 import type { Gate } from '../model/entities'
-import type { PlannedGate, StoredPlan, Trouble } from '../model/stored'
+import type { Mend, PlannedGate, StoredPlan, Trouble } from '../model/stored'
 import type { RefitRows } from '../model/refit'
-import { groupBy } from '../model/refit'
-import { formatWait } from '../units/hours'
+import { byId, groupBy } from '../model/refit'
+import { formatHours, formatWait } from '../units/hours'
 import { hourMs } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
@@ -137,34 +137,41 @@ function plannedGates(compiled: Compiled, pass: Pass): PlannedGate[] {
   return [...launched, ...dated]
 }
 
-/** Bond windows that close before the next step starts. */
+/** Bond windows that shut before the next step starts, each with the mend that is planned for it. */
 function bondWarnings(compiled: Compiled, pass: Pass): Trouble[] {
-  const warnings: Trouble[] = []
-  for (const activity of compiled.activities.values()) {
-    const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
-    if (start === undefined) continue
-    for (const arc of activity.before) {
-      if (arc.maxWaitHours === null) continue
-      const from = compiled.rows.step.find((step) => step.id === arc.from)
+  const steps = byId(compiled.rows.step)
+  const jobs = byId(compiled.rows.job)
+  const arcs = new Map(
+    [...compiled.activities.values()].flatMap((one) =>
+      one.before.map((arc) => [`${arc.from} ${arc.to}`, arc] as const),
+    ),
+  )
+  return [...pass.placements.values()].flatMap((placed) =>
+    (placed.mends ?? []).flatMap((mend): Trouble[] => {
+      const [from, to] = [steps.get(mend.fromStepId), steps.get(mend.toStepId)]
+      const limit = arcs.get(`${mend.fromStepId} ${mend.toStepId}`)?.maxWaitHours ?? null
+      const start = pass.placements.get(mend.toStepId)?.segments[0]?.[0]
       const finish =
-        pass.placements.get(arc.from)?.segments.at(-1)?.[1] ??
-        (from?.state === 'done' ? from.doneAt : null)
-      if (!from || finish === null || finish === undefined) continue
-      const gapHours = (start - finish) / hourMs
-      if (gapHours <= arc.maxWaitHours) continue
-      const mend =
-        from.operation === 'laminate'
-          ? 'Lay peel ply on it, and it needs no keying.'
-          : 'Wash, key and wipe before the next step.'
-      warnings.push({
-        kind: 'maxWait',
-        message: `"${from.title}" may be covered within ${formatWait(arc.maxWaitHours)}, but "${activity.step.title}" (${activity.job.title}) comes ${formatWait(gapHours)} later. ${mend}`,
-        jobIds: [activity.job.id],
-        stepIds: [from.id, activity.step.id],
-      })
-    }
-  }
-  return warnings
+        pass.placements.get(mend.fromStepId)?.segments.at(-1)?.[1] ?? from?.doneAt ?? undefined
+      if (!from || !to || limit === null || start === undefined || finish === undefined) return []
+      const gap = formatWait((start - finish) / hourMs)
+      return [
+        {
+          kind: 'maxWait',
+          message: `"${from.title}" may be covered within ${formatWait(limit)}, but "${to.title}" (${jobs.get(to.jobId)?.title ?? ''}) comes ${gap} later. ${planned(mend)}`,
+          jobIds: [to.jobId],
+          stepIds: [from.id, to.id],
+        },
+      ]
+    }),
+  )
+}
+
+function planned(mend: Mend): string {
+  const taking = mend.hours > 0 ? formatHours(mend.hours) : 'within its hours'
+  return mend.kind === 'peelPly'
+    ? `Peel ply is planned on it, ${taking}; it needs no keying then.`
+    : `Washing, keying and wiping are planned before it, ${taking}.`
 }
 
 /** Trades booked before what must be ready for them is. */

@@ -1,5 +1,5 @@
 import type { Job, Step } from '../model/entities'
-import type { Placement, StoredPlan } from '../model/stored'
+import type { Mend, Placement, StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { byId } from '../model/refit'
 import type { PlaceNeed } from '../model/words'
@@ -28,6 +28,8 @@ export interface DayLine {
   readonly limit: { readonly at: number; readonly why: string; readonly missed: boolean } | null
   /** End of the wait after it when that is after the work; null: none. */
   readonly waitUntil: number | null
+  /** What is done besides because a bond window shuts. */
+  readonly mends: readonly Mend[]
 }
 
 /** Something to take along that is not at the place. */
@@ -119,6 +121,7 @@ function lineOf(
     caution: cautionOf(step),
     limit: limitOf(step, from, to, frame.weather, clock),
     waitUntil: last && placement.readyAt > to ? placement.readyAt : null,
+    mends: placement.mends ?? [],
   }
 }
 
@@ -182,6 +185,7 @@ function framed(rows: RefitRows, work: readonly DayLine[], frame: DayFrame): Day
     caution: '',
     limit: null,
     waitUntil: null,
+    mends: [],
   }
   const last = Math.max(...work.map((line) => line.to))
   const lines: DayLine[] = []

@@ -19,6 +19,8 @@ export type Binding =
   | { readonly kind: 'aim'; readonly haulOutId: string }
   /** The yard does not lift before. */
   | { readonly kind: 'liftDay'; readonly haulOutId: string }
+  /** Held back, so that the step follows within its bond window. */
+  | { readonly kind: 'bondWindow'; readonly stepId: string }
   | { readonly kind: 'notBefore'; readonly on: string }
   | { readonly kind: 'trade'; readonly bookingId: string }
   | { readonly kind: 'part'; readonly partId: string }

@@ -55,6 +55,8 @@ export interface Compiled {
   readonly activities: ReadonlyMap<string, Activity>
   /** When finished steps let the next begin, by step id. */
   readonly readyAfterDone: ReadonlyMap<string, number>
+  /** When finished steps were finished, by step id. */
+  readonly doneAt: ReadonlyMap<string, number>
   /** Finished steps whose wait a launch still has to see out, by haul-out id. */
   readonly doneHolding: ReadonlyMap<string, readonly string[]>
   /** Steps that cannot be planned at all, with the reason. */
@@ -157,12 +159,14 @@ export function compile(rows: RefitRows, clock: ZoneClock, now: number): Compile
   const jobs = new Map(plannedJobs(rows).map((job) => [job.id, job]))
   const activities = new Map<string, Activity>()
   const readyAfterDone = new Map<string, number>()
+  const doneAtOf = new Map<string, number>()
   const doneHolding = new Map<string, string[]>()
   const troubles: Trouble[] = []
   for (const step of [...stepsByJob(rows).values()].flat()) {
     const job = jobs.get(step.jobId) as Job
     if (step.state === 'done') {
       const doneAt = step.doneAt ?? now
+      doneAtOf.set(step.id, doneAt)
       const running = cures.get(step.id)
       const from = running ? running.startedAt : doneAt
       readyAfterDone.set(step.id, waitOver(step, from, rows))
@@ -186,6 +190,7 @@ export function compile(rows: RefitRows, clock: ZoneClock, now: number): Compile
     ashore,
     activities,
     readyAfterDone,
+    doneAt: doneAtOf,
     doneHolding,
     troubles,
   }

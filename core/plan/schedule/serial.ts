@@ -1,10 +1,11 @@
-import type { Placement, PlannedGate, Trouble } from '../../model/stored'
+import type { Mend, Placement, PlannedGate, Trouble } from '../../model/stored'
 import { hourMs } from '../../time/civil'
 import type { Binding } from './binding'
 import { ceilTick, durationMs, waitOver } from './compile'
 import type { Activity, Compiled } from './compile'
 import { crewsOf } from './crews'
 import { Diary } from './diary'
+import type { Stretches } from './diary'
 import { hullWindows } from './hullWindows'
 import { launchDay } from './launchDay'
 import { hoursByClass, workForward } from './openHours'
@@ -13,6 +14,8 @@ import type { Phase } from './phases'
 import { ReadyQueue } from './readyQueue'
 import { makeSites } from './sites'
 import type { Ashore, Span } from './sites'
+import { BondWindows } from './bondWindows'
+import type { Ahead } from './bondWindows'
 import { neverFits, notPlaced } from './unplaced'
 
 /** What one pass over the phases gives. */
@@ -21,6 +24,12 @@ export interface Pass {
   readonly launches: readonly (PlannedGate & { readonly haulOutId: string })[]
   readonly troubles: readonly Trouble[]
   readonly ashore: readonly Ashore[]
+}
+
+/** Room found: who, and when. */
+export interface Room {
+  readonly crew: readonly number[]
+  readonly room: Stretches
 }
 
 interface Earliest {
@@ -53,6 +62,7 @@ class SerialPass {
   private readonly placements = new Map<string, Placement>()
   private readonly troubles: Trouble[] = []
   private readonly barred: Set<string>
+  private readonly bonds: BondWindows
 
   constructor(
     private readonly compiled: Compiled,
@@ -64,6 +74,7 @@ class SerialPass {
     this.diary = new Diary(this.sites, compiled.clock, compiled.now)
     this.hours = hoursByClass(this.sites)
     this.barred = new Set(compiled.troubles.flatMap((trouble) => trouble.stepIds))
+    this.bonds = new BondWindows(compiled, this.placements)
   }
 
   run(before: (a: Activity, b: Activity) => boolean): Pass {
@@ -130,6 +141,7 @@ class SerialPass {
     segments: readonly Span[],
     crew: readonly number[],
     binding: Binding,
+    mends: readonly Mend[] = [],
   ) {
     const finish = (segments.at(-1) as Span)[1]
     this.placements.set(activity.step.id, {
@@ -138,6 +150,7 @@ class SerialPass {
       readyAt: waitOver(activity.step, finish, this.compiled.rows),
       personIds: crew.map((person) => this.sites.people[person]?.id ?? ''),
       binding,
+      ...(mends.length > 0 ? { mends } : {}),
     })
   }
 
@@ -166,27 +179,51 @@ class SerialPass {
       this.refuse(activity)
       return
     }
-    let best: { crew: readonly number[]; room: ReturnType<Diary['find']> } | null = null
+    const ahead: Ahead = {
+      room: (one, from, extraMs) => this.roomFor(one, from, extraMs, this.windowsOf(one, phase)),
+      from: (one) => this.earliestOf(one).at,
+    }
+    const { at, heldFor, ...settled } = this.bonds.settle(activity, earliest.at, ahead)
+    let { mends } = settled
+    let best = this.roomFor(activity, at, settled.extraMs, windows)
+    if (!best && mends.length > 0) {
+      // No stretch is long enough for both: the mend goes within the step's own hours.
+      mends = mends.map((mend) => ({ ...mend, hours: 0 }))
+      best = this.roomFor(activity, at, 0, windows)
+    }
+    if (!best) {
+      this.refuse(activity)
+      return
+    }
+    const binding: Binding =
+      heldFor !== null && best.room.start > earliest.at
+        ? { kind: 'bondWindow', stepId: heldFor }
+        : this.bindingOf(activity, earliest, windows, best.crew, best.room.start)
+    this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
+    this.keep(activity, best.room.segments, best.crew, binding, mends)
+  }
+
+  /** Earliest room for any crew; the one that finishes first, small crews before large. */
+  private roomFor(
+    activity: Activity,
+    from: number,
+    extraMs: number,
+    windows: readonly Span[],
+  ): Room | null {
+    let best: Room | null = null
     for (const crew of crewsOf(activity)) {
       const room = this.diary.find({
         crew,
         place: activity.placeNeed,
         windows,
-        from: earliest.at,
-        workMs: durationMs(activity, crew.length),
+        from,
+        workMs: durationMs({ workMs: activity.workMs + extraMs }, crew.length),
         splittable: activity.splittable,
-        giveUpAt: best?.room?.finish ?? Infinity,
+        giveUpAt: best?.room.finish ?? Infinity,
       })
-      if (room && (best === null || room.finish < (best.room?.finish ?? Infinity)))
-        best = { crew, room }
+      if (room && (best === null || room.finish < best.room.finish)) best = { crew, room }
     }
-    if (!best?.room) {
-      this.refuse(activity)
-      return
-    }
-    const binding = this.bindingOf(activity, earliest, windows, best.crew, best.room.start)
-    this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
-    this.keep(activity, best.room.segments, best.crew, binding)
+    return best
   }
 
   private longest(activity: Activity): number {

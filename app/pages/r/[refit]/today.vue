@@ -2,6 +2,7 @@
 import { Printer } from '@lucide/vue'
 import { computed } from 'vue'
 import { bindingChain } from '#core/plan/chain'
+import { sayMend } from '#core/plan/mends'
 import type { DayLine } from '#core/today/daySheet'
 import { addDays, dayNumber, isDate } from '#core/time/civil'
 import { sayFullDate, sayDay, shortDateTime } from '#core/time/say'
@@ -38,16 +39,7 @@ const heading = computed(() => {
     ['nobody', 'one of us', 'two of us', 'three of us', 'four of us'][names] ?? `${names} of us`
   return `${place}, ${crowd}`
 })
-/** The mend that a step's bond window asks for, where the plan warns of it. */
-const mendOf = (line: DayLine): string => {
-  const warning = plan.value?.warnings.find(
-    (one) => one.kind === 'maxWait' && one.stepIds[0] === line.step?.id,
-  )
-  if (!warning) return ''
-  return line.step?.operation === 'laminate'
-    ? 'Nobody is here before its bond window shuts: lay peel ply.'
-    : 'The bond window shuts before the next coat: it will need washing, keying and wiping.'
-}
+const mendOf = (line: DayLine): string => line.mends.map(sayMend).join(' ')
 /** Where in the plan the next day with work is, when this one has none. */
 const nextDay = computed(() => {
   const after = store.derived.clock.at(dayNumber(on.value) + 1, 0)

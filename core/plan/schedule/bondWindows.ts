@@ -1,0 +1,196 @@
+import type { Mend, Placement } from '../../model/stored'
+import { hourMs } from '../../time/civil'
+import { keyingHours, mendKind, peelPlyHours } from '../mends'
+import type { Arc } from '../network'
+import type { Activity, Compiled } from './compile'
+import { waitOver } from './compile'
+
+/** A step held back longer than this for its bond window is dearer than the mend. Assumed: three days. */
+const mostHoldMs = 72 * hourMs
+/** Steps of a chain looked at together, and times it is laid anew. */
+const longestChain = 6
+const mostTries = 12
+
+/** How the schedule looks ahead, booking nothing. */
+export interface Ahead {
+  room(
+    activity: Activity,
+    from: number,
+    extraMs: number,
+  ): { room: { start: number; finish: number } } | null
+  /** Earliest by everything already placed. */
+  from(activity: Activity): number
+}
+
+export interface Settled {
+  /** Not before, UTC ms. */
+  readonly at: number
+  readonly mends: readonly Mend[]
+  /** Work that the mends add, for one person, ms. */
+  readonly extraMs: number
+  /** Step it is held back for; null: not held back. */
+  readonly heldFor: string | null
+}
+
+interface Link {
+  readonly activity: Activity
+  /** From the one before in the chain; null for the first. */
+  readonly arc: Arc | null
+}
+
+/**
+ * Bond windows in the schedule. A chain of coats is laid where all its windows hold, if that costs at
+ * most three days; where the crew's calendar makes it impossible or dearer, the mend is planned: peel
+ * ply on a laminate, washing, keying and wiping before a coat.
+ */
+export class BondWindows {
+  constructor(
+    private readonly compiled: Compiled,
+    private readonly placements: ReadonlyMap<string, Placement>,
+  ) {}
+
+  /** When to place a step, and with which mends, so that the windows before and after it are kept. */
+  settle(activity: Activity, earliest: number, ahead: Ahead): Settled {
+    const keying = this.keyingOf(activity, earliest, ahead)
+    const chain = this.chainFrom(activity)
+    const plain = { at: earliest, mends: keying, extraMs: hoursMs(keying), heldFor: null }
+    const next = chain[1]
+    if (!next?.arc) return plain
+    const free = this.lay(chain, [earliest], ahead)
+    if (!free || free.missed < 0) return plain
+    const held = this.holdBack(chain, earliest, free.starts, ahead)
+    if (held !== null && this.keepsBefore(activity, held))
+      return { ...plain, at: held, heldFor: next.activity.step.id }
+    // Only its own window can be mended here; later ones are settled when their turn comes.
+    if (free.missed > 0 || mendKind(activity.step) !== 'peelPly') return plain
+    const peel: Mend = {
+      kind: 'peelPly',
+      fromStepId: activity.step.id,
+      toStepId: next.activity.step.id,
+      hours: peelPlyHours(activity.step),
+    }
+    const mends = [...keying, peel]
+    return { ...plain, mends, extraMs: hoursMs(mends) }
+  }
+
+  /** Keying for windows that are shut before the step can start, and were not covered with peel ply. */
+  private keyingOf(activity: Activity, earliest: number, ahead: Ahead): Mend[] {
+    const bound = activity.before.filter((arc) => arc.maxWaitHours !== null)
+    if (bound.length === 0) return []
+    const start = ahead.room(activity, earliest, 0)?.room.start
+    if (start === undefined) return []
+    return bound.flatMap((arc): Mend[] => {
+      const shuts = this.shuts(arc)
+      if (shuts === null || start <= shuts) return []
+      return [
+        {
+          kind: 'keying',
+          fromStepId: arc.from,
+          toStepId: activity.step.id,
+          hours: keyingHours(activity.step),
+        },
+      ]
+    })
+  }
+
+  /** When the window of an arc shuts, UTC ms; null: not known yet, or peel ply keeps it open. */
+  private shuts(arc: Arc): number | null {
+    const placed = this.placements.get(arc.from)
+    if (placed?.mends?.some((mend) => mend.kind === 'peelPly')) return null
+    const finish = placed?.segments.at(-1)?.[1] ?? this.compiled.doneAt.get(arc.from)
+    return finish === undefined || arc.maxWaitHours === null
+      ? null
+      : finish + arc.maxWaitHours * hourMs
+  }
+
+  /** Whether a start keeps the windows of what is before it. */
+  private keepsBefore(activity: Activity, start: number): boolean {
+    return activity.before.every((arc) => {
+      const shuts = this.shuts(arc)
+      return shuts === null || start <= shuts
+    })
+  }
+
+  /** The step and those that follow it through bond windows, as far as nothing else is still to be placed. */
+  private chainFrom(activity: Activity): Link[] {
+    const chain: Link[] = [{ activity, arc: null }]
+    for (let last = activity; chain.length < longestChain;) {
+      const arc = last.after.find((one) => one.maxWaitHours !== null)
+      const next = arc ? this.compiled.activities.get(arc.to) : undefined
+      if (!arc || !next || next.workMs === 0 || next.booking) break
+      const settled = next.before.every(
+        (one) =>
+          one.from === last.step.id ||
+          this.placements.has(one.from) ||
+          !this.compiled.activities.has(one.from),
+      )
+      if (!settled) break
+      chain.push({ activity: next, arc })
+      last = next
+    }
+    return chain
+  }
+
+  /** Lays a chain, each step not before its floor. `missed`: first link whose window shuts before; -1: none. */
+  private lay(
+    chain: readonly Link[],
+    floors: readonly (number | undefined)[],
+    ahead: Ahead,
+  ): { starts: number[]; finishes: number[]; missed: number } | null {
+    const starts: number[] = []
+    const finishes: number[] = []
+    let missed = -1
+    for (const [index, { activity, arc }] of chain.entries()) {
+      let from = Math.max(floors[index] ?? 0, index === 0 ? 0 : ahead.from(activity))
+      const before = finishes[index - 1]
+      const previous = chain[index - 1]
+      if (arc && before !== undefined && previous)
+        from = Math.max(
+          from,
+          waitOver(previous.activity.step, before, this.compiled.rows) + arc.minWaitHours * hourMs,
+        )
+      const found = ahead.room(activity, from, 0)
+      if (!found) return null
+      starts.push(found.room.start)
+      finishes.push(found.room.finish)
+      if (
+        missed < 0 &&
+        arc?.maxWaitHours &&
+        before !== undefined &&
+        found.room.start - before > arc.maxWaitHours * hourMs
+      )
+        missed = index - 1
+    }
+    return { starts, finishes, missed }
+  }
+
+  /** Start of the first step with which all windows of the chain hold; null: none, or too dear. */
+  private holdBack(
+    chain: readonly Link[],
+    earliest: number,
+    free: readonly number[],
+    ahead: Ahead,
+  ): number | null {
+    const floors: (number | undefined)[] = [earliest]
+    for (let tries = 0; tries < mostTries; tries++) {
+      const laid = this.lay(chain, floors, ahead)
+      if (!laid) return null
+      if (
+        chain.some((_, i) => (laid.starts[i] as number) - (free[i] as number) > mostHoldMs && i > 0)
+      )
+        return null
+      if (laid.missed < 0) return laid.starts[0] as number
+      const { missed } = laid
+      const limit = chain[missed + 1]?.arc?.maxWaitHours ?? 0
+      // It must end so late that the next still falls into its window.
+      const length = (laid.finishes[missed] as number) - (laid.starts[missed] as number)
+      const wanted = (laid.starts[missed + 1] as number) - limit * hourMs - length
+      if (wanted <= (laid.starts[missed] as number)) return null
+      floors[missed] = wanted
+    }
+    return null
+  }
+}
+
+const hoursMs = (mends: readonly Mend[]): number =>
+  mends.reduce((sum, mend) => sum + mend.hours, 0) * hourMs
