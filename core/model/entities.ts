@@ -112,7 +112,7 @@ export const entities = {
     launchAimed: date('Launch aimed'),
     launchBooked: maybe(date('Launch booked')),
     launchActual: maybe(date('Launched on')),
-    launchWhen: choice('Launch', ['notBeforeAim', 'asReady'], 'notBeforeAim'),
+    launchWhen: choice('Launch', ['notBeforeAim', 'asReady', 'fixed'], 'notBeforeAim'),
   },
   /** Something jobs must be finished before. A launch gate takes its date from its haul-out. */
   gate: {

@@ -42,6 +42,8 @@ export interface Trouble {
     | 'maxWait'
     | 'deadline'
     | 'trade'
+    /** A job put into the next haul-out because the launch is fixed. */
+    | 'moved'
   readonly jobIds: readonly string[]
   readonly stepIds: readonly string[]
 }

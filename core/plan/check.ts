@@ -92,7 +92,7 @@ export function checkPlan(rows: RefitRows, plan: StoredPlan): string[] {
   faults.push(...togetherness(plan, stepOf, wall))
   faults.push(...sequence(rows, placed, stepOf))
   faults.push(...bonds(rows, placed, stepOf))
-  faults.push(...launches(rows, placed, open, jobOf, hauls, wall))
+  faults.push(...launches(rows, plan, placed, open, jobOf, hauls, wall))
   const excused = new Set(plan.reasons.flatMap((reason) => reason.stepIds))
   if (plan.reasons.length === 0)
     for (const step of open)
@@ -393,6 +393,7 @@ function sequence(
 
 function launches(
   rows: RefitRows,
+  plan: StoredPlan,
   placed: ReadonlyMap<string, Placement>,
   open: readonly Step[],
   jobOf: ReadonlyMap<string, Job>,
@@ -410,12 +411,16 @@ function launches(
       if (shown.minutes !== hhmm(haul.yard?.liftFrom ?? '09:00'))
         faults.push(`${haul.row.name}: launched at the wrong time of day`)
       const aim = haul.row.launchBooked ?? haul.row.launchAimed
-      if (haul.row.launchWhen === 'notBeforeAim' && shown.date < aim)
+      if (haul.row.launchWhen !== 'asReady' && shown.date < aim)
         faults.push(`${haul.row.name}: launched before its date`)
       const gate = rows.gate.find((row) => row.kind === 'launch' && row.haulOutId === haul.row.id)
       for (const step of open) {
         const job = jobOf.get(step.jobId)
-        const holds = step.hullNeed === 'either' && gate !== undefined && job?.gateId === gate.id
+        const later = plan.warnings.some(
+          (one) => one.kind === 'moved' && one.jobIds.includes(step.jobId),
+        )
+        const holds =
+          !later && step.hullNeed === 'either' && gate !== undefined && job?.gateId === gate.id
         const ready = placed.get(step.id)?.readyAt
         if (holds && ready !== undefined && ready > haul.launch)
           faults.push(`${haul.row.name}: launched before ${step.title} is ready`)

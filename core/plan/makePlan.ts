@@ -8,6 +8,7 @@ import { zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
 import { gateDate, gateDeadline } from './haulOutOf'
 import { cycleSentence, findCycle, plannedJobs } from './network'
+import { fitFixedLaunches } from './overflow'
 import { rankedJobs } from './ranking'
 import type { Ranked } from './priority'
 import { compile } from './schedule/compile'
@@ -33,11 +34,55 @@ export interface Planned {
 export function makePlan(rows: RefitRows, now: number): Planned {
   const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
   const { links, troubles } = withoutCircles(rows)
-  const compiled = compile({ ...rows, link: links }, clock, now)
+  const open = { ...rows, link: links }
+  const fitted = fitFixedLaunches(
+    open,
+    clock,
+    scoresOf(open, clock, now),
+    (some, haulOutId) =>
+      layOut(some, clock, now).pass.launches.find((one) => one.haulOutId === haulOutId)?.at ?? 0,
+  )
+  return finished(rows, layOut(fitted.rows, clock, now), [...troubles], fitted.moved)
+}
+
+interface LaidOut {
+  readonly compiled: Compiled
+  readonly bounds: ReadonlyMap<string, Bounds>
+  readonly ranked: readonly Ranked[]
+  readonly pass: Pass
+}
+
+/** One pass over rows without circles. */
+function layOut(rows: RefitRows, clock: ZoneClock, now: number): LaidOut {
+  const compiled = compile(rows, clock, now)
   const phases = phasesOf(compiled)
   const bounds = criticalPath(compiled, phases)
   const ranked = rankedJobs(rows, bounds)
   const pass = serialPass(compiled, phases, urgency(rows, bounds, ranked, clock, now))
+  return { compiled, bounds, ranked, pass }
+}
+
+/** Priority by job, worked out when first asked for. */
+function scoresOf(rows: RefitRows, clock: ZoneClock, now: number): (jobId: string) => number {
+  let scores: ReadonlyMap<string, number> | null = null
+  return (jobId) => {
+    if (!scores) {
+      const compiled = compile(rows, clock, now)
+      const ranked = rankedJobs(rows, criticalPath(compiled, phasesOf(compiled)))
+      scores = new Map(ranked.map((one) => [one.job.id, one.score]))
+    }
+    return scores.get(jobId) ?? 0
+  }
+}
+
+/** The plan of a pass, with what is wrong with it and what wants a look. */
+function finished(
+  rows: RefitRows,
+  { compiled, bounds, ranked, pass }: LaidOut,
+  troubles: readonly Trouble[],
+  moved: readonly Trouble[],
+): Planned {
+  const { clock } = compiled
   const reasons = [...troubles, ...compiled.troubles, ...pass.troubles]
   const gates = plannedGates(compiled, pass)
   const plan: StoredPlan = {
@@ -50,6 +95,7 @@ export function makePlan(rows: RefitRows, now: number): Planned {
       ...bondWarnings(compiled, pass),
       ...tradeWarnings(compiled, pass),
       ...lateGates(rows, gates, clock),
+      ...moved,
     ],
   }
   return { plan, bounds, ranked }

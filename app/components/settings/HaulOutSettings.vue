@@ -15,6 +15,7 @@ const newGateOn = ref<string | null>(null)
 const whens = [
   { value: 'notBeforeAim', label: 'Keep the aimed date' },
   { value: 'asReady', label: 'As soon as ready' },
+  { value: 'fixed', label: 'Fixed: the rest waits for the next' },
 ] as const
 async function addHaul() {
   const last = list.value.at(-1)

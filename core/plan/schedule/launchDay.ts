@@ -26,7 +26,7 @@ export function launchDay(
 ): LaunchDay {
   const { haulOut, yard } = one
   const aim = liftOn(one, haulOut.launchBooked ?? haulOut.launchAimed, clock)
-  const held = haulOut.launchWhen === 'notBeforeAim' && aim > readyAt
+  const held = haulOut.launchWhen !== 'asReady' && aim > readyAt
   const liftAt = (day: number) => clock.at(day, minutesOf(yard?.liftFrom ?? '09:00'))
   const at = nextLift(
     held ? aim : readyAt,
