@@ -16,6 +16,7 @@ import type { Activity, Compiled } from './schedule/compile'
 import { criticalPath } from './schedule/criticalPath'
 import type { Bounds } from './schedule/criticalPath'
 import { phasesOf } from './schedule/phases'
+import type { Phase } from './schedule/phases'
 import { serialPass } from './schedule/serial'
 import type { Pass } from './schedule/serial'
 
@@ -26,62 +27,54 @@ export interface Planned {
   readonly ranked: readonly Ranked[]
 }
 
+/** A refit made ready for passes: circles cut, work that misses a fixed launch moved on. */
+export interface Prepared {
+  readonly rows: RefitRows
+  readonly compiled: Compiled
+  readonly phases: readonly Phase[]
+  readonly bounds: ReadonlyMap<string, Bounds>
+  readonly ranked: readonly Ranked[]
+  readonly troubles: readonly Trouble[]
+  readonly moved: readonly Trouble[]
+}
+
 /**
- * Schedules a refit from `now` (UTC ms) on. Deterministic; `rows` are not touched.
+ * Schedules a refit from `now` (UTC ms) on, in one pass. Deterministic; `rows` are not touched.
  * Infeasible: some step cannot be done, each named with its reason; the rest is planned all the
  * same. Unknown: no room was found within the 15-year horizon.
  */
 export function makePlan(rows: RefitRows, now: number): Planned {
+  const prepared = prepare(rows, now)
+  return finishPlan(prepared, layPass(prepared))
+}
+
+/** Everything about a refit that does not depend on the order in which steps are placed. */
+export function prepare(rows: RefitRows, now: number): Prepared {
   const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
   const { links, troubles } = withoutCircles(rows)
   const open = { ...rows, link: links }
-  const fitted = fitFixedLaunches(
-    open,
-    clock,
-    scoresOf(open, clock, now),
-    (some, haulOutId) =>
-      layOut(some, clock, now).pass.launches.find((one) => one.haulOutId === haulOutId)?.at ?? 0,
-  )
-  return finished(rows, layOut(fitted.rows, clock, now), [...troubles], fitted.moved)
+  const fitted = fitFixedLaunches(open, clock, scoresOf(open, clock, now), (some, haulOutId) => {
+    const pass = layPass({ rows, troubles, moved: [], ...weigh(some, clock, now) })
+    return pass.launches.find((one) => one.haulOutId === haulOutId)?.at ?? 0
+  })
+  return { rows, troubles, moved: fitted.moved, ...weigh(fitted.rows, clock, now) }
 }
 
-interface LaidOut {
-  readonly compiled: Compiled
-  readonly bounds: ReadonlyMap<string, Bounds>
-  readonly ranked: readonly Ranked[]
-  readonly pass: Pass
-}
-
-/** One pass over rows without circles. */
-function layOut(rows: RefitRows, clock: ZoneClock, now: number): LaidOut {
+function weigh(rows: RefitRows, clock: ZoneClock, now: number) {
   const compiled = compile(rows, clock, now)
   const phases = phasesOf(compiled)
   const bounds = criticalPath(compiled, phases)
-  const ranked = rankedJobs(rows, bounds)
-  const pass = serialPass(compiled, phases, urgency(rows, bounds, ranked, clock, now))
-  return { compiled, bounds, ranked, pass }
+  return { compiled, phases, bounds, ranked: rankedJobs(rows, bounds) }
 }
 
-/** Priority by job, worked out when first asked for. */
-function scoresOf(rows: RefitRows, clock: ZoneClock, now: number): (jobId: string) => number {
-  let scores: ReadonlyMap<string, number> | null = null
-  return (jobId) => {
-    if (!scores) {
-      const compiled = compile(rows, clock, now)
-      const ranked = rankedJobs(rows, criticalPath(compiled, phasesOf(compiled)))
-      scores = new Map(ranked.map((one) => [one.job.id, one.score]))
-    }
-    return scores.get(jobId) ?? 0
-  }
+/** One pass. `orderOf` says a step's place in the order instead of its latest start. */
+export function layPass(prepared: Prepared, orderOf?: (stepId: string) => number): Pass {
+  return serialPass(prepared.compiled, prepared.phases, urgency(prepared, orderOf))
 }
 
 /** The plan of a pass, with what is wrong with it and what wants a look. */
-function finished(
-  rows: RefitRows,
-  { compiled, bounds, ranked, pass }: LaidOut,
-  troubles: readonly Trouble[],
-  moved: readonly Trouble[],
-): Planned {
+export function finishPlan(prepared: Prepared, pass: Pass): Planned {
+  const { rows, compiled, bounds, ranked, troubles, moved } = prepared
   const { clock } = compiled
   const reasons = [...troubles, ...compiled.troubles, ...pass.troubles]
   const gates = plannedGates(compiled, pass)
@@ -99,6 +92,19 @@ function finished(
     ],
   }
   return { plan, bounds, ranked }
+}
+
+/** Priority by job, worked out when first asked for. */
+function scoresOf(rows: RefitRows, clock: ZoneClock, now: number): (jobId: string) => number {
+  let scores: ReadonlyMap<string, number> | null = null
+  return (jobId) => {
+    if (!scores) {
+      const compiled = compile(rows, clock, now)
+      const ranked = rankedJobs(rows, criticalPath(compiled, phasesOf(compiled)))
+      scores = new Map(ranked.map((one) => [one.job.id, one.score]))
+    }
+    return scores.get(jobId) ?? 0
+  }
 }
 
 function statusOf(reasons: readonly Trouble[]): StoredPlan['status'] {
@@ -124,14 +130,12 @@ function withoutCircles(rows: RefitRows): { links: RefitRows['link']; troubles: 
   return { links, troubles }
 }
 
-/** Urgency: today's hand-made order, then latest start, then priority, then list order. */
+/** Urgency: today's hand-made order, then pins, then latest start (or a given order), priority, list order. */
 function urgency(
-  rows: RefitRows,
-  bounds: ReadonlyMap<string, Bounds>,
-  ranked: readonly Ranked[],
-  clock: ZoneClock,
-  now: number,
+  { compiled, bounds, ranked }: Prepared,
+  orderOf: (stepId: string) => number = (stepId) => bounds.get(stepId)?.latestStart ?? Infinity,
 ): (a: Activity, b: Activity) => boolean {
+  const { rows, clock, now } = compiled
   const today = rows.dayPlan.find((day) => day.on === clock.dateOf(now))
   const hand = new Map((today?.stepOrder ?? []).map((id, index) => [id, index]))
   const rank = new Map(ranked.map((one, index) => [one.job.id, index]))
@@ -139,7 +143,7 @@ function urgency(
   const keys = (a: Activity): number[] => [
     hand.get(a.step.id) ?? Infinity,
     pinned(a),
-    bounds.get(a.step.id)?.latestStart ?? Infinity,
+    orderOf(a.step.id),
     rank.get(a.job.id) ?? Infinity,
   ]
   const known = new Map<string, number[]>()

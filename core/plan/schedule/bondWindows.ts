@@ -51,45 +51,49 @@ export class BondWindows {
 
   /** When to place a step, and with which mends, so that the windows before and after it are kept. */
   settle(activity: Activity, earliest: number, ahead: Ahead): Settled {
-    const keying = this.keyingOf(activity, earliest, ahead)
+    const { at, peel, heldFor } = this.lookAhead(activity, earliest, ahead)
+    // Mends make the work longer, which may move it past another window: settled in two rounds.
+    let mends = peel
+    for (let round = 0; round < 2; round++) {
+      const start = ahead.room(activity, at, hoursMs(mends))?.room.start
+      if (start === undefined) break
+      mends = [...this.keyingOf(activity, start), ...peel]
+    }
+    return { at, mends, extraMs: hoursMs(mends), heldFor }
+  }
+
+  /** For the steps that follow through bond windows: hold back, or lay peel ply. */
+  private lookAhead(
+    activity: Activity,
+    earliest: number,
+    ahead: Ahead,
+  ): { at: number; peel: readonly Mend[]; heldFor: string | null } {
+    const plain = { at: earliest, peel: [], heldFor: null }
     const chain = this.chainFrom(activity)
-    const plain = { at: earliest, mends: keying, extraMs: hoursMs(keying), heldFor: null }
     const next = chain[1]
     if (!next?.arc) return plain
     const free = this.lay(chain, [earliest], ahead)
     if (!free || free.missed < 0) return plain
     const held = this.holdBack(chain, earliest, free.starts, ahead)
-    if (held !== null && this.keepsBefore(activity, held))
+    if (held !== null && this.keyingOf(activity, held).length === 0)
       return { ...plain, at: held, heldFor: next.activity.step.id }
     // Only its own window can be mended here; later ones are settled when their turn comes.
     if (free.missed > 0 || mendKind(activity.step) !== 'peelPly') return plain
-    const peel: Mend = {
-      kind: 'peelPly',
-      fromStepId: activity.step.id,
-      toStepId: next.activity.step.id,
-      hours: peelPlyHours(activity.step),
+    const toStepId = next.activity.step.id
+    const hours = peelPlyHours(activity.step)
+    return {
+      ...plain,
+      peel: [{ kind: 'peelPly', fromStepId: activity.step.id, toStepId, hours }],
     }
-    const mends = [...keying, peel]
-    return { ...plain, mends, extraMs: hoursMs(mends) }
   }
 
-  /** Keying for windows that are shut before the step can start, and were not covered with peel ply. */
-  private keyingOf(activity: Activity, earliest: number, ahead: Ahead): Mend[] {
-    const bound = activity.before.filter((arc) => arc.maxWaitHours !== null)
-    if (bound.length === 0) return []
-    const start = ahead.room(activity, earliest, 0)?.room.start
-    if (start === undefined) return []
-    return bound.flatMap((arc): Mend[] => {
+  /** Keying for windows that are shut by a start, and were not covered with peel ply. */
+  private keyingOf(activity: Activity, start: number): Mend[] {
+    return activity.before.flatMap((arc): Mend[] => {
       const shuts = this.shuts(arc)
       if (shuts === null || start <= shuts) return []
-      return [
-        {
-          kind: 'keying',
-          fromStepId: arc.from,
-          toStepId: activity.step.id,
-          hours: keyingHours(activity.step),
-        },
-      ]
+      const hours = keyingHours(activity.step)
+      return [{ kind: 'keying', fromStepId: arc.from, toStepId: activity.step.id, hours }]
     })
   }
 
@@ -101,14 +105,6 @@ export class BondWindows {
     return finish === undefined || arc.maxWaitHours === null
       ? null
       : finish + arc.maxWaitHours * hourMs
-  }
-
-  /** Whether a start keeps the windows of what is before it. */
-  private keepsBefore(activity: Activity, start: number): boolean {
-    return activity.before.every((arc) => {
-      const shuts = this.shuts(arc)
-      return shuts === null || start <= shuts
-    })
   }
 
   /** The step and those that follow it through bond windows, as far as nothing else is still to be placed. */

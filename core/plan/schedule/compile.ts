@@ -11,8 +11,10 @@ import { arcsOf, plannedJobs, stepsByJob } from '../network'
 import type { Arc } from '../network'
 import { plannedHours, plannedWaitHours } from '../planned'
 import type { Binding } from './binding'
-import { haulOutsInTime, makeSites } from './sites'
-import type { Ashore, Sites } from './sites'
+import { hoursByClass } from './openHours'
+import type { HoursByClass } from './openHours'
+import { haulOutsInTime, makeSites, siteHours } from './sites'
+import type { Ashore, SiteHours, Sites } from './sites'
 
 /** Everything is placed on a grid of five minutes from the UTC epoch. */
 const tickMs = 5 * minuteMs
@@ -50,6 +52,9 @@ export interface Compiled {
   readonly clock: ZoneClock
   readonly now: number
   readonly sites: Sites
+  readonly hours: SiteHours
+  /** Open hours by class of step, for launches as placed so far; shared by all passes. */
+  readonly classHours: (ashore: readonly Ashore[]) => HoursByClass
   readonly ashore: readonly Ashore[]
   /** Open steps by id. */
   readonly activities: ReadonlyMap<string, Activity>
@@ -139,11 +144,34 @@ function troubleOf(activity: Activity, sites: Sites, coming: readonly Ashore[]):
   return null
 }
 
+/** Sets of launch dates whose open hours are kept; passes over one refit differ little. */
+const mostKept = 40
+
+function rememberedHours(
+  rows: RefitRows,
+  clock: ZoneClock,
+  hours: SiteHours,
+): (ashore: readonly Ashore[]) => HoursByClass {
+  const known = new Map<string, HoursByClass>()
+  return (ashore) => {
+    const key = ashore.map((one) => one.launchAt).join(' ')
+    let found = known.get(key)
+    if (!found) {
+      if (known.size >= mostKept) known.clear()
+      const still = ashore.map((one) => ({ ...one }))
+      found = hoursByClass(makeSites(rows, clock, still, hours))
+      known.set(key, found)
+    }
+    return found
+  }
+}
+
 /** Makes a refit ready for the schedule. Pure: the rows are not touched. */
 export function compile(rows: RefitRows, clock: ZoneClock, now: number): Compiled {
   const ashore = haulOutsInTime(rows, clock)
   const coming = ashore.filter((one) => one.launchAt === Infinity)
-  const sites = makeSites(rows, clock, ashore)
+  const hours = siteHours(rows, clock)
+  const sites = makeSites(rows, clock, ashore, hours)
   const arcs = arcsOf(rows)
   const before = groupBy(arcs, (arc) => arc.to)
   const after = groupBy(arcs, (arc) => arc.from)
@@ -187,6 +215,8 @@ export function compile(rows: RefitRows, clock: ZoneClock, now: number): Compile
     clock,
     now: ceilTick(now),
     sites,
+    hours,
+    classHours: rememberedHours(rows, clock, hours),
     ashore,
     activities,
     readyAfterDone,

@@ -29,7 +29,7 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
   // Launches are placed while walking; the compiled ones stay as they are.
   const ashore = compiled.ashore.map((one) => ({ ...one }))
   const own = new Map(ashore.map((one) => [one.haulOut.id, one]))
-  const hours = hoursByClass(compiled.sites)
+  const hours = compiled.classHours(compiled.ashore)
   const windowsOf = (activity: Activity) =>
     hullWindows(withOwn(activity, own), ashore, compiled.rows)
   const earliest = new Map<string, { start: number; finish: number; ready: number }>()

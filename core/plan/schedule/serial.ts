@@ -8,7 +8,7 @@ import { Diary } from './diary'
 import type { Stretches } from './diary'
 import { hullWindows } from './hullWindows'
 import { launchDay } from './launchDay'
-import { hoursByClass, workForward } from './openHours'
+import { workForward } from './openHours'
 import type { HoursByClass } from './openHours'
 import type { Phase } from './phases'
 import { ReadyQueue } from './readyQueue'
@@ -70,9 +70,9 @@ class SerialPass {
   ) {
     this.ashore = compiled.ashore.map((one) => ({ ...one }))
     this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
-    this.sites = makeSites(compiled.rows, compiled.clock, this.ashore)
+    this.sites = makeSites(compiled.rows, compiled.clock, this.ashore, compiled.hours)
     this.diary = new Diary(this.sites, compiled.clock, compiled.now)
-    this.hours = hoursByClass(this.sites)
+    this.hours = compiled.classHours(this.ashore)
     this.barred = new Set(compiled.troubles.flatMap((trouble) => trouble.stepIds))
     this.bonds = new BondWindows(compiled, this.placements)
   }
@@ -291,7 +291,7 @@ class SerialPass {
     own.launchAt = day.at
     this.sites.forgetBoat()
     this.diary.forget()
-    this.hours = hoursByClass(this.sites)
+    this.hours = this.compiled.classHours(this.ashore)
     const gate = this.compiled.rows.gate.find(
       (one) => one.kind === 'launch' && one.haulOutId === own.haulOut.id,
     )

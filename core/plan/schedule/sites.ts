@@ -63,11 +63,16 @@ export interface Sites {
 
 const none: readonly Span[] = []
 
-/**
- * Presence of the people who are still with us. A person's hours run from leaving to being back;
- * a day plan's hours are those at the place, and on its date nobody else comes.
- */
-export function makeSites(rows: RefitRows, clock: ZoneClock, ashore: readonly Ashore[]): Sites {
+/** What of the presence does not depend on where she lies: remembered over all passes. */
+export interface SiteHours {
+  readonly people: readonly Person[]
+  never(person: number): boolean
+  /** Hours of a person on a day for a kind of place that is this place then. */
+  on(person: number, placeNeed: PlaceNeed, place: Place | null, day: number): readonly Span[]
+}
+
+/** People who are still with us, and their hours; `rows` must not change afterwards. */
+export function siteHours(rows: RefitRows, clock: ZoneClock): SiteHours {
   const people = [...rows.person]
     .filter((person) => !person.gone)
     .sort((a, b) => (a.order < b.order ? -1 : a.order > b.order ? 1 : a.id < b.id ? -1 : 1))
@@ -77,20 +82,7 @@ export function makeSites(rows: RefitRows, clock: ZoneClock, ashore: readonly As
     attendanceOf(slots.get(person.id) ?? [], exceptions.get(person.id) ?? []),
   )
   const dayPlans = new Map(rows.dayPlan.map((plan) => [dayNumber(plan.on), plan]))
-  const berth = rows.place.find((place) => place.kind === 'berth') ?? null
-  const shed = rows.place.find((place) => place.kind === 'shed') ?? null
-  const memos = (placeNeed: PlaceNeed) =>
-    people.map((_, person) => dayMemo((day) => spansOn(person, placeNeed, day)))
-  const known = { boat: memos('boat'), shed: memos('shed'), away: memos('away') }
-
-  function placeOn(placeNeed: PlaceNeed, day: number): Place | null {
-    if (placeNeed === 'shed') return shed
-    if (placeNeed === 'away') return null
-    // Where she lies as the day begins: people go to the yard on launch day, to the berth on lift-out day.
-    const dawn = clock.at(day, 0)
-    const hauled = ashore.find((one) => dawn >= one.from - slingMs && dawn < one.launchAt)
-    return hauled ? hauled.yard : (berth ?? ashore[0]?.yard ?? null)
-  }
+  const known = new Map<string, ((day: number) => readonly Span[])[]>()
 
   function usual(person: number, place: Place | null, day: number): readonly Span[] {
     const before = (place?.travelMin ?? 0) + (place?.setUpMin ?? 0)
@@ -102,10 +94,10 @@ export function makeSites(rows: RefitRows, clock: ZoneClock, ashore: readonly As
     return spans.length > 0 ? spans : none
   }
 
-  function asPlanned(plan: DayPlan, person: number, placeNeed: PlaceNeed, day: number) {
+  function asPlanned(plan: DayPlan, person: number, placeNeed: PlaceNeed, place: Place | null) {
     if (placeNeed !== plan.placeNeed || !plan.personIds.includes(people[person]?.id ?? ''))
       return none
-    const place = placeOn(placeNeed, day)
+    const day = dayNumber(plan.on)
     const from = clock.at(day, minutesOf(plan.from) + (place?.setUpMin ?? 0))
     const to = clock.at(day, minutesOf(plan.to) - (place?.packUpMin ?? 0))
     return to > from ? [[from, to] as const] : none
@@ -114,16 +106,56 @@ export function makeSites(rows: RefitRows, clock: ZoneClock, ashore: readonly As
   return {
     people,
     never: (person) => attendance[person]?.never ?? true,
-    presence: (person, placeNeed, day) => known[placeNeed][person]?.(day) ?? none,
-    forgetBoat() {
-      known.boat = memos('boat')
+    on(person, placeNeed, place, day) {
+      const key = `${placeNeed} ${place?.id ?? ''}`
+      let memos = known.get(key)
+      if (!memos) {
+        memos = people.map((_, one) =>
+          dayMemo((on) => {
+            const plan = dayPlans.get(on)
+            return plan ? asPlanned(plan, one, placeNeed, place) : usual(one, place, on)
+          }),
+        )
+        known.set(key, memos)
+      }
+      return memos[person]?.(day) ?? none
     },
   }
+}
 
-  function spansOn(person: number, placeNeed: PlaceNeed, day: number): readonly Span[] {
-    const plan = dayPlans.get(day)
-    return plan
-      ? asPlanned(plan, person, placeNeed, day)
-      : usual(person, placeOn(placeNeed, day), day)
+/**
+ * Presence of the people. A person's hours run from leaving to being back; a day plan's hours are
+ * those at the place, and on its date nobody else comes.
+ */
+export function makeSites(
+  rows: RefitRows,
+  clock: ZoneClock,
+  ashore: readonly Ashore[],
+  hours: SiteHours = siteHours(rows, clock),
+): Sites {
+  const { people } = hours
+  const berth = rows.place.find((place) => place.kind === 'berth') ?? null
+  const shed = rows.place.find((place) => place.kind === 'shed') ?? null
+  const boatMemos = () =>
+    people.map((_, person) => dayMemo((day) => hours.on(person, 'boat', whereSheLies(day), day)))
+  let boat = boatMemos()
+
+  function whereSheLies(day: number): Place | null {
+    // As the day begins: people go to the yard on launch day, to the berth on lift-out day.
+    const dawn = clock.at(day, 0)
+    const hauled = ashore.find((one) => dawn >= one.from - slingMs && dawn < one.launchAt)
+    return hauled ? hauled.yard : (berth ?? ashore[0]?.yard ?? null)
+  }
+
+  return {
+    people,
+    never: (person) => hours.never(person),
+    presence(person, placeNeed, day) {
+      if (placeNeed === 'boat') return boat[person]?.(day) ?? none
+      return hours.on(person, placeNeed, placeNeed === 'shed' ? shed : null, day)
+    },
+    forgetBoat() {
+      boat = boatMemos()
+    },
   }
 }

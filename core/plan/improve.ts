@@ -1,0 +1,124 @@
+import { createRandom } from '../random'
+import type { Random } from '../random'
+import type { RefitRows } from '../model/refit'
+import { finishPlan, layPass, prepare } from './makePlan'
+import type { Planned, Prepared } from './makePlan'
+import { comparePlanCost, planCost } from './planCost'
+import type { PlanCost } from './planCost'
+import { Breeding } from './schedule/kernel/breed'
+import { compileProblem } from './schedule/kernel/compiled'
+import type { Plan } from './schedule/kernel/problem'
+import { onKernel } from './schedule/onKernel'
+import type { Pass } from './schedule/serial'
+
+export interface PlanEffort {
+  readonly seed: number
+  /** Orders tried besides the first: with the seed they fix the plan. */
+  readonly iterations: number
+  /** True: stop now with the best so far. */
+  readonly stop: () => boolean
+  /** Told of every better plan: orders tried so far and what it costs. */
+  readonly better?: (tried: number, cost: PlanCost) => void
+}
+
+/** Plans laid by the kernel for one order that is tried. */
+const laidEach = 12
+/** Beyond so many steps the kernel's plans take longer than they are worth at the screen. */
+const mostOnKernel = 600
+
+/** Orders tried for a refit of so many open steps, so that a person hardly waits. */
+export const usualIterations = (openSteps: number): number =>
+  Math.max(2, Math.min(60, Math.floor(6000 / Math.max(1, openSteps))))
+
+/**
+ * The best plan found: the first pass, then orders bred by the kernel and orders near the best one,
+ * each read back by a full pass, so that whatever is given out holds every rule. Never worse than
+ * `makePlan`; deterministic for a seed and a number of iterations.
+ */
+export function bestPlan(rows: RefitRows, now: number, effort: PlanEffort): Planned {
+  return new Improving(prepare(rows, now), effort).run()
+}
+
+class Improving {
+  private readonly random: Random
+  private best: { pass: Pass; planned: Planned; cost: PlanCost }
+  private tried = 0
+
+  constructor(
+    private readonly prepared: Prepared,
+    private readonly effort: PlanEffort,
+  ) {
+    this.random = createRandom(effort.seed)
+    this.best = this.weigh(layPass(prepared))
+  }
+
+  run(): Planned {
+    // A plan with gaps is shown as it is: an order cannot mend what is impossible.
+    if (this.best.planned.plan.status !== 'feasible') return this.best.planned
+    this.onKernel()
+    while (!this.over) this.tryNear()
+    return this.best.planned
+  }
+
+  private get over(): boolean {
+    return this.tried >= this.effort.iterations || this.effort.stop()
+  }
+
+  private weigh(pass: Pass) {
+    const planned = finishPlan(this.prepared, pass)
+    return {
+      pass,
+      planned,
+      cost: planCost(this.prepared.rows, planned.plan, this.prepared.compiled.clock),
+    }
+  }
+
+  private tryOrder(orderOf: (stepId: string) => number): void {
+    this.tried++
+    const candidate = this.weigh(layPass(this.prepared, orderOf))
+    if (candidate.planned.plan.status !== 'feasible') return
+    if (comparePlanCost(candidate.cost, this.best.cost) >= 0) return
+    this.best = candidate
+    this.effort.better?.(this.tried, candidate.cost)
+  }
+
+  /** Half of the effort: the kernel breeds plans; every better one of its own is read back. */
+  private onKernel(): void {
+    const { compiled, phases } = this.prepared
+    if (compiled.activities.size > mostOnKernel) return
+    const { problem, stepIds } = onKernel(compiled, phases, this.best.pass)
+    const found: Plan[] = []
+    const breeding = new Breeding(compileProblem(problem), this.random, (plan) => {
+      const better = found.at(-1)
+      if (
+        !better ||
+        plan.cost[0] < better.cost[0] ||
+        (plan.cost[0] === better.cost[0] && plan.cost[1] < better.cost[1])
+      )
+        found.push(plan)
+    })
+    if (!breeding.possible) return
+    const most = Math.ceil(this.effort.iterations / 2)
+    breeding.first()
+    while (breeding.laid < most * laidEach && !this.effort.stop()) breeding.generation()
+    // The best few, best first: later ones were better.
+    for (const plan of found.slice(-most).reverse()) {
+      if (this.over) return
+      const starts = new Map(stepIds.map((id, index) => [id, plan.starts[index] as number]))
+      this.tryOrder((id) => starts.get(id) ?? Infinity)
+    }
+  }
+
+  /** An order near the best: its starts, each moved by up to some days. */
+  private tryNear(): void {
+    const { placements } = this.best.pass
+    const reach = (1 + 20 * this.random() * this.random()) * 86_400_000
+    const keys = new Map<string, number>()
+    for (const [id, one] of placements)
+      keys.set(
+        id,
+        (one.segments[0]?.[0] ?? 0) + (this.random() < 0.3 ? (this.random() - 0.7) * reach : 0),
+      )
+    this.tryOrder((id) => keys.get(id) ?? Infinity)
+  }
+}

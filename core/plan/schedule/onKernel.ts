@@ -1,0 +1,207 @@
+import { placeNeeds } from '../../model/words'
+import type { PlaceNeed } from '../../model/words'
+import { dayNumber, hourMs, minuteMs, minutesOf, weekdayOf } from '../../time/civil'
+import { gateDeadline } from '../haulOutOf'
+import { durationMs, waitOver } from './compile'
+import type { Activity, Compiled } from './compile'
+import { crewsOf } from './crews'
+import { hullWindows } from './hullWindows'
+import type {
+  Activity as KernelActivity,
+  Arc,
+  Deadline,
+  Interval,
+  Problem,
+  Resource,
+} from './kernel/problem'
+import type { Phase } from './phases'
+import type { Pass } from './serial'
+import { makeSites, slingMs } from './sites'
+import type { Ashore } from './sites'
+
+const tick = 5 * minuteMs
+/** Crews of a step offered to the kernel. */
+const mostCrews = 4
+/** Days past the end of the pass that the kernel may use. */
+const spareDays = 21
+
+/**
+ * A refit as a kernel problem, round a pass that is known: a resource for every person at every kind
+ * of place, open on the days on which the pass has them there (days on which it has them nowhere are
+ * days at the boat); a mode for every crew; launches as milestones on lift days; waits as lags. What
+ * it cannot say (weather, one place a day beyond what the pass chose) the pass that reads the order
+ * back says again.
+ */
+export function onKernel(
+  compiled: Compiled,
+  phases: readonly Phase[],
+  pass: Pass,
+): { problem: Problem; stepIds: readonly string[] } {
+  const { clock, rows } = compiled
+  const base = Math.floor(compiled.now / tick) * tick
+  const last = Math.max(base, ...[...pass.placements.values()].map((one) => one.readyAt))
+  const firstDay = clock.dayOf(base)
+  const lastDay = clock.dayOf(last) + spareDays
+  const toTick = (at: number) => Math.max(0, Math.ceil((at - base) / tick))
+  const horizon = toTick(clock.at(lastDay, 0))
+  const sites = makeSites(rows, clock, pass.ashore, compiled.hours)
+  const whereOn = placesByDay()
+
+  const activities: KernelActivity[] = []
+  const arcs: Arc[] = []
+  const deadlines: Deadline[] = []
+  const placed = [...compiled.activities.values()].filter((one) => pass.placements.has(one.step.id))
+  for (const activity of placed) addActivity(activity)
+  for (const activity of placed) addArcs(activity)
+  for (const phase of phases) if (phase.launch) addLaunch(phase, phase.launch)
+  return {
+    problem: { horizon: null, resources: people(), activities, arcs, deadlines },
+    stepIds: placed.map((one) => one.step.id),
+  }
+
+  /** Where the pass has each person on each day: "person day" → place. */
+  function placesByDay(): Map<string, PlaceNeed> {
+    const found = new Map<string, PlaceNeed>()
+    const index = new Map(sites.people.map((person, at) => [person.id, at]))
+    for (const one of pass.placements.values()) {
+      const place = compiled.activities.get(one.stepId)?.placeNeed ?? 'boat'
+      for (const id of one.personIds)
+        for (const [from] of one.segments)
+          found.set(`${index.get(id) ?? -1} ${clock.dayOf(from)}`, place)
+    }
+    return found
+  }
+
+  function people(): Resource[] {
+    return sites.people.flatMap((_, person) =>
+      placeNeeds.map((place): Resource => {
+        const profile: [number, number, number][] = []
+        for (let day = firstDay; day <= lastDay; day++) {
+          if ((whereOn.get(`${person} ${day}`) ?? 'boat') !== place) continue
+          for (const [from, to] of sites.presence(person, place, day)) {
+            const [a, b] = [toTick(from), Math.floor((to - base) / tick)]
+            if (b > a) profile.push([a, b, 1])
+          }
+        }
+        return { id: `${person}@${place}`, profile }
+      }),
+    )
+  }
+
+  function windowsOf(activity: Activity): Interval[] {
+    const own = pass.ashore.find((one) => one.haulOut.id === activity.ashore?.haulOut.id) ?? null
+    const spans =
+      activity.step.hullNeed === 'ashore' && own
+        ? [[own.from, Infinity] as const]
+        : hullWindows({ ...activity, ashore: own }, pass.ashore, rows)
+    const earliest = Math.max(
+      base,
+      ...activity.releases.map((one) => one.at),
+      ...activity.before.flatMap((arc) => {
+        const ready = compiled.readyAfterDone.get(arc.from)
+        return ready === undefined ? [] : [ready + arc.minWaitHours * hourMs]
+      }),
+    )
+    return spans.flatMap(([from, to]): Interval[] => {
+      const a = toTick(Math.max(from, earliest))
+      const b = to === Infinity ? horizon : Math.floor((to - base) / tick)
+      return b > a ? [[a, b]] : []
+    })
+  }
+
+  function addActivity(activity: Activity): void {
+    const { step, booking } = activity
+    const found = pass.placements.get(step.id)
+    const weight = 0
+    if (booking || activity.workMs === 0) {
+      const [from, to] = [found?.segments[0]?.[0] ?? base, found?.segments.at(-1)?.[1] ?? base]
+      const duration = Math.max(0, toTick(to) - toTick(from))
+      const windows: Interval[] | null = booking ? [[toTick(from), horizon]] : windowsOf(activity)
+      activities.push({
+        id: step.id,
+        modes: [{ duration, demands: {} }],
+        windows,
+        splittable: false,
+        weight,
+      })
+      return
+    }
+    const extra = (found?.mends ?? []).reduce((sum, mend) => sum + mend.hours, 0) * hourMs
+    const modes = crewsOf(activity)
+      .slice(0, mostCrews)
+      .map((crew) => ({
+        duration: Math.max(1, durationMs({ workMs: activity.workMs + extra }, crew.length) / tick),
+        demands: Object.fromEntries(crew.map((person) => [`${person}@${activity.placeNeed}`, 1])),
+      }))
+    activities.push({
+      id: step.id,
+      modes,
+      windows: windowsOf(activity),
+      splittable: activity.splittable,
+      weight,
+    })
+    if (activity.holds) return
+    const gate = rows.gate.find((one) => one.id === activity.job.gateId)
+    const by = gate && gate.kind !== 'launch' ? gateDeadline(rows, gate, clock) : null
+    if (by !== null) deadlines.push({ activity: step.id, at: toTick(by), weight: 1 })
+  }
+
+  /** Ticks from finish to readiness: what the pass found, by its month's mean air. */
+  function waitTicks(activity: Activity): number {
+    const finish = pass.placements.get(activity.step.id)?.segments.at(-1)?.[1] ?? base
+    return Math.ceil((waitOver(activity.step, finish, rows) - finish) / tick)
+  }
+
+  function addArcs(activity: Activity): void {
+    for (const arc of activity.after) {
+      if (!pass.placements.has(arc.to)) continue
+      const minLag = waitTicks(activity) + Math.ceil((arc.minWaitHours * hourMs) / tick)
+      arcs.push({ from: arc.from, to: arc.to, minLag, maxLag: null, earliestAfter: null })
+    }
+  }
+
+  function addLaunch(phase: Phase, launch: Ashore): void {
+    const id = `launch ${launch.haulOut.id}`
+    const { haulOut, yard } = launch
+    const aim = haulOut.launchBooked ?? haulOut.launchAimed
+    const first = haulOut.launchWhen === 'asReady' ? firstDay : Math.max(firstDay, dayNumber(aim))
+    const windows: Interval[] = []
+    for (let day = first; day <= lastDay; day++) {
+      const lifts = yard?.liftWeekdays ?? []
+      if (lifts.length > 0 && !lifts.includes(weekdayOf(day))) continue
+      const at = toTick(clock.at(day, minutesOf(yard?.liftFrom ?? '09:00')))
+      windows.push([at, at + 1])
+    }
+    activities.push({
+      id,
+      modes: [{ duration: 0, demands: {} }],
+      windows,
+      splittable: false,
+      weight: 0,
+    })
+    // Late by the day, and every day ashore counts a little even when it is not late.
+    deadlines.push({ activity: id, at: toTick(clock.at(dayNumber(aim) + 1, 0)), weight: 3 })
+    for (const activity of phase.activities)
+      if (activity.holds && pass.placements.has(activity.step.id))
+        arcs.push({
+          from: activity.step.id,
+          to: id,
+          minLag: waitTicks(activity),
+          maxLag: null,
+          earliestAfter: null,
+        })
+    for (const activity of compiled.activities.values())
+      if (
+        activity.step.hullNeed === 'afloat' &&
+        activity.ashore?.haulOut.id === haulOut.id &&
+        pass.placements.has(activity.step.id)
+      )
+        arcs.push({
+          from: id,
+          to: activity.step.id,
+          minLag: slingMs / tick,
+          maxLag: null,
+          earliestAfter: null,
+        })
+  }
+}
