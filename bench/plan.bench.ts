@@ -1,27 +1,9 @@
 /** How long planning takes, by size of refit; medians after warming up. */
-import { makePlan } from '#core/plan/makePlan'
-import { compile } from '#core/plan/schedule/compile'
-import { criticalPath } from '#core/plan/schedule/criticalPath'
-import { phasesOf } from '#core/plan/schedule/phases'
-import { serialPass } from '#core/plan/schedule/serial'
+import { layPass, makePlan, prepare } from '#core/plan/makePlan'
 import { derive } from '#core/progress/derive'
-import { zoneClock } from '#core/time/zone'
 import { bigRefit } from '~~/demo/bigRefit'
 import { demoNow, sableWren } from '~~/demo/sableWren'
-
-const rounds = 15
-const warmUps = 5
-
-function medianMs(work: () => unknown): number {
-  const times: number[] = []
-  for (let i = 0; i < rounds + warmUps; i++) {
-    const started = performance.now()
-    work()
-    if (i >= warmUps) times.push(performance.now() - started)
-  }
-  times.sort((a, b) => a - b)
-  return Math.round((times[Math.floor(rounds / 2)] as number) * 10) / 10
-}
+import { medianMs } from './median'
 
 const now = Date.UTC(2027, 3, 16, 12)
 
@@ -36,19 +18,13 @@ export function bench() {
     },
   ]
   return sizes.map(({ name, rows, at }) => {
-    const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
-    const compiled = compile(rows, clock, at)
-    const phases = phasesOf(compiled)
-    const bounds = criticalPath(compiled, phases)
-    const latest = (id: string) => bounds.get(id)?.latestStart ?? Infinity
+    const prepared = prepare(rows, at)
     const { plan } = makePlan(rows, at)
     return {
       refit: name,
       steps: rows.step.length,
       status: plan.status,
-      'one pass, ms': medianMs(() =>
-        serialPass(compiled, phases, (a, b) => latest(a.step.id) < latest(b.step.id)),
-      ),
+      'one pass, ms': medianMs(() => layPass(prepared)),
       'whole plan, ms': medianMs(() => makePlan(rows, at)),
       'derive, ms': medianMs(() => derive(rows, plan, at)),
     }

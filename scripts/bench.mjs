@@ -10,7 +10,7 @@ ensurePackages()
 const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-bench-'))
 const outfile = join(folder, 'bench.mjs')
 await build({
-  entryPoints: [join(root, 'bench/plan.bench.ts')],
+  entryPoints: [join(root, 'bench/index.ts')],
   bundle: true,
   platform: 'node',
   format: 'esm',
@@ -18,6 +18,13 @@ await build({
   outfile,
   logLevel: 'error',
 })
-const { bench } = await import(pathToFileURL(outfile).href)
+const { again, bench, byFamily, overTime } = await import(pathToFileURL(outfile).href)
+console.log('Planning a refit')
 console.table(bench())
+console.log('The kernel again and again')
+console.table(again())
+console.log('Improving a plan of 400 steps')
+console.table(overTime())
+console.log('The kernel by family, half a second each')
+console.table(byFamily())
 rmSync(folder, { recursive: true, force: true })

@@ -61,11 +61,11 @@ export const usePlannerStore = defineStore('planner', () => {
     }
   }
 
-  async function accept(wanted: string, { plan }: PlanAnswer): Promise<void> {
+  async function accept(wanted: string, { plan, seed, iterations }: PlanAnswer): Promise<void> {
     const values = {
       inputsHash: wanted,
-      seed: 1,
-      iterations: 0,
+      seed,
+      iterations,
       at: Math.round(time.now),
       result: plan,
     }

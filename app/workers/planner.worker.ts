@@ -4,11 +4,15 @@ import type { RefitRows } from '#core/model/refit'
 import type { PriorityBasis } from '#core/plan/priority'
 import { hoursByWeek } from '#core/plan/hoursByWeek'
 import type { WeekHours } from '#core/plan/hoursByWeek'
-import { makePlan } from '#core/plan/makePlan'
+import { bestPlan, usualIterations } from '#core/plan/improve'
+import { isOpen } from '#core/plan/planned'
 
 /** A plan with the ranking that came of it, in shapes that cross to the page. */
 export interface PlanAnswer {
   readonly plan: StoredPlan
+  /** With these the plan can be worked out again. */
+  readonly seed: number
+  readonly iterations: number
   readonly ranking: readonly {
     readonly jobId: string
     readonly score: number
@@ -17,14 +21,21 @@ export interface PlanAnswer {
   readonly weeks: readonly WeekHours[]
 }
 
+/** The same for everybody, so that two windows come to one plan. */
+const seed = 1
+
 /** Weeks of hours asked and there that the Sequence can show. */
 const weeksShown = 60
 
 const planner = {
   plan(rows: RefitRows, now: number): PlanAnswer {
-    const { plan, ranked, bounds } = makePlan(rows, now)
+    const iterations = usualIterations(rows.step.filter(isOpen).length)
+    const effort = { seed, iterations, stop: () => false }
+    const { plan, ranked, bounds } = bestPlan(rows, now, effort)
     return {
       plan,
+      seed,
+      iterations,
       ranking: ranked.map(({ job, score, basis }) => ({ jobId: job.id, score, basis })),
       weeks: hoursByWeek(rows, bounds, now, weeksShown),
     }

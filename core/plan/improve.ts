@@ -28,7 +28,7 @@ const mostOnKernel = 600
 
 /** Orders tried for a refit of so many open steps, so that a person hardly waits. */
 export const usualIterations = (openSteps: number): number =>
-  Math.max(2, Math.min(60, Math.floor(6000 / Math.max(1, openSteps))))
+  Math.max(2, Math.min(24, Math.floor(3000 / Math.max(1, openSteps))))
 
 /**
  * The best plan found: the first pass, then orders bred by the kernel and orders near the best one,

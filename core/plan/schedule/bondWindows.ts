@@ -8,8 +8,8 @@ import { waitOver } from './compile'
 /** A step held back longer than this for its bond window is dearer than the mend. Assumed: three days. */
 const mostHoldMs = 72 * hourMs
 /** Steps of a chain looked at together, and times it is laid anew. */
-const longestChain = 6
-const mostTries = 12
+const longestChain = 4
+const mostTries = 5
 
 /** How the schedule looks ahead, booking nothing. */
 export interface Ahead {
@@ -17,6 +17,7 @@ export interface Ahead {
     activity: Activity,
     from: number,
     extraMs: number,
+    giveUpAt?: number,
   ): { room: { start: number; finish: number } } | null
   /** Earliest by everything already placed. */
   from(activity: Activity): number
@@ -54,6 +55,8 @@ export class BondWindows {
     const { at, peel, heldFor } = this.lookAhead(activity, earliest, ahead)
     // Mends make the work longer, which may move it past another window: settled in two rounds.
     let mends = peel
+    if (!activity.before.some((arc) => arc.maxWaitHours !== null))
+      return { at, mends, extraMs: hoursMs(mends), heldFor }
     for (let round = 0; round < 2; round++) {
       const start = ahead.room(activity, at, hoursMs(mends))?.room.start
       if (start === undefined) break
@@ -72,7 +75,7 @@ export class BondWindows {
     const chain = this.chainFrom(activity)
     const next = chain[1]
     if (!next?.arc) return plain
-    const free = this.lay(chain, [earliest], ahead)
+    const free = this.lay(chain, [earliest], ahead, null)
     if (!free || free.missed < 0) return plain
     const held = this.holdBack(chain, earliest, free.starts, ahead)
     if (held !== null && this.keyingOf(activity, held).length === 0)
@@ -132,6 +135,7 @@ export class BondWindows {
     chain: readonly Link[],
     floors: readonly (number | undefined)[],
     ahead: Ahead,
+    free: readonly number[] | null,
   ): { starts: number[]; finishes: number[]; missed: number } | null {
     const starts: number[] = []
     const finishes: number[] = []
@@ -145,8 +149,11 @@ export class BondWindows {
           from,
           waitOver(previous.activity.step, before, this.compiled.rows) + arc.minWaitHours * hourMs,
         )
-      const found = ahead.room(activity, from, 0)
-      if (!found) return null
+      // What starts more than the hold after its free start is dear, and need not be looked for.
+      const latest = free && index > 0 ? (free[index] as number) + mostHoldMs : Infinity
+      if (from > latest) return null
+      const found = ahead.room(activity, from, 0, latest + activity.workMs)
+      if (!found || found.room.start > latest) return null
       starts.push(found.room.start)
       finishes.push(found.room.finish)
       if (
@@ -169,12 +176,8 @@ export class BondWindows {
   ): number | null {
     const floors: (number | undefined)[] = [earliest]
     for (let tries = 0; tries < mostTries; tries++) {
-      const laid = this.lay(chain, floors, ahead)
+      const laid = this.lay(chain, floors, ahead, free)
       if (!laid) return null
-      if (
-        chain.some((_, i) => (laid.starts[i] as number) - (free[i] as number) > mostHoldMs && i > 0)
-      )
-        return null
       if (laid.missed < 0) return laid.starts[0] as number
       const { missed } = laid
       const limit = chain[missed + 1]?.arc?.maxWaitHours ?? 0

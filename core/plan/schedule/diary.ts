@@ -79,8 +79,10 @@ export class Diary {
       if (!search.underWay) position = lead.nextFree(position)
       const day = lead.dayAt(position, lastDay)
       if (day === undefined || day > lastDay) return null
-      const { open, free } = this.dayOf(wanted, day)
-      const found = search.takeDay(open, free)
+      const free = this.freeOn(wanted, day)
+      // Nothing free and nothing begun: the day is passed over.
+      if (free.length === 0 && !search.underWay) continue
+      const found = search.takeDay(this.openOn(wanted, day), free)
       if (found) return found
     }
   }
@@ -99,17 +101,31 @@ export class Diary {
     return null
   }
 
-  private dayOf(wanted: Wanted, day: number): { open: readonly Span[]; free: readonly Span[] } {
-    let open: readonly Span[] | null = null
+  /** When the whole crew is there. */
+  private openOn(wanted: Wanted, day: number): readonly Span[] {
+    const [first, ...others] = wanted.crew
+    let open = this.sites.presence(first as number, wanted.place, day)
+    for (const person of others) {
+      if (open.length === 0) return none
+      open = intersect(open, this.sites.presence(person, wanted.place, day))
+    }
+    return open
+  }
+
+  /** When the whole crew is there and not busy. */
+  private freeOn(wanted: Wanted, day: number): readonly Span[] {
     let free: readonly Span[] | null = null
     for (const person of wanted.crew) {
-      const there = this.sites.presence(person, wanted.place, day)
       const entry = this.days[person]?.get(day)
-      const left = !entry ? there : entry.place === wanted.place ? entry.free : none
-      open = open === null ? there : intersect(open, there)
+      const left: readonly Span[] = !entry
+        ? this.sites.presence(person, wanted.place, day)
+        : entry.place === wanted.place
+          ? entry.free
+          : none
+      if (left.length === 0) return none
       free = free === null ? left : intersect(free, left)
     }
-    return { open: open ?? none, free: free ?? none }
+    return free ?? none
   }
 
   private engage(person: number, place: PlaceNeed, from: number, to: number, stepId: string): void {

@@ -180,7 +180,8 @@ class SerialPass {
       return
     }
     const ahead: Ahead = {
-      room: (one, from, extraMs) => this.roomFor(one, from, extraMs, this.windowsOf(one, phase)),
+      room: (one, from, extraMs, giveUpAt) =>
+        this.roomFor(one, from, extraMs, this.windowsOf(one, phase), giveUpAt),
       from: (one) => this.earliestOf(one).at,
     }
     const { at, heldFor, ...settled } = this.bonds.settle(activity, earliest.at, ahead)
@@ -209,6 +210,7 @@ class SerialPass {
     from: number,
     extraMs: number,
     windows: readonly Span[],
+    giveUpAt = Infinity,
   ): Room | null {
     let best: Room | null = null
     for (const crew of crewsOf(activity)) {
@@ -219,7 +221,7 @@ class SerialPass {
         from,
         workMs: durationMs({ workMs: activity.workMs + extraMs }, crew.length),
         splittable: activity.splittable,
-        giveUpAt: best?.room.finish ?? Infinity,
+        giveUpAt: Math.min(giveUpAt, best?.room.finish ?? Infinity),
       })
       if (room && (best === null || room.finish < best.room.finish)) best = { crew, room }
     }

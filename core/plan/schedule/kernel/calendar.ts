@@ -11,35 +11,54 @@ function firstAbove(list: readonly number[], wanted: number): number {
   return low
 }
 
-/**
- * When one mode of an activity can be worked on, and what follows from its start. All lookups are
- * monotone in their argument, which is what the propagation rests on.
- */
-export class Calendar {
-  /** Open stretches, apart, in order, within [0, horizon). */
+/** Open stretches, apart and in order, with the open time before each. */
+export class Stretches {
   readonly from: number[] = []
   readonly to: number[] = []
-  /** Open time before each stretch. */
-  private readonly before: number[] = []
-  private readonly total: number
-  readonly first: number
-  readonly last: number
+  readonly before: number[] = []
+  readonly total: number
 
-  constructor(
-    open: readonly Interval[],
-    readonly duration: number,
-    readonly splittable: boolean,
-  ) {
-    const need = Math.max(1, duration)
+  constructor(open: readonly Interval[]) {
     let total = 0
     for (const [from, to] of open) {
-      if (to <= from || (!splittable && to - from < need)) continue
+      if (to <= from) continue
       this.from.push(from)
       this.to.push(to)
       this.before.push(total)
       total += to - from
     }
     this.total = total
+  }
+
+  intervals(): Interval[] {
+    return this.from.map((from, at) => [from, this.to[at] as number])
+  }
+}
+
+/**
+ * When one mode of an activity can be worked on, and what follows from its start. All lookups are
+ * monotone in their argument, which is what the propagation rests on.
+ */
+export class Calendar {
+  readonly from: readonly number[]
+  readonly to: readonly number[]
+  private readonly before: readonly number[]
+  private readonly total: number
+  /** Length a stretch must have to be begun in. */
+  private readonly room: number
+  readonly first: number
+  readonly last: number
+
+  constructor(
+    readonly open: Stretches,
+    readonly duration: number,
+    readonly splittable: boolean,
+  ) {
+    this.from = open.from
+    this.to = open.to
+    this.before = open.before
+    this.total = open.total
+    this.room = splittable ? 1 : Math.max(1, duration)
     this.first = this.next(0)
     this.last = this.previous(Infinity)
   }
@@ -51,10 +70,9 @@ export class Calendar {
 
   /** Earliest possible start at or after `t`; Infinity: none. */
   next(t: number): number {
-    const at = firstAbove(
-      this.to,
-      this.splittable || this.duration === 0 ? t : t + this.duration - 1,
-    )
+    let at = firstAbove(this.to, t + this.room - 1)
+    while (at < this.from.length && (this.to[at] as number) - (this.from[at] as number) < this.room)
+      at++
     const from = this.from[at]
     if (from === undefined) return Infinity
     const start = t > from ? t : from
@@ -64,9 +82,9 @@ export class Calendar {
   /** Latest possible start at or before `t`; -1: none. */
   previous(t: number): number {
     let at = firstAbove(this.from, t) - 1
+    while (at >= 0 && (this.to[at] as number) - (this.from[at] as number) < this.room) at--
     if (at < 0) return -1
-    const room = this.splittable ? 1 : Math.max(1, this.duration)
-    const start = Math.min(t, (this.to[at] as number) - room)
+    const start = Math.min(t, (this.to[at] as number) - this.room)
     if (!this.splittable) return start
     const latest = this.total - Math.max(1, this.duration)
     if (this.workBefore(start) <= latest) return start

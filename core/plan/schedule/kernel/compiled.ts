@@ -1,4 +1,4 @@
-import { Calendar, joined, overlap } from './calendar'
+import { Calendar, joined, overlap, Stretches } from './calendar'
 import type { Interval, Member, Problem } from './problem'
 
 /** One mode made ready: what it takes and when it can be done. */
@@ -147,7 +147,7 @@ export function compileProblem(problem: Problem, relaxed: Relaxed = nothing): Co
                 windowsTo(horizon),
               )
         return {
-          calendar: new Calendar(open, mode.duration, one.splittable),
+          calendar: new Calendar(new Stretches(open), mode.duration, one.splittable),
           demands: mode.duration === 0 ? [] : demands,
         }
       }),
@@ -170,6 +170,34 @@ export function compileProblem(problem: Problem, relaxed: Relaxed = nothing): Co
     weight,
   }))
   return { problem, horizon, activities, arcs, resources, deadlines }
+}
+
+/**
+ * The same problem with other durations, and other windows where they are given: what a forecast asks
+ * for over and over. Demands, arcs and resources are shared with the original, whose horizon stays.
+ */
+export function retimed(
+  compiled: Compiled,
+  durationOf: (activity: number, mode: number) => number,
+  windowsOf: (activity: number) => readonly Interval[] | null = () => null,
+): Compiled {
+  return {
+    ...compiled,
+    activities: compiled.activities.map((one): CompiledActivity => {
+      const windows = windowsOf(one.index)
+      return {
+        index: one.index,
+        modes: one.modes.map(({ calendar, demands }, mode): CompiledMode => {
+          const duration = durationOf(one.index, mode)
+          const open =
+            windows === null
+              ? calendar.open
+              : new Stretches(overlap(calendar.open.intervals(), windows))
+          return { demands, calendar: new Calendar(open, duration, calendar.splittable) }
+        }),
+      }
+    }),
+  }
 }
 
 /**

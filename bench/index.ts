@@ -1,0 +1,2 @@
+export { bench } from './plan.bench'
+export { again, byFamily, overTime } from './kernel.bench'

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest'
+import { bigRefit } from '../../demo/bigRefit'
+import { zoneClock } from '../time/zone'
+import { add, emptyRefit, job, person, step } from '../testing/build'
+import { checkPlan } from './check'
+import { bestPlan } from './improve'
+import { makePlan } from './makePlan'
+import { comparePlanCost, planCost } from './planCost'
+
+const friday = Date.UTC(2027, 3, 16, 12)
+const clock = zoneClock('UTC')
+const effort = { seed: 1, iterations: 12, stop: () => false }
+
+describe('an improved plan', () => {
+  it('is never worse than the first pass, holds every rule, and is the same for the same seed', () => {
+    let better = 0
+    for (const seed of [3, 5, 8, 13]) {
+      const rows = bigRefit(seed, 60, 4, 2)
+      const first = makePlan(rows, friday).plan
+      const { plan } = bestPlan(rows, friday, effort)
+      expect(checkPlan(rows, plan)).toEqual([])
+      const difference = comparePlanCost(planCost(rows, plan, clock), planCost(rows, first, clock))
+      expect(difference).toBeLessThanOrEqual(0)
+      if (difference < 0) better++
+      expect(bestPlan(rows, friday, effort).plan).toEqual(plan)
+    }
+    expect(better).toBeGreaterThan(0)
+  })
+
+  it('keeps both gates where both can be kept', () => {
+    // Ann, one Saturday of 8 h a week; gates on Sunday 18 and 25 April. Long and Short fill 17 April to
+    // the hour, After fills the 24th.
+    const rows = emptyRefit()
+    person(rows, 'Ann', [6], '08:00', '16:00')
+    add(rows, 'gate', 'one', { name: 'One', kind: 'dated', on: '2027-04-18' })
+    add(rows, 'gate', 'two', { name: 'Two', kind: 'dated', on: '2027-04-25' })
+    job(rows, 'Long', { gateId: 'one' })
+    step(rows, 'Long', 'long', { hoursLikely: 6 })
+    job(rows, 'Short', { gateId: 'two' })
+    step(rows, 'Short', 'short', { hoursLikely: 2 })
+    step(rows, 'Short', 'after', { hoursLikely: 8 })
+    const { plan } = bestPlan(rows, friday, effort)
+    expect(planCost(rows, plan, clock)[0]).toBe(0)
+    expect(plan.placements.find((one) => one.stepId === 'after')?.segments).toEqual([
+      [Date.UTC(2027, 3, 24, 8), Date.UTC(2027, 3, 24, 16)],
+    ])
+  })
+
+  it('costs days late first, by hand', () => {
+    const rows = emptyRefit()
+    person(rows, 'Ann', [6], '08:00', '16:00')
+    add(rows, 'gate', 'one', { name: 'One', kind: 'dated', on: '2027-04-20' })
+    job(rows, 'Long', { gateId: 'one' })
+    step(rows, 'Long', 'long', { hoursLikely: 12 })
+    // 8 h on 17 April, 4 h on the 24th: done on the 24th at noon, four days after the 20th; two person-days.
+    const { plan } = makePlan(rows, friday)
+    expect(planCost(rows, plan, clock)).toEqual([4, 0, Date.UTC(2027, 3, 24, 12), 2])
+  })
+})
