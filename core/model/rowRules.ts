@@ -1,7 +1,7 @@
 /** Rules that a row must keep beyond each field by itself; read by the server and by forms. */
 import { cycleSentence, findCycle } from '../plan/network'
 import { isCurrency } from '../money/money'
-import { minutesOf } from '../time/civil'
+import { daysBetween, minutesOf } from '../time/civil'
 import { isZone } from '../time/zone'
 import type { FieldProblem } from './changes'
 import { fieldLabel } from './changes'
@@ -36,6 +36,29 @@ const laterTime = (row: { readonly from: string; readonly to: string }): FieldPr
     'The hours end before they begin. Put the later time last.',
   )
 
+/** Years a plan may reach; see also the horizon of the schedule. */
+const mostYears = 15
+
+/** Dates that lie further off than a plan reaches. */
+function withinReach<Name extends EntityName>(
+  entity: Name,
+  row: Row<Name>,
+  rows: RefitRows,
+  fields: readonly (string & keyof Row<Name>)[],
+): FieldProblem[] {
+  const began = rows.refit[0]?.startedOn
+  if (began === undefined) return []
+  return fields.flatMap((field) => {
+    const on = row[field] as string | null
+    const years = on === null ? 0 : daysBetween(began, on) / 365.25
+    return when(
+      years > mostYears,
+      field,
+      `${fieldLabel(entity, field)} (${on ?? ''}) is ${Math.round(years)} years after the refit began; a plan reaches ${mostYears}. Give an earlier date.`,
+    )
+  })
+}
+
 const checks: { readonly [Name in EntityName]?: Check<Name> } = {
   refit: (row) => [
     ...when(!isZone(row.zone), 'zone', `"${row.zone}" is not a time zone. Try Europe/Dublin.`),
@@ -52,8 +75,17 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
       'Mean air needs twelve temperatures, January first, each −40 to 50 °C.',
     ),
   ],
-  season: (row) => inOrder('season', row, 'from', 'to'),
-  haulOut: (row) => [
+  season: (row, rows) => [
+    ...inOrder('season', row, 'from', 'to'),
+    ...withinReach('season', row, rows, ['to']),
+  ],
+  haulOut: (row, rows) => [
+    ...withinReach('haulOut', row, rows, [
+      'liftOutAimed',
+      'launchAimed',
+      'liftOutBooked',
+      'launchBooked',
+    ]),
     ...inOrder('haulOut', row, 'liftOutAimed', 'launchAimed'),
     ...inOrder('haulOut', row, 'liftOutBooked', 'launchBooked'),
     ...inOrder('haulOut', row, 'liftOutActual', 'launchActual'),
@@ -71,6 +103,7 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
     ),
   ],
   gate: (row, rows) => [
+    ...withinReach('gate', row, rows, ['on']),
     ...when(
       row.kind === 'launch' && row.haulOutId === null,
       'haulOutId',

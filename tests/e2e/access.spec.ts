@@ -37,6 +37,7 @@ const views = [
 ]
 for (const light of ['day', 'low'] as const)
   test(`views in ${light} light`, async ({ page }) => {
+    test.slow()
     await page.addInitScript((said) => localStorage.setItem('inch-ahead.light', said), light)
     const refitId = await server.refitId()
     for (const view of views) {

@@ -196,6 +196,17 @@ describe('the change door', () => {
       create('season', 's', { name: 'S', from: '2027-05-01', to: '2027-04-01' }),
       /is before from/,
     ],
+    [
+      'a plan over 40 years',
+      create('haulOut', 'h', {
+        name: 'H',
+        liftOutAimed: '2066-01-01',
+        launchAimed: '2067-04-01',
+      }),
+      /Lift-out aimed \(2066-01-01\) is \d\d years after the refit began; a plan reaches 15/,
+    ],
+    ['a crew of nobody', patch('step', 'cut', 1, { crewMin: 0 }), /Least people.*at least 1/],
+    ['a wait of -1', patch('step', 'cut', 1, { waitHours: -1 }), /Wait in hours.*at least 0/],
     ['an unknown field', patch('step', 'cut', 1, { colour: 'red' }), /no field/],
     ['inches by hand', patch('step', 'cut', 1, { earnedIn: 400 }), /no field/],
     ['an unknown zone', patch('refit', '', 1, { zone: 'Moon/Crater' }), /not a time zone/],

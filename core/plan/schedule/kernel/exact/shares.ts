@@ -79,8 +79,9 @@ export class SharesOf implements Propagator {
       this.to[one] = earliest
       cuts.push(latest, earliest)
       if (calendar.splittable)
-        for (let i = 0; i < calendar.from.length; i++) {
+        for (let i = Math.max(0, stepOf(calendar.from, latest)); i < calendar.from.length; i++) {
           const [a, b] = [calendar.from[i] as number, calendar.to[i] as number]
+          if (a >= earliest) break
           if (a > latest && a < earliest) cuts.push(a)
           if (b > latest && b < earliest) cuts.push(b)
         }
@@ -88,13 +89,16 @@ export class SharesOf implements Propagator {
     if (cuts.length === 0) return false
     cuts.sort((a, b) => a - b)
     const [first, last] = [cuts[0] as number, cuts.at(-1) as number]
-    for (const t of this.resource.at) if (t > first && t < last) cuts.push(t)
+    const changes = this.resource.at
+    const begin = stepOf(changes, first)
+    for (let k = begin + 1; k < changes.length && (changes[k] as number) < last; k++)
+      cuts.push(changes[k] as number)
     cuts.sort((a, b) => a - b)
     this.at.length = 0
     for (const t of cuts) if (this.at.at(-1) !== t) this.at.push(t)
     this.taken.length = 0
     this.there.length = 0
-    let step = 0
+    let step = begin
     for (const t of this.at) {
       while (step + 1 < this.resource.at.length && (this.resource.at[step + 1] as number) <= t)
         step++
@@ -120,13 +124,7 @@ export class SharesOf implements Propagator {
 
   /** Position of the step of the time-table that holds `t`; -1: before the first. */
   private indexOf(t: number): number {
-    let [low, high] = [0, this.at.length]
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if ((this.at[middle] as number) > t) high = middle
-      else low = middle + 1
-    }
-    return low - 1
+    return stepOf(this.at, t)
   }
 
   /** Whether step k has no room for the share besides the others. */
@@ -267,4 +265,15 @@ export class SharesOf implements Propagator {
     }
     return atoms
   }
+}
+
+/** Position of the step that holds `t` in a rising list; -1: before the first. */
+function stepOf(at: readonly number[], t: number): number {
+  let [low, high] = [0, at.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((at[middle] as number) > t) high = middle
+    else low = middle + 1
+  }
+  return low - 1
 }
