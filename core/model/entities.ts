@@ -34,8 +34,13 @@ export const entities = {
     zone: text('Time zone of the yard'),
     currency: text('Currency', 3),
     units: choice('Units', ['metric', 'us', 'mixed'], 'metric'),
-    /** Percent of working time that fits laminate and paint is entered per month; air mean °C by month, January first. */
+    /** Air mean °C by month, January first. */
     monthMeanC: record<number[]>('Mean air by month', [7, 7, 8, 9, 12, 14, 16, 16, 14, 12, 9, 7]),
+    /** Share of days that suit laminating and painting, by month, January first. */
+    workableShare: record<number[]>(
+      'Workable days by month',
+      [0.3, 0.35, 0.45, 0.55, 0.65, 0.7, 0.7, 0.7, 0.6, 0.5, 0.35, 0.3],
+    ),
     calibrate: flag('Use what past steps really took', false),
     startedOn: date('Started on'),
   },

@@ -74,6 +74,12 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
       'monthMeanC',
       'Mean air needs twelve temperatures, January first, each −40 to 50 °C.',
     ),
+    ...when(
+      row.workableShare.length !== 12 ||
+        row.workableShare.some((share) => !(share >= 0.05 && share <= 1)),
+      'workableShare',
+      'Workable days need twelve shares, January first, each 0.05 to 1.',
+    ),
   ],
   season: (row, rows) => [
     ...inOrder('season', row, 'from', 'to'),

@@ -3,6 +3,7 @@ import type { RefitRows } from '../model/refit'
 import { byId } from '../model/refit'
 import { sayMend } from './mends'
 import { formatWait } from '../units/hours'
+import { hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { sayDate, shortDate, shortDateTime } from '../time/say'
 import type { Binding } from './schedule/binding'
@@ -68,10 +69,19 @@ export function bindingChain(
   return links
 }
 
-const stepOf = (binding: Binding): string | null =>
-  binding.kind === 'after' || binding.kind === 'wait' || binding.kind === 'people'
-    ? binding.stepId
-    : null
+function stepOf(binding: Binding): string | null {
+  switch (binding.kind) {
+    case 'after':
+    case 'wait':
+    case 'people':
+      return binding.stepId
+    case 'bondWindow':
+    case 'weather':
+      return binding.after
+    default:
+      return null
+  }
+}
 
 /** The step of a launch's jobs that is ready last before the gate. */
 function lastReady(plan: StoredPlan, rows: RefitRows, gateId: string): string | null {
@@ -123,6 +133,8 @@ function sayer(rows: RefitRows, clock: ZoneClock) {
         return 'The yard lifts on set days: this is the first one after all is ready.'
       case 'bondWindow':
         return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`
+      case 'weather':
+        return `${formatWait(binding.ms / hourMs)} allowed for weather: about ${Math.round(binding.share * 100)} % of the days suit it then.`
       case 'notBefore':
         return `You set it to be not before ${sayDate(binding.on)}.`
       case 'trade': {

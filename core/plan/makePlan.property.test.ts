@@ -267,6 +267,29 @@ describe('what cannot be done', () => {
     expect(checkPlan(rows, plan)).toEqual([])
   })
 
+  it('allows for weather more than a week ahead, by the share of days that suit it', () => {
+    const coated = (notBefore: string | null) => {
+      const rows = emptyRefit()
+      person(rows, 'Ann', [6], '08:00', '16:00')
+      job(rows, 'Deck')
+      step(rows, 'Deck', 'sand', { operation: 'grind', hoursLikely: 4, notBefore })
+      step(rows, 'Deck', 'coat', { operation: 'paint', hoursLikely: 2, needsDry: true })
+      const { plan } = makePlan(rows, friday)
+      expect(checkPlan(rows, plan)).toEqual([])
+      return plan.placements[1]
+    }
+    // Tomorrow the forecast decides. On 1 May four days in five suit it: 24 h ÷ 0.8 is 6 h more, past the
+    // end of that Saturday.
+    expect(coated(null)?.segments[0]?.[0]).toBe(Date.UTC(2027, 3, 17, 12))
+    expect(coated('2027-05-01')?.segments[0]?.[0]).toBe(Date.UTC(2027, 4, 8, 8))
+    expect(coated('2027-05-01')?.binding).toEqual({
+      kind: 'weather',
+      share: 0.8,
+      ms: 6 * hour,
+      after: 'sand',
+    })
+  })
+
   it('plans keying with its hours where holding back would cost a week', () => {
     const rows = emptyRefit()
     person(rows, 'Ann', [6], '08:00', '16:00')

@@ -29,6 +29,7 @@ export function emptyRefit(zone = 'UTC'): Building {
     currency: 'EUR',
     startedOn: '2027-04-01',
     monthMeanC: Array.from({ length: 12 }, () => 20),
+    workableShare: Array.from({ length: 12 }, () => 0.8),
   })
   return rows
 }

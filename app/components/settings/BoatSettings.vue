@@ -21,6 +21,12 @@ function setMonth(index: number, value: number | null) {
   if (value === null || !store.refit) return
   set('monthMeanC')(store.refit.monthMeanC.map((one, at) => (at === index ? value : one)))
 }
+function setShare(index: number, percent: number | null) {
+  if (percent === null || !store.refit) return
+  set('workableShare')(
+    store.refit.workableShare.map((one, at) => (at === index ? percent / 100 : one)),
+  )
+}
 </script>
 
 <template>
@@ -113,6 +119,22 @@ function setMonth(index: number, value: number | null) {
         :min="-40"
         :max="50"
         @update:model-value="setMonth(index, $event)"
+      />
+    </div>
+    <h3 class="mt-4">Days that suit laminating and painting, % by month</h3>
+    <p class="text-ink2">
+      More than a week ahead, work that needs dry or warm weather is given time by these.
+    </p>
+    <div class="grid grid-cols-4 gap-2 sm:grid-cols-6 lg:grid-cols-12">
+      <UiNumber
+        v-for="(month, index) in months"
+        :key="month"
+        :model-value="Math.round((store.refit.workableShare[index] ?? 1) * 100)"
+        :label="`${month} %`"
+        :min="5"
+        :max="100"
+        whole
+        @update:model-value="setShare(index, $event)"
       />
     </div>
   </section>

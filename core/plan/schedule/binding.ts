@@ -20,7 +20,14 @@ export type Binding =
   /** The yard does not lift before. */
   | { readonly kind: 'liftDay'; readonly haulOutId: string }
   /** Held back, so that the step follows within its bond window. */
-  | { readonly kind: 'bondWindow'; readonly stepId: string }
+  | { readonly kind: 'bondWindow'; readonly stepId: string; readonly after: string | null }
+  /** More than a week ahead a step that needs weather is given what the month's days ask for. */
+  | {
+      readonly kind: 'weather'
+      readonly share: number
+      readonly ms: number
+      readonly after: string | null
+    }
   | { readonly kind: 'notBefore'; readonly on: string }
   | { readonly kind: 'trade'; readonly bookingId: string }
   | { readonly kind: 'part'; readonly partId: string }

@@ -10,15 +10,13 @@ import { haulOutOf, holdsLaunch } from '../haulOutOf'
 import { arcsOf, plannedJobs, stepsByJob } from '../network'
 import type { Arc } from '../network'
 import { plannedHours, plannedWaitHours } from '../planned'
+import { needsWeather } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { hoursByClass } from './openHours'
 import type { HoursByClass } from './openHours'
+import { ceilTick } from './tick'
 import { haulOutsInTime, makeSites, siteHours } from './sites'
 import type { Ashore, SiteHours, Sites } from './sites'
-
-/** Everything is placed on a grid of five minutes from the UTC epoch. */
-const tickMs = 5 * minuteMs
-export const ceilTick = (instant: number): number => Math.ceil(instant / tickMs) * tickMs
 
 export interface Release {
   readonly at: number
@@ -31,6 +29,8 @@ export interface Activity {
   readonly job: Job
   readonly before: readonly Arc[]
   readonly after: readonly Arc[]
+  /** It needs weather, and does not follow another such step through a bond window. */
+  readonly startsSpell: boolean
   /** Milliseconds of work still to do for one person; 0: takes nobody. */
   readonly workMs: number
   readonly capable: readonly number[]
@@ -237,6 +237,8 @@ export function compile(rows: RefitRows, clock: ZoneClock, now: number): Compile
       job,
       before: before.get(step.id) ?? [],
       after: after.get(step.id) ?? [],
+      startsSpell:
+        needsWeather(step) && !(before.get(step.id) ?? []).some((arc) => arc.maxWaitHours !== null),
       workMs: others ? 0 : workLeftMs(step, logged),
       capable,
       crewMin: step.crewMin,

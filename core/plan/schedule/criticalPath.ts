@@ -1,5 +1,6 @@
 import { hourMs, dayMs } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
+import { weatherAllowance } from '../weatherAllowance'
 import { durationMs, waitOver } from './compile'
 import type { Activity, Compiled } from './compile'
 import { hullWindows } from './hullWindows'
@@ -69,6 +70,7 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
       if (ready !== undefined) from = Math.max(from, ready + arc.minWaitHours * hourMs)
     }
     for (const release of activity.releases) from = Math.max(from, release.at)
+    from += allowanceMs(activity, from)
     if (activity.booking) {
       const start = Math.max(from, activity.booking.from)
       const finish = Math.max(start, activity.booking.to)
@@ -91,6 +93,11 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     return { start, finish, ready: waitOver(step, finish, compiled.rows) }
   }
 
+  function allowanceMs(activity: Activity, at: number): number {
+    if (!activity.startsSpell) return 0
+    return weatherAllowance(activity.step, at, compiled.rows, compiled.now)?.ms ?? 0
+  }
+
   function backwardPass() {
     const latest = new Map<string, { start: number; finish: number }>()
     const deadlines = jobDeadlines()
@@ -102,7 +109,12 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
         if (activity.holds && activity.holds === phase.launch) readyBy = Math.min(readyBy, launchBy)
         for (const arc of activity.after) {
           const start = latest.get(arc.to)?.start
-          if (start !== undefined) readyBy = Math.min(readyBy, start - arc.minWaitHours * hourMs)
+          const next = compiled.activities.get(arc.to)
+          if (start !== undefined)
+            readyBy = Math.min(
+              readyBy,
+              start - arc.minWaitHours * hourMs - (next ? allowanceMs(next, start) : 0),
+            )
         }
         if (readyBy === Infinity) continue
         latest.set(activity.step.id, backward(activity, readyBy))

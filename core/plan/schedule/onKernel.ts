@@ -1,7 +1,8 @@
 import { placeNeeds } from '../../model/words'
 import type { PlaceNeed } from '../../model/words'
-import { dayNumber, hourMs, minuteMs, minutesOf, weekdayOf } from '../../time/civil'
+import { dayNumber, hourMs, minutesOf, weekdayOf } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
+import { weatherAllowance } from '../weatherAllowance'
 import { durationMs, waitOver } from './compile'
 import type { Activity, Compiled } from './compile'
 import { crewsOf } from './crews'
@@ -17,9 +18,9 @@ import type {
 import type { Phase } from './phases'
 import type { Pass } from './serial'
 import { makeSites, slingMs } from './sites'
+import { tickMs as tick } from './tick'
 import type { Ashore } from './sites'
 
-const tick = 5 * minuteMs
 /** Crews of a step offered to the kernel. */
 const mostCrews = 4
 /** Days past the end of the pass that the kernel may use. */
@@ -155,7 +156,12 @@ export function onKernel(
   function addArcs(activity: Activity): void {
     for (const arc of activity.after) {
       if (!pass.placements.has(arc.to)) continue
-      const minLag = waitTicks(activity) + Math.ceil((arc.minWaitHours * hourMs) / tick)
+      const next = compiled.activities.get(arc.to)
+      const finish = pass.placements.get(arc.from)?.segments.at(-1)?.[1] ?? base
+      const weather = next?.startsSpell
+        ? (weatherAllowance(next.step, finish, rows, compiled.now)?.ms ?? 0)
+        : 0
+      const minLag = waitTicks(activity) + Math.ceil((arc.minWaitHours * hourMs + weather) / tick)
       arcs.push({ from: arc.from, to: arc.to, minLag, maxLag: null, earliestAfter: null })
     }
   }

@@ -1,7 +1,8 @@
 import type { Mend, Placement, PlannedGate, Trouble } from '../../model/stored'
 import { hourMs } from '../../time/civil'
+import { weatherAllowance } from '../weatherAllowance'
 import type { Binding } from './binding'
-import { ceilTick, durationMs, waitOver } from './compile'
+import { durationMs, waitOver } from './compile'
 import type { Activity, Compiled } from './compile'
 import { crewsOf } from './crews'
 import { Diary } from './diary'
@@ -16,6 +17,7 @@ import { makeSites } from './sites'
 import type { Ashore, Span } from './sites'
 import { BondWindows } from './bondWindows'
 import type { Ahead } from './bondWindows'
+import { ceilTick } from './tick'
 import { neverFits, notPlaced } from './unplaced'
 
 /** What one pass over the phases gives. */
@@ -122,7 +124,14 @@ class SerialPass {
           : { kind: 'after', stepId: arc.from },
       )
     }
-    return earliest
+    const allowance = activity.startsSpell
+      ? weatherAllowance(activity.step, earliest.at, this.compiled.rows, this.compiled.now)
+      : null
+    if (!allowance) return earliest
+    return {
+      at: earliest.at + allowance.ms,
+      binding: { kind: 'weather', ...allowance, after: heldBy(earliest.binding) },
+    }
   }
 
   private windowsOf(activity: Activity, phase: Phase): readonly Span[] {
@@ -198,7 +207,7 @@ class SerialPass {
     }
     const binding: Binding =
       heldFor !== null && best.room.start > earliest.at
-        ? { kind: 'bondWindow', stepId: heldFor }
+        ? { kind: 'bondWindow', stepId: heldFor, after: heldBy(earliest.binding) }
         : this.bindingOf(activity, earliest, windows, best.crew, best.room.start)
     this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
     this.keep(activity, best.room.segments, best.crew, binding, mends)
@@ -299,4 +308,10 @@ class SerialPass {
     )
     return { gateId: gate?.id ?? '', haulOutId: own.haulOut.id, at: day.at, binding: day.binding }
   }
+}
+
+/** The step behind a binding; null: none. */
+function heldBy(binding: Binding): string | null {
+  if (binding.kind === 'after' || binding.kind === 'wait') return binding.stepId
+  return binding.kind === 'weather' ? binding.after : null
 }

@@ -18,6 +18,7 @@ export const statements: readonly string[] = [
     "currency" TEXT NOT NULL,
     "units" TEXT NOT NULL,
     "monthMeanC" JSON NOT NULL,
+    "workableShare" JSON NOT NULL,
     "calibrate" TINYINT(1) NOT NULL,
     "startedOn" TEXT NOT NULL,
     PRIMARY KEY (refitId, id)
