@@ -99,7 +99,7 @@ class Improving {
     })
     if (!breeding.possible) return
     const most = Math.ceil(this.effort.iterations / 2)
-    breeding.first()
+    breeding.first(this.effort.stop)
     while (breeding.laid < most * laidEach && !this.effort.stop()) breeding.generation()
     // The best few, best first: later ones were better.
     for (const plan of found.slice(-most).reverse()) {

@@ -43,10 +43,10 @@ export class Breeding {
     return this.serial.sorted.length > 0 && this.usable.every((modes) => modes.length > 0)
   }
 
-  /** One plan from each rule and each way of choosing modes. */
-  first(): void {
+  /** One plan from each rule and each way of choosing modes, until it is over. */
+  first(over: () => boolean): void {
     for (const modes of this.modeRules())
-      for (const keys of this.keyRules(modes)) this.lay(keys, modes)
+      for (const keys of this.keyRules(modes)) if (!over()) this.lay(keys, modes)
   }
 
   /** One more generation of plans. */

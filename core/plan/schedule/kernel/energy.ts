@@ -1,7 +1,8 @@
+import { cliqueBound } from './cliques'
 import type { Compiled, CompiledResource } from './compiled'
 
-/** Activities looked at together, at most: the bound grows with the cube. */
-const mostTogether = 80
+/** Effort of one resource, at most: users squared times the steps of its profile. */
+const mostEffort = 2e7
 
 /**
  * A makespan that no plan can beat. For every resource, head and tail: the work of all activities with
@@ -15,7 +16,7 @@ export function energyBound(compiled: Compiled, heads: readonly number[]): numbe
     ),
   )
   const tails = tailsOf(compiled, shortest)
-  let bound = 0
+  let bound = shortest.includes(Infinity) ? 0 : cliqueBound(compiled, heads, tails, shortest)
   activities.forEach((_, index) => {
     bound = Math.max(
       bound,
@@ -33,7 +34,7 @@ export function energyBound(compiled: Compiled, heads: readonly number[]): numbe
       ),
     )
     const users = works.flatMap((work, at) => (work > 0 && work < Infinity ? [at] : []))
-    if (users.length > mostTogether || resource.most === Infinity) return
+    if (resource.most === Infinity || users.length ** 2 * resource.at.length > mostEffort) return
     const byHead = users.slice().sort((a, b) => (heads[b] as number) - (heads[a] as number))
     for (const least of new Set(users.map((at) => tails[at] as number))) {
       let sum = 0

@@ -81,8 +81,9 @@ class Solving {
       this.effort.stop() ||
       breeding.laid >= Math.min(mostLaid, this.effort.iterations) ||
       this.reached(bound)
-    breeding.first()
-    for (let idle = 0; idle < patience && !over(); idle++) {
+    breeding.first(over)
+    // Where no rule finds a plan, breeding seldom does: that is for the search.
+    for (let idle = this.best ? 0 : patience; idle < patience && !over(); idle++) {
       const before = this.best
       breeding.generation()
       if (this.best !== before) idle = -1
