@@ -11,8 +11,8 @@ interface Creature {
   readonly plan: Plan
 }
 
-const population = 24
-const elite = 7
+const population = 48
+const elite = 12
 /** Chance that a child takes a key from the better parent. */
 const fromBetter = 0.7
 

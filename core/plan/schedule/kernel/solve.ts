@@ -24,7 +24,7 @@ export interface Effort {
 
 /** Plans bred at most before the complete search begins, and rounds without a better one. */
 const mostLaid = 6000
-const patience = 14
+const patience = 8
 /** Conflicts of one stretch of complete search, and of one look round the best plan. */
 const stretch = 1500
 const look = 250
