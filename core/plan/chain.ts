@@ -77,6 +77,7 @@ function stepOf(binding: Binding): string | null {
       return binding.stepId
     case 'bondWindow':
     case 'weather':
+    case 'yardHours':
       return binding.after
     default:
       return null
@@ -135,6 +136,8 @@ function sayer(rows: RefitRows, clock: ZoneClock) {
         return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`
       case 'weather':
         return `${formatWait(binding.ms / hourMs)} allowed for weather: about ${Math.round(binding.share * 100)} % of the days suit it then.`
+      case 'yardHours':
+        return 'The yard does it in its working hours.'
       case 'notBefore':
         return `You set it to be not before ${sayDate(binding.on)}.`
       case 'trade': {

@@ -10,6 +10,8 @@ export interface StepFacts {
   readonly tests: boolean
   /** Takes none of our people: a trade, a delivery, the crane. */
   readonly byOthers: boolean
+  /** The yard does it, in its working hours. */
+  readonly byYard: boolean
   /** Stopping half way spoils it. */
   readonly inOneGo: boolean
 }
@@ -21,6 +23,7 @@ const nothing: StepFacts = {
   closes: false,
   tests: false,
   byOthers: false,
+  byYard: false,
   inOneGo: false,
 }
 
@@ -41,9 +44,9 @@ const facts: Partial<Record<Operation, Partial<StepFacts>>> = {
   test: { tests: true },
   buy: { byOthers: true },
   contract: { byOthers: true },
-  launch: { byOthers: true, inOneGo: true },
-  lift: { byOthers: true, inOneGo: true },
-  move: { byOthers: true, inOneGo: true },
+  launch: { byOthers: true, byYard: true, inOneGo: true },
+  lift: { byOthers: true, byYard: true, inOneGo: true },
+  move: { byOthers: true, byYard: true, inOneGo: true },
 }
 
 export const factsOf = (operation: Operation): StepFacts => ({ ...nothing, ...facts[operation] })

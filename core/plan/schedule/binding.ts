@@ -28,6 +28,8 @@ export type Binding =
       readonly ms: number
       readonly after: string | null
     }
+  /** The yard does it in its working hours. */
+  | { readonly kind: 'yardHours'; readonly after: string | null }
   | { readonly kind: 'notBefore'; readonly on: string }
   | { readonly kind: 'trade'; readonly bookingId: string }
   | { readonly kind: 'part'; readonly partId: string }

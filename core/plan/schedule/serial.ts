@@ -1,5 +1,6 @@
 import type { Mend, Placement, PlannedGate, Trouble } from '../../model/stored'
 import { hourMs } from '../../time/civil'
+import { factsOf } from '../facts'
 import { weatherAllowance } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { durationMs, waitOver } from './compile'
@@ -18,6 +19,7 @@ import type { Ashore, Span } from './sites'
 import { BondWindows } from './bondWindows'
 import type { Ahead } from './bondWindows'
 import { ceilTick } from './tick'
+import { yardTime } from './yardTime'
 import { neverFits, notPlaced } from './unplaced'
 
 /** What one pass over the phases gives. */
@@ -177,8 +179,16 @@ class SerialPass {
       this.refuse(activity)
       return
     }
-    const at = Math.max(earliest.at, window[0])
-    const binding = at > earliest.at ? this.hullBinding(activity, at) : earliest.binding
+    const free = Math.max(earliest.at, window[0])
+    const at = factsOf(activity.step.operation).byYard
+      ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock)
+      : free
+    const binding: Binding =
+      at > free
+        ? { kind: 'yardHours', after: heldBy(earliest.binding) }
+        : at > earliest.at
+          ? this.hullBinding(activity, at)
+          : earliest.binding
     this.keep(activity, [[at, at]], [], binding)
   }
 
