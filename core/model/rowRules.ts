@@ -232,7 +232,7 @@ function sameName(
 }
 
 /** Steps a refit may have. */
-export const mostSteps = 10_000
+const mostSteps = 10_000
 
 /** What a refit as a whole must keep. */
 export const checkRefit = (rows: RefitRows): FieldProblem[] =>

@@ -51,7 +51,7 @@ export type Relaxed = (member: Member) => boolean
 const nothing: Relaxed = () => false
 
 /** A wait whose length depends on when it begins. */
-export class EarliestAfter {
+class EarliestAfter {
   private readonly finish: number[] = []
   private readonly lag: number[] = []
   /** Earliest start promised by all points before. */

@@ -2,12 +2,7 @@ import type { Compiled } from './compiled'
 import type { Cost, Plan } from './problem'
 
 /** Finish of an activity begun at a possible start in a mode. */
-export function finishOf(
-  compiled: Compiled,
-  activity: number,
-  mode: number,
-  start: number,
-): number {
+function finishOf(compiled: Compiled, activity: number, mode: number, start: number): number {
   return (compiled.activities[activity]?.modes[mode]?.calendar.finish(start) ?? start) as number
 }
 
@@ -24,7 +19,7 @@ export function planOf(
 }
 
 /** Weighted lateness, makespan and weighted finishes. */
-export function costOf(compiled: Compiled, finishes: readonly number[]): Cost {
+function costOf(compiled: Compiled, finishes: readonly number[]): Cost {
   let lateness = 0
   for (const { activity, at, weight } of compiled.deadlines)
     lateness += weight * Math.max(0, (finishes[activity] as number) - at)
