@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { bigRefit } from '../../demo/bigRefit'
+import { demoNow, sableWren } from '../../demo/sableWren'
 import { zoneClock } from '../time/zone'
 import { add, emptyRefit, job, person, step } from '../testing/build'
+import { bindingChain } from './chain'
 import { checkPlan } from './check'
 import { bestPlan } from './improve'
 import { makePlan } from './makePlan'
@@ -44,6 +46,20 @@ describe('an improved plan', () => {
     expect(plan.placements.find((one) => one.stepId === 'after')?.segments).toEqual([
       [Date.UTC(2027, 3, 24, 8), Date.UTC(2027, 3, 24, 16)],
     ])
+  })
+
+  it('lays peel ply on the demo foredeck over the free weekend, and the chain of the launch says so', () => {
+    const rows = sableWren('r')
+    const dublin = zoneClock('Europe/Dublin')
+    const { plan } = bestPlan(rows, demoNow, { ...effort, iterations: 24 })
+    expect(checkPlan(rows, plan)).toEqual([])
+    const plies = plan.placements.find((one) => one.stepId === 'foredeck-13')
+    // 2.6 h of laminating for two: a tenth of it is 15.6 minutes, just over the least quarter hour.
+    expect(plies?.mends).toMatchObject([{ kind: 'peelPly', toStepId: 'foredeck-14', hours: 0.26 }])
+    const link = bindingChain(plan, rows, 'launch-two', dublin).find(
+      (one) => one.stepId === 'foredeck-13',
+    )
+    expect(link?.why).toMatch(/Lay peel ply over it \(16 min\)/)
   })
 
   it('costs days late first, by hand', () => {

@@ -1,15 +1,5 @@
 import type { Interval } from './problem'
-
-/** First index whose value is greater than `wanted` in a rising list. */
-function firstAbove(list: readonly number[], wanted: number): number {
-  let [low, high] = [0, list.length]
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((list[middle] as number) > wanted) high = middle
-    else low = middle + 1
-  }
-  return low
-}
+import { firstAbove } from './steps'
 
 /** Open stretches, apart and in order, with the open time before each. */
 export class Stretches {

@@ -1,5 +1,6 @@
 import type { Calendar } from './calendar'
 import type { Compiled, CompiledMode, CompiledResource } from './compiled'
+import { stepAt } from './steps'
 
 /** What is left of a resource as work is placed: steps in time. */
 class Left {
@@ -15,16 +16,6 @@ class Left {
     this.units = this.resource.units.slice()
   }
 
-  indexOf(t: number): number {
-    let [low, high] = [0, this.at.length]
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if ((this.at[middle] as number) > t) high = middle
-      else low = middle + 1
-    }
-    return low - 1
-  }
-
   take(from: number, to: number, units: number): void {
     const first = this.cut(from)
     const last = this.cut(to)
@@ -33,7 +24,7 @@ class Left {
 
   /** Makes a step begin at `t`; its position. */
   private cut(t: number): number {
-    const k = this.indexOf(t)
+    const k = stepAt(this.at, t)
     if (this.at[k] === t) return k
     this.at.splice(k + 1, 0, t)
     this.units.splice(k + 1, 0, this.units[k] as number)
@@ -103,7 +94,11 @@ export class Room {
     start: number,
     finish: number,
   ): number {
-    for (let k = left.indexOf(start); k < left.at.length && (left.at[k] as number) < finish; k++) {
+    for (
+      let k = stepAt(left.at, start);
+      k < left.at.length && (left.at[k] as number) < finish;
+      k++
+    ) {
       if ((left.units[k] as number) >= units) continue
       const end = left.at[k + 1] ?? Infinity
       if (!calendar.splittable) return end
@@ -121,7 +116,7 @@ export class Room {
     start: number,
     finish: number,
   ): number {
-    for (let k = left.indexOf(finish - 1); k >= 0; k--) {
+    for (let k = stepAt(left.at, finish - 1); k >= 0; k--) {
       const end = left.at[k + 1] ?? Infinity
       if (end <= start) break
       if ((left.units[k] as number) >= units) continue

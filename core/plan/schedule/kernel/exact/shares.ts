@@ -1,5 +1,6 @@
 import type { Calendar } from '../calendar'
 import type { CompiledResource } from '../compiled'
+import { stepAt } from '../steps'
 import { Because, lower, upper } from './engine'
 import type { Engine, Propagator } from './engine'
 
@@ -79,7 +80,7 @@ export class SharesOf implements Propagator {
       this.to[one] = earliest
       cuts.push(latest, earliest)
       if (calendar.splittable)
-        for (let i = Math.max(0, stepOf(calendar.from, latest)); i < calendar.from.length; i++) {
+        for (let i = Math.max(0, stepAt(calendar.from, latest)); i < calendar.from.length; i++) {
           const [a, b] = [calendar.from[i] as number, calendar.to[i] as number]
           if (a >= earliest) break
           if (a > latest && a < earliest) cuts.push(a)
@@ -90,7 +91,7 @@ export class SharesOf implements Propagator {
     cuts.sort((a, b) => a - b)
     const [first, last] = [cuts[0] as number, cuts.at(-1) as number]
     const changes = this.resource.at
-    const begin = stepOf(changes, first)
+    const begin = stepAt(changes, first)
     for (let k = begin + 1; k < changes.length && (changes[k] as number) < last; k++)
       cuts.push(changes[k] as number)
     cuts.sort((a, b) => a - b)
@@ -109,7 +110,7 @@ export class SharesOf implements Propagator {
       const [from, to] = [this.from[one] as number, this.to[one] as number]
       if (from >= to) continue
       const { units, calendar } = this.shares[one] as Share
-      for (let k = this.indexOf(from); (this.at[k] as number) < to; k++)
+      for (let k = stepAt(this.at, from); (this.at[k] as number) < to; k++)
         if (!calendar.splittable || calendar.isOpen(this.at[k] as number))
           this.taken[k] = (this.taken[k] as number) + units
     }
@@ -122,11 +123,6 @@ export class SharesOf implements Propagator {
     return true
   }
 
-  /** Position of the step of the time-table that holds `t`; -1: before the first. */
-  private indexOf(t: number): number {
-    return stepOf(this.at, t)
-  }
-
   /** Whether step k has no room for the share besides the others. */
   private blocks(k: number, one: number, units: number): boolean {
     const t = this.at[k] as number
@@ -136,7 +132,7 @@ export class SharesOf implements Propagator {
 
   /** Last blocked open time in the work from `start` to `finish`; -1: none. */
   private lastBlocked(one: number, share: Share, start: number, finish: number): number {
-    for (let k = Math.min(this.indexOf(finish - 1), this.at.length - 2); k >= 0; k--) {
+    for (let k = Math.min(stepAt(this.at, finish - 1), this.at.length - 2); k >= 0; k--) {
       const end = this.at[k + 1] as number
       if (end <= start) break
       if (!this.blocks(k, one, share.units)) continue
@@ -150,7 +146,7 @@ export class SharesOf implements Propagator {
   }
 
   private firstBlocked(one: number, share: Share, start: number, finish: number): number {
-    for (let k = Math.max(0, this.indexOf(start)); k + 1 < this.at.length; k++) {
+    for (let k = Math.max(0, stepAt(this.at, start)); k + 1 < this.at.length; k++) {
       if ((this.at[k] as number) >= finish) break
       if (!this.blocks(k, one, share.units)) continue
       const end = this.at[k + 1] as number
@@ -238,7 +234,7 @@ export class SharesOf implements Propagator {
   }
 
   private thereAt(t: number): number {
-    return this.there[this.indexOf(t)] as number
+    return this.there[stepAt(this.at, t)] as number
   }
 
   /** Just enough shares that surely cover `t` to take more than `room`. */
@@ -265,15 +261,4 @@ export class SharesOf implements Propagator {
     }
     return atoms
   }
-}
-
-/** Position of the step that holds `t` in a rising list; -1: before the first. */
-function stepOf(at: readonly number[], t: number): number {
-  let [low, high] = [0, at.length]
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((at[middle] as number) > t) high = middle
-    else low = middle + 1
-  }
-  return low - 1
 }
