@@ -1,7 +1,7 @@
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 /** Packages core may use: pure and well known. */
-const corePackages = ['@date-fns/tz', 'date-fns']
+const corePackages = ['@date-fns/tz', 'date-fns', 'jsep']
 const coreOnly = {
   patterns: [
     {

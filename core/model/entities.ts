@@ -15,6 +15,7 @@ import {
   text,
 } from './field'
 import type { RowOf } from './field'
+import type { Recipe, RecipeInputs } from '../recipes/recipe'
 import type { StoredPlan, SnapshotFigures } from './stored'
 import * as words from './words'
 
@@ -43,6 +44,14 @@ export const entities = {
     ),
     calibrate: flag('Use what past steps really took', false),
     startedOn: date('Started on'),
+    /** Minor units; what an hour of our own is reckoned at against a trade's price. Null: not reckoned. */
+    ownHourMinor: maybe(integer('An hour of our own is worth', { min: 0, max: 1e7 })),
+    /** Work that takes a licensed person where she lies. The local code decides. */
+    licensedHere: choices('Takes a licensed person here', words.licensedKinds, [
+      'mains',
+      'gas',
+      'lithium',
+    ]),
   },
   system: {
     name: text('System'),
@@ -152,6 +161,13 @@ export const entities = {
     reason: note('Reason', 1000),
     /** The job during which this one was found; null when it was planned. */
     parentJobId: maybe(ref('Found during', 'job')),
+    /** Key of the recipe it was made by: one of the book, or the id of an own one. Null: written by hand. */
+    recipeKey: maybe(text('Recipe', 80)),
+    recipeInputs: record<RecipeInputs>('Dimensions', {}),
+    doBy: choice('Who does it', words.doers, 'undecided'),
+    doByReason: note('Why they do it', 1000),
+    /** A trade's price for the whole job, minor units; null: nobody was asked. */
+    tradePriceMinor: maybe(integer("A trade's price", { min: 0, max: 1e11 })),
     /** Rank pinned by hand; null: computed. */
     pinnedRank: maybe(integer('Pinned rank', { min: 1, max: 10_000 })),
     order: text('Order', 80),
@@ -203,6 +219,12 @@ export const entities = {
     productId: maybe(ref('Product', 'product')),
     notBefore: maybe(date('Not before')),
     caution: note('Caution', 1000),
+    /** Kind of work that may take a licensed person; null: none. */
+    licensedKind: maybe(choice('Licensed work', words.licensedKinds)),
+    /** Step of the recipe it was made from; '' when written by hand. */
+    recipeStep: note('Step of the recipe', 80),
+    /** The values the recipe gave it: what differs now was edited by hand and is kept. */
+    recipeMade: record<Record<string, unknown>>('As the recipe made it', {}),
     forHelpers: flag('Good for a helper', false),
     state: choice('State', words.stepStates, 'open'),
     doneAt: maybe(instant('Done at')),
@@ -232,10 +254,61 @@ export const entities = {
     state: choice('State', words.partStates, 'wanted'),
     quantity: real('How many', { min: 0.001, max: 1e6 }, 1),
     unit: note('Unit', 20),
+    /** What it is sold in, in its unit; null: cut to measure. */
+    packSize: maybe(real('Sold in packs of', { min: 0.001, max: 1e6 })),
+    /** Material of the recipe it came from; '' when written by hand. */
+    recipePart: note('Material of the recipe', 120),
+    recipeMade: record<Record<string, unknown>>('As the recipe made it', {}),
     priceMinor: maybe(integer('Price', { min: 0, max: 1e11 })),
     supplier: note('Supplier', 120),
     orderedOn: maybe(date('Ordered on')),
     arrivesOn: maybe(date('Arrives on')),
+  },
+  /** A recipe of our own: copied, edited, brought in, or made from a job. */
+  recipe: {
+    name: text('Recipe'),
+    body: record<Recipe>('Recipe'),
+    order: text('Order', 80),
+  },
+  /** Something stripped out and put away until a step wants it back. */
+  bag: {
+    code: text('Code', 20),
+    what: text('What is in it', 300),
+    contents: note('Contents'),
+    fromZoneId: maybe(ref('Came from', 'zone')),
+    jobId: maybe(ref('Stripped out for', 'job')),
+    wantedByStepId: maybe(ref('Wanted back by', 'step')),
+    /** '' when nobody knows: it is warned about as its step nears. */
+    storedAt: note('Where it is', 200),
+    lastSeenOn: maybe(date('Last seen on')),
+    state: choice('State', words.bagStates, 'stored'),
+    order: text('Order', 80),
+  },
+  bagWire: {
+    bagId: ref('Bag', 'bag'),
+    from: text('From', 120),
+    to: note('To', 120),
+    colour: note('Colour', 60),
+    label: note('Label', 60),
+    order: text('Order', 80),
+  },
+  /** A file kept beside a job or a product: never opened or run by the program. */
+  document: {
+    title: text('Document', 300),
+    fileName: text('File', 300),
+    /** SHA-256 of the file, which is also its name in the data folder. */
+    hash: text('File', 64),
+    mime: text('Type', 100),
+    sizeBytes: integer('Size', { min: 1, max: 1e9 }),
+    jobId: maybe(ref('Job', 'job')),
+    productId: maybe(ref('Product', 'product')),
+  },
+  /** An address written beside a job or a product. */
+  webLink: {
+    title: text('Link', 300),
+    url: text('Address', 2000),
+    jobId: maybe(ref('Job', 'job')),
+    productId: maybe(ref('Product', 'product')),
   },
   tradeBooking: {
     stepId: ref('Step', 'step'),
@@ -321,6 +394,7 @@ export const entities = {
     findingId: maybe(ref('Finding', 'finding')),
     jobId: maybe(ref('Job', 'job')),
     sheetId: maybe(ref('Sheet', 'asBuiltSheet')),
+    bagId: maybe(ref('Bag', 'bag')),
     takenAt: instant('Taken at'),
   },
   /** A day as its people changed it: who, where, from when to when, in what order. */
@@ -371,3 +445,5 @@ export type HoursEntry = Row<'hoursEntry'>
 export type AsBuiltSheet = Row<'asBuiltSheet'>
 export type Product = Row<'product'>
 export type DayPlan = Row<'dayPlan'>
+export type Part = Row<'part'>
+export type Bag = Row<'bag'>

@@ -62,7 +62,8 @@ export const choice = <const Options extends readonly string[]>(
 export const choices = <const Options extends readonly string[]>(
   label: string,
   options: Options,
-): Field<Options[number][]> => plain('choices', label, { options, initial: [] })
+  initial: Options[number][] = [],
+): Field<Options[number][]> => plain('choices', label, { options, initial })
 /** A whole number inside a range. */
 export const integer = (label: string, range: Range, initial?: number): Field<number> =>
   plain('integer', label, { ...range, initial })

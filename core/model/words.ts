@@ -52,6 +52,19 @@ export const systemKinds = [
   'finish',
   'safety',
 ] as const
+export type SystemKind = (typeof systemKinds)[number]
+
+/** Work that many places leave to licensed people; the user says which do where they live. */
+export const licensedKinds = [
+  'mains',
+  'gas',
+  'lithium',
+  'fuel',
+  'welding',
+  'rigging',
+  'refrigerant',
+] as const
+export type LicensedKind = (typeof licensedKinds)[number]
 
 export const accessKinds = ['open', 'awkward', 'cramped', 'blind'] as const
 export type Access = (typeof accessKinds)[number]
@@ -102,3 +115,8 @@ export type Strake = (typeof strakes)[number]
 
 export const clockKinds = ['pot', 'cure', 'overcoat', 'immersion'] as const
 export type ClockKind = (typeof clockKinds)[number]
+
+/** Who does a job, once somebody has thought about it. */
+export const doers = ['undecided', 'own', 'trade'] as const
+
+export const bagStates = ['stored', 'fitted', 'lost'] as const

@@ -5,8 +5,12 @@ import { SequelizeStorage, Umzug } from 'umzug'
 import { folderIn } from '../services/dataFolder'
 import { log } from '../services/log'
 import { statements } from './migrations/first'
+import { statements as recipesAndBags } from './migrations/recipesAndBags'
 
-const migrations = [{ name: '0001-first', statements }]
+const migrations = [
+  { name: '0001-first', statements },
+  { name: '0002-recipes-and-bags', statements: recipesAndBags },
+]
 
 /** A whole copy of the database beside it, named for why it was taken. */
 export async function copyDatabase(sequelize: Sequelize, why: string): Promise<string> {

@@ -1,0 +1,98 @@
+/** Hand calculations and properties of beads, bolts, counts, plates and spans. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { equalSpans } from '../layout/spans'
+import { backingPlateMm } from './backingPlate'
+import { beadMl, cartridges } from './bead'
+import { boltLength, boltSizesMm } from './boltLength'
+import { fasteningsWithSpares, packsFor } from './count'
+
+describe('by hand', () => {
+  it('beads', () => {
+    // π/4 × 36 × 10; × 1.15 / 290 = 1.12
+    expect(beadMl(6, 10)).toBeCloseTo(282.74, 2)
+    expect(cartridges(282.74)).toBe(2)
+    // 290 / 1.15 fills one to the last drop
+    expect(cartridges(290 / 1.15)).toBe(1)
+    expect(cartridges(0)).toBe(0)
+  })
+  it('bolts', () => {
+    // 45 + 3.2 + 6.8 + 2 × 1.25 = 57.5
+    const m8 = boltLength(8, { stackMm: 45, washersMm: 3.2, socketDepthMm: 4 })
+    expect(m8.needMm).toBeCloseTo(57.5, 9)
+    // 60 − 55 = 5 mm, deeper than the 4 mm socket
+    expect(m8).toMatchObject({
+      buyMm: 60,
+      stickOutMm: expect.closeTo(5, 9),
+      tooLongForSocket: true,
+    })
+    expect(boltLength(20, { stackMm: 260, washersMm: 20 }).buyMm).toBeNull()
+    expect(() => boltLength(7, { stackMm: 20, washersMm: 2 })).toThrow('M7 is not known')
+  })
+  it('counts', () => {
+    expect(fasteningsWithSpares(4, 6)).toBe(27)
+    expect(fasteningsWithSpares(10, 1)).toBe(11)
+    expect(packsFor(27, 10)).toEqual({ packs: 3, over: 3 })
+    expect(packsFor(0.3, 0.1).packs).toBe(3)
+  })
+  it('plates', () => {
+    // 120 × 80 is 9600; 12 000 wanted; both sides × √1.25
+    const [length, width] = backingPlateMm([100, 60], [70, 30])
+    expect([length, width]).toEqual([expect.closeTo(134.16, 2), expect.closeTo(89.44, 2)])
+    // 25 mm past the bolts is plate enough
+    expect(backingPlateMm([40, 20], [100, 50])).toEqual([150, 100])
+  })
+  it('spans', () => {
+    expect(equalSpans(7.2, 1.6)).toEqual({ spans: 5, posts: 6, spanM: expect.closeTo(1.44, 9) })
+    expect(equalSpans(4.8, 1.6).spans).toBe(3)
+  })
+})
+
+describe('always', () => {
+  it('a bolt reaches two threads past its nut, and a longer stack never takes a shorter one', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...boltSizesMm),
+        fc.double({ min: 0, max: 250, noNaN: true }),
+        fc.double({ min: 0, max: 9, noNaN: true }),
+        (size, stackMm, more) => {
+          const bolt = boltLength(size, { stackMm, washersMm: 2 })
+          const longer = boltLength(size, { stackMm: stackMm + more, washersMm: 2 })
+          if (bolt.buyMm !== null) expect(bolt.buyMm).toBeGreaterThanOrEqual(bolt.needMm - 1e-6)
+          expect(longer.buyMm ?? Infinity).toBeGreaterThanOrEqual(bolt.buyMm ?? Infinity)
+        },
+      ),
+    ))
+  it('packs hold what is needed, and one fewer would not', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 1e4, noNaN: true }),
+        fc.double({ min: 0.05, max: 100, noNaN: true }),
+        (quantity, pack) => {
+          const { packs, over } = packsFor(quantity, pack)
+          expect(packs * pack).toBeGreaterThanOrEqual(quantity - pack * 1e-5)
+          expect((packs - 1) * pack).toBeLessThan(quantity)
+          expect(over).toBeLessThan(pack * (1 + 1e-6))
+        },
+      ),
+    ))
+  it('spans are equal, fill the line and keep under the longest', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 50, noNaN: true }),
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        (length, longest) => {
+          const { spans, spanM } = equalSpans(length, longest)
+          expect(spans * spanM).toBeCloseTo(length, 9)
+          expect(spanM).toBeLessThanOrEqual(longest * (1 + 1e-6))
+        },
+      ),
+    ))
+  it.each([
+    () => beadMl(-1, 2),
+    () => packsFor(3, 0),
+    () => fasteningsWithSpares(4, -1),
+    () => backingPlateMm([100, 60], [Number.NaN, 30]),
+    () => equalSpans(0, 1),
+  ])('refuses what cannot be, %#', (absurd) => expect(absurd).toThrow(RangeError))
+})

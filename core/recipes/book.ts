@@ -1,0 +1,59 @@
+/** All recipes that come with the program, in the order of the book. */
+import { anodes } from './book/anodes'
+import { deepClean } from './book/deepClean'
+import { dryLocalCore } from './book/dryLocalCore'
+import { electricalSystem } from './book/electricalSystem'
+import { engineRecommission } from './book/engineRecommission'
+import { findLeak } from './book/findLeak'
+import { hullDeckJoint } from './book/hullDeckJoint'
+import { injectPanel } from './book/injectPanel'
+import { lockerLid } from './book/lockerLid'
+import { outToTrade } from './book/outToTrade'
+import { postThroughDeck } from './book/postThroughDeck'
+import { postsAndRail } from './book/postsAndRail'
+import { rebedTrim } from './book/rebedTrim'
+import { recoreAbove } from './book/recoreAbove'
+import { recoverLining } from './book/recoverLining'
+import { seaValve } from './book/seaValve'
+import { shaftAndGland } from './book/shaftAndGland'
+import { sisterFrame } from './book/sisterFrame'
+import { sleeveAndBed } from './book/sleeveAndBed'
+import { solarOnArch } from './book/solarOnArch'
+import { stripBarrierAntifoul } from './book/stripBarrierAntifoul'
+import { stripOut } from './book/stripOut'
+import { throughHull } from './book/throughHull'
+import { transducer } from './book/transducer'
+import { varnishWood } from './book/varnishWood'
+import { waterLip } from './book/waterLip'
+import { winterLayUp } from './book/winterLayUp'
+import type { Recipe } from './recipe'
+
+export const recipeBook: readonly Recipe[] = [
+  sleeveAndBed,
+  findLeak,
+  dryLocalCore,
+  recoreAbove,
+  injectPanel,
+  throughHull,
+  seaValve,
+  transducer,
+  stripBarrierAntifoul,
+  anodes,
+  shaftAndGland,
+  postsAndRail,
+  rebedTrim,
+  lockerLid,
+  postThroughDeck,
+  hullDeckJoint,
+  sisterFrame,
+  electricalSystem,
+  solarOnArch,
+  recoverLining,
+  varnishWood,
+  outToTrade,
+  engineRecommission,
+  stripOut,
+  deepClean,
+  winterLayUp,
+  waterLip,
+]

@@ -1,0 +1,147 @@
+import type { Recipe } from '../recipe'
+import { chem, counted, input, ours, sealantSets, shed, two } from './words'
+
+/** 15 */
+export const postThroughDeck: Recipe = {
+  ...ours,
+  key: 'post-through-deck',
+  title: 'Post or bitt through the deck',
+  about:
+    'For a laminated post that passes the deck and stands on structure below, with a spar bolted through it.',
+  purpose: 'go',
+  system: 'ground tackle',
+  inputs: [
+    input('side', 'Side of the post', 'mm', [40, 100, 300], 'Square section.', {
+      drawing: 'section',
+    }),
+    input(
+      'faces',
+      'Faces tabbed',
+      'pieces',
+      [2, 4, 4],
+      'At deck and foot together they count once.',
+      counted,
+    ),
+    input(
+      'tabM',
+      'Tab length a face',
+      'm',
+      [0.05, 0.3, 2],
+      'Along the joint: face at the deck and at the foot.',
+      { drawing: 'fillet' },
+    ),
+    input('plies', 'Tab plies', 'pieces', [1, 4, 10], 'Each wider than the one beneath.', {
+      whole: true,
+      drawing: 'plies',
+    }),
+    input('fillet', 'Fillet radius', 'mm', [6, 20, 60], 'Made first, under the tabs.', {
+      drawing: 'fillet',
+    }),
+    input(
+      'cloth',
+      'Cloth',
+      'g/m²',
+      [100, 450, 1200],
+      'Dry weight of one ply; biaxial, half resin.',
+      { drawing: 'cloth' },
+    ),
+  ],
+  choices: [],
+  values: [
+    { key: 'jointM', label: 'Joint', unit: 'm', formula: 'faces * tabM' },
+    {
+      key: 'filletMl',
+      label: 'Fillet filler',
+      unit: 'mL',
+      formula: 'filletMlPerM(fillet) * jointM * 1.25',
+    },
+    {
+      key: 'tabM2',
+      label: 'Tab cloth with a tenth for cutting',
+      unit: 'm²',
+      formula: 'tabbingAreaM2(jointM, 50, fillet, plies) * 1.1',
+    },
+    {
+      key: 'resinKg',
+      label: 'Mixed resin for the tabs',
+      unit: 'kg',
+      formula: 'tabM2 * resinKgPerM2(cloth, 0.5)',
+    },
+  ],
+  steps: [
+    {
+      key: 'blank',
+      title: 'Laminate the blank',
+      operation: 'laminate',
+      hours: '3',
+      ...shed,
+      wait: chem(24),
+      materials: [{ what: 'Timber for a {side} mm post', unit: 'pieces', quantity: '1' }],
+    },
+    {
+      key: 'cut',
+      title: 'Cut the deck, dig the core back and seal it',
+      operation: 'cut',
+      hours: '1.5',
+      dry: true,
+      wait: chem(16),
+      caution: 'P3 respirator, goggles. Know what is below before the blade goes in.',
+    },
+    {
+      key: 'foot',
+      title: 'Set it at its angle, bed the foot',
+      operation: 'laminate',
+      hours: '2',
+      ...two,
+      minC: 12,
+      wait: chem(24),
+    },
+    {
+      key: 'tabs',
+      title: 'Fillet and tabs, face {n} of {times}',
+      operation: 'laminate',
+      times: 'faces',
+      hours: '1.5',
+      minC: 12,
+      wait: chem(24),
+      within: '72',
+      materials: [
+        { what: 'Fillet mix', unit: 'mL', quantity: 'filletMl / faces' },
+        { what: 'Biaxial {cloth} g/m²', unit: 'm²', quantity: 'tabM2 / faces' },
+        { what: 'Epoxy, mixed', unit: 'kg', quantity: 'resinKg / faces' },
+      ],
+    },
+    {
+      key: 'spacers',
+      title: 'Bond the spacers, screws out after the cure',
+      operation: 'laminate',
+      hours: '0.5',
+      minC: 12,
+      wait: chem(16),
+    },
+    {
+      key: 'spar',
+      title: 'Fit the spar dry, bore through both',
+      operation: 'drill',
+      hours: '0.8',
+      ...two,
+    },
+    {
+      key: 'seal',
+      title: 'Seal at the deck',
+      operation: 'bed',
+      hours: '0.4',
+      dry: true,
+      wait: sealantSets('72'),
+      materials: [
+        {
+          what: 'Sealant',
+          unit: 'cartridges',
+          quantity: 'cartridges(beadMl(10, 4 * side / 1000))',
+          pack: 1,
+        },
+      ],
+    },
+    { key: 'hose', title: 'Hose test', operation: 'test', hours: '0.3', ...two, helpers: true },
+  ],
+}

@@ -1,0 +1,202 @@
+import type { Recipe } from '../recipe'
+import { afloat, ashore, input, ours, takesDays, two } from './words'
+
+/** 11 */
+export const shaftAndGland: Recipe = {
+  ...ours,
+  key: 'shaft-and-gland',
+  title: 'Shaft, gland, bearing, propeller',
+  about:
+    'For drawing the shaft. She must be blocked high enough, or over a pit, and the rudder may have to come off first: agree both before she is lifted.',
+  purpose: 'go',
+  system: 'stern gear',
+  inputs: [
+    input('shaft', 'Shaft', 'mm', [15, 35, 120], 'Across the shaft, where it is not worn.', {
+      drawing: 'shaft',
+    }),
+    input('packing', 'Packing', 'mm', [4, 8, 25], 'Space between shaft and gland.', {
+      drawing: 'shaft',
+    }),
+    input('rings', 'Rings of packing', 'pieces', [2, 4, 8], 'As many as came out.', {
+      whole: true,
+      drawing: 'shaft',
+    }),
+  ],
+  choices: [
+    {
+      key: 'gland',
+      label: 'Gland',
+      initial: 'packed',
+      options: [
+        {
+          value: 'packed',
+          label: 'Packed',
+          why: 'Drips, is taken up with two spanners anywhere in the world, gives warning for years.',
+        },
+        {
+          value: 'dripless',
+          label: 'Dripless seal',
+          why: 'A dry bilge. The bellows has a date on it, and it must be vented at every launch or it burns.',
+        },
+      ],
+    },
+    {
+      key: 'rudder',
+      label: 'Rudder in the way',
+      initial: 'no',
+      options: [
+        {
+          value: 'no',
+          label: 'The shaft clears it',
+          why: 'Measured, or the rudder has a hole or is offset.',
+        },
+        {
+          value: 'yes',
+          label: 'Rudder off first',
+          why: 'The shaft cannot come out past it: two people, chocks, and the height agreed with the yard.',
+        },
+      ],
+    },
+  ],
+  values: [
+    {
+      key: 'packingM',
+      label: 'Packing',
+      unit: 'm',
+      formula: 'rings * circleM(shaft + packing) * 1.1',
+    },
+  ],
+  steps: [
+    {
+      key: 'height',
+      title: 'Block height or pit agreed with the yard',
+      operation: 'survey',
+      hours: '0.2',
+      caution: 'Agree it before she is lifted out: not after.',
+    },
+    {
+      key: 'rudderOff',
+      title: 'Rudder off',
+      operation: 'strip',
+      hours: '2',
+      when: "rudder == 'yes'",
+      ...ashore,
+      ...two,
+      skill: 'mechanics',
+      caution: 'Chocked and slung before the last bolt; nobody under it.',
+    },
+    {
+      key: 'draw',
+      title: 'Draw the shaft',
+      operation: 'strip',
+      hours: '1.5',
+      ...ashore,
+      ...two,
+      skill: 'mechanics',
+      tools: ['Puller', 'Penetrating oil'],
+    },
+    {
+      key: 'wear',
+      title: 'Measure wear on shaft, bearing, key',
+      operation: 'survey',
+      hours: '0.4',
+      ...ashore,
+      skill: 'mechanics',
+      tools: ['Calliper', 'Straight edge'],
+    },
+    {
+      key: 'bearing',
+      title: 'New bearing',
+      operation: 'fit',
+      hours: '2',
+      ...ashore,
+      skill: 'mechanics',
+      materials: [{ what: 'Bearing for a {shaft} mm shaft', unit: 'pieces', quantity: '1' }],
+    },
+    {
+      key: 'gland',
+      title: 'Repack or reseal the gland',
+      operation: 'fit',
+      hours: '1',
+      ...ashore,
+      skill: 'mechanics',
+      materials: [
+        {
+          what: 'Packing {packing} mm',
+          unit: 'm',
+          quantity: 'packingM',
+          when: "gland == 'packed'",
+        },
+        {
+          what: 'Dripless seal for a {shaft} mm shaft',
+          unit: 'pieces',
+          quantity: '1',
+          when: "gland == 'dripless'",
+        },
+      ],
+    },
+    {
+      key: 'fit',
+      title: 'Shaft in, clearances measured',
+      operation: 'fit',
+      hours: '2',
+      ...ashore,
+      ...two,
+      skill: 'mechanics',
+    },
+    {
+      key: 'rudderOn',
+      title: 'Rudder on, stops checked',
+      operation: 'fit',
+      hours: '2',
+      when: "rudder == 'yes'",
+      ...ashore,
+      ...two,
+      skill: 'mechanics',
+      caution: 'Chocked and slung until the last bolt is in; nobody under it.',
+    },
+    {
+      key: 'grease',
+      title: 'Propeller greased and locked',
+      operation: 'fit',
+      hours: '0.4',
+      ...ashore,
+      caution: 'Near the launch: weeks in the sun dry it out.',
+      materials: [{ what: 'Waterproof grease', unit: 'pieces', quantity: '1' }],
+    },
+    {
+      key: 'secure',
+      title: 'Shaft secured',
+      operation: 'fit',
+      hours: '0.3',
+      ...ashore,
+      caution: 'Also when there is no engine in her: a shaft that slides out sinks the boat.',
+    },
+    {
+      key: 'vent',
+      title: 'Vent the seal just after launch',
+      operation: 'test',
+      hours: '0.1',
+      when: "gland == 'dripless'",
+      ...afloat,
+    },
+    {
+      key: 'settle',
+      title: 'Look at the gland, let her settle a day',
+      operation: 'test',
+      hours: '0.2',
+      ...afloat,
+      wait: takesDays('1'),
+    },
+    {
+      key: 'align',
+      title: 'Final alignment afloat',
+      operation: 'fit',
+      hours: '2',
+      ...afloat,
+      skill: 'mechanics',
+      caution: 'Ashore the hull sits differently: what was aligned there is aligned again.',
+      tools: ['Feeler gauges'],
+    },
+  ],
+}

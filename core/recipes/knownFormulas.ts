@@ -1,0 +1,113 @@
+/** The formulas of core by the names under which recipes call them. All take and give plain numbers. */
+import { coatLitres, coatsForFilm, spreadingRateM2PerL } from '../cure/coverage'
+import { backingPlateMm } from '../fastening/backingPlate'
+import { beadMl, cartridges } from '../fastening/bead'
+import { boltLength } from '../fastening/boltLength'
+import { fasteningsWithSpares } from '../fastening/count'
+import { flatLengthMm } from '../geometry/bend'
+import { cupPlan } from '../laminate/cupPlan'
+import { filletMlPerM } from '../laminate/fillet'
+import { foamLiquidL } from '../laminate/foam'
+import { patchStack, taperWidthMm } from '../laminate/patchStack'
+import { pliesToLevel, plyThicknessMm, resinKgM3, resinKgPerM2 } from '../laminate/ply'
+import { sleeveMl } from '../laminate/sleeve'
+import { tabbingWidthsMm } from '../laminate/tabbing'
+import { equalSpans } from '../layout/spans'
+
+export interface KnownFormula {
+  /** What it takes, in order, with units. */
+  readonly takes: readonly string[]
+  /** What it gives, with its unit. */
+  readonly gives: string
+  readonly work: (...values: number[]) => number
+}
+
+const formula = (
+  takes: readonly string[],
+  gives: string,
+  work: (...values: never[]) => number,
+): KnownFormula => ({ takes, gives, work: work as KnownFormula['work'] })
+
+/** Longest bolt that is stocked; longer is said, never guessed. */
+function boltToBuy(sizeMm: number, stackMm: number, washersMm: number): number {
+  const { buyMm } = boltLength(sizeMm, { stackMm, washersMm })
+  if (buyMm === null)
+    throw new RangeError('boltToBuy: no bolt that long is stocked; use threaded rod')
+  return buyMm
+}
+
+const stackArea = (lengthMm: number, widthMm: number, taperMm: number, plies: number): number =>
+  patchStack(lengthMm, widthMm, taperMm, plies, 'largestFirst').reduce(
+    (sum, ply) => sum + ply.areaM2,
+    0,
+  )
+
+const tabbingArea = (lengthM: number, legMm: number, filletMm: number, plies: number): number =>
+  tabbingWidthsMm(legMm, filletMm, plies).reduce((sum, one) => sum + (one / 1000) * lengthM, 0)
+
+export const knownFormulas: Readonly<Record<string, KnownFormula>> = {
+  ceil: formula(['number'], 'next whole number', (a: number) => Math.ceil(a - 1e-9)),
+  floor: formula(['number'], 'whole number below', (a: number) => Math.floor(a + 1e-9)),
+  min: formula(['number', 'number'], 'the smaller', (a: number, b: number) => Math.min(a, b)),
+  max: formula(['number', 'number'], 'the larger', (a: number, b: number) => Math.max(a, b)),
+  circleM: formula(['diameter mm'], 'way round, m', (d: number) => (Math.PI * d) / 1000),
+  circleM2: formula(['diameter mm'], 'area, m²', (d: number) => (Math.PI * d * d) / 4e6),
+  resinKgPerM2: formula(['cloth g/m²', 'fibre share'], 'resin, kg/m²', resinKgPerM2),
+  plyMm: formula(['cloth g/m²', 'fibre share'], 'ply in epoxy, mm', (w: number, share: number) =>
+    plyThicknessMm(w, share, resinKgM3.epoxy),
+  ),
+  pliesToLevel: formula(
+    ['level mm', 'ply mm'],
+    'plies',
+    (level: number, ply: number) => pliesToLevel(level, ply).plies,
+  ),
+  taperMm: formula(['thickness mm', 'ratio'], 'taper, mm', taperWidthMm),
+  stackAreaM2: formula(['length mm', 'width mm', 'taper mm', 'plies'], 'cloth, m²', stackArea),
+  tabbingAreaM2: formula(['length m', 'leg mm', 'fillet mm', 'plies'], 'cloth, m²', tabbingArea),
+  filletMlPerM: formula(['radius mm'], 'filler, mL/m', filletMlPerM),
+  sleeveMl: formula(
+    ['hole mm', 'depth mm', 'undercut mm', 'core mm'],
+    'thick mix a hole, mL',
+    (diameterMm: number, depthMm: number, undercutMm: number, coreMm: number) =>
+      sleeveMl({ diameterMm, depthMm, undercutMm, coreMm }),
+  ),
+  foamLiquidL: formula(['void L', 'growth'], 'liquid, L', foamLiquidL),
+  cups: formula(
+    ['mix g', 'laying g/h', 'largest cup g', 'pot life h', 'for g'],
+    'cups',
+    (total: number, rate: number, limit: number, lifeH: number, refMassG: number) =>
+      cupPlan(total, rate, limit, { lifeH, refMassG }).cups,
+  ),
+  beadMl: formula(['bead mm', 'length m'], 'sealant, mL', beadMl),
+  cartridges: formula(['sealant mL'], 'cartridges of 290 mL', cartridges),
+  boltToBuy: formula(['size mm', 'stack mm', 'washers mm'], 'bolt to buy, mm', boltToBuy),
+  withSpares: formula(['each', 'fittings'], 'fastenings with spares', fasteningsWithSpares),
+  plateLongMm: formula(
+    ['footprint mm', 'footprint mm', 'bolts mm', 'bolts mm'],
+    'long side, mm',
+    (a: number, b: number, c: number, d: number) => Math.max(...backingPlateMm([a, b], [c, d])),
+  ),
+  plateShortMm: formula(
+    ['footprint mm', 'footprint mm', 'bolts mm', 'bolts mm'],
+    'short side, mm',
+    (a: number, b: number, c: number, d: number) => Math.min(...backingPlateMm([a, b], [c, d])),
+  ),
+  spreadingRate: formula(['solids %', 'film µm'], 'rate, m²/L', spreadingRateM2PerL),
+  coatLitres: formula(
+    ['area m²', 'coats', 'rate m²/L'],
+    'paint, L',
+    (area: number, coats: number, rate: number) => coatLitres(area, coats, rate),
+  ),
+  coatsForFilm: formula(['film µm', 'a coat µm'], 'coats', coatsForFilm),
+  flatMm: formula(
+    ['leg mm', 'leg mm', 'angle °', 'inside radius mm', 'sheet mm'],
+    'flat width, mm',
+    (a: number, b: number, angleDeg: number, radiusMm: number, thicknessMm: number) =>
+      flatLengthMm([a, b], [{ angleDeg, radiusMm, thicknessMm, k: 0.4 }]),
+  ),
+  spans: formula(
+    ['length m', 'longest m'],
+    'equal spans',
+    (length: number, longest: number) => equalSpans(length, longest).spans,
+  ),
+}

@@ -1,0 +1,177 @@
+/** The one shape of a recipe: a few dimensions in, a job's steps, waits, materials, tools and cautions out. */
+import type {
+  HullNeed,
+  LicensedKind,
+  Operation,
+  PlaceNeed,
+  Purpose,
+  Skill,
+  SystemKind,
+  WaitKind,
+} from '../model/words'
+
+export const recipeFormat = 'inch-ahead-recipe'
+export const recipeVersion = 1
+
+/** Units a dimension, a working value or a material may have. */
+export const recipeUnits = [
+  'pieces',
+  'mm',
+  'm',
+  'm²',
+  'mL',
+  'L',
+  'g',
+  'kg',
+  'h',
+  'days',
+  'months',
+  '°',
+  '%',
+  'µm',
+  'g/m²',
+  'm²/L',
+  'times',
+  'rolls',
+  'cartridges',
+  'sheets',
+] as const
+export type RecipeUnit = (typeof recipeUnits)[number]
+
+/** Drawings that show what to measure. */
+export const helpDrawings = [
+  'holes',
+  'bolt',
+  'skinAndCore',
+  'overDrill',
+  'undercut',
+  'footprint',
+  'boltPattern',
+  'plate',
+  'panel',
+  'edge',
+  'plies',
+  'cloth',
+  'void',
+  'bore',
+  'pad',
+  'underwater',
+  'film',
+  'shaft',
+  'line',
+  'span',
+  'bead',
+  'section',
+  'fillet',
+  'frame',
+  'angle',
+  'count',
+  'roll',
+  'calendar',
+] as const
+export type HelpDrawing = (typeof helpDrawings)[number]
+
+/** A dimension that is measured or counted. */
+export interface RecipeInput {
+  /** Name in formulas: letters and digits, a letter first. */
+  readonly key: string
+  readonly label: string
+  readonly unit: RecipeUnit
+  readonly initial: number
+  readonly min: number
+  readonly max: number
+  readonly whole?: boolean
+  /** How to measure it. */
+  readonly help: string
+  readonly drawing?: HelpDrawing
+}
+
+/** A point on which practitioners disagree: each side with its reason. */
+export interface RecipeChoice {
+  readonly key: string
+  readonly label: string
+  readonly options: readonly {
+    readonly value: string
+    readonly label: string
+    readonly why: string
+  }[]
+  readonly initial: string
+}
+
+/** Something worked out on the way, shown with its formula. */
+export interface RecipeValue {
+  readonly key: string
+  readonly label: string
+  readonly unit: RecipeUnit
+  readonly formula: string
+}
+
+export interface RecipeMaterial {
+  /** May hold {names} of inputs and values: "Bolt M{bolt} × {boltLong}". */
+  readonly what: string
+  readonly unit: RecipeUnit
+  /** Formula; what is needed with waste and spares, before rounding to packs. */
+  readonly quantity: string
+  /** What it is sold in, in `unit`; absent: cut to measure. */
+  readonly pack?: number
+  readonly when?: string
+}
+
+export interface RecipeWait {
+  readonly kind: Exclude<WaitKind, 'none'>
+  /** Formula, hours; for chem at 20 °C. */
+  readonly hours: string
+}
+
+/** One step. Formulas may also use n, the number of the repeat, from 1. */
+export interface RecipeStep {
+  readonly key: string
+  readonly title: string
+  readonly operation: Operation
+  /** Formula: person-hours, likely, open access. */
+  readonly hours: string
+  /** Formula of yes or no; absent: always. */
+  readonly when?: string
+  /** Formula: how often it is done, one step each; absent: once. */
+  readonly times?: string
+  readonly crew?: readonly [number, number]
+  readonly hull?: HullNeed
+  readonly place?: PlaceNeed
+  readonly skill?: Skill
+  /** Dry weather or cover. */
+  readonly dry?: boolean
+  /** Coldest air, °C. */
+  readonly minC?: number
+  readonly helpers?: boolean
+  readonly parallel?: boolean
+  readonly licensed?: LicensedKind
+  readonly wait?: RecipeWait
+  /** Formula: hours after which the bond window to the next step shuts. */
+  readonly within?: string
+  readonly caution?: string
+  readonly materials?: readonly RecipeMaterial[]
+  readonly tools?: readonly string[]
+}
+
+export interface Recipe {
+  readonly format: typeof recipeFormat
+  readonly version: number
+  /** Letters, digits and dashes; the same in every refit. */
+  readonly key: string
+  readonly title: string
+  /** When to use it, and what it does not cover. */
+  readonly about: string
+  readonly purpose: Purpose
+  readonly system: SystemKind
+  readonly inputs: readonly RecipeInput[]
+  readonly choices: readonly RecipeChoice[]
+  readonly values: readonly RecipeValue[]
+  readonly steps: readonly RecipeStep[]
+}
+
+/** What a person gave: numbers by input, a word by choice. */
+export type RecipeInputs = Readonly<Record<string, number | string>>
+
+/** The inputs a recipe begins with. */
+export const initialInputs = (recipe: Recipe): Record<string, number | string> =>
+  Object.fromEntries([...recipe.inputs, ...recipe.choices].map((one) => [one.key, one.initial]))
