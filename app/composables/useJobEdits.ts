@@ -1,7 +1,7 @@
-import type { ChangeItem } from '#core/model/changes'
 import type { Job, Step } from '#core/model/entities'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
+import { deletion, jobRemoval, patchOf, stepRemoval } from '#core/model/removal'
 
 /** Edits of jobs, steps and links through the one door, each with its words for undo. */
 export function useJobEdits() {
@@ -9,31 +9,12 @@ export function useJobEdits() {
   const stepsOf = (jobId: string): Step[] =>
     inOrder(store.rows.step.filter((step) => step.jobId === jobId))
 
-  const patch = (
-    entity: 'job' | 'step' | 'link',
-    row: { id: string; version: number },
-    fields: object,
-  ): ChangeItem => ({
-    op: 'patch',
-    entity,
-    id: row.id,
-    baseVersion: row.version,
-    patch: fields as Record<string, unknown>,
-  })
-  const remove = (
-    entity: ChangeItem['entity'],
-    row: { id: string; version: number },
-  ): ChangeItem => ({
-    op: 'delete',
-    entity,
-    id: row.id,
-    baseVersion: row.version,
-  })
-
   const editJob = (job: Job, fields: object) =>
-    store.attempt(`Change ${job.title}`, [patch('job', job, fields)])
+    store.attempt(`Change ${job.title}`, [patchOf('job', job, fields as Record<string, unknown>)])
   const editStep = (step: Step, fields: object) =>
-    store.attempt(`Change ${step.title}`, [patch('step', step, fields)])
+    store.attempt(`Change ${step.title}`, [
+      patchOf('step', step, fields as Record<string, unknown>),
+    ])
 
   async function addJob(title: string): Promise<string | null> {
     const id = newId()
@@ -53,54 +34,15 @@ export function useJobEdits() {
   function moveStep(step: Step, to: number) {
     const others = stepsOf(step.jobId).filter((one) => one.id !== step.id)
     const order = keyBetween(others[to - 1]?.order ?? null, others[to]?.order ?? null)
-    return store.attempt(`Move ${step.title}`, [patch('step', step, { order })])
+    return store.attempt(`Move ${step.title}`, [patchOf('step', step, { order })])
   }
-  /** Everything that hangs on a step, and the step. */
-  function removalOf(step: Step): ChangeItem[] {
-    const { rows } = store
-    return [
-      ...rows.bringLine
-        .filter((one) => one.stepId === step.id)
-        .map((one) => remove('bringLine', one)),
-      ...rows.tradeBooking
-        .filter((one) => one.stepId === step.id)
-        .map((one) => remove('tradeBooking', one)),
-      ...rows.part
-        .filter((one) => one.neededByStepId === step.id)
-        .map((one): ChangeItem => ({
-          op: 'patch',
-          entity: 'part',
-          id: one.id,
-          baseVersion: one.version,
-          patch: { neededByStepId: null },
-        })),
-      ...rows.clock
-        .filter((one) => one.stepId === step.id)
-        .map((one): ChangeItem => ({
-          op: 'patch',
-          entity: 'clock',
-          id: one.id,
-          baseVersion: one.version,
-          patch: { stepId: null },
-        })),
-      remove('step', step),
-    ]
-  }
-  const removeStep = (step: Step) => store.attempt(`Remove ${step.title}`, removalOf(step))
-  function removeJob(job: Job) {
-    const links = store.rows.link.filter(
-      (one) => one.fromJobId === job.id || one.toJobId === job.id,
-    )
-    return store.attempt(`Remove ${job.title}`, [
-      ...links.map((one) => remove('link', one)),
-      ...stepsOf(job.id).flatMap(removalOf),
-      remove('job', job),
-    ])
-  }
+  const removeStep = (step: Step) =>
+    store.attempt(`Remove ${step.title}`, stepRemoval(store.rows, step))
+  const removeJob = (job: Job) => store.attempt(`Remove ${job.title}`, jobRemoval(store.rows, job))
   /** Finishes or reopens a step; the server works out the inches. */
   function setState(step: Step, state: Step['state']) {
     const words = { done: 'Finish', open: 'Reopen', doing: 'Begin', dropped: 'Drop' } as const
-    return store.attempt(`${words[state]} ${step.title}`, [patch('step', step, { state })])
+    return store.attempt(`${words[state]} ${step.title}`, [patchOf('step', step, { state })])
   }
   /** Adds a link; a refusal (a circle, itself) is thrown as a problem for the picker to show. */
   const addLink = (fromJobId: string, toJobId: string) =>
@@ -108,7 +50,7 @@ export function useJobEdits() {
       { op: 'create', entity: 'link', id: newId(), patch: { fromJobId, toJobId } },
     ])
   const removeLink = (link: { id: string; version: number }) =>
-    store.attempt('Remove link', [remove('link', link)])
+    store.attempt('Remove link', [deletion('link', link)])
 
   return {
     stepsOf,
@@ -122,7 +64,5 @@ export function useJobEdits() {
     setState,
     addLink,
     removeLink,
-    patch,
-    remove,
   }
 }

@@ -146,7 +146,7 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
       grid drill 0.18
       cup test 0.2
       inject fill 0.48 | chem 12
-        Two-part closed-cell foam: 0.34 L in 1
+        Two-part closed-cell foam: 0.35 L in 1
       plug fair 0.6
         Plugs or filler for the holes: 60 pieces`,
   ],

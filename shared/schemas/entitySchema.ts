@@ -3,6 +3,7 @@ import { entities } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
 import type { Field, Fields } from '#core/model/field'
 import { isDate } from '#core/time/civil'
+import { recipeSchema } from './recipeSchema'
 
 /** Ids are made by the client; anything short and plain will do, so that imported files keep theirs. */
 export const idSchema = Joi.string()
@@ -80,10 +81,21 @@ const objectOf = (keys: Record<string, Joi.Schema>): Joi.ObjectSchema =>
 /** Fields that the server alone changes; a new row that is brought in whole may have them. */
 const ownFields: Partial<Record<EntityName, readonly string[]>> = { step: ['earnedIn'] }
 
+/** What a person gives a recipe: numbers by input, a word by choice. */
+const recipeInputs = Joi.object().pattern(
+  /^[a-z][A-Za-z0-9]{0,39}$/,
+  Joi.alternatives(Joi.number(), Joi.string().max(40)),
+)
+/** Records a person can write, with their whole shape. */
+const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
+  recipe: { body: recipeSchema },
+  job: { recipeInputs },
+}
+
 const keysOf = (entity: EntityName): Record<string, Joi.Schema> =>
   Object.fromEntries(
     (Object.entries(entities[entity] as Fields) as [string, Field<unknown>][]).map(
-      ([name, field]) => [name, fieldSchema(field)],
+      ([name, field]) => [name, recordSchemas[entity]?.[name] ?? fieldSchema(field)],
     ),
   )
 

@@ -1,0 +1,231 @@
+/** Recipes that cannot be, dimensions that cannot be, and jobs worked again without losing anything. */
+import { describe, expect, it } from 'vitest'
+import { applyRows, supposing } from '../model/applyChange'
+import type { RefitRows } from '../model/refit'
+import { inOrder } from '../model/refit'
+import { add, emptyRefit } from '../testing/build'
+import { recipeProblems } from './check'
+import { expand } from './expand'
+import type { Draft } from './expand'
+import { FormulaTrouble, readFormula } from './formula'
+import { jobFromRecipe } from './make'
+import { initialInputs } from './recipe'
+import type { Recipe, RecipeInputs } from './recipe'
+import { rework } from './rework'
+
+/** Plies over a panel: two an hour, a sheet each. */
+const plies: Recipe = {
+  format: 'inch-ahead-recipe',
+  version: 1,
+  key: 'plies',
+  title: 'Plies',
+  about: '',
+  purpose: 'float',
+  system: 'deck',
+  inputs: [
+    { key: 'area', label: 'Area', unit: 'm²', initial: 2, min: 0.1, max: 50, help: '' },
+    {
+      key: 'plies',
+      label: 'Plies',
+      unit: 'pieces',
+      initial: 3,
+      min: 0,
+      max: 500,
+      whole: true,
+      help: '',
+    },
+  ],
+  choices: [],
+  values: [
+    { key: 'cloth', label: 'Cloth', unit: 'm²', formula: 'area * spare' },
+    { key: 'spare', label: 'Spare', unit: 'times', formula: '1.1' },
+  ],
+  steps: [
+    { key: 'grind', title: 'Grind', operation: 'grind', hours: '0.5 * area' },
+    {
+      key: 'ply',
+      title: 'Ply {n}',
+      operation: 'laminate',
+      hours: '0.5 * area',
+      times: 'plies',
+      materials: [{ what: 'Cloth', unit: 'm²', quantity: 'cloth', pack: 5 }],
+    },
+    { key: 'sand', title: 'Sand', operation: 'fair', hours: '1' },
+  ],
+}
+
+const drafted = (inputs: RecipeInputs): Draft => {
+  const worked = expand(plies, { ...initialInputs(plies), ...inputs })
+  if (!worked.ok) throw new Error(worked.problems[0]?.message)
+  return worked.draft
+}
+const refusal = (inputs: RecipeInputs): string => {
+  const worked = expand(plies, { ...initialInputs(plies), ...inputs })
+  return worked.ok ? '' : (worked.problems[0]?.message ?? '')
+}
+
+describe('formulas', () => {
+  it.each([
+    ['2 + 3 * 4', 14],
+    ['(2 + 3) * -4', -20],
+    ["way == 'a' ? 1 : 2", 1],
+    ['max(area, 3) >= 3 && !(area > 2) ? 7 : 8', 7],
+  ])('%s', (text, value) => {
+    expect(readFormula(text).run({ area: 2, way: 'a' })).toBe(value)
+  })
+  it.each([
+    ['foo(2)', 'There is no formula "foo"'],
+    ['constructor(2)', 'There is no formula "constructor"'],
+    ['min(2)', 'takes 2 values'],
+    ['area.length', 'may hold numbers'],
+    ['2 +', 'cannot be read'],
+    ['a; b', 'may hold numbers'],
+    ['', 'empty'],
+    ['2 ^ 3', '"^" is not known'],
+  ])('refuses %s', (text, sentence) => {
+    expect(() => readFormula(text)).toThrow(FormulaTrouble)
+    expect(() => readFormula(text)).toThrow(sentence)
+  })
+})
+
+describe('a recipe that cannot be worked out', () => {
+  const said = (change: Partial<Recipe>) => recipeProblems({ ...plies, ...change })
+  it('is told where and why', () => {
+    expect(recipeProblems(plies)).toEqual([])
+    expect(
+      said({ values: [{ key: 'cloth', label: '', unit: 'm²', formula: 'wetOut(area)' }] })[0],
+    ).toMatchObject({ field: 'values.0.formula', message: expect.stringContaining('"wetOut"') })
+    expect(
+      said({
+        values: [
+          { key: 'cloth', label: '', unit: 'm²', formula: 'spare * 2' },
+          { key: 'spare', label: '', unit: 'm²', formula: 'cloth / 2' },
+        ],
+      })[0]?.message,
+    ).toContain('loop: cloth, spare')
+    const [grind] = plies.steps
+    if (!grind) throw new Error('no step')
+    expect(said({ steps: [{ ...grind, hours: 'length * 2' }] })[0]?.message).toContain('"length"')
+    expect(said({ steps: [{ ...grind, title: 'Grind {what}' }] })[0]?.field).toBe('steps.0.title')
+    expect(said({ steps: [grind, grind] })[0]?.message).toContain('twice')
+  })
+})
+
+describe('dimensions that cannot be', () => {
+  it.each<[RecipeInputs, string]>([
+    [{ area: 0 }, 'Area must be 0.1 to 50 m²; 0 is not'],
+    [{ area: -3 }, 'Area must be 0.1 to 50 m²'],
+    [{ area: 1e9 }, 'Measure again'],
+    [{ area: Number.NaN }, 'Area is missing'],
+    [{ plies: 2.5 }, 'whole number'],
+    [{ plies: 400 }, 'would be done 400 times; at most 60'],
+  ])('%o', (inputs, sentence) => {
+    expect(refusal(inputs)).toContain(sentence)
+  })
+})
+
+/** A refit with the job made by the recipe, and ids that can be told apart. */
+function made(): { rows: RefitRows; newId: () => string } {
+  let ids = 0
+  const newId = () => `id${ids++}`
+  const frame = { title: 'Plies', order: 'b' }
+  const { items } = jobFromRecipe('plies', initialInputs(plies), drafted({}), frame, newId)
+  return { rows: supposing(emptyRefit(), items), newId }
+}
+const stepsOf = (rows: RefitRows) =>
+  inOrder(rows.step)
+    .filter((step) => step.state !== 'dropped')
+    .map((step) => `${step.recipeStep} ${step.hoursLikely}`)
+const stepAt = (rows: RefitRows, key: string) => {
+  const step = rows.step.find((one) => one.recipeStep === key)
+  if (!step) throw new Error(`no step ${key}`)
+  return step
+}
+function edited<Row extends { readonly id: string; readonly version: number }>(
+  rows: RefitRows,
+  entity: 'step' | 'part',
+  row: Row,
+  patch: object,
+): RefitRows {
+  return applyRows(rows, [
+    { entity, id: row.id, row: { ...row, ...patch, version: row.version + 1 } },
+  ])
+}
+const worked = (
+  rows: RefitRows,
+  newId: () => string,
+  inputs: RecipeInputs,
+  how: 'keep' | 'drop',
+) => {
+  const [job] = rows.job
+  if (!job) throw new Error('no job')
+  const all = { ...initialInputs(plies), ...inputs }
+  const outcome = rework(job, rows, all, drafted(inputs), how, newId)
+  return { ...outcome, rows: supposing(rows, outcome.items) }
+}
+
+describe('working a job again', () => {
+  it('makes it with steps in order and a part a ply', () => {
+    const { rows } = made()
+    expect(stepsOf(rows)).toEqual(['grind 1', 'ply.1 1', 'ply.2 1', 'ply.3 1', 'sand 1'])
+    expect(rows.part.map((part) => [part.name, part.quantity, part.packSize])).toEqual(
+      Array.from({ length: 3 }, () => ['Cloth', 2.2, 5]),
+    )
+  })
+  it('moves what nobody touched, keeps what is done or edited, adds in place', () => {
+    const { rows, newId } = made()
+    const grind = stepAt(rows, 'grind')
+    const ply = stepAt(rows, 'ply.1')
+    const touched = edited(edited(rows, 'step', grind, { state: 'done' }), 'step', ply, {
+      hoursLikely: 9,
+    })
+    const after = worked(touched, newId, { area: 4, plies: 4 }, 'keep')
+    expect(stepsOf(after.rows)).toEqual([
+      'grind 1',
+      'ply.1 9',
+      'ply.2 2',
+      'ply.3 2',
+      'ply.4 2',
+      'sand 1',
+    ])
+    expect(after.kept.join(' ')).toContain('Grind: done, left as it was')
+    expect(after.kept.join(' ')).toContain('Ply 1: hours as you set it')
+    expect(after.rows.part.map((part) => part.quantity)).toEqual([4.4, 4.4, 4.4, 4.4])
+    expect(after.rows.job[0]?.recipeInputs).toMatchObject({ area: 4, plies: 4 })
+    // The same again changes nothing but the job's own line.
+    const again = worked(after.rows, newId, { area: 4, plies: 4 }, 'keep')
+    expect(again.items).toHaveLength(1)
+  })
+  it('asks before a finished step goes, and leaves ordered parts alone', () => {
+    const { rows, newId } = made()
+    const ply = stepAt(rows, 'ply.3')
+    const part = rows.part.find((one) => one.neededByStepId === stepAt(rows, 'ply.1').id)
+    if (!part) throw new Error('no part')
+    const touched = edited(edited(rows, 'step', ply, { state: 'done' }), 'part', part, {
+      state: 'ordered',
+    })
+    const kept = worked(touched, newId, { area: 4, plies: 1 }, 'keep')
+    expect(kept.asks.map((step) => step.title)).toEqual(['Ply 3'])
+    expect(kept.removed).toBe(1)
+    expect(stepsOf(kept.rows)).toEqual(['grind 2', 'ply.1 2', ' 1', 'sand 1'])
+    expect(kept.kept.join(' ')).toContain('Cloth: ordered, 2.2 m²; now 4.4 m² would be needed')
+    const dropped = worked(touched, newId, { area: 4, plies: 1 }, 'drop')
+    expect(stepsOf(dropped.rows)).toEqual(['grind 2', 'ply.1 2', 'sand 1'])
+    expect(dropped.rows.step.find((step) => step.id === ply.id)?.state).toBe('dropped')
+  })
+  it('drops rather than deletes a step that has hours', () => {
+    const { rows, newId } = made()
+    const ply = stepAt(rows, 'ply.2')
+    const building = structuredClone(rows) as ReturnType<typeof emptyRefit>
+    add(building, 'person', 'ida', { name: 'Ida', order: 'b' })
+    add(building, 'hoursEntry', 'h', {
+      stepId: ply.id,
+      personId: 'ida',
+      on: '2027-04-17',
+      hours: 1,
+    })
+    const after = worked(building, newId, { plies: 1 }, 'keep')
+    expect(after.rows.step.find((step) => step.id === ply.id)?.state).toBe('dropped')
+    expect(after.rows.step.some((step) => step.recipeStep === 'ply.3')).toBe(false)
+  })
+})
