@@ -164,6 +164,8 @@ export const entities = {
     /** Key of the recipe it was made by: one of the book, or the id of an own one. Null: written by hand. */
     recipeKey: maybe(text('Recipe', 80)),
     recipeInputs: record<RecipeInputs>('Dimensions', {}),
+    /** Somebody looked at it and said where it belongs; also true of a job meant to have no gate. */
+    placed: flag('Placed', false),
     doBy: choice('Who does it', words.doers, 'undecided'),
     doByReason: note('Why they do it', 1000),
     /** A trade's price for the whole job, minor units; null: nobody was asked. */

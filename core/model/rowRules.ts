@@ -159,6 +159,12 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
       `The bond window closes after ${row.maxWaitHours} h, before the wait of ${row.waitHours} h is over.`,
     ),
   ],
+  job: (row, rows) =>
+    when(
+      isOwnAncestor(row, rows),
+      'parentJobId',
+      'A job cannot be found during itself, or during one that it bred.',
+    ),
   link: (row, rows) => {
     if (row.fromJobId === row.toJobId)
       return [problem('toJobId', 'A job cannot wait for itself. Pick another job.')]
@@ -218,6 +224,17 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
       'reason',
       'To watch or accept it, say why and when to look again.',
     ),
+}
+
+function isOwnAncestor(job: Row<'job'>, rows: RefitRows): boolean {
+  const parents = new Map(rows.job.map((one) => [one.id, one.parentJobId]))
+  parents.set(job.id, job.parentJobId)
+  const seen = new Set<string>()
+  for (let id = job.parentJobId; id !== null && !seen.has(id); id = parents.get(id) ?? null) {
+    if (id === job.id) return true
+    seen.add(id)
+  }
+  return false
 }
 
 function beforeHaulOut(gate: Row<'gate'>, rows: RefitRows): boolean {

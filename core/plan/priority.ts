@@ -26,16 +26,31 @@ export interface PriorityBasis {
   readonly waitingJobs: number
 }
 
-/** Priority score, 4 to about 350. Formula and weights: handbook 4. */
-export function priorityScore(basis: PriorityBasis): number {
+/** What the score is made of: factors that multiply, and points that are added. */
+export interface PriorityFactors {
+  readonly purpose: number
+  readonly severity: number
+  readonly spreading: number
+  readonly slack: number
+  readonly waiting: number
+}
+
+/** Factors and points of a basis. Formula and weights: handbook 4. */
+export function priorityFactors(basis: PriorityBasis): PriorityFactors {
   const slack = Math.min(farSlackDays, Math.max(0, basis.slackDays ?? farSlackDays))
-  return (
-    purposeWeight[basis.purpose] *
-      (severityFactor[basis.severity - 1] ?? 1) *
-      (basis.spreading ? spreadingFactor : 1) *
-      (2 - slack / farSlackDays) +
-    pointsPerWaitingJob * basis.waitingJobs
-  )
+  return {
+    purpose: purposeWeight[basis.purpose],
+    severity: severityFactor[basis.severity - 1] ?? 1,
+    spreading: basis.spreading ? spreadingFactor : 1,
+    slack: 2 - slack / farSlackDays,
+    waiting: pointsPerWaitingJob * basis.waitingJobs,
+  }
+}
+
+/** Priority score, 4 to about 350: the factors' product and the points. */
+export function priorityScore(basis: PriorityBasis): number {
+  const { purpose, severity, spreading, slack, waiting } = priorityFactors(basis)
+  return purpose * severity * spreading * slack + waiting
 }
 
 export const purposeName: Readonly<Record<Purpose, string>> = {

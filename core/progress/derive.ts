@@ -9,6 +9,10 @@ import { gateDate } from '../plan/haulOutOf'
 import { plannedJobs } from '../plan/network'
 import { isOpen, plannedHours } from '../plan/planned'
 import { earnedInches, gateMarkInches, loaInches, openHoursOf } from './inches'
+import { growthOf } from '../found/growth'
+import type { Growth } from '../found/growth'
+import { bredByJob } from '../found/tree'
+import type { Bred } from '../found/tree'
 import { jobStateOf } from './jobState'
 import { neededBy } from './neededBy'
 import type { JobState } from './jobState'
@@ -56,6 +60,14 @@ export interface Derived {
   readonly jobs: ReadonlyMap<string, JobFigures>
   /** Jobs of the plan that nobody has broken into steps. */
   readonly jobsWithoutSteps: number
+  /** What was found during each job, and during what was found. */
+  readonly bred: ReadonlyMap<string, Bred>
+  readonly found: {
+    /** Planned hours of jobs found during jobs, and their share of all planned hours. */
+    readonly hoursPlanned: number
+    readonly share: number
+    readonly growth: Growth
+  }
   readonly ashore: { readonly day: number; readonly costPerDayMinor: number } | null
 }
 
@@ -73,6 +85,8 @@ export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): D
   const perHour = hoursOpen > 0 ? (loaIn - earnedIn) / hoursOpen : 0
   const gates = gateFigures(rows, plan, clock, loaIn, earnedIn, hoursOpen)
   const withSteps = new Set(rows.step.map((step) => step.jobId))
+  const jobs = jobFigures(rows, plannedIds, perHour)
+  const none = { hoursPlanned: 0, hoursLogged: 0 }
   return {
     clock,
     today: clock.dateOf(now),
@@ -84,7 +98,9 @@ export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): D
     hoursLogged: liveHours(rows).reduce((sum, entry) => sum + entry.hours, 0),
     gates,
     launch: gates.find((one) => one.gate.kind === 'launch') ?? null,
-    jobs: jobFigures(rows, plannedIds, perHour),
+    jobs,
+    bred: bredByJob(rows, (jobId) => jobs.get(jobId) ?? none),
+    found: foundFigures(rows, jobs),
     jobsWithoutSteps: planned.filter((job) => !withSteps.has(job.id)).length,
     ashore: ashoreFigures(rows, clock, now),
   }
@@ -94,6 +110,16 @@ export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): D
 export function liveHours(rows: Pick<RefitRows, 'hoursEntry'>): RefitRows['hoursEntry'] {
   const corrected = new Set(rows.hoursEntry.flatMap((entry) => entry.correctsId ?? []))
   return rows.hoursEntry.filter((entry) => !corrected.has(entry.id))
+}
+
+/** Found work against all that is planned or done; dropped and accepted jobs ask for nothing. */
+function foundFigures(rows: RefitRows, jobs: ReadonlyMap<string, JobFigures>): Derived['found'] {
+  const hours = (list: RefitRows['job']) =>
+    list.reduce((sum, job) => sum + (jobs.get(job.id)?.hoursPlanned ?? 0), 0)
+  const counted = rows.job.filter((job) => job.decision === 'plan' || job.decision === 'later')
+  const hoursPlanned = hours(counted.filter((job) => job.parentJobId !== null))
+  const all = hours(counted)
+  return { hoursPlanned, share: all > 0 ? hoursPlanned / all : 0, growth: growthOf(rows) }
 }
 
 function jobFigures(

@@ -35,8 +35,11 @@ export function emptyRefit(zone = 'UTC'): Building {
 }
 
 let lastOrder = 0
-/** A rising order key. */
-const nextOrder = (): string => `b${String(lastOrder++).padStart(6, '0')}x`
+/** A rising order key, of letters as real ones are. */
+const nextOrder = (): string =>
+  `${String(lastOrder++)
+    .padStart(6, '0')
+    .replace(/\d/g, (digit) => 'bcdefghijk'[Number(digit)] as string)}x`
 
 export const job = (rows: Building, id: string, given: Partial<PatchOf<Entities['job']>> = {}) =>
   add(rows, 'job', id, { title: id, order: nextOrder(), ...given })

@@ -20,6 +20,7 @@ export const statements: readonly string[] = [
   column('refit', `"licensedHere" JSON NOT NULL DEFAULT '["mains","gas","lithium"]'`),
   column('job', `"recipeKey" TEXT`),
   column('job', `"recipeInputs" JSON NOT NULL DEFAULT '{}'`),
+  column('job', `"placed" TINYINT(1) NOT NULL DEFAULT 0`),
   column('job', `"doBy" TEXT NOT NULL DEFAULT 'undecided'`),
   column('job', `"doByReason" TEXT NOT NULL DEFAULT ''`),
   column('job', `"tradePriceMinor" INTEGER`),

@@ -1,0 +1,203 @@
+/** Splitting, merging, copying and suggesting: nothing lost, nothing silently linked. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { supposing } from '../model/applyChange'
+import type { Job } from '../model/entities'
+import { inOrder } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { checkRow } from '../model/rowRules'
+import { expand } from '../recipes/expand'
+import { recipeProblems } from '../recipes/check'
+import { add, emptyRefit, job, step } from '../testing/build'
+import type { Building } from '../testing/build'
+import { copyJob } from './copyJob'
+import { jobAsRecipe } from './jobAsRecipe'
+import { mergeJobs } from './mergeJobs'
+import type { Outcome } from './outcome'
+import { mergeSteps, splitJob, splitStep } from './split'
+import { suggestedLinks } from './suggestLinks'
+
+const ids = () => {
+  let last = 0
+  return () => `new${last++}`
+}
+const carriedOut = (rows: RefitRows, outcome: Outcome): RefitRows => {
+  if (!outcome.ok) throw new Error(outcome.message)
+  return supposing(rows, outcome.items)
+}
+const message = (outcome: Outcome): string => (outcome.ok ? '' : outcome.message)
+const titles = (rows: RefitRows, jobId: string): string[] =>
+  inOrder(rows.step.filter((one) => one.jobId === jobId)).map((one) => one.title)
+const links = (rows: RefitRows): string[] =>
+  rows.link.map((link) => `${link.fromJobId}>${link.toJobId}`).sort()
+const link = (rows: Building, from: string, to: string) =>
+  add(rows, 'link', `${from}-${to}`, { fromJobId: from, toJobId: to })
+
+/** deck: a b c d, after "before", ahead of "after". */
+function three(): { rows: Building; deck: Job } {
+  const rows = emptyRefit()
+  job(rows, 'before')
+  const deck = job(rows, 'deck')
+  job(rows, 'after')
+  for (const id of ['a', 'b', 'c', 'd']) step(rows, 'deck', id, { hoursLikely: 2 })
+  link(rows, 'before', 'deck')
+  link(rows, 'deck', 'after')
+  return { rows, deck }
+}
+
+describe('splitting a job', () => {
+  it('puts the tail after, and what followed follows the tail', () => {
+    const { rows, deck } = three()
+    const after = carriedOut(rows, splitJob(rows, deck, ['c', 'd'], 'Rest', ids()))
+    expect([titles(after, 'deck'), titles(after, 'new0')]).toEqual([
+      ['a', 'b'],
+      ['c', 'd'],
+    ])
+    expect(links(after)).toEqual(['before>deck', 'deck>new0', 'new0>after'])
+  })
+  it('puts the head before; among the others it links nothing and says so', () => {
+    const { rows, deck } = three()
+    const head = carriedOut(rows, splitJob(rows, deck, ['a'], 'First', ids()))
+    expect(links(head)).toEqual(['before>new0', 'deck>after', 'new0>deck'])
+    const middle = splitJob(rows, deck, ['b'], 'Middle', ids())
+    expect(links(carriedOut(rows, middle))).toEqual(['before>deck', 'deck>after'])
+    expect(middle.ok && middle.said).toContain('No link was made')
+  })
+  it('refuses a split of nothing', () => {
+    const { rows, deck } = three()
+    expect(message(splitJob(rows, deck, [], 'Rest', ids()))).toContain('Choose the steps')
+    expect(message(splitJob(rows, deck, ['x'], 'Rest', ids()))).toContain('Choose the steps')
+    expect(message(splitJob(rows, deck, ['a', 'b', 'c', 'd'], 'Rest', ids()))).toContain(
+      'every step',
+    )
+    expect(message(splitJob(rows, deck, ['a'], '  ', ids()))).toContain('a name')
+  })
+})
+
+describe('splitting and merging steps', () => {
+  it('keeps the hours and leaves the wait at the end', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 400 }),
+        fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+        (quarters, share) => {
+          const rows = emptyRefit()
+          job(rows, 'deck')
+          const whole = step(rows, 'deck', 'a', {
+            hoursLikely: quarters / 4,
+            waitKind: 'chem',
+            waitHours: 16,
+          })
+          step(rows, 'deck', 'z')
+          const after = carriedOut(rows, splitStep(rows, whole, share, ids()))
+          const [first, second] = inOrder(after.step)
+          if (!first || !second) throw new Error('no steps')
+          expect(first.hoursLikely + second.hoursLikely).toBeCloseTo(quarters / 4, 1)
+          expect([first.waitKind, second.waitKind]).toEqual(['none', 'chem'])
+          const merged = carriedOut(after, mergeSteps(after, first, second))
+          expect(merged.step).toHaveLength(2)
+          expect(inOrder(merged.step)[0]).toMatchObject({ waitKind: 'chem', waitHours: 16 })
+        },
+      ),
+      { numRuns: 50 },
+    ))
+  it('refuses to split what is done or empty', () => {
+    const rows = emptyRefit()
+    job(rows, 'deck')
+    const done = step(rows, 'deck', 'a', { state: 'done' })
+    const empty = step(rows, 'deck', 'b', { hoursLikely: 0 })
+    expect(message(splitStep(rows, done, 0.5, ids()))).toContain('done')
+    expect(message(splitStep(rows, empty, 0.5, ids()))).toContain('no hours')
+    expect(message(mergeSteps(rows, done, empty))).toContain('done')
+  })
+})
+
+describe('merging jobs', () => {
+  it('moves steps, parts and links over, and no link doubles', () => {
+    const { rows, deck } = three()
+    const other = job(rows, 'other', { parentJobId: 'deck' })
+    const child = job(rows, 'child', { parentJobId: 'other' })
+    step(rows, 'other', 'e')
+    add(rows, 'part', 'p', { name: 'Bolt', jobId: 'other' })
+    link(rows, 'before', 'other')
+    const after = carriedOut(rows, mergeJobs(rows, deck, [other]))
+    expect(titles(after, 'deck')).toEqual(['a', 'b', 'c', 'd', 'e'])
+    expect(links(after)).toEqual(['before>deck', 'deck>after'])
+    expect(after.part[0]?.jobId).toBe('deck')
+    expect(after.job.find((one) => one.id === child.id)?.parentJobId).toBe('deck')
+  })
+  it('refuses nothing to merge, and a circle by its names', () => {
+    const { rows, deck } = three()
+    const far = job(rows, 'far')
+    link(rows, 'after', 'far')
+    expect(message(mergeJobs(rows, deck, []))).toContain('at least two')
+    expect(message(mergeJobs(rows, deck, [far]))).toContain('after → deck → after')
+  })
+})
+
+describe('a copy and a template', () => {
+  it('copies steps as open and parts as wanted', () => {
+    const { rows, deck } = three()
+    rows.step[0] = { ...(rows.step[0] as (typeof rows.step)[0]), state: 'done', earnedIn: 3 }
+    add(rows, 'part', 'p', { name: 'Bolt', jobId: 'deck', neededByStepId: 'b', state: 'fitted' })
+    const { jobId, items } = copyJob(rows, deck, 'Deck, port', ids())
+    const after = supposing(rows, items)
+    expect(titles(after, jobId)).toEqual(['a', 'b', 'c', 'd'])
+    expect(
+      after.step.filter((one) => one.jobId === jobId).every((one) => one.state === 'open'),
+    ).toBe(true)
+    expect(after.part.map((part) => part.state)).toEqual(['fitted', 'wanted'])
+    expect(links(after)).toEqual(links(rows))
+  })
+  it('makes a recipe that gives the job again, and half of it', () => {
+    const { rows, deck } = three()
+    add(rows, 'part', 'p', { name: 'Bolt {M8}', jobId: 'deck', neededByStepId: 'b', quantity: 6 })
+    const recipe = jobAsRecipe(rows, deck)
+    expect(recipeProblems(recipe)).toEqual([])
+    const half = expand(recipe, { size: 0.5 })
+    if (!half.ok) throw new Error('no draft')
+    expect(half.draft.steps.map((one) => one.fields.hoursLikely)).toEqual([1, 1, 1, 1])
+    expect(half.draft.steps[1]?.materials[0]).toMatchObject({ what: 'Bolt M8', quantity: 3 })
+  })
+})
+
+describe('suggested links', () => {
+  const meeting = () => {
+    const rows = emptyRefit()
+    add(rows, 'zone', 'port', { name: 'Hull port', belowWaterline: true, order: 'b' })
+    add(rows, 'zone', 'cabin', { name: 'Cabin', order: 'c' })
+    const valve = job(rows, 'valve', { zoneId: 'port' })
+    step(rows, 'valve', 'bore', { operation: 'drill' })
+    job(rows, 'paint', { zoneId: 'port' })
+    step(rows, 'paint', 'coat', { operation: 'antifoul' })
+    job(rows, 'trim', { zoneId: 'cabin' })
+    step(rows, 'trim', 'sand', { operation: 'grind' })
+    return { rows, valve }
+  }
+  it('offers the hole before the coat, with the reason, and nothing from elsewhere', () => {
+    const { rows, valve } = meeting()
+    expect(suggestedLinks(rows, valve)).toEqual([
+      { fromJobId: 'valve', toJobId: 'paint', why: expect.stringContaining('below the waterline') },
+    ])
+    const painter = rows.job.find((one) => one.id === 'paint') as Job
+    expect(suggestedLinks(rows, painter)).toHaveLength(1)
+  })
+  it('offers nothing that is linked already, by whatever way round', () => {
+    const { rows, valve } = meeting()
+    link(rows, 'valve', 'trim')
+    link(rows, 'trim', 'paint')
+    expect(suggestedLinks(rows, valve)).toEqual([])
+    rows.link = []
+    link(rows, 'paint', 'valve')
+    expect(suggestedLinks(rows, valve)).toEqual([])
+  })
+})
+
+describe('a job found during itself', () => {
+  it('is refused', () => {
+    const rows = emptyRefit()
+    job(rows, 'a', { parentJobId: 'b' })
+    const b = job(rows, 'b', { parentJobId: 'a' })
+    expect(checkRow('job', b, rows)[0]?.message).toContain('cannot be found during itself')
+  })
+})

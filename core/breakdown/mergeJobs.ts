@@ -1,0 +1,89 @@
+import type { ChangeItem } from '../model/changes'
+import type { Job } from '../model/entities'
+import { keysAfter } from '../model/order'
+import { inOrder } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { deletion, patchOf } from '../model/removal'
+import { cycleSentence, findCycle } from '../plan/network'
+import { refused } from './outcome'
+import type { Outcome } from './outcome'
+
+/** Kinds of rows that name the job they belong to. */
+const belongings = [
+  'part',
+  'hoursEntry',
+  'asBuiltSheet',
+  'picture',
+  'document',
+  'webLink',
+  'bag',
+] as const
+
+/** Links as they would be with some jobs taken into one: none to itself, none twice. */
+function mergedLinks(rows: RefitRows, into: string, gone: ReadonlySet<string>) {
+  const end = (id: string) => (gone.has(id) ? into : id)
+  const seen = new Set<string>()
+  return rows.link.map((link) => {
+    const moved = { ...link, fromJobId: end(link.fromJobId), toJobId: end(link.toJobId) }
+    const key = `${moved.fromJobId} ${moved.toJobId}`
+    const drop = moved.fromJobId === moved.toJobId || seen.has(key)
+    seen.add(key)
+    return { link, moved, drop }
+  })
+}
+
+/**
+ * Takes jobs into one: their steps follow its own in the order given, and parts, hours, findings and
+ * links move over. Refused with nothing to merge, or when the links would go round in a circle.
+ */
+export function mergeJobs(rows: RefitRows, into: Job, others: readonly Job[]): Outcome {
+  const gone = new Set(others.map((job) => job.id))
+  if (gone.size === 0 || gone.has(into.id)) return refused('Choose at least two jobs to merge.')
+  const links = mergedLinks(rows, into.id, gone)
+  const cycle = findCycle(links.filter((one) => !one.drop).map((one) => one.moved))
+  if (cycle) return refused(cycleSentence(cycle, rows.job))
+  const stepsOf = (jobId: string) => inOrder(rows.step.filter((step) => step.jobId === jobId))
+  const moving = others.flatMap((job) => stepsOf(job.id))
+  const orders = keysAfter(stepsOf(into.id).at(-1)?.order ?? null, moving.length)
+  const ofGone = (row: { readonly jobId: string | null }) => gone.has(row.jobId ?? '')
+  const items: ChangeItem[] = [
+    ...moving.map((step, index) =>
+      patchOf('step', step, {
+        jobId: into.id,
+        order: orders[index],
+        recipeStep: '',
+        recipeMade: {},
+      }),
+    ),
+    ...belongings.flatMap((kind) =>
+      rows[kind].filter(ofGone).map((row) =>
+        patchOf(kind, row, {
+          jobId: into.id,
+          ...(kind === 'part' ? { recipePart: '', recipeMade: {} } : {}),
+        }),
+      ),
+    ),
+    ...rows.finding
+      .filter((one) => gone.has(one.duringJobId ?? ''))
+      .map((one) => patchOf('finding', one, { duringJobId: into.id })),
+    ...rows.job
+      .filter((one) => !gone.has(one.id) && one.id !== into.id && gone.has(one.parentJobId ?? ''))
+      .map((one) => patchOf('job', one, { parentJobId: into.id })),
+    ...links.flatMap(({ link, moved, drop }) => {
+      if (drop) return [deletion('link', link)]
+      const same = moved.fromJobId === link.fromJobId && moved.toJobId === link.toJobId
+      return same
+        ? []
+        : [patchOf('link', link, { fromJobId: moved.fromJobId, toJobId: moved.toJobId })]
+    }),
+  ]
+  if (gone.has(into.parentJobId ?? '')) items.push(patchOf('job', into, { parentJobId: null }))
+  // A child among the merged ones points at its parent: children go first.
+  const depth = (job: Job): number => {
+    const parent = rows.job.find((one) => one.id === job.parentJobId)
+    return parent && gone.has(parent.id) ? depth(parent) + 1 : 0
+  }
+  const leaving = [...others].sort((a, b) => depth(b) - depth(a))
+  items.push(...leaving.map((job) => deletion('job', job)))
+  return { ok: true, items, said: `${others.length + 1} jobs are one now.` }
+}

@@ -1,0 +1,173 @@
+import type { ChangeItem } from '../model/changes'
+import type { Job, Step } from '../model/entities'
+import { keyBetween } from '../model/order'
+import { inOrder } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { deletion, patchOf } from '../model/removal'
+import { refused } from './outcome'
+import type { Outcome } from './outcome'
+
+const stepsOf = (rows: RefitRows, jobId: string): Step[] =>
+  inOrder(rows.step.filter((step) => step.jobId === jobId))
+
+/** Where the chosen steps lie among all: at the end, at the start, or among the others. */
+function lie(steps: readonly Step[], chosen: ReadonlySet<string>): 'tail' | 'head' | 'among' {
+  const flags = steps.map((step) => chosen.has(step.id))
+  const first = flags.indexOf(true)
+  if (flags.slice(first).every(Boolean)) return 'tail'
+  const last = flags.lastIndexOf(true)
+  return flags.slice(0, last + 1).every(Boolean) ? 'head' : 'among'
+}
+
+/**
+ * Moves chosen steps of a job into a new one. Steps from its end come after the rest by a link, steps
+ * from its start before; links to other jobs follow the steps they were about. A job that is split is no
+ * longer worked by its recipe. Refused when nothing or everything is chosen.
+ */
+export function splitJob(
+  rows: RefitRows,
+  job: Job,
+  stepIds: readonly string[],
+  title: string,
+  newId: () => string,
+): Outcome {
+  const steps = stepsOf(rows, job.id)
+  const chosen = new Set(stepIds)
+  const moving = steps.filter((step) => chosen.has(step.id))
+  if (moving.length === 0) return refused('Choose the steps that go into the new job first.')
+  if (moving.length === steps.length)
+    return refused('That is every step: nothing would stay. Leave out what belongs here.')
+  if (title.trim() === '') return refused('Give the new job a name.')
+  const newJobId = newId()
+  const { zoneId, systemId, purpose, severity, spreading, gateId, haulOutId, decision } = job
+  const like = { zoneId, systemId, purpose, severity, spreading, gateId, haulOutId, decision }
+  const next = inOrder(rows.job).find((one) => one.order > job.order)
+  const items: ChangeItem[] = [
+    {
+      op: 'create',
+      entity: 'job',
+      id: newJobId,
+      patch: {
+        ...like,
+        title,
+        parentJobId: job.parentJobId,
+        placed: job.placed,
+        order: keyBetween(job.order, next?.order ?? null),
+      },
+    },
+    ...moving.map((step) =>
+      patchOf('step', step, { jobId: newJobId, recipeStep: '', recipeMade: {} }),
+    ),
+    ...rows.part
+      .filter((part) => chosen.has(part.neededByStepId ?? ''))
+      .map((part) => patchOf('part', part, { jobId: newJobId, recipePart: '', recipeMade: {} })),
+  ]
+  if (job.recipeKey !== null) items.push(patchOf('job', job, { recipeKey: null, recipeInputs: {} }))
+  const where = lie(steps, chosen)
+  if (where !== 'among') {
+    const [fromJobId, toJobId] = where === 'tail' ? [job.id, newJobId] : [newJobId, job.id]
+    items.push({ op: 'create', entity: 'link', id: newId(), patch: { fromJobId, toJobId } })
+    const side = where === 'tail' ? 'fromJobId' : 'toJobId'
+    for (const link of rows.link.filter((one) => one[side] === job.id))
+      items.push(patchOf('link', link, { [side]: newJobId }))
+  }
+  const said =
+    where === 'among'
+      ? 'Split. No link was made: the steps lay among the others. Add one where order matters.'
+      : 'Split, and linked in the order the steps had.'
+  return { ok: true, items, said }
+}
+
+/** Cuts a step in two at a share of its hours, 0 to 1 (both excluded); the wait stays with the second. */
+export function splitStep(
+  rows: RefitRows,
+  step: Step,
+  share: number,
+  newId: () => string,
+): Outcome {
+  if (step.state === 'done') return refused('This step is done; there is nothing left to split.')
+  if (step.hoursLikely < 0.1) return refused('There are no hours in it to split.')
+  if (!(share > 0 && share < 1)) return refused('Split it somewhere between its start and its end.')
+  const after = stepsOf(rows, step.jobId).find((one) => one.order > step.order)
+  const part = (hours: number | null, of: number) =>
+    hours === null ? null : Math.max(0.05, Math.round(hours * of * 100) / 100)
+  const hoursOf = (of: number) => ({
+    hoursLikely: part(step.hoursLikely, of),
+    hoursLow: part(step.hoursLow, of),
+    hoursHigh: part(step.hoursHigh, of),
+  })
+  const { id: _, version: _version, earnedIn: _earned, ...fields } = step
+  return {
+    ok: true,
+    said: 'Split in two. Cut the hours as you like.',
+    items: [
+      patchOf('step', step, {
+        ...hoursOf(share),
+        title: `${step.title}, first part`.slice(0, 300),
+        waitKind: 'none',
+        waitHours: 0,
+        maxWaitHours: null,
+      }),
+      {
+        op: 'create',
+        entity: 'step',
+        id: newId(),
+        patch: {
+          ...fields,
+          ...hoursOf(1 - share),
+          title: `${step.title}, second part`.slice(0, 300),
+          state: 'open',
+          doneAt: null,
+          parallel: false,
+          recipeStep: '',
+          recipeMade: {},
+          order: keyBetween(step.order, after?.order ?? null),
+        },
+      },
+    ],
+  }
+}
+
+/** Puts two steps that follow each other together: hours add up, the longer wait and the larger crew hold. */
+export function mergeSteps(rows: RefitRows, first: Step, second: Step): Outcome {
+  if (first.jobId !== second.jobId) return refused('They belong to different jobs. Merge the jobs.')
+  if (first.state === 'done' || second.state === 'done')
+    return refused('One of them is done. Reopen it, or leave them apart.')
+  const wait = second.waitKind === 'none' ? first : second
+  const add = (a: number | null, b: number | null) => (a === null || b === null ? null : a + b)
+  const moves = (['bringLine', 'clock', 'tradeBooking', 'hoursEntry'] as const).flatMap((kind) =>
+    rows[kind]
+      .filter((row) => row.stepId === second.id)
+      .map((row) => patchOf(kind, row, { stepId: first.id })),
+  )
+  const parts = rows.part
+    .filter((part) => part.neededByStepId === second.id)
+    .map((part) => patchOf('part', part, { neededByStepId: first.id }))
+  const bags = rows.bag
+    .filter((bag) => bag.wantedByStepId === second.id)
+    .map((bag) => patchOf('bag', bag, { wantedByStepId: first.id }))
+  return {
+    ok: true,
+    said: 'Merged; what hung on the second hangs on the first.',
+    items: [
+      patchOf('step', first, {
+        title: `${first.title}; ${second.title}`.slice(0, 300),
+        hoursLikely: first.hoursLikely + second.hoursLikely,
+        hoursLow: add(first.hoursLow, second.hoursLow),
+        hoursHigh: add(first.hoursHigh, second.hoursHigh),
+        crewMin: Math.max(first.crewMin, second.crewMin),
+        crewMax: Math.max(first.crewMax, second.crewMax),
+        needsDry: first.needsDry || second.needsDry,
+        waitKind: wait.waitKind,
+        waitHours: wait.waitHours,
+        waitRefC: wait.waitRefC,
+        maxWaitHours: second.maxWaitHours ?? first.maxWaitHours,
+        caution: [first.caution, second.caution].filter(Boolean).join(' ').slice(0, 1000),
+      }),
+      ...moves,
+      ...parts,
+      ...bags,
+      deletion('step', second),
+    ],
+  }
+}

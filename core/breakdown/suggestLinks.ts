@@ -1,0 +1,118 @@
+/** Links that place and facts of two jobs suggest. They are offered with their reason, never added. */
+import type { Job, Step, Zone } from '../model/entities'
+import type { Operation } from '../model/words'
+import { byId } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { factsOf } from '../plan/facts'
+import { findCycle, plannedJobs, stepsByJob } from '../plan/network'
+import { isOpen } from '../plan/planned'
+
+export interface SuggestedLink {
+  readonly fromJobId: string
+  readonly toJobId: string
+  readonly why: string
+}
+
+interface Seen {
+  readonly job: Job
+  readonly zone: Zone | undefined
+  readonly operations: ReadonlySet<Operation>
+}
+
+const has = (seen: Seen, ...operations: readonly Operation[]): boolean =>
+  operations.some((one) => seen.operations.has(one))
+const dusty = (seen: Seen): boolean => [...seen.operations].some((one) => factsOf(one).dusty)
+const opens = (seen: Seen): boolean => has(seen, 'cut', 'drill', 'weld')
+
+/** Rules in the order of their weight: what `first` does had better come before what `then` does. Source: handbook 7. */
+const rules: readonly {
+  readonly holds: (first: Seen, then: Seen) => boolean
+  readonly why: string
+}[] = [
+  {
+    holds: (first, then) =>
+      Boolean(first.zone?.belowWaterline) && opens(first) && has(then, 'barrier', 'antifoul'),
+    why: 'Holes and cuts below the waterline come before the coats there.',
+  },
+  {
+    holds: (first, then) => has(first, 'test') && has(then, 'close') && !has(first, 'close'),
+    why: 'What a lining or panel hides is tested before it is closed.',
+  },
+  {
+    holds: (first, then) =>
+      has(first, 'plumb', 'wire') && has(then, 'close') && !has(first, 'close'),
+    why: 'Hoses and wires go in before the panel over them.',
+  },
+  {
+    holds: (first, then) =>
+      has(first, 'laminate', 'fair') && has(then, 'bed') && !has(first, 'bed'),
+    why: 'Fittings are bedded on a finished surface.',
+  },
+  {
+    holds: (first, then) => has(first, 'paint') && has(then, 'bed') && !has(first, 'bed'),
+    why: 'Hardware is bedded after the surface under it has its paint.',
+  },
+  {
+    holds: (first, then) => dusty(first) && has(then, 'varnish', 'finish', 'paint') && !dusty(then),
+    why: 'Dust of the one would lie in the finish of the other.',
+  },
+]
+
+/** Same place, or both below the waterline: coats go round the whole hull. */
+const together = (a: Seen, b: Seen): boolean =>
+  a.zone !== undefined &&
+  b.zone !== undefined &&
+  (a.zone.id === b.zone.id || (a.zone.belowWaterline && b.zone.belowWaterline))
+
+/** Links offered for one job, with the others it meets in its place. Pairs already in order are left out. */
+export function suggestedLinks(rows: RefitRows, job: Job): SuggestedLink[] {
+  const zones = byId(rows.zone)
+  const steps = stepsByJob(rows)
+  const look = (one: Job): Seen => ({
+    job: one,
+    zone: zones.get(one.zoneId ?? ''),
+    operations: new Set(
+      (steps.get(one.id) ?? []).filter(isOpen).map((step: Step) => step.operation),
+    ),
+  })
+  const mine = look(job)
+  if (!mine.zone || mine.operations.size === 0) return []
+  const reaches = reachability(rows)
+  return plannedJobs(rows)
+    .filter((other) => other.id !== job.id)
+    .map(look)
+    .filter((other) => together(mine, other))
+    .flatMap((other): SuggestedLink[] => {
+      for (const { holds, why } of rules)
+        for (const [first, then] of [
+          [mine, other],
+          [other, mine],
+        ] as const) {
+          if (!holds(first, then) || holds(then, first)) continue
+          const [fromJobId, toJobId] = [first.job.id, then.job.id]
+          if (reaches(fromJobId, toJobId) || reaches(toJobId, fromJobId)) return []
+          const circle = findCycle([...rows.link, { fromJobId, toJobId }])
+          return circle ? [] : [{ fromJobId, toJobId, why }]
+        }
+      return []
+    })
+}
+
+/** Whether links lead from one job to another, however many between. */
+function reachability(rows: Pick<RefitRows, 'link'>): (from: string, to: string) => boolean {
+  const known = new Map<string, Set<string>>()
+  return (from, to) => {
+    const already = known.get(from)
+    if (already) return already.has(to)
+    const found = new Set<string>()
+    const queue = [from]
+    for (let id = queue.pop(); id !== undefined; id = queue.pop())
+      for (const link of rows.link)
+        if (link.fromJobId === id && !found.has(link.toJobId)) {
+          found.add(link.toJobId)
+          queue.push(link.toJobId)
+        }
+    known.set(from, found)
+    return found.has(to)
+  }
+}

@@ -1,0 +1,43 @@
+/** What a change would do to the gates: two plans laid side by side. */
+import type { Gate } from '../model/entities'
+import type { StoredPlan } from '../model/stored'
+import { daysBetween } from '../time/civil'
+import type { ZoneClock } from '../time/zone'
+
+export interface GateEffect {
+  readonly gate: Gate
+  /** Civil dates; null: not in that plan. */
+  readonly before: string | null
+  readonly after: string | null
+  /** Positive: later. Null when one of them is missing. */
+  readonly days: number | null
+}
+
+/** Every gate's date before and after. */
+export function gateEffects(
+  gates: readonly Gate[],
+  before: StoredPlan,
+  after: StoredPlan,
+  clock: ZoneClock,
+): GateEffect[] {
+  const dates = (plan: StoredPlan) =>
+    new Map(plan.gates.map((one) => [one.gateId, clock.dateOf(one.at)]))
+  const [was, is] = [dates(before), dates(after)]
+  return gates.flatMap((gate) => {
+    const [from, to] = [was.get(gate.id) ?? null, is.get(gate.id) ?? null]
+    if (from === null && to === null) return []
+    return [{ gate, before: from, after: to, days: from && to ? daysBetween(from, to) : null }]
+  })
+}
+
+/** "Launch 4 days later" for each gate that moves; "No gate moves." when none does. */
+export function effectSentence(effects: readonly GateEffect[]): string {
+  const moved = effects.filter((one) => one.days !== 0)
+  if (moved.length === 0) return 'No gate moves.'
+  const say = ({ gate, days }: GateEffect): string => {
+    if (days === null) return `${gate.name} cannot be dated`
+    const many = Math.abs(days)
+    return `${gate.name} ${many} ${many === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'earlier'}`
+  }
+  return `${moved.map(say).join(', ')}.`
+}
