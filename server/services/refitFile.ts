@@ -10,6 +10,7 @@ import { problem } from '#shared/problems'
 import { database } from '../db/connect'
 import { passDoor } from './changeDoor'
 import { folderIn } from './dataFolder'
+import { keepDocument, readDocument } from './documents'
 import { keepPicture } from './pictures'
 import { wholeRefit } from './refits'
 import { replaceRefit } from './replaceRefit'
@@ -20,7 +21,7 @@ const mostUnpackedBytes = 800e6
 
 const refused = (message: string): Trouble => new Trouble(422, problem('notRefitFile', message))
 
-/** The refit as a zip: refit.json and its pictures by hash. */
+/** The refit as a zip: refit.json, its pictures and its documents by hash. */
 export async function exportRefit(refitId: string): Promise<{ name: string; bytes: Uint8Array }> {
   const { rows } = await wholeRefit(refitId)
   const files: Zippable = {
@@ -28,6 +29,8 @@ export async function exportRefit(refitId: string): Promise<{ name: string; byte
   }
   for (const { hash } of rows.picture)
     files[`pictures/${hash}`] = [await readFile(join(folderIn('pictures'), hash)), { level: 0 }]
+  for (const { hash } of rows.document)
+    files[`documents/${hash}`] = [await readDocument(hash), { level: 0 }]
   const name = (rows.refit[0]?.boatName ?? 'refit').replace(/[^\w-]+/g, '-').toLowerCase()
   return { name: `${name}.refit.zip`, bytes: zipSync(files) }
 }
@@ -35,6 +38,7 @@ export async function exportRefit(refitId: string): Promise<{ name: string; byte
 interface Unpacked {
   readonly document: RefitDocument
   readonly pictures: ReadonlyMap<string, Uint8Array>
+  readonly documents: ReadonlyMap<string, Uint8Array>
 }
 
 /** Reads a zip or a bare refit.json. Throws Trouble 422 for anything else, half a file among it. */
@@ -51,10 +55,18 @@ async function unpack(bytes: Buffer): Promise<Unpacked> {
   }
   const wrong = documentProblem(document)
   if (wrong !== '') throw refused(wrong)
-  const pictures = Object.entries(files).filter(([name]) => /^pictures\/[0-9a-f]{64}$/.test(name))
+  const byHash = (folder: string) =>
+    new Map(
+      Object.entries(files)
+        .map(([name, content]) => [name.split('/'), content] as const)
+        .filter(([path]) => path.length === 2 && path[0] === folder)
+        .filter(([path]) => /^[0-9a-f]{64}$/.test(path[1] as string))
+        .map(([path, content]) => [path[1] as string, content]),
+    )
   return {
     document: document as RefitDocument,
-    pictures: new Map(pictures.map(([name, content]) => [name.slice(9), content])),
+    pictures: byHash('pictures'),
+    documents: byHash('documents'),
   }
 }
 
@@ -95,12 +107,17 @@ export async function importRefit(
   bytes: Buffer,
   replace: string | null,
 ): Promise<{ refitId: string }> {
-  const { document, pictures } = await unpack(bytes)
+  const { document, pictures, documents } = await unpack(bytes)
   const refitId = replace ?? (await freeId(document.refitId))
   for (const [hash, content] of pictures) {
     const kept = await keepPicture(Buffer.from(content))
     if (kept.hash !== hash)
       throw refused(`The picture ${hash.slice(0, 8)}… is not the one it says it is.`)
+  }
+  for (const [hash, content] of documents) {
+    const kept = await keepDocument(Buffer.from(content))
+    if (kept.hash !== hash)
+      throw refused(`The document ${hash.slice(0, 8)}… is not the one it says it is.`)
   }
   const change = {
     changeId: randomUUID(),

@@ -1,0 +1,63 @@
+import { describe, expect, it } from 'vitest'
+import { supposing } from '../model/applyChange'
+import { emptyRows } from '../model/refit'
+import { starterChanges } from '../model/starter'
+import { systemKinds } from '../model/words'
+import { recipeBook } from './book'
+import { starterJobs, starterList } from './starterList'
+
+let last = 0
+const newId = () => `s${last++}`
+const fresh = () =>
+  supposing(
+    emptyRows(),
+    starterChanges(
+      'r',
+      {
+        boatName: 'Test',
+        loaM: 12,
+        zone: 'Europe/Dublin',
+        currency: 'EUR',
+        units: 'metric',
+        people: [{ name: 'Ida', weekdays: [6], from: '09:00', to: '17:00' }],
+        travelMin: 30,
+        liftOutOn: '2027-04-01',
+        launchOn: '2027-05-21',
+        alreadyAshore: true,
+        today: '2027-04-17',
+      },
+      newId,
+    ),
+  )
+
+describe('the starter list', () => {
+  it('has a job for every system, each with a recipe that stands or steps', () => {
+    expect(new Set(starterList.map((one) => one.system))).toEqual(new Set(systemKinds))
+    for (const one of starterList)
+      expect(
+        one.recipe === undefined
+          ? (one.steps?.length ?? 0) > 0
+          : recipeBook.some((recipe) => recipe.key === one.recipe),
+        one.key,
+      ).toBe(true)
+    expect(new Set(starterList.map((one) => one.key)).size).toBe(starterList.length)
+  })
+  it('makes what is ticked, in its system and place, before the launch where it must be', () => {
+    const rows = fresh()
+    const after = supposing(rows, starterJobs(rows, ['valves', 'gas'], newId))
+    const [valves, gas] = after.job
+    expect(valves).toMatchObject({ recipeKey: 'sea-valve', gateId: rows.gate[0]?.id, placed: true })
+    expect(after.zone.find((zone) => zone.id === valves?.zoneId)?.name).toBe('Through-hulls')
+    expect(
+      after.step.filter((step) => step.jobId === gas?.id).map((step) => step.licensedKind),
+    ).toEqual(['gas', 'gas'])
+    // Strip, check, lap, work, clip, watch.
+    expect(after.step.filter((step) => step.jobId === valves?.id)).toHaveLength(6)
+  })
+  it('finds every place it names in a new refit', () => {
+    const names = new Set(fresh().zone.map((zone) => zone.name))
+    expect(starterList.flatMap((one) => one.zone ?? []).filter((zone) => !names.has(zone))).toEqual(
+      [],
+    )
+  })
+})
