@@ -5,6 +5,11 @@ import { keysAfter } from '#core/model/order'
 import type { Entities, EntityName } from '#core/model/entities'
 import type { PatchOf } from '#core/model/field'
 import type { Operation } from '#core/model/words'
+import { recipeBook } from '#core/recipes/book'
+import { expand } from '#core/recipes/expand'
+import { partFields } from '#core/recipes/make'
+import { initialInputs } from '#core/recipes/recipe'
+import type { RecipeInputs } from '#core/recipes/recipe'
 import { addDays, dayNumber, minutesOf } from '#core/time/civil'
 import type { ZoneClock } from '#core/time/zone'
 
@@ -77,6 +82,52 @@ export class Writer {
         })
       })
     })
+  }
+
+  /** A job made by a recipe of the book; `done` finishes its first steps at these times. */
+  recipeJob(
+    slug: string,
+    title: string,
+    recipeKey: string,
+    given: RecipeInputs,
+    more: JobMore & { readonly done?: readonly string[]; readonly facts?: StepMore },
+  ): void {
+    const recipe = recipeBook.find((one) => one.key === recipeKey)
+    if (!recipe) throw new Error(`no recipe ${recipeKey}`)
+    const recipeInputs = { ...initialInputs(recipe), ...given }
+    const worked = expand(recipe, recipeInputs)
+    if (!worked.ok) throw new Error(`${slug}: ${worked.problems[0]?.message}`)
+    const { done = [], facts = {}, ...job } = more
+    const { steps } = worked.draft
+    this.job(
+      slug,
+      title,
+      { ...job, recipeKey, recipeInputs },
+      steps.map(({ key, fields, tools }, index): StepLine => {
+        const when = done[index]
+        const { title: name, operation = 'fit', hoursLikely, ...rest } = fields
+        const bring = tools.map((tool) => `${tool} | | shed | tool`)
+        const made = { recipeStep: key, recipeMade: fields }
+        return [
+          operation,
+          name,
+          hoursLikely,
+          { ...rest, ...facts, ...made, bring, ...(when ? { done: when } : {}) },
+        ]
+      }),
+    )
+    for (const [index, step] of steps.entries())
+      for (const material of step.materials) {
+        const fields = partFields(material)
+        this.add('part', `${slug}-${material.key.replace(/[/.]/g, '-')}`, {
+          ...fields,
+          jobId: slug,
+          neededByStepId: `${slug}-${index + 1}`,
+          state: done[index] ? 'fitted' : 'wanted',
+          recipePart: material.key,
+          recipeMade: fields,
+        })
+      }
   }
 }
 

@@ -36,8 +36,11 @@ export function useJobEdits() {
     const order = keyBetween(others[to - 1]?.order ?? null, others[to]?.order ?? null)
     return store.attempt(`Move ${step.title}`, [patchOf('step', step, { order })])
   }
+  /** A step of a recipe is dropped, so that working the job again does not bring it back. */
   const removeStep = (step: Step) =>
-    store.attempt(`Remove ${step.title}`, stepRemoval(store.rows, step))
+    step.recipeStep === ''
+      ? store.attempt(`Remove ${step.title}`, stepRemoval(store.rows, step))
+      : store.attempt(`Drop ${step.title}`, [patchOf('step', step, { state: 'dropped' })])
   const removeJob = (job: Job) => store.attempt(`Remove ${job.title}`, jobRemoval(store.rows, job))
   /** Finishes or reopens a step; the server works out the inches. */
   function setState(step: Step, state: Step['state']) {

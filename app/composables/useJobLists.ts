@@ -24,6 +24,8 @@ export interface ListedJob {
   readonly sentence: string
   /** Steps down a tree of found work. */
   readonly depth: number
+  /** Title of the job during which it was found; '' when it was planned. */
+  readonly foundDuring: string
 }
 export interface JobGroup {
   readonly key: string
@@ -39,9 +41,16 @@ export function useJobLists(grouping: Ref<Grouping>, only: (job: Job) => boolean
   const basis = computed(
     () => new Map(planner.ranking.map((one, index) => [one.jobId, { ...one, rank: index + 1 }])),
   )
-  const listed = (job: Job, depth = 0): ListedJob => {
+  const titles = computed(() => new Map(store.rows.job.map((job) => [job.id, job.title])))
+  const listed = (job: Job): ListedJob => {
     const ranked = basis.value.get(job.id)
-    return { job, rank: ranked?.rank ?? null, sentence: sentenceFor(job, ranked?.basis), depth }
+    return {
+      job,
+      rank: ranked?.rank ?? null,
+      sentence: sentenceFor(job, ranked?.basis),
+      depth: 0,
+      foundDuring: titles.value.get(job.parentJobId ?? '') ?? '',
+    }
   }
   function sentenceFor(job: Job, found: PriorityBasis | undefined): string {
     if (job.decision !== 'plan') return job.reason || 'Set aside.'
@@ -83,7 +92,8 @@ export function useJobLists(grouping: Ref<Grouping>, only: (job: Job) => boolean
         return [{ key: 'tree', title: '', jobs: tree(sorted.value) }]
     }
   })
-  return { groups, count: computed(() => sorted.value.length) }
+  const shown = computed(() => sorted.value.map((one) => one.job))
+  return { groups, shown }
 }
 
 function byRank(jobs: readonly ListedJob[]): JobGroup[] {

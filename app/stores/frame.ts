@@ -9,10 +9,17 @@ export const useFrameStore = defineStore('frame', () => {
   const stepId = ref<string | null>(null)
   /** Hours the timer measured, for the hours panel to start from. */
   const hours = ref<number | null>(null)
+  /** Job during which something was found; null: the one under way. */
+  const duringJobId = ref<string | null>(null)
   function open(which: Panel, forStep: string | null = null, measured: number | null = null) {
     stepId.value = forStep
     hours.value = measured
+    duringJobId.value = null
     panel.value = which
   }
-  return { panel, stepId, hours, open, close: () => open(null) }
+  function openFound(jobId: string) {
+    open('found')
+    duringJobId.value = jobId
+  }
+  return { panel, stepId, hours, duringJobId, open, openFound, close: () => open(null) }
 })

@@ -1,3 +1,4 @@
+import { isLocated } from '../bags/bags'
 import type { Job, Step } from '../model/entities'
 import type { Mend, Placement, StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
@@ -252,10 +253,10 @@ const placeWord: Readonly<Record<string, string>> = {
   toBuy: 'to buy',
 }
 
-/** Bring lines of the day's steps that are not where the work is. */
+/** Bring lines and strip-out bags of the day's steps that are not where the work is. */
 function takeWith(rows: RefitRows, work: readonly DayLine[], frame: DayFrame): TakeLine[] {
   const steps = new Map(work.map((line) => [line.step?.id, line.step]))
-  return rows.bringLine
+  const lines = rows.bringLine
     .filter((line) => steps.has(line.stepId) && line.at !== frame.placeNeed)
     .map((line) => ({
       id: line.id,
@@ -265,6 +266,39 @@ function takeWith(rows: RefitRows, work: readonly DayLine[], frame: DayFrame): T
       at: placeWord[line.at] ?? line.at,
       stepTitle: steps.get(line.stepId)?.title ?? '',
     }))
+  const bags = rows.bag
+    .filter((bag) => bag.state !== 'fitted' && steps.has(bag.wantedByStepId ?? ''))
+    .map((bag) => ({
+      id: bag.id,
+      what: `Bag ${bag.code}, ${bag.what}`,
+      amount: '',
+      kind: 'bag',
+      at: isLocated(bag) ? bag.storedAt : 'nobody knows where',
+      stepTitle: steps.get(bag.wantedByStepId ?? '')?.title ?? '',
+    }))
+  const parts = rows.part
+    .filter((part) => part.state !== 'returned' && part.state !== 'fitted')
+    .filter((part) => steps.has(part.neededByStepId ?? ''))
+    .map((part) => ({
+      id: part.id,
+      what: part.name,
+      amount: [Number(part.quantity.toFixed(2)), part.unit === 'pieces' ? '' : part.unit]
+        .join(' ')
+        .trim(),
+      kind: 'part',
+      at: partWord[part.state] ?? part.state,
+      stepTitle: steps.get(part.neededByStepId ?? '')?.title ?? '',
+    }))
+  return [...bags, ...lines, ...parts]
+}
+
+/** Where a part of a state is to be had from. */
+const partWord: Readonly<Record<string, string>> = {
+  wanted: 'to buy',
+  specified: 'to buy',
+  quoted: 'to buy',
+  ordered: 'ordered, not here yet',
+  arrived: 'bought',
 }
 
 function keptForHelpers(

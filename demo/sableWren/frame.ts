@@ -17,6 +17,7 @@ export function writeFrame(write: Writer, refitId: string): void {
     currency: 'EUR',
     units: 'metric',
     startedOn: write.date('2025-10-11'),
+    ownHourMinor: 2500,
   })
   zonesAndSystems(write)
   places(write)

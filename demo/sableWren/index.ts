@@ -8,7 +8,10 @@ import { makePlan } from '#core/plan/makePlan'
 import { derive } from '#core/progress/derive'
 import { snapshotFigures } from '#core/week/review'
 import { Writer } from '../write'
+import { writeBags } from './bags'
+import { writeFoundWork } from './foundWork'
 import { writeFrame } from './frame'
+import { writePlannedMore } from './plannedMore'
 import {
   earnInches,
   writeClocks,
@@ -37,12 +40,15 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeSeasonOne(write)
   writeSeasonTwo(write)
   writeSeasonThree(write)
+  writePlannedMore(write)
+  writeFoundWork(write)
   writeHours(write)
   earnInches(write)
   writeFindings(write)
   writeParts(write)
   writeClocks(write)
   writeSheets(write)
+  writeBags(write)
   lastWeek(write)
   return write.rows
 }

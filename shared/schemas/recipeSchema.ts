@@ -129,3 +129,18 @@ export const recipeSchema: Joi.ObjectSchema<Recipe> = Joi.object<Recipe>({
   const also = more.length > 0 ? ` And ${more.length} more.` : ''
   return helpers.message({ custom: `At ${first.field}: ${first.message}${also}` })
 })
+
+/** A recipe file's text read: the recipe, or the sentence that says what is wrong with it and where. */
+export function readRecipeFile(text: string): { recipe: Recipe } | { message: string } {
+  let read: unknown
+  try {
+    read = JSON.parse(text)
+  } catch {
+    return { message: 'This file cannot be read: it is cut off, or not a recipe of Inch Ahead.' }
+  }
+  const { error, value } = recipeSchema.validate(read)
+  if (!error) return { recipe: value }
+  const [first] = error.details
+  const at = first && first.path.length > 0 ? `At ${first.path.join('.')}: ` : ''
+  return { message: `${at}${(first?.message ?? 'This is not a recipe').replace(/\.?$/, '.')}` }
+}

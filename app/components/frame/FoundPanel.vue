@@ -23,7 +23,8 @@ const knownZone = () =>
 /** The job whose step is under way, or the first on today's plan: that is where people find things. */
 const during = computed(() => {
   const doing = store.rows.step.find((step) => step.state === 'doing')
-  return store.rows.job.find((job) => job.id === doing?.jobId) ?? null
+  const jobId = frame.duringJobId ?? doing?.jobId
+  return store.rows.job.find((job) => job.id === jobId) ?? null
 })
 const form = useRowForm('finding', () => ({ severity: 2, when: 'unplaced', zoneId: knownZone() }))
 const whens = [

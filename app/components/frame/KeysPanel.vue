@@ -8,6 +8,9 @@ const others = [
   ['k', 'Start a clock'],
   ['/', 'Find anything'],
   ['z', 'Undo your last change'],
+  ['↑ ↓', 'In Jobs: from job to job'],
+  ['x', 'In Jobs: choose a job, to change several at once'],
+  ['← → ↑ ↓', 'While placing: purpose, how bad'],
   ['?', 'This list'],
   ['Esc', 'Give back what you typed, or close'],
 ] as const
@@ -15,7 +18,7 @@ const others = [
 
 <template>
   <UiDialog :open="frame.panel === 'keys'" title="Keys" @close="frame.close()">
-    <dl class="grid grid-cols-[4rem_1fr] gap-y-1.5">
+    <dl class="grid grid-cols-[5rem_1fr] gap-y-1.5">
       <template v-for="view in views" :key="view.path">
         <dt class="cond text-lg">{{ view.key }}</dt>
         <dd>{{ view.name }}</dd>

@@ -7,7 +7,11 @@ const { views } = useViews()
 const links = [
   ['week', 'The week'],
   ['hours', 'Hours'],
+  ['triage', 'Place what waits'],
+  ['recipes', 'Recipes'],
+  ['starter', 'Usual jobs'],
   ['import', 'Bring in a list of work'],
+  ['bags', 'Strip-out bags'],
   ['settings', 'Settings, people, places'],
   ['history', 'History of changes'],
 ] as const
@@ -15,7 +19,7 @@ const links = [
 
 <template>
   <UiDialog :open="frame.panel === 'more'" title="More" @close="frame.close()">
-    <ul class="grid gap-2">
+    <ul class="grid gap-2 sm:grid-cols-2">
       <li v-for="view in views" :key="view.path" class="sm:hidden">
         <NuxtLink :to="view.to" class="btn w-full justify-start!" @click="frame.close()">{{
           view.name

@@ -100,6 +100,11 @@ async function keep() {
         </div>
         <div class="flex gap-2">
           <button class="btn btn-small" @click="makeJob(finding)">Make a job</button>
+          <NuxtLink
+            class="btn btn-small"
+            :to="{ path: `/r/${store.refitId}/recipes`, query: { finding: finding.id } }"
+            >By a recipe<span class="sr-only"> for {{ finding.title }}</span></NuxtLink
+          >
           <button class="btn btn-small" @click="decide(finding, 'watch')">Watch</button>
           <button class="btn btn-small" @click="decide(finding, 'accepted')">Accept</button>
         </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { suggestedLinks } from '#core/breakdown/suggestLinks'
 import type { Job } from '#core/model/entities'
 import { byId, inOrder } from '#core/model/refit'
 
@@ -12,11 +13,16 @@ const jobs = computed(() => byId(store.rows.job))
 const wrong = ref<{ readonly before: string; readonly after: string }>({ before: '', after: '' })
 const before = computed(() => store.rows.link.filter((one) => one.toJobId === props.job.id))
 const after = computed(() => store.rows.link.filter((one) => one.fromJobId === props.job.id))
+const suggested = computed(() => suggestedLinks(store.rows, props.job))
 const options = computed(() =>
   inOrder(store.rows.job)
     .filter((one) => one.id !== props.job.id)
     .map((one) => ({ id: one.id, name: one.title })),
 )
+async function take(one: { readonly fromJobId: string; readonly toJobId: string }) {
+  const side = one.toJobId === props.job.id ? 'before' : 'after'
+  await add(side, side === 'before' ? one.fromJobId : one.toJobId)
+}
 async function add(side: 'before' | 'after', otherId: string) {
   wrong.value = { before: '', after: '' }
   try {
@@ -65,5 +71,25 @@ const sides = computed(() => [
       </ul>
       <UiPick :label="label" :options="options" :error="wrong[side]" @pick="add(side, $event)" />
     </div>
+    <section v-if="suggested.length > 0" class="sm:col-span-2">
+      <h3>In the same place, in which order?</h3>
+      <ul>
+        <li
+          v-for="one in suggested"
+          :key="`${one.fromJobId}-${one.toJobId}`"
+          class="flex flex-wrap items-center justify-between gap-2 border-b border-rule2 py-1"
+        >
+          <span class="min-w-0 grow basis-64">
+            {{ jobs.get(one.fromJobId)?.title }} → {{ jobs.get(one.toJobId)?.title }}
+            <span class="block text-ink2">{{ one.why }}</span>
+          </span>
+          <button class="btn btn-small" @click="take(one)">
+            Link them<span class="sr-only">
+              {{ jobs.get(one.fromJobId)?.title }} before {{ jobs.get(one.toJobId)?.title }}</span
+            >
+          </button>
+        </li>
+      </ul>
+    </section>
   </div>
 </template>

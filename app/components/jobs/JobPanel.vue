@@ -5,7 +5,8 @@ import { VueDraggable } from 'vue-draggable-plus'
 import type { Job, Step } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
 import { purposes } from '#core/model/words'
-import { prioritySentence, purposeName, severityName } from '#core/plan/priority'
+import { formatMoney } from '#core/money/money'
+import { purposeName, severityName } from '#core/plan/priority'
 import { draftSheet } from '#core/asbuilt/draft'
 import { formatHours } from '#core/units/hours'
 import { formatInches } from '#core/units/length'
@@ -14,13 +15,18 @@ import { formatInches } from '#core/units/length'
 const props = defineProps<{ job: Job }>()
 const emit = defineEmits<{ close: []; open: [jobId: string] }>()
 const store = useRefitStore()
-const planner = usePlannerStore()
+const frame = useFrameStore()
 const edits = useJobEdits()
 const newStep = ref('')
 
 const steps = computed(() => edits.stepsOf(props.job.id))
 const figures = computed(() => store.derived.jobs.get(props.job.id))
-const ranked = computed(() => planner.ranking.find((one) => one.jobId === props.job.id))
+const bred = computed(() => store.derived.bred.get(props.job.id))
+const papers = computed(
+  () =>
+    store.rows.document.filter((one) => one.jobId === props.job.id).length +
+    store.rows.webLink.filter((one) => one.jobId === props.job.id).length,
+)
 const sheet = computed(() => store.rows.asBuiltSheet.find((one) => one.jobId === props.job.id))
 const zones = computed(() =>
   inOrder(store.rows.zone).map((one) => ({ value: one.id, label: one.name })),
@@ -28,7 +34,6 @@ const zones = computed(() =>
 const systems = computed(() =>
   inOrder(store.rows.system).map((one) => ({ value: one.id, label: one.name })),
 )
-const gates = computed(() => store.rows.gate.map((one) => ({ value: one.id, label: one.name })))
 const purposeOptions = purposes.map((value) => ({ value, label: purposeName[value] }))
 const severities = severityName.map((label, index) => ({
   value: index + 1,
@@ -79,16 +84,22 @@ async function writeSheet() {
         <X :size="20" aria-hidden="true" />
       </button>
     </div>
+    <JobPriority :job="job" />
     <p class="text-ink2">
-      <template v-if="ranked"
-        >{{ prioritySentence(ranked.basis) }} Score {{ Math.round(ranked.score) }}.
-      </template>
       <template v-if="figures">
         {{ formatHours(figures.hoursOpen) }} open of {{ formatHours(figures.hoursPlanned) }},
         {{ formatHours(figures.hoursLogged) }} logged; {{ formatInches(figures.earnedIn) }} in
         earned, {{ formatInches(figures.openIn) }} in to earn.
       </template>
+      <template v-if="bred && bred.jobs > 0">
+        It bred {{ bred.jobs }} {{ bred.jobs === 1 ? 'job' : 'jobs' }},
+        {{ formatHours(bred.hoursPlanned)
+        }}<template v-if="bred.costMinor > 0"
+          >, {{ formatMoney(bred.costMinor, store.refit?.currency ?? 'EUR') }}</template
+        >.
+      </template>
     </p>
+    <JobRecipe class="mt-2" :job="job" />
     <div class="mt-3 grid grid-cols-2 gap-3 xl:grid-cols-4">
       <UiSelect
         :model-value="job.zoneId"
@@ -116,13 +127,7 @@ async function writeSheet() {
         :options="severities"
         @update:model-value="set('severity')($event)"
       />
-      <UiSelect
-        :model-value="job.gateId"
-        label="Finished before"
-        :options="gates"
-        none="No gate"
-        @update:model-value="set('gateId')($event)"
-      />
+      <JobGate :job="job" @set="edits.editJob(job, { gateId: $event, placed: true })" />
       <UiSelect
         :model-value="job.decision"
         label="Decision"
@@ -183,6 +188,16 @@ async function writeSheet() {
       <button class="btn" type="submit">Add step</button>
     </form>
     <JobLinks class="mt-6" :job="job" @open="emit('open', $event)" />
+    <div class="mt-6 border-t-2 border-ink">
+      <JobCanDo :job="job" />
+      <JobBreakdown :job="job" @open="emit('open', $event)" />
+      <details class="border-b border-rule py-1">
+        <summary class="cond text-xl">
+          Documents and links <span class="text-ink2">{{ papers || '' }}</span>
+        </summary>
+        <UiDocuments class="mt-2" :owner="{ jobId: job.id }" />
+      </details>
+    </div>
     <UiText
       class="mt-6"
       :model-value="job.detail"
@@ -203,6 +218,7 @@ async function writeSheet() {
       >
         Write the as-built sheet
       </button>
+      <button class="btn btn-red" @click="frame.openFound(job.id)">Found something here</button>
       <button class="btn" @click="remove">Remove job</button>
     </div>
   </section>

@@ -1,31 +1,51 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { Pin } from '@lucide/vue'
+import { formatMoney } from '#core/money/money'
+import { formatHours } from '#core/units/hours'
 import { formatInches } from '#core/units/length'
 import { jobStateName } from '#core/progress/jobState'
 import type { ListedJob } from '~/composables/useJobLists'
 
 /** One job in the list: rank, purpose, why it stands there, how much of it is done. */
-const props = defineProps<{ listed: ListedJob; chosen: boolean }>()
-defineEmits<{ choose: [] }>()
+const props = defineProps<{
+  listed: ListedJob
+  opened: boolean
+  chosen: boolean
+  /** In the tree of found work: what grew under it. */
+  tree: boolean
+}>()
+defineEmits<{ open: []; toggle: [] }>()
 const store = useRefitStore()
 const figures = computed(() => store.derived.jobs.get(props.listed.job.id))
-const parent = computed(() => store.rows.job.find((job) => job.id === props.listed.job.parentJobId))
 const share = computed(() => {
   const { hoursPlanned = 0, hoursOpen = 0 } = figures.value ?? {}
   return hoursPlanned > 0 ? 1 - hoursOpen / hoursPlanned : 0
 })
 const inches = computed(() => (figures.value?.earnedIn ?? 0) + (figures.value?.openIn ?? 0))
+/** "bred 3 jobs, 24 h, €310: 9 % of all" */
+const bredSaid = computed(() => {
+  const bred = store.derived.bred.get(props.listed.job.id)
+  if (!props.tree || !bred || bred.jobs === 0) return ''
+  const all = [...store.derived.jobs.values()].reduce((sum, one) => sum + one.hoursPlanned, 0)
+  const money =
+    bred.costMinor > 0 ? `, ${formatMoney(bred.costMinor, store.refit?.currency ?? 'EUR')}` : ''
+  const part = all > 0 ? `: ${Math.round((bred.hoursPlanned / all) * 100)} % of all hours` : ''
+  return `bred ${bred.jobs} ${bred.jobs === 1 ? 'job' : 'jobs'}, ${formatHours(bred.hoursPlanned)}${money}${part}`
+})
 </script>
 
 <template>
-  <li :style="{ paddingLeft: `${listed.depth * 1.75}rem` }" class="border-b border-rule2">
+  <li
+    :style="{ paddingLeft: `${listed.depth * 1.75}rem` }"
+    class="flex border-b border-rule2"
+    :class="{ 'bg-verdigris-tint': opened, 'bg-brass-tint': chosen }"
+  >
     <button
       type="button"
-      class="grid w-full grid-cols-[2rem_1.75rem_1fr] gap-x-2 px-1 py-2 text-left hover:bg-brass-tint @lg:grid-cols-[2rem_1.75rem_1fr_6rem_4rem]"
-      :class="{ 'bg-verdigris-tint': chosen }"
-      :aria-current="chosen ? 'true' : undefined"
-      @click="$emit('choose')"
+      class="grid min-w-0 grow grid-cols-[2rem_1.75rem_1fr] gap-x-2 px-1 py-2 text-left hover:bg-brass-tint @lg:grid-cols-[2rem_1.75rem_1fr_6rem_4rem]"
+      :aria-current="opened ? 'true' : undefined"
+      @click="$emit('open')"
     >
       <span class="cond text-right text-xl" :class="{ 'text-ink2': listed.rank === null }">
         <Pin v-if="listed.job.pinnedRank !== null" :size="14" class="inline" aria-label="Pinned" />
@@ -40,8 +60,9 @@ const inches = computed(() => (figures.value?.earnedIn ?? 0) + (figures.value?.o
             <span class="text-redlead">No steps yet: the plan cannot see it.</span>
           </template>
         </span>
-        <span v-if="parent" class="cond block text-verdigris"
-          >↳ Found during: {{ parent.title }}</span
+        <span v-if="bredSaid" class="cond block text-redlead">{{ bredSaid }}</span>
+        <span v-if="listed.foundDuring && !tree" class="cond block text-verdigris"
+          >↳ Found during: {{ listed.foundDuring }}</span
         >
       </span>
       <span class="mt-1.5 @max-lg:hidden" :title="figures ? jobStateName[figures.state] : ''">
@@ -51,8 +72,23 @@ const inches = computed(() => (figures.value?.earnedIn ?? 0) + (figures.value?.o
         <span class="sr-only">{{ Math.round(share * 100) }} % done</span>
       </span>
       <span class="cond text-right text-lg @max-lg:hidden">
-        {{ inches > 0 ? `${formatInches(inches)} in` : '' }}
+        {{
+          tree
+            ? formatHours(figures?.hoursPlanned ?? 0)
+            : inches > 0
+              ? `${formatInches(inches)} in`
+              : ''
+        }}
       </span>
     </button>
+    <label class="flex w-9 shrink-0 cursor-pointer items-start justify-center pt-2.5 max-sm:w-11">
+      <span class="sr-only">Choose {{ listed.job.title }}</span>
+      <input
+        type="checkbox"
+        class="size-5 accent-(--verdigris)"
+        :checked="chosen"
+        @change="$emit('toggle')"
+      />
+    </label>
   </li>
 </template>

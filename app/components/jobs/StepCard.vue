@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { ChevronDown, GripVertical } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import type { Outcome } from '#core/breakdown/outcome'
+import { mergeSteps, splitStep } from '#core/breakdown/split'
 import type { Step } from '#core/model/entities'
+import { licensedKinds } from '#core/model/words'
+import { licensedName } from '#core/canDo/canDo'
 import { cautionOf } from '#core/plan/facts'
 import { plannedHours } from '#core/plan/planned'
 import { shortDateTime } from '#core/time/say'
@@ -12,6 +16,9 @@ const props = defineProps<{ step: Step; index: number; last: number }>()
 const store = useRefitStore()
 const frame = useFrameStore()
 const edits = useJobEdits()
+const toasts = useToastStore()
+const licensed = licensedKinds.map((value) => ({ value, label: licensedName[value] }))
+const parts = computed(() => store.rows.part.filter((one) => one.neededByStepId === props.step.id))
 const folded = ref(true)
 
 const placed = computed(() =>
@@ -45,6 +52,17 @@ const done = computed({
   get: () => props.step.state === 'done',
   set: (value: boolean) => void edits.setState(props.step, value ? 'done' : 'open'),
 })
+const halves = 0.5
+async function carryOut(label: string, outcome: Outcome) {
+  if (!outcome.ok) toasts.say(outcome.message)
+  else if (await store.attempt(label, outcome.items)) toasts.say(outcome.said)
+}
+const cut = () =>
+  carryOut(`Split ${props.step.title}`, splitStep(store.rows, props.step, halves, newId))
+function join() {
+  const next = edits.stepsOf(props.step.jobId)[props.index + 1]
+  if (next) void carryOut(`Merge ${props.step.title}`, mergeSteps(store.rows, props.step, next))
+}
 const set = (field: string) => (value: unknown) =>
   void edits.editStep(props.step, { [field]: value })
 </script>
@@ -190,6 +208,13 @@ const set = (field: string) => (value: unknown) =>
           may-be-empty
           @update:model-value="set('notBefore')($event)"
         />
+        <UiSelect
+          :model-value="step.licensedKind"
+          label="Licensed work"
+          :options="licensed"
+          none="None"
+          @update:model-value="set('licensedKind')($event)"
+        />
         <UiHours
           :model-value="step.hoursLow"
           label="Low hours"
@@ -228,6 +253,22 @@ const set = (field: string) => (value: unknown) =>
         :most="1000"
         @update:model-value="set('caution')($event)"
       />
+      <div v-if="parts.length > 0">
+        <h4 class="text-base">Parts and materials</h4>
+        <ul>
+          <li v-for="part in parts" :key="part.id" class="border-b border-rule2 py-0.5">
+            {{ part.name }},
+            {{ sayAmount(part.quantity, part.unit, store.refit?.units ?? 'metric') }}
+            <span class="text-ink2">
+              {{
+                [sayPacks(part.quantity, part.packSize, part.unit), part.state]
+                  .filter(Boolean)
+                  .join(' · ')
+              }}
+            </span>
+          </li>
+        </ul>
+      </div>
       <BringLines :step="step" />
       <div class="flex flex-wrap gap-2">
         <button class="btn btn-small" @click="frame.open('hours', step.id)">Log hours</button>
@@ -258,6 +299,10 @@ const set = (field: string) => (value: unknown) =>
           @click="edits.setState(step, step.state === 'dropped' ? 'open' : 'dropped')"
         >
           {{ step.state === 'dropped' ? 'Take up again' : 'Drop' }}
+        </button>
+        <button class="btn btn-small" @click="cut">Split in two</button>
+        <button class="btn btn-small" :disabled="index === last" @click="join">
+          Merge with the next
         </button>
         <button class="btn btn-small" @click="edits.removeStep(step)">Remove</button>
       </div>

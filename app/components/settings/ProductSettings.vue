@@ -61,6 +61,10 @@ async function add() {
         @update:model-value="products.edit(product, { [field]: $event })"
       />
       <button class="btn btn-small" @click="products.remove(product)">Remove</button>
+      <details class="col-span-full">
+        <summary class="cond">Documents and links of {{ product.name }}</summary>
+        <UiDocuments class="mt-1" :owner="{ productId: product.id }" />
+      </details>
     </div>
     <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
       <UiText v-model="newName" label="Another product" />

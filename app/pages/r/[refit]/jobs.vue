@@ -3,6 +3,8 @@ import { computed, ref } from 'vue'
 import { inOrder } from '#core/model/refit'
 import { purposes } from '#core/model/words'
 import { purposeName } from '#core/plan/priority'
+import { triageQueue } from '#core/triage/triage'
+import { formatHours } from '#core/units/hours'
 import type { Grouping } from '~/composables/useJobLists'
 
 /** What is all the work, and why in this order? */
@@ -27,10 +29,14 @@ const showFound = computed({
       query: { ...route.query, show: show ? 'found' : undefined, job: undefined },
     }),
 })
-const { groups, count } = useJobLists(
+const { groups, shown } = useJobLists(
   grouping,
   (one) => zoneId.value === null || one.zoneId === zoneId.value,
 )
+const bulk = useBulk(() => shown.value)
+const waiting = computed(() => store.rows.finding.some((one) => one.state === 'new'))
+const toPlace = computed(() => triageQueue(store.rows).length)
+const found = computed(() => store.derived.found)
 const zones = computed(() => inOrder(store.rows.zone))
 const counts = computed(() => {
   const map = new Map<string, { open: number; severe: boolean }>()
@@ -56,7 +62,6 @@ const meaning = {
   live: 'home aboard',
   shine: 'pride',
 } as const
-const waiting = computed(() => store.rows.finding.filter((one) => one.state === 'new').length)
 
 async function add() {
   if (newJob.value.trim() === '') return
@@ -98,23 +103,31 @@ async function add() {
           hide-label
           :options="groupings"
         />
-        <div class="flex gap-2">
+        <div class="flex flex-wrap gap-2">
+          <NuxtLink
+            v-if="toPlace > 0"
+            class="btn btn-small btn-red"
+            :to="`/r/${store.refitId}/triage`"
+            >{{ toPlace }} to place</NuxtLink
+          >
           <button
-            v-if="waiting > 0 || showFound"
+            v-if="waiting || showFound"
             class="btn btn-small"
             :class="{ 'btn-on': showFound }"
             :aria-pressed="showFound"
             @click="showFound = !showFound"
           >
-            {{ waiting }} found, not placed
+            Found
           </button>
+          <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/recipes`">Recipes</NuxtLink>
           <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/import`"
             >Bring in a list</NuxtLink
           >
+          <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/starter`">Usual jobs</NuxtLink>
         </div>
       </div>
       <p v-if="zoneId" class="mt-2">
-        Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ count }} jobs.
+        Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ shown.length }} jobs.
         <button class="underline" @click="zoneId = null">Show all</button>
       </p>
       <FoundList v-if="showFound" class="mt-3" @job="jobId = $event" />
@@ -128,9 +141,15 @@ async function add() {
             Write the first job below, or paste the list you have: a line a job, from a note, a
             board or a spreadsheet.
           </p>
-          <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/import`"
-            >Paste a list</NuxtLink
-          >
+          <div class="mt-3 flex flex-wrap gap-2">
+            <NuxtLink class="btn btn-main" :to="`/r/${store.refitId}/import`"
+              >Paste a list</NuxtLink
+            >
+            <NuxtLink class="btn" :to="`/r/${store.refitId}/starter`"
+              >Tick from the usual jobs</NuxtLink
+            >
+            <NuxtLink class="btn" :to="`/r/${store.refitId}/recipes`">Open the recipes</NuxtLink>
+          </div>
         </div>
         <p
           v-else-if="planner.busy && planner.ranking.length === 0"
@@ -139,23 +158,31 @@ async function add() {
         >
           Ranking…
         </p>
-        <section
-          v-for="group in groups"
-          :key="group.key"
-          class="mt-3"
-          :aria-label="group.title || 'Open jobs'"
-        >
-          <h2 v-if="group.title" class="border-b-2 border-ink">{{ group.title }}</h2>
-          <ul class="@container">
-            <JobRow
-              v-for="listed in group.jobs"
-              :key="listed.job.id"
-              :listed="listed"
-              :chosen="listed.job.id === jobId"
-              @choose="jobId = listed.job.id"
-            />
-          </ul>
-        </section>
+        <p v-if="grouping === 'found'" class="mt-2 border-l-4 border-redlead pl-3">
+          Found work is {{ formatHours(found.hoursPlanned) }}, {{ Math.round(found.share * 100) }} %
+          of all planned hours. At this pace about
+          {{ formatHours(found.growth.expectedHours) }} more will be found: (10 +
+          {{ Math.round(found.growth.foundHours) }} found) ÷ (40 +
+          {{ Math.round(found.growth.finishedHours) }} finished) of the
+          {{ Math.round(found.growth.openHours) }} h still open.
+        </p>
+        <BulkBar
+          v-if="bulk.chosen.value.size > 0"
+          :count="bulk.jobs.value.length"
+          @change="bulk.change"
+          @merge="bulk.merge"
+          @all="bulk.all"
+          @clear="bulk.clear"
+        />
+        <JobList
+          class="mt-2"
+          :groups="groups"
+          :open-id="jobId"
+          :chosen="bulk.chosen.value"
+          :tree="grouping === 'found'"
+          @open="jobId = $event"
+          @toggle="bulk.toggle"
+        />
         <form class="mt-4 flex items-end gap-2" @submit.prevent="add">
           <UiText
             v-model="newJob"

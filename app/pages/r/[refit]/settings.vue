@@ -6,6 +6,7 @@
     <HaulOutSettings />
     <PlaceSettings />
     <BoatSettings />
+    <LicenceSettings />
     <ZoneSettings />
     <ProductSettings />
     <FileSettings />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Printer } from '@lucide/vue'
 import { computed } from 'vue'
+import { bagNoticeDays, bagsToFind } from '#core/bags/bags'
 import { bindingChain } from '#core/plan/chain'
 import { sayMend } from '#core/plan/mends'
 import type { DayLine } from '#core/today/daySheet'
@@ -31,6 +32,8 @@ const holding = computed(() => {
   const links = bindingChain(plan.value, store.rows, launch.gate.id, store.derived.clock)
   return new Set(links.flatMap((link) => link.stepId ?? []))
 })
+const time = useTimeStore()
+const bagsMissing = computed(() => bagsToFind(store.rows, plan.value, time.minute))
 const work = computed(() => sheet.value?.lines.filter((line) => line.kind === 'work') ?? [])
 const heading = computed(() => {
   const place = frame.value.placeNeed === 'shed' ? 'In the shed' : 'At the boat'
@@ -160,6 +163,25 @@ const goTo = (date: string) =>
         <ul>
           <li v-for="line in sheet?.take" :key="line.id" class="border-b border-rule2 py-1">
             <UiCheck :label="`${line.what}${line.amount ? `, ${line.amount}` : ''} — ${line.at}`" />
+          </li>
+        </ul>
+      </section>
+      <section v-if="bagsMissing.length > 0" class="mt-5 border-l-4 border-redlead pl-3">
+        <h2>Bags to find</h2>
+        <p class="text-ink2">
+          Wanted within {{ bagNoticeDays }} days, and nobody wrote down where they are.
+        </p>
+        <ul>
+          <li v-for="{ bag, step, at } in bagsMissing" :key="bag.id" class="py-1">
+            <NuxtLink class="underline" :to="`/r/${store.refitId}/bags?bag=${bag.id}`"
+              >{{ bag.code }} {{ bag.what }}</NuxtLink
+            >
+            <span class="block text-ink2"
+              >for {{ step.title
+              }}<template v-if="at !== null"
+                >, {{ sayDay(store.derived.clock.dateOf(at)) }}</template
+              ></span
+            >
           </li>
         </ul>
       </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { isLocated } from '#core/bags/bags'
 import { completeness, draftSheet } from '#core/asbuilt/draft'
 import { inOrder } from '#core/model/refit'
 import { sayFullDate } from '#core/time/say'
@@ -99,6 +100,14 @@ async function write(jobId: string) {
       </section>
     </div>
     <aside aria-label="To write and to check">
+      <section class="mb-6">
+        <h2>Strip-out bags</h2>
+        <p>
+          <NuxtLink class="underline" :to="`/r/${store.refitId}/bags`"
+            >{{ store.rows.bag.length }} bags</NuxtLink
+          >, {{ store.rows.bag.filter(isLocated).length }} with a place.
+        </p>
+      </section>
       <section>
         <h2>Done, not written up</h2>
         <p v-if="unwritten.length === 0" class="text-ink2">Every finished job has its sheet.</p>

@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import type { Bag } from '#core/model/entities'
+import { keyBetween } from '#core/model/order'
+import { inOrder } from '#core/model/refit'
+import { deletion, patchOf } from '#core/model/removal'
+
+/** One bag: what is in it, its wires, its picture, where it is and what wants it back. */
+const props = defineProps<{ bag: Bag }>()
+const emit = defineEmits<{ close: [] }>()
+const store = useRefitStore()
+const toasts = useToastStore()
+const time = useTimeStore()
+const { options: stepOptions, nameOf } = useStepNames()
+const wire = ref('')
+const zones = computed(() =>
+  inOrder(store.rows.zone).map((one) => ({ value: one.id, label: one.name })),
+)
+const states = [
+  { value: 'stored', label: 'Stored' },
+  { value: 'fitted', label: 'Back in place' },
+  { value: 'lost', label: 'Lost' },
+] as const
+const wires = computed(() =>
+  inOrder(store.rows.bagWire.filter((one) => one.bagId === props.bag.id)),
+)
+const pictures = computed(() => store.rows.picture.filter((one) => one.bagId === props.bag.id))
+const edit = (fields: Readonly<Record<string, unknown>>) =>
+  void store.attempt(`Bag ${props.bag.code}`, [patchOf('bag', props.bag, fields)])
+/** Saying where it is also says that it was seen. */
+const sayPlace = (storedAt: string | null) =>
+  edit({ storedAt: storedAt ?? '', lastSeenOn: store.derived.today })
+const wireFields = [
+  ['from', 'From'],
+  ['to', 'To'],
+  ['colour', 'Colour'],
+  ['label', 'Label'],
+] as const
+
+async function addWire() {
+  if (wire.value.trim() === '') return
+  const order = keyBetween(wires.value.at(-1)?.order ?? null, null)
+  const patch = { bagId: props.bag.id, from: wire.value, order }
+  if (await store.attempt('New wire', [{ op: 'create', entity: 'bagWire', id: newId(), patch }]))
+    wire.value = ''
+}
+async function picked(event: Event) {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  try {
+    const stored = await storePicture(store.refitId, file)
+    const patch = {
+      ...stored,
+      bagId: props.bag.id,
+      moment: 'before',
+      takenAt: Math.round(time.now),
+    }
+    await store.submit('A picture', [{ op: 'create', entity: 'picture', id: newId(), patch }])
+  } catch (error) {
+    toasts.complain(error)
+  }
+}
+async function remove() {
+  const items = [
+    ...wires.value.map((one) => deletion('bagWire', one)),
+    ...pictures.value.map((one) => deletion('picture', one)),
+    deletion('bag', props.bag),
+  ]
+  if (await store.attempt(`Remove bag ${props.bag.code}`, items)) emit('close')
+}
+</script>
+
+<template>
+  <section :aria-label="`Bag ${bag.code}`" class="min-w-0">
+    <div class="flex items-center justify-between gap-2">
+      <h2 class="text-2xl">Bag {{ bag.code }}</h2>
+      <button class="btn btn-quiet" aria-label="Close the bag" @click="emit('close')">
+        <X :size="20" aria-hidden="true" />
+      </button>
+    </div>
+    <div class="mt-2 grid gap-3">
+      <div class="grid grid-cols-[6rem_1fr] gap-3">
+        <UiText
+          :model-value="bag.code"
+          label="Code"
+          needed
+          :most="20"
+          @update:model-value="edit({ code: $event })"
+        />
+        <UiText
+          :model-value="bag.what"
+          label="What it is"
+          needed
+          @update:model-value="edit({ what: $event })"
+        />
+      </div>
+      <UiText
+        :model-value="bag.contents"
+        label="What is in it"
+        multiline
+        :most="20000"
+        @update:model-value="edit({ contents: $event ?? '' })"
+      />
+      <UiSelect
+        :model-value="bag.fromZoneId"
+        label="Came from"
+        :options="zones"
+        none="Not said"
+        @update:model-value="edit({ fromZoneId: $event })"
+      />
+      <div class="grid grid-cols-[1fr_9rem] gap-3">
+        <UiText
+          :model-value="bag.storedAt"
+          label="Where it is"
+          placeholder="Shed, shelf 2, left"
+          :most="200"
+          @update:model-value="sayPlace"
+        />
+        <UiSelect
+          :model-value="bag.state"
+          label="State"
+          :options="states"
+          @update:model-value="edit({ state: $event })"
+        />
+      </div>
+      <p v-if="bag.lastSeenOn" class="text-ink2">Last seen {{ bag.lastSeenOn }}.</p>
+      <div>
+        <p>
+          <span class="cond">Wanted back by</span>
+          {{ bag.wantedByStepId ? nameOf(bag.wantedByStepId) : 'no step yet' }}
+          <button
+            v-if="bag.wantedByStepId"
+            class="btn btn-quiet btn-small"
+            @click="edit({ wantedByStepId: null })"
+          >
+            Clear
+          </button>
+        </p>
+        <UiPick
+          label="Step that wants it back"
+          :options="stepOptions"
+          @pick="edit({ wantedByStepId: $event })"
+        />
+      </div>
+    </div>
+    <h3 class="mt-5 border-b-2 border-ink">Wires</h3>
+    <ul>
+      <li
+        v-for="one in wires"
+        :key="one.id"
+        class="grid grid-cols-2 gap-1 border-b border-rule2 py-1"
+      >
+        <UiText
+          v-for="[field, label] in wireFields"
+          :key="field"
+          :model-value="one[field]"
+          :label="label"
+          :most="60"
+          @update:model-value="
+            store.attempt('Change wire', [patchOf('bagWire', one, { [field]: $event ?? '' })])
+          "
+        />
+        <button
+          class="btn btn-quiet btn-small justify-self-start"
+          :aria-label="`Remove the wire from ${one.from}`"
+          @click="store.attempt('Remove wire', [deletion('bagWire', one)])"
+        >
+          Remove
+        </button>
+      </li>
+    </ul>
+    <form class="mt-2 flex items-end gap-2" @submit.prevent="addWire">
+      <UiText v-model="wire" class="grow" label="New wire, from" placeholder="Panel, breaker 7" />
+      <button class="btn" type="submit">Add wire</button>
+    </form>
+    <h3 class="mt-5 border-b-2 border-ink">Pictures</h3>
+    <div class="mt-2 grid grid-cols-2 gap-2">
+      <img
+        v-for="one in pictures"
+        :key="one.id"
+        :src="`/api/pictures/${one.hash}?small`"
+        :alt="one.caption || `Bag ${bag.code}`"
+        :width="one.widthPx"
+        :height="one.heightPx"
+        class="h-auto w-full border border-ink"
+      />
+    </div>
+    <div class="mt-3 flex flex-wrap gap-2">
+      <label class="btn"
+        >Add picture<input type="file" accept="image/*" class="sr-only" @change="picked"
+      /></label>
+      <button class="btn" @click="remove">Remove the bag</button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Recipe, RecipeInput } from '#core/recipes/recipe'
+
+/** The dimensions and choices of a recipe, with how to measure each. */
+const props = defineProps<{
+  recipe: Recipe
+  inputs: Readonly<Record<string, number | string>>
+  problemOf: (key: string) => string
+}>()
+const emit = defineEmits<{ set: [key: string, value: number | string | null] }>()
+const store = useRefitStore()
+const units = store.refit?.units ?? 'metric'
+const shown = ref<string | null>(null)
+
+const isLength = (input: RecipeInput) => units !== 'metric' && ['mm', 'm'].includes(input.unit)
+const metresPer = (input: RecipeInput) => (input.unit === 'mm' ? 0.001 : 1)
+const numberOf = (key: string): number | null => {
+  const value = props.inputs[key]
+  return typeof value === 'number' ? value : null
+}
+const lengthOf = (input: RecipeInput): number | null => {
+  const value = numberOf(input.key)
+  return value === null ? null : value * metresPer(input)
+}
+const labelOf = ({ label, unit }: RecipeInput) =>
+  unit === 'pieces' || unit === 'times' ? label : `${label}, ${unit}`
+const setLength = (input: RecipeInput, metres: number | null) =>
+  emit('set', input.key, metres === null ? null : Number((metres / metresPer(input)).toFixed(4)))
+</script>
+
+<template>
+  <div class="grid gap-4">
+    <div class="grid grid-cols-1 gap-3 sm:grid-cols-2">
+      <div v-for="input in recipe.inputs" :key="input.key" class="min-w-0">
+        <UiLength
+          v-if="isLength(input)"
+          :model-value="lengthOf(input)"
+          :label="input.label"
+          :units="units"
+          :hint="input.help"
+          :error="problemOf(input.key)"
+          @update:model-value="setLength(input, $event)"
+        />
+        <UiNumber
+          v-else
+          :model-value="numberOf(input.key)"
+          :label="labelOf(input)"
+          :hint="input.help"
+          :error="problemOf(input.key)"
+          @update:model-value="emit('set', input.key, $event)"
+        />
+        <template v-if="input.drawing">
+          <button
+            type="button"
+            class="btn btn-quiet btn-small px-0! underline"
+            :aria-expanded="shown === input.key"
+            @click="shown = shown === input.key ? null : input.key"
+          >
+            {{ shown === input.key ? 'Hide the drawing' : 'Show where'
+            }}<span class="sr-only"> for {{ input.label }}</span>
+          </button>
+          <HelpDrawing
+            v-if="shown === input.key"
+            class="mt-1 max-w-72"
+            :drawing="input.drawing"
+            :label="input.label"
+          />
+        </template>
+      </div>
+    </div>
+    <fieldset v-for="choice in recipe.choices" :key="choice.key">
+      <legend class="cond text-lg">{{ choice.label }}</legend>
+      <div class="mt-1 grid gap-2">
+        <label
+          v-for="option in choice.options"
+          :key="option.value"
+          class="grid cursor-pointer grid-cols-[auto_1fr] gap-x-3 border p-2.5"
+          :class="
+            inputs[choice.key] === option.value
+              ? 'border-2 border-ink bg-verdigris-tint'
+              : 'border-rule bg-sheet'
+          "
+        >
+          <input
+            type="radio"
+            class="mt-1 size-5 accent-(--verdigris)"
+            :name="`${recipe.key}-${choice.key}`"
+            :checked="inputs[choice.key] === option.value"
+            @change="emit('set', choice.key, option.value)"
+          />
+          <span>
+            <span class="cond block text-lg leading-tight">{{ option.label }}</span>
+            <span class="text-ink2">{{ option.why }}</span>
+          </span>
+        </label>
+      </div>
+    </fieldset>
+  </div>
+</template>

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { Plus, Trash2 } from '@lucide/vue'
+import type { RecipeMaterial, RecipeStep } from '#core/recipes/recipe'
+import { recipeUnits } from '#core/recipes/recipe'
+
+/** One step of an own recipe: what, how long by formula, when, what it takes. */
+const props = defineProps<{ step: RecipeStep }>()
+const emit = defineEmits<{ change: [fields: object]; remove: [] }>()
+const unitOptions = recipeUnits.map((value) => ({ value, label: value }))
+const waits = waitOptions
+const maybe = (text: string | null) => (text === null || text.trim() === '' ? undefined : text)
+
+function setWait(kind: string | null, hours: string | null) {
+  emit('change', {
+    wait: kind === null || kind === 'none' ? undefined : { kind, hours: hours || '24' },
+  })
+}
+function setMaterial(at: number, fields: Partial<RecipeMaterial>) {
+  const materials = (props.step.materials ?? []).map((one, index) =>
+    index === at ? (JSON.parse(JSON.stringify({ ...one, ...fields })) as RecipeMaterial) : one,
+  )
+  emit('change', { materials })
+}
+function addMaterial() {
+  const fresh: RecipeMaterial = { what: 'Material', unit: 'pieces', quantity: '1' }
+  emit('change', { materials: [...(props.step.materials ?? []), fresh] })
+}
+const removeMaterial = (at: number) =>
+  emit('change', { materials: (props.step.materials ?? []).filter((_, index) => index !== at) })
+</script>
+
+<template>
+  <div class="border-b border-rule py-2">
+    <div class="grid grid-cols-2 items-end gap-2 md:grid-cols-[3fr_9rem_2fr_auto]">
+      <UiText
+        :model-value="step.title"
+        label="Step"
+        needed
+        @update:model-value="emit('change', { title: $event })"
+      />
+      <UiSelect
+        :model-value="step.operation"
+        label="Operation"
+        :options="operationOptions"
+        @update:model-value="emit('change', { operation: $event })"
+      />
+      <UiText
+        :model-value="step.hours"
+        :label="`Hours of ${step.title}`"
+        needed
+        :most="400"
+        @update:model-value="emit('change', { hours: $event })"
+      />
+      <button
+        type="button"
+        class="btn btn-small"
+        :aria-label="`Remove ${step.title}`"
+        @click="emit('remove')"
+      >
+        <Trash2 :size="16" aria-hidden="true" />
+      </button>
+    </div>
+    <details class="mt-1">
+      <summary class="cond text-ink2">Wait, conditions, materials of {{ step.title }}</summary>
+      <div class="mt-1 grid grid-cols-2 gap-2 md:grid-cols-4">
+        <UiSelect
+          :model-value="step.wait?.kind ?? 'none'"
+          label="Wait after it"
+          :options="waits"
+          @update:model-value="setWait($event, step.wait?.hours ?? null)"
+        />
+        <UiText
+          v-if="step.wait"
+          :model-value="step.wait.hours"
+          label="Wait, hours"
+          needed
+          @update:model-value="setWait(step.wait?.kind ?? null, $event)"
+        />
+        <UiText
+          :model-value="step.when ?? ''"
+          label="Only when"
+          @update:model-value="emit('change', { when: maybe($event) })"
+        />
+        <UiText
+          :model-value="step.times ?? ''"
+          label="How often"
+          @update:model-value="emit('change', { times: maybe($event) })"
+        />
+      </div>
+      <UiText
+        class="mt-2"
+        :model-value="step.caution ?? ''"
+        label="Caution"
+        :most="1000"
+        @update:model-value="emit('change', { caution: $event ?? '' })"
+      />
+      <div
+        v-for="(material, at) in step.materials"
+        :key="at"
+        class="mt-2 grid grid-cols-2 items-end gap-2 md:grid-cols-[2fr_2fr_7rem_6rem_auto]"
+      >
+        <UiText
+          :model-value="material.what"
+          label="Material"
+          needed
+          @update:model-value="setMaterial(at, { what: $event ?? '' })"
+        />
+        <UiText
+          :model-value="material.quantity"
+          label="Amount"
+          needed
+          @update:model-value="setMaterial(at, { quantity: $event ?? '' })"
+        />
+        <UiSelect
+          :model-value="material.unit"
+          label="Unit"
+          :options="unitOptions"
+          @update:model-value="setMaterial(at, { unit: $event ?? 'pieces' })"
+        />
+        <UiNumber
+          :model-value="material.pack ?? null"
+          label="Packs of"
+          may-be-empty
+          :min="0.001"
+          @update:model-value="setMaterial(at, { pack: $event ?? undefined })"
+        />
+        <button
+          type="button"
+          class="btn btn-small"
+          :aria-label="`Remove ${material.what}`"
+          @click="removeMaterial(at)"
+        >
+          <Trash2 :size="16" aria-hidden="true" />
+        </button>
+      </div>
+      <button type="button" class="btn btn-small mt-2" @click="addMaterial">
+        <Plus :size="16" aria-hidden="true" /> Material
+      </button>
+    </details>
+  </div>
+</template>

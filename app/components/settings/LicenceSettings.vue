@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { licensedName } from '#core/canDo/canDo'
+import { licensedKinds } from '#core/model/words'
+import type { LicensedKind } from '#core/model/words'
+
+/** Work that takes a licensed person where she lies, and what an own hour is reckoned at. */
+const store = useRefitStore()
+const { edit } = useRows('refit')
+const here = computed(() => new Set(store.refit?.licensedHere ?? []))
+function set(kind: LicensedKind, on: boolean) {
+  if (!store.refit) return
+  const licensedHere = licensedKinds.filter((one) => (one === kind ? on : here.value.has(one)))
+  void edit(store.refit, { licensedHere })
+}
+</script>
+
+<template>
+  <section v-if="store.refit" aria-labelledby="set-licence">
+    <h2 id="set-licence" class="border-b-2 border-ink">Ourselves or a trade</h2>
+    <p class="mt-1 text-ink2">
+      Tick what takes a licensed person where she lies. Ask the local authority or your insurer: the
+      code decides, not this list.
+    </p>
+    <div class="mt-1 grid sm:grid-cols-3">
+      <UiCheck
+        v-for="kind in licensedKinds"
+        :key="kind"
+        :model-value="here.has(kind)"
+        :label="licensedName[kind]"
+        @update:model-value="set(kind, $event)"
+      />
+    </div>
+    <UiMoney
+      class="mt-2 max-w-56"
+      :model-value="store.refit.ownHourMinor"
+      label="An hour of ours is worth"
+      hint="Set against a trade’s price."
+      :currency="store.refit.currency"
+      may-be-empty
+      @update:model-value="edit(store.refit, { ownHourMinor: $event })"
+    />
+  </section>
+</template>

@@ -1,0 +1,51 @@
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import type { Ref } from 'vue'
+import { supposing } from '#core/model/applyChange'
+import type { ChangeItem } from '#core/model/changes'
+import { effectSentence, gateEffects } from '#core/plan/effect'
+
+/** Long enough that a dimension typed in full is planned once. */
+const settleMs = 400
+
+/** What a change list would do to the gates, worked out in the planner's worker as it changes. */
+export function useGateEffect(items: Ref<readonly ChangeItem[]>) {
+  const store = useRefitStore()
+  const planner = usePlannerStore()
+  const sentence = ref('')
+  const busy = ref(false)
+  const settled = refDebounced(items, settleMs)
+  const ready = computed(() => store.plan !== null && !planner.busy)
+  let run = 0
+
+  watch(
+    [settled, ready],
+    async ([list]) => {
+      const mine = ++run
+      if (list.length === 0 || !ready.value) {
+        sentence.value = ''
+        return
+      }
+      busy.value = true
+      const said = await effectOf(list)
+      if (mine !== run) return
+      sentence.value = said
+      busy.value = false
+    },
+    { immediate: true },
+  )
+
+  /** The sentence for one change list. */
+  async function effectOf(list: readonly ChangeItem[]): Promise<string> {
+    const before = store.plan?.result
+    if (!before) return ''
+    const { plan } = await planner.suppose(supposing(store.rows, list))
+    const gates = store.derived.gates.map((one) => one.gate)
+    const said = effectSentence(gateEffects(gates, before, plan, store.derived.clock))
+    const [reason] = plan.reasons
+    return plan.status === 'infeasible' && reason && before.status !== 'infeasible'
+      ? `It cannot be planned: ${reason.message}`
+      : said
+  }
+  return { sentence, busy, effectOf }
+}
