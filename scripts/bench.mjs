@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { pathToFileURL } from 'node:url'
+import { scrollJobs } from './benchPage.mjs'
 import { ensurePackages, root } from './prepare.mjs'
 
 ensurePackages()
@@ -18,7 +19,18 @@ await build({
   outfile,
   logLevel: 'error',
 })
-const { again, bench, byFamily, overTime } = await import(pathToFileURL(outfile).href)
+const { again, bench, bigFile, byFamily, jobsBench, overTime } = await import(
+  pathToFileURL(outfile).href
+)
+// npm run bench -- jobs: only what the list of jobs asks for.
+console.log('Ranking 500 jobs')
+console.table(jobsBench())
+console.log('Scrolling 500 jobs')
+console.table(await scrollJobs(bigFile()))
+if (process.argv.includes('jobs')) {
+  rmSync(folder, { recursive: true, force: true })
+  process.exit(0)
+}
 console.log('Planning a refit')
 console.table(bench())
 console.log('The kernel again and again')

@@ -1,4 +1,4 @@
-import { computed, ref, watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { expand } from '#core/recipes/expand'
 import { initialInputs } from '#core/recipes/recipe'
@@ -6,7 +6,7 @@ import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
 
 /** A recipe being filled in: its inputs, and what comes of them as they change. */
 export function useRecipe(recipe: Ref<Recipe | undefined>, first: Ref<RecipeInputs>) {
-  const inputs = ref<Record<string, number | string>>({})
+  const inputs = shallowRef<Record<string, number | string>>({})
   watch(
     [recipe, first],
     ([now, given]) => {

@@ -66,6 +66,8 @@ export interface Derived {
     /** Planned hours of jobs found during jobs, and their share of all planned hours. */
     readonly hoursPlanned: number
     readonly share: number
+    /** All planned hours, done and open, found and not. */
+    readonly allHours: number
     readonly growth: Growth
   }
   readonly ashore: { readonly day: number; readonly costPerDayMinor: number } | null
@@ -119,7 +121,8 @@ function foundFigures(rows: RefitRows, jobs: ReadonlyMap<string, JobFigures>): D
   const counted = rows.job.filter((job) => job.decision === 'plan' || job.decision === 'later')
   const hoursPlanned = hours(counted.filter((job) => job.parentJobId !== null))
   const all = hours(counted)
-  return { hoursPlanned, share: all > 0 ? hoursPlanned / all : 0, growth: growthOf(rows) }
+  const share = all > 0 ? hoursPlanned / all : 0
+  return { hoursPlanned, share, allHours: all, growth: growthOf(rows) }
 }
 
 function jobFigures(

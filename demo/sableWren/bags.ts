@@ -18,7 +18,7 @@ const bags: readonly Line[] = [
   ['B11', 'Forecabin lamp', 'forecabin', 'Home shed, shelf 1', 'forecabin-lining-3'],
   ['B12', 'Lining battens, numbered', 'forecabin', 'Home shed, wall', 'forecabin-lining-1'],
   ['B13', 'Bunk board catches', 'forecabin', 'Home shed, shelf 1', 'forecabin-lining-3'],
-  ['B14', 'Forehatch hinges and stays', 'coachroof', '', 'forehatch-2'],
+  ['B14', 'Chain locker drain flange, bronze', 'bow-and-anchor-gear', '', 'chain-drain-3'],
   ['B15', 'Foredeck cleats, pair, old bolts', 'foredeck-starboard', 'Home shed, shelf 3', 'bitt-5'],
   ['B16', 'Bow roller pin and cheeks', 'bow-and-anchor-gear', 'Home shed, shelf 3', 'bitt-5'],
   ['B17', 'Windlass foot switch', 'bow-and-anchor-gear', 'Home shed, shelf 3', 'windlass-2'],

@@ -14,6 +14,7 @@ import type { Writer } from '../write'
 
 /** What was done in the first haul-out and the summer after it: all finished. */
 export function writeSeasonOne(write: Writer): void {
+  madeReady(write)
   write.job(
     'strip-out',
     'Strip out the saloon and forecabin',
@@ -83,6 +84,56 @@ export function writeSeasonOne(write: Writer): void {
     [
       ['strip', 'Old hose off', 0.5, { ...cramped, done: '2026-11-14 11:00' }],
       ['plumb', 'New hose, double clips', 0.8, { ...cramped, done: '2026-11-14 13:30' }],
+    ],
+  )
+}
+
+/** Work that went as planned in the first haul-out, but for the hours. */
+function madeReady(write: Writer): void {
+  write.job(
+    'cover',
+    'Winter frame and cover',
+    { zoneId: 'zone-whole-boat', systemId: 'system-safety', purpose: 'float', severity: 2 },
+    [
+      ['fit', 'Frame of battens', 8, { ...two, done: '2025-10-12 16:00' }],
+      ['fit', 'Cover on, laced', 5, { ...two, done: '2025-10-19 15:00' }],
+    ],
+  )
+  write.job(
+    'old-wires',
+    'Old wiring out, labelled',
+    { zoneId: 'zone-engine-space', systemId: 'system-electrical', purpose: 'safe', severity: 3 },
+    [
+      ['survey', 'Trace every run', 5, { ...electrics, done: '2025-11-01 15:00' }],
+      ['strip', 'Pull what is dead', 9, { ...electrics, ...awkward, done: '2025-11-30 15:00' }],
+    ],
+  )
+  write.job(
+    'bottom-one',
+    'Bottom washed and antifouled, season one',
+    {
+      zoneId: 'zone-underwater-hull-port',
+      systemId: 'system-finish',
+      purpose: 'float',
+      severity: 2,
+    },
+    [
+      ['clean', 'Wash and scrape', 4, { ...ashore, ...oneOrTwo, done: '2025-10-11 17:00' }],
+      [
+        'antifoul',
+        'One coat to see the summer',
+        6,
+        { ...ashore, ...oneOrTwo, done: '2026-05-02 15:00' },
+      ],
+    ],
+  )
+  write.job(
+    'sole-varnish',
+    'Sole boards varnished',
+    { zoneId: 'zone-saloon', systemId: 'system-finish', purpose: 'shine', severity: 1 },
+    [
+      ['strip', 'Scrape them', 8, { ...shed, ...oneOrTwo, done: '2026-01-03 16:00' }],
+      ['varnish', 'Five coats', 9, { ...shed, ...cure(24), done: '2026-03-28 15:00' }],
     ],
   )
 }

@@ -33,6 +33,13 @@ const views = [
   'hours',
   'settings',
   'import',
+  'recipes',
+  'recipes/posts-and-rail',
+  'triage',
+  'starter',
+  'bags?bag=b17',
+  'bags/labels',
+  'work-order/shore-inlet',
   'history',
 ]
 for (const light of ['day', 'low'] as const)

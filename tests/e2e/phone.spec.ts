@@ -44,7 +44,7 @@ test('today, found, hours and jobs with a thumb', async ({ page }) => {
   await expect(page.getByText('Hours kept.')).toBeVisible()
 
   await page.getByRole('link', { name: 'Jobs' }).tap()
-  await page.getByRole('button', { name: '5 found, not placed' }).tap()
+  await page.getByRole('main').getByRole('button', { name: 'Found', exact: true }).tap()
   const row = page.getByRole('listitem').filter({ hasText: 'Shaft anode loose' })
   await expect(row.getByRole('img')).toBeVisible()
   await row.getByRole('button', { name: 'Make a job' }).tap()

@@ -223,6 +223,36 @@ describe('the change door', () => {
     })
   })
 
+  it('refuses a recipe with an unknown formula, unit or loop, and keeps a whole one', async () => {
+    const { recipeBook } = await import('#core/recipes/book')
+    const whole = recipeBook[3] as (typeof recipeBook)[number]
+    const [first, ...rest] = whole.values
+    const asRow = (body: object) => create('recipe', randomUUID(), { name: 'R', body, order: 'b' })
+    const cases: readonly (readonly [object, RegExp])[] = [
+      [{ ...whole, values: [{ ...first, formula: 'conjure(3)' }, ...rest] }, /"conjure"/],
+      [{ ...whole, values: [{ ...first, unit: 'furlong' }, ...rest] }, /"furlong" is not a unit/],
+      [{ ...whole, values: [{ ...first, formula: 'skinNew / plies' }, ...rest] }, /loop/],
+      [{ ...whole, format: 'else' }, /not a recipe/],
+      [{ ...whole, steps: [] }, /steps/],
+    ]
+    for (const [body, sentence] of cases)
+      await expect(pass([asRow(body)])).rejects.toMatchObject({
+        status: 422,
+        problem: { message: expect.stringMatching(sentence) },
+      })
+    expect((await rowsOf()).recipe).toHaveLength(0)
+    await pass([asRow(whole)])
+    expect((await rowsOf()).recipe[0]?.body).toEqual(whole)
+  })
+
+  it('refuses 400 steps in one job, and nothing of it stays', async () => {
+    const many = Array.from({ length: 400 }, (_, at) =>
+      create('step', `many-${at}`, { jobId: 'deck', title: 'x', hoursLikely: 1, order: `x${at}` }),
+    )
+    await expect(pass(many)).rejects.toThrow(/would have 40\d steps; a job holds up to 200/)
+    expect((await rowsOf()).step).toHaveLength(2)
+  })
+
   it('refuses a circle of links, naming its jobs, and a name used twice', async () => {
     await pass([
       create('job', 'mast', { title: 'Mast', order: 'c' }),

@@ -116,6 +116,9 @@ describe('bad input', () => {
     ['an undo without a device', `/undo`, '{}'],
     ['a picture that is not one', `/pictures`, 'MZ this is a program'],
     ['a cut-off picture', `/pictures`, Buffer.from('89504e470d0a1a0a0000000d494844520000', 'hex')],
+    ['a program renamed as a document', `/documents`, 'MZ\u0090\u0000\u0003 program'],
+    ['a script as a document', `/documents`, '#!/bin/sh\nrm -rf /'],
+    ['an empty document', `/documents`, ''],
     [
       'a drawing that may hold a script',
       `/pictures`,
@@ -183,8 +186,20 @@ describe('the refit file', () => {
     await change(
       create('picture', { ...kept.body, jobId: 'lids', takenAt: 1, caption: 'one <b>point</b>' }),
     )
+    const manual = await post(`/api/refits/${refitId}/documents`, '%PDF-1.4 <script>1</script>')
+    expect(manual.body).toMatchObject({ mime: 'application/pdf' })
+    const names = { title: 'Manual', fileName: 'manual.pdf' }
+    await change(create('document', { ...manual.body, ...names, jobId: 'lids' }))
+    const given = await fetch(
+      `${server.url}/api/documents/${manual.body.hash as string}?name=a%0d"b.pdf`,
+    )
+    expect(given.headers.get('content-type')).toBe('application/octet-stream')
+    expect(given.headers.get('content-disposition')).toBe(
+      "attachment; filename*=UTF-8''a%0D%22b.pdf",
+    )
     const out = (await get(`/api/refits/${refitId}/export`)).bytes
     expect(Object.keys(unzipSync(out))).toContain(`pictures/${kept.body.hash as string}`)
+    expect(Object.keys(unzipSync(out))).toContain(`documents/${manual.body.hash as string}`)
 
     const asNew = await post('/api/import', out)
     expect(asNew.status).toBe(200)

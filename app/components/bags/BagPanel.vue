@@ -5,6 +5,7 @@ import type { Bag } from '#core/model/entities'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { deletion, patchOf } from '#core/model/removal'
+import { sayFullDate } from '#core/time/say'
 
 /** One bag: what is in it, its wires, its picture, where it is and what wants it back. */
 const props = defineProps<{ bag: Bag }>()
@@ -124,7 +125,7 @@ async function remove() {
           @update:model-value="edit({ state: $event })"
         />
       </div>
-      <p v-if="bag.lastSeenOn" class="text-ink2">Last seen {{ bag.lastSeenOn }}.</p>
+      <p v-if="bag.lastSeenOn" class="text-ink2">Last seen {{ sayFullDate(bag.lastSeenOn) }}.</p>
       <div>
         <p>
           <span class="cond">Wanted back by</span>

@@ -97,7 +97,7 @@ async function keepAsRecipe() {
       />
       <p v-if="wrong && !splitting" class="text-redlead" role="alert">{{ wrong }}</p>
     </div>
-    <UiDialog :open="splitting" title="Split the job" @close="splitting = false">
+    <UiDialog :open="splitting" title="Split the job" @close="((splitting = false), (wrong = ''))">
       <form class="grid gap-3" @submit.prevent="split">
         <p>Which steps go into the new job?</p>
         <div class="grid">

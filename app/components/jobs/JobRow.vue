@@ -27,7 +27,7 @@ const inches = computed(() => (figures.value?.earnedIn ?? 0) + (figures.value?.o
 const bredSaid = computed(() => {
   const bred = store.derived.bred.get(props.listed.job.id)
   if (!props.tree || !bred || bred.jobs === 0) return ''
-  const all = [...store.derived.jobs.values()].reduce((sum, one) => sum + one.hoursPlanned, 0)
+  const all = store.derived.found.allHours
   const money =
     bred.costMinor > 0 ? `, ${formatMoney(bred.costMinor, store.refit?.currency ?? 'EUR')}` : ''
   const part = all > 0 ? `: ${Math.round((bred.hoursPlanned / all) * 100)} % of all hours` : ''

@@ -33,7 +33,7 @@ const needs = ({ fields }: DraftStep): string =>
     fields.crewMin && fields.crewMin > 1 ? `${fields.crewMin} people` : '',
     fields.hullNeed === 'ashore' ? 'ashore' : fields.hullNeed === 'afloat' ? 'afloat' : '',
     fields.placeNeed === 'shed' ? 'in the shed' : fields.placeNeed === 'away' ? 'away' : '',
-    fields.needsDry ? 'dry' : '',
+    fields.needsDry ? 'dry weather' : '',
     fields.minTempC ? `from ${fields.minTempC} °C` : '',
     fields.maxWaitHours ? `next within ${formatWait(fields.maxWaitHours)}` : '',
   ]

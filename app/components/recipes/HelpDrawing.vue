@@ -88,11 +88,11 @@ const on = (...names: readonly HelpDrawing[]) => (names.includes(props.drawing) 
       <path d="M38 12 h84 M38 8 v8 M122 8 v8" :class="on('roll', 'panel')" />
     </template>
     <template v-else-if="base === 'plies'">
-      <path d="M10 74 h44 l14 -34 h28 l14 34 h40" class="ground" />
+      <path d="M6 36 H40 L62 74 H98 L120 36 H154" class="ground" />
       <path
         v-for="row in 4"
         :key="row"
-        :d="`M${66 - row * 4} ${76 - row * 9} h${28 + row * 8}`"
+        :d="`M${66 - row * 5} ${77 - row * 8} H${94 + row * 5}`"
         :class="on('plies', 'cloth', 'film')"
       />
     </template>

@@ -8,6 +8,8 @@ const { lastRefitId, light } = useDevice()
 usePlannerStore()
 /** The waterline chart wants the whole width: its clocks lie in a strip. */
 const wide = computed(() => route.path.endsWith('/sequence'))
+/** Handed to somebody, or cut up: the Tape is not printed on these. */
+const bare = computed(() => /\/(work-order|bags\/labels)/.test(route.path))
 const { undo, asks, answer } = useUndo()
 useKeys(undo)
 useAlarms()
@@ -35,7 +37,7 @@ useHead({
   </div>
   <div v-else class="mx-auto max-w-[1680px] max-sm:pb-16">
     <a href="#view" class="sr-only focus:not-sr-only">To the view</a>
-    <header class="overflow-x-clip px-3 sm:px-5">
+    <header class="overflow-x-clip px-3 sm:px-5" :class="{ 'no-print': bare }">
       <TapeBar />
       <div class="sm:mt-2"><ViewStrip /></div>
     </header>

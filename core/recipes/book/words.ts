@@ -69,7 +69,7 @@ export const stackChoice: RecipeChoice = {
 export const dryingDays = (initial: number, min: number, max: number): RecipeInput =>
   input(
     'dryDays',
-    'Days to dry',
+    'Drying',
     'days',
     [min, initial, max],
     'A guess: it ends when the moisture reading passes, not when the days are over.',

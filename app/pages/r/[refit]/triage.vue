@@ -73,7 +73,7 @@ watch(
         ? { purpose: 'go', severity: now.finding.severity, hours: usualHours(store.rows) }
         : { purpose: now.job.purpose, severity: now.job.severity, hours: 1 }
     await nextTick()
-    card.value?.focus()
+    card.value?.focus({ preventScroll: true })
   },
   { immediate: true },
 )
@@ -184,7 +184,7 @@ const setHours = (hours: number | null) =>
       v-else
       ref="card"
       tabindex="-1"
-      class="mt-3 border-2 border-ink bg-sheet p-4 outline-offset-4"
+      class="mt-3 border-2 border-ink bg-sheet p-4 outline-none"
       :aria-label="title"
     >
       <div class="flex gap-4">

@@ -138,7 +138,7 @@ function save() {
       </div>
     </div>
     <div class="mt-4 gap-8 lg:grid lg:grid-cols-[minmax(20rem,2fr)_3fr]">
-      <form class="grid content-start gap-4" @submit.prevent="press">
+      <div class="grid content-start gap-4">
         <p v-if="finding" class="border-l-4 border-redlead pl-3">Found: {{ finding.title }}</p>
         <RecipeInputs :recipe="recipe" :inputs="inputs" :problem-of="problemOf" @set="set" />
         <template v-if="!job">
@@ -169,10 +169,10 @@ function save() {
           {{ busy ? ' working it out…' : sentence || ' shown when the dimensions are whole.' }}
         </p>
         <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
-        <button class="btn btn-main min-h-11!" type="submit" :disabled="!draft">
+        <button class="btn btn-main min-h-11!" type="button" :disabled="!draft" @click="press">
           {{ job ? 'Work it again' : 'Make the job' }}
         </button>
-      </form>
+      </div>
       <div class="min-w-0 max-lg:mt-6">
         <DraftPreview v-if="draft" :draft="draft" />
         <div v-else class="border-l-4 border-redlead pl-4">

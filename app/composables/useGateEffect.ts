@@ -1,5 +1,5 @@
-import { refDebounced } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
 import { supposing } from '#core/model/applyChange'
 import type { ChangeItem } from '#core/model/changes'
@@ -14,25 +14,29 @@ export function useGateEffect(items: Ref<readonly ChangeItem[]>) {
   const planner = usePlannerStore()
   const sentence = ref('')
   const busy = ref(false)
-  const settled = refDebounced(items, settleMs)
   const ready = computed(() => store.plan !== null && !planner.busy)
   let run = 0
 
-  watch(
-    [settled, ready],
+  watchDebounced(
+    [items, ready],
     async ([list]) => {
       const mine = ++run
       if (list.length === 0 || !ready.value) {
         sentence.value = ''
+        busy.value = false
         return
       }
       busy.value = true
-      const said = await effectOf(list)
-      if (mine !== run) return
-      sentence.value = said
-      busy.value = false
+      try {
+        const said = await effectOf(list)
+        if (mine === run) sentence.value = said
+      } catch (error) {
+        if (mine === run) sentence.value = `It could not be worked out: ${sentenceOf(error)}`
+      } finally {
+        if (mine === run) busy.value = false
+      }
     },
-    { immediate: true },
+    { immediate: true, debounce: settleMs },
   )
 
   /** The sentence for one change list. */

@@ -1,0 +1,95 @@
+/** The list of 500 jobs scrolled from end to end in the browser: frames, and tasks over 50 ms. */
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureBuild, ensureDebian, root } from './prepare.mjs'
+
+const port = 4188
+
+/** Precondition: packages are installed. `file`: a refit file's text. */
+export async function scrollJobs(file) {
+  ensureDebian([['chromium', 'chromium']])
+  ensureBuild()
+  const { chromium } = await import('@playwright/test')
+  const data = mkdtempSync(join(tmpdir(), 'inch-ahead-scroll-'))
+  writeFileSync(join(data, 'clock.json'), JSON.stringify({ fixedAt: Date.UTC(2027, 3, 17, 7, 30) }))
+  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], {
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      LOG_LEVEL: 'warn',
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      INCH_AHEAD_DATA: data,
+    },
+    stdio: 'ignore',
+  })
+  const url = `http://127.0.0.1:${port}`
+  try {
+    for (let tries = 0; tries < 100; tries++) {
+      if (
+        await fetch(`${url}/api/refits`).then(
+          (answer) => answer.ok,
+          () => false,
+        )
+      )
+        break
+      await new Promise((wait) => setTimeout(wait, 200))
+    }
+    const { refitId } = await (
+      await fetch(`${url}/api/import`, { method: 'POST', body: file })
+    ).json()
+    const browser = await chromium.launch({
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
+    })
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.goto(`${url}/r/${refitId}/jobs`)
+    await page.getByText(/^Ranking/).waitFor({ state: 'hidden' })
+    await page
+      .getByText(/launch planned|no launch/)
+      .first()
+      .waitFor()
+    await page.waitForTimeout(6000)
+    const rows = []
+    for (const grouping of ['By rank', 'By place', 'By what found it']) {
+      await page.getByLabel('In which order').selectOption(grouping)
+      await page.waitForTimeout(500)
+      const measured = await page.evaluate(scrollThrough)
+      rows.push({ 'list of 500 jobs': grouping, ...measured })
+    }
+    await browser.close()
+    return rows
+  } finally {
+    server.kill('SIGKILL')
+    rmSync(data, { recursive: true, force: true })
+  }
+}
+
+/** Runs in the page: to the foot by wheel-sized steps, a step a frame. */
+async function scrollThrough() {
+  scrollTo(0, 0)
+  const long = []
+  const observer = new PerformanceObserver((list) =>
+    long.push(...list.getEntries().map((entry) => entry.duration)),
+  )
+  observer.observe({ type: 'longtask' })
+  const frame = () => new Promise((next) => requestAnimationFrame(next))
+  await frame()
+  let frames = 0
+  for (let at = 0; at < document.documentElement.scrollHeight - innerHeight; at += 240) {
+    scrollTo(0, at)
+    await frame()
+    frames++
+  }
+  await new Promise((wait) => setTimeout(wait, 300))
+  observer.disconnect()
+  return {
+    'height, px': document.documentElement.scrollHeight,
+    'scroll steps': frames,
+    'rows in the page': document.querySelectorAll('[data-line]').length,
+    'tasks over 50 ms': long.length,
+    'longest, ms': Math.round(Math.max(0, ...long)),
+  }
+}
