@@ -43,7 +43,10 @@ const shots = [
   ['today', `/r/${id}/today`, wide],
   ['jobs', `/r/${id}/jobs`, wide],
   ['job', `/r/${id}/jobs?job=foredeck`, wide],
-  ['found', `/r/${id}/jobs?show=found`, wide],
+  ['found-work', `/r/${id}/jobs`, wide, { order: 'By what found it' }],
+  ['recipe', `/r/${id}/recipes/recore-above`, wide],
+  ['triage', `/r/${id}/triage`, wide, { until: /No gate moves|later|earlier/ }],
+  ['bags', `/r/${id}/bags?bag=b17`, wide],
   ['sequence', `/r/${id}/sequence`, wide],
   ['log', `/r/${id}/log`, wide],
   ['as-built', `/r/${id}/log/sheet-side-deck`, wide],
@@ -76,6 +79,8 @@ for (const [name, path, viewport, more = {}] of shots) {
       .first()
       .waitFor()
   await page.getByText(/^(Planning|Ranking)/).waitFor({ state: 'hidden' })
+  if (more.order) await page.getByLabel('In which order').selectOption(more.order)
+  if (more.until) await page.getByText(more.until).nth(6).waitFor()
   if (more.press) await page.getByRole('button', { name: more.press, exact: true }).click()
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, `${name}.png`) })

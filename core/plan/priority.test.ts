@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { newRow } from '../model/newRow'
+import { emptyRefit, job, step } from '../testing/build'
 import { priorityScore, prioritySentence, rankJobs } from './priority'
 import type { PriorityBasis } from './priority'
+import { rankedJobs } from './ranking'
 
 const basis: PriorityBasis = {
   purpose: 'float',
@@ -79,5 +81,25 @@ describe('priority', () => {
       ranked('e', 2, 3),
     ])
     expect(order.map((one) => one.job.id)).toEqual(['c', 'b', 'e', 'd', 'a'])
+  })
+  it('takes the slack of the last step its gate waits for, not of what comes afloat after', () => {
+    const rows = emptyRefit()
+    job(rows, 'valve')
+    for (const id of ['bore', 'bed', 'watch']) step(rows, 'valve', id)
+    const day = 86_400_000
+    const bound = (finish: number, latest: number) => ({
+      earliestStart: 0,
+      earliestFinish: finish,
+      latestStart: 0,
+      latestFinish: latest,
+    })
+    const bounds = new Map([
+      ['bore', bound(day, 3 * day)],
+      ['bed', bound(2 * day, 9 * day)],
+      ['watch', bound(40 * day, Infinity)],
+    ])
+    expect(rankedJobs(rows, bounds)[0]?.basis.slackDays).toBe(7)
+    bounds.set('bed', bound(2 * day, Infinity))
+    expect(rankedJobs(rows, bounds)[0]?.basis.slackDays).toBe(2)
   })
 })

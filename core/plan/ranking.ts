@@ -21,14 +21,17 @@ export function rankedJobs(rows: RefitRows, bounds: ReadonlyMap<string, Bounds>)
     rows.link.filter((link) => openIds.has(link.toJobId)),
     (link) => link.fromJobId,
   )
+  /** Of the last steps a gate waits for: what is done afloat after a launch gate holds it no more. */
   const slackOf = (job: Job): number | null => {
-    const last = ranksOf(steps.get(job.id) ?? []).at(-1) ?? []
-    const slacks = last.flatMap((step) => {
-      const bound = bounds.get(step.id)
-      const slack = bound ? slackDays(bound) : null
-      return slack === null ? [] : [slack]
-    })
-    return slacks.length > 0 ? Math.min(...slacks) : null
+    for (const rank of ranksOf(steps.get(job.id) ?? []).reverse()) {
+      const slacks = rank.flatMap((step) => {
+        const bound = bounds.get(step.id)
+        const slack = bound ? slackDays(bound) : null
+        return slack === null ? [] : [slack]
+      })
+      if (slacks.length > 0) return Math.min(...slacks)
+    }
+    return null
   }
   return rankJobs(
     open.map((job) => {

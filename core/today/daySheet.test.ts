@@ -92,6 +92,35 @@ describe('the day sheet', () => {
     expect(sheet.lines[1]?.caution).toMatch(/no bare skin/)
   })
 
+  it('takes along the bags and parts the day wants, with where they are', () => {
+    const rows = saturdayRefit()
+    const bag = (code: string, storedAt: string, state: 'stored' | 'fitted' = 'stored') =>
+      add(rows, 'bag', code, {
+        code,
+        what: 'Frame',
+        storedAt,
+        state,
+        wantedByStepId: 'plies',
+        order: code,
+      })
+    bag('b1', 'Shed, shelf 2')
+    bag('b2', '')
+    bag('b3', 'Aboard', 'fitted')
+    const part = (id: string, state: 'wanted' | 'ordered' | 'fitted') =>
+      add(rows, 'part', id, { name: id, quantity: 2.5, unit: 'kg', state, neededByStepId: 'plies' })
+    part('Resin', 'wanted')
+    part('Mat', 'ordered')
+    part('Tape', 'fitted')
+    const take = sheetOf(rows, []).take.map((line) => `${line.what} ${line.amount}: ${line.at}`)
+    expect(take).toEqual([
+      'Bag b1, Frame : Shed, shelf 2',
+      'Bag b2, Frame : nobody knows where',
+      'Cloth 2 m: in the shed',
+      'Resin 2.5 kg: to buy',
+      'Mat 2.5 kg: ordered, not here yet',
+    ])
+  })
+
   it('says from when it is fit, and by when it must be done', () => {
     const early = sheetOf(saturdayRefit(), weather).lines[1]?.limit
     expect(early).toEqual({ at: at(10), why: 'not before 10:00: under 10 °C', missed: true })
