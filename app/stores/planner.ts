@@ -48,11 +48,15 @@ export const usePlannerStore = defineStore('planner', () => {
     const wanted = hash.value
     busy.value = true
     try {
-      const answer = await remote().plan(plainRows(store.rows), time.now)
+      // A plan that still holds is not laid again: opening a view only asks for the order of the jobs.
+      const holds = store.plan?.inputsHash === wanted
+      const rows = plainRows(store.rows)
+      const made = holds ? null : await remote().plan(rows, time.now)
+      const standing = made ?? (await remote().standing(rows, time.now))
       if (mine !== run) return
-      ranking.value = answer.ranking
-      weeks.value = answer.weeks
-      if (store.plan?.inputsHash !== wanted) await accept(wanted, answer)
+      ranking.value = standing.ranking
+      weeks.value = standing.weeks
+      if (made) await accept(wanted, made)
       await keepWeek()
     } catch (error) {
       toasts.complain(error)

@@ -4,7 +4,8 @@ import { emptyRows } from '../model/refit'
 import { starterChanges } from '../model/starter'
 import { systemKinds } from '../model/words'
 import { recipeBook } from './book'
-import { starterJobs, starterList } from './starterList'
+import { starterJobs } from './starterJobs'
+import { starterList } from './starterList'
 
 let last = 0
 const newId = () => `s${last++}`

@@ -1,13 +1,5 @@
 /** Usual jobs of a refit by system, for a new owner to tick. */
-import type { ChangeItem } from '../model/changes'
 import type { Operation, Purpose, SystemKind } from '../model/words'
-import { keysAfter } from '../model/order'
-import { inOrder } from '../model/refit'
-import type { RefitRows } from '../model/refit'
-import { recipeBook } from './book'
-import { expand } from './expand'
-import { jobFromRecipe } from './make'
-import { initialInputs } from './recipe'
 
 export interface StarterJob {
   readonly key: string
@@ -415,63 +407,3 @@ export const starterList: readonly StarterJob[] = [
     zone: 'Whole boat',
   },
 ]
-
-/** Steps of a job of the list that takes a licence. */
-const licensedOf: Readonly<Record<string, string>> = { shore: 'mains', gas: 'gas' }
-
-/** The operations that make the ticked jobs. Recipes begin with their first dimensions. */
-export function starterJobs(
-  rows: RefitRows,
-  keys: readonly string[],
-  newId: () => string,
-): ChangeItem[] {
-  const ticked = starterList.filter((one) => keys.includes(one.key))
-  const orders = keysAfter(inOrder(rows.job).at(-1)?.order ?? null, ticked.length)
-  const launchGate = rows.gate.find((gate) => gate.kind === 'launch')?.id ?? null
-  return ticked.flatMap((one, index) => {
-    const frame = {
-      title: one.title,
-      order: orders[index] as string,
-      purpose: one.purpose,
-      severity: one.severity,
-      systemId: rows.system.find((system) => system.kind === one.system)?.id ?? null,
-      zoneId: rows.zone.find((zone) => zone.name === one.zone)?.id ?? null,
-      gateId: one.beforeLaunch ? launchGate : null,
-      placed: Boolean(one.beforeLaunch && launchGate),
-    }
-    const recipe = recipeBook.find((each) => each.key === one.recipe)
-    if (recipe) {
-      const inputs = initialInputs(recipe)
-      const worked = expand(recipe, inputs)
-      if (worked.ok) return jobFromRecipe(recipe.key, inputs, worked.draft, frame, newId).items
-    }
-    return plainJob(one, frame, newId)
-  })
-}
-
-function plainJob(
-  one: StarterJob,
-  frame: Readonly<Record<string, unknown>>,
-  newId: () => string,
-): ChangeItem[] {
-  const jobId = newId()
-  const steps = one.steps ?? []
-  const orders = keysAfter(null, steps.length)
-  const job: ChangeItem = { op: 'create', entity: 'job', id: jobId, patch: frame }
-  return [
-    job,
-    ...steps.map(([operation, title, hoursLikely], index): ChangeItem => ({
-      op: 'create',
-      entity: 'step',
-      id: newId(),
-      patch: {
-        jobId,
-        title,
-        operation,
-        hoursLikely,
-        order: orders[index],
-        licensedKind: licensedOf[one.key] ?? null,
-      },
-    })),
-  ]
-}

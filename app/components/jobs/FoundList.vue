@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Finding } from '#core/model/entities'
-import { keyBetween } from '#core/model/order'
-import { inOrder } from '#core/model/refit'
 import { severityName } from '#core/plan/priority'
 import { addDays } from '#core/time/civil'
 import { sayDay } from '#core/time/say'
+import { placingChanges, usualHours } from '#core/triage/triage'
+import type { Placing } from '#core/triage/triage'
 
 /** Things found that nobody has placed: make a job of it, watch it, or accept it with a reason. */
 const emit = defineEmits<{ job: [jobId: string] }>()
@@ -22,33 +22,24 @@ const pictureOf = (finding: Finding) =>
 const where = (finding: Finding) =>
   store.rows.zone.find((one) => one.id === finding.zoneId)?.name ?? 'place not said'
 
+/** As triage does it, with the gate that the finder asked for. */
 async function makeJob(finding: Finding) {
-  const id = newId()
-  const order = keyBetween(inOrder(store.rows.job).at(-1)?.order ?? null, null)
-  const launch =
-    finding.when === 'gate' || finding.when === 'now'
-      ? (store.derived.launch?.gate.id ?? null)
-      : null
-  const patch = {
-    title: finding.title.slice(0, 300),
-    zoneId: finding.zoneId,
+  const launch = store.derived.launch?.gate.id
+  const soon = finding.when === 'gate' || finding.when === 'now'
+  const placing: Placing =
+    finding.when === 'later'
+      ? { to: 'later' }
+      : soon && launch
+        ? { to: 'gate', gateId: launch }
+        : { to: 'whenTime' }
+  const judged = {
+    purpose: 'go',
     severity: finding.severity,
-    gateId: launch,
-    parentJobId: finding.duringJobId,
-    decision: finding.when === 'later' ? 'later' : 'plan',
-    order,
-  }
-  const done = await store.attempt(`Job from: ${finding.title}`, [
-    { op: 'create', entity: 'job', id, patch },
-    {
-      op: 'patch',
-      entity: 'finding',
-      id: finding.id,
-      baseVersion: finding.version,
-      patch: { state: 'jobMade' },
-    },
-  ])
-  if (done) emit('job', id)
+    hours: usualHours(store.rows),
+  } as const
+  const item = { kind: 'finding', id: finding.id, finding } as const
+  const { items, jobId } = placingChanges(store.rows, item, judged, placing, newId)
+  if ((await store.attempt(`Job from: ${finding.title}`, items)) && jobId) emit('job', jobId)
 }
 function decide(finding: Finding, what: 'watch' | 'accepted') {
   deciding.value = finding

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import { systemKinds } from '#core/model/words'
 import { recipeBook } from '#core/recipes/book'
-import { starterJobs, starterList } from '#core/recipes/starterList'
+import { starterJobs } from '#core/recipes/starterJobs'
+import { starterList } from '#core/recipes/starterList'
 
 /** Usual jobs by system, ticked by a new owner. */
 const store = useRefitStore()
