@@ -264,6 +264,57 @@ const sheets: readonly SheetLines[] = [
     takeApart: '',
     check: null,
   },
+  {
+    jobId: 'bearers',
+    lines: [
+      ['material', 'Laminated larch strip', '3.2 m'],
+      ['size', 'Screws', '5 × 60, every 150 mm'],
+    ],
+    tests: [['Jumped on', 'nothing moves', 'nothing moves']],
+    takeApart: 'Screws from above, under the sole board edges.',
+    check: null,
+  },
+  {
+    jobId: 'tank',
+    lines: [['setting', 'Chocks', 'oak, bedded, strap M8']],
+    tests: [['Filled, a night', 'dry below', 'dry']],
+    takeApart: 'Hoses off at the top first; it comes out over the port bearer.',
+    check: ['2028-05-01', 'Seam and straps'],
+  },
+  {
+    jobId: 'knee',
+    lines: [
+      ['size', 'Plies', '8 × biaxial 600'],
+      ['material', 'Epoxy, slow hardener', '3.4 kg', 'use by Nov 2027'],
+    ],
+    tests: [['Tap over all of it', 'sharp', 'sharp']],
+    takeApart: 'Locker out first, six screws behind the trim.',
+    check: ['2027-10-09', 'Tap it again with the rig off'],
+  },
+  {
+    jobId: 'stringer',
+    lines: [['size', 'Plies', '6 × biaxial 600, 300 mm past the crack']],
+    tests: [],
+    takeApart: '',
+    check: ['2027-10-09', 'Crack line in the paint'],
+  },
+  {
+    jobId: 'sole-wires',
+    lines: [
+      ['size', 'Wire', '2.5 mm², tinned'],
+      ['setting', 'Fuses', '10 A, list in the panel door'],
+    ],
+    tests: [['Polarity of each', 'right', 'right']],
+    takeApart: 'On the shelf behind the port settee, clipped every 200 mm.',
+    check: null,
+  },
+  {
+    jobId: 'bulkhead-foot',
+    lines: [['material', 'Marine ply 15 mm', '0.3 m²']],
+    tests: [],
+    takeApart: '',
+    check: ['2027-10-09', 'Moisture meter at the foot'],
+  },
 ]
 
 export function writeSheets(write: Writer): void {

@@ -120,10 +120,12 @@ async function add() {
             Found
           </button>
           <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/recipes`">Recipes</NuxtLink>
-          <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/import`"
+          <NuxtLink class="btn btn-small max-sm:hidden" :to="`/r/${store.refitId}/import`"
             >Bring in a list</NuxtLink
           >
-          <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/starter`">Usual jobs</NuxtLink>
+          <NuxtLink class="btn btn-small max-sm:hidden" :to="`/r/${store.refitId}/starter`"
+            >Usual jobs</NuxtLink
+          >
         </div>
       </div>
       <p v-if="zoneId" class="mt-2">
