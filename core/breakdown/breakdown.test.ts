@@ -135,6 +135,23 @@ describe('merging jobs', () => {
   })
 })
 
+describe('a job split and merged again', () => {
+  it('has the same steps and hours, whichever were chosen', () =>
+    fc.assert(
+      fc.property(fc.subarray(['a', 'b', 'c', 'd'], { minLength: 1, maxLength: 3 }), (chosen) => {
+        const { rows, deck } = three()
+        const newId = ids()
+        const apart = carriedOut(rows, splitJob(rows, deck, chosen, 'Rest', newId))
+        const rest = apart.job.find((one) => one.title === 'Rest') as Job
+        expect(titles(apart, rest.id)).toEqual([...chosen].sort())
+        const again = carriedOut(apart, mergeJobs(apart, deck, [rest]))
+        expect(titles(again, 'deck').sort()).toEqual(['a', 'b', 'c', 'd'])
+        expect(links(again)).toEqual(links(rows))
+        expect(again.job).toHaveLength(rows.job.length)
+      }),
+    ))
+})
+
 describe('a copy and a template', () => {
   it('copies steps as open and parts as wanted', () => {
     const { rows, deck } = three()

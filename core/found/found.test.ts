@@ -13,7 +13,7 @@ import type { PriorityBasis } from '../plan/priority'
 import { derive } from '../progress/derive'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
-import { placingChanges, triageQueue, usualHours } from '../triage/triage'
+import { likelyPurpose, placingChanges, triageQueue, usualHours } from '../triage/triage'
 import { growthOf } from './growth'
 
 const now = Date.UTC(2027, 3, 17)
@@ -125,6 +125,23 @@ describe('triage', () => {
     })
     expect(after.step.at(-1)?.hoursLikely).toBe(2)
     expect(triageQueue(after).map((left) => left.id)).toEqual(['child', 'great', 'other'])
+  })
+  it('begins from a purpose that the place suggests', () => {
+    const rows = family()
+    add(rows, 'zone', 'keel', {
+      name: 'Keel',
+      belowWaterline: true,
+      strake: 'underwater',
+      order: 'b',
+    })
+    add(rows, 'zone', 'mast', { name: 'Mast', strake: 'rig', order: 'c' })
+    add(rows, 'zone', 'saloon', { name: 'Saloon', strake: 'below', order: 'd' })
+    expect(['keel', 'mast', 'saloon', null].map((id) => likelyPurpose(rows, id))).toEqual([
+      'float',
+      'safe',
+      'live',
+      'go',
+    ])
   })
   it('accepts and watches with a reason and a date', () => {
     const rows = family()

@@ -1,9 +1,12 @@
 /** Recipes that cannot be, dimensions that cannot be, and jobs worked again without losing anything. */
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { boltSizesMm } from '../fastening/boltLength'
 import { applyRows, supposing } from '../model/applyChange'
 import type { RefitRows } from '../model/refit'
 import { inOrder } from '../model/refit'
 import { add, emptyRefit } from '../testing/build'
+import { recipeBook } from './book'
 import { recipeProblems } from './check'
 import { expand } from './expand'
 import type { Draft } from './expand'
@@ -85,6 +88,56 @@ describe('formulas', () => {
   ])('refuses %s', (text, sentence) => {
     expect(() => readFormula(text)).toThrow(FormulaTrouble)
     expect(() => readFormula(text)).toThrow(sentence)
+  })
+})
+
+/** Inputs anywhere in their ranges, whole where they are counted, bolts that are made, any way of each choice. */
+const anyInputs = (recipe: Recipe): fc.Arbitrary<RecipeInputs> =>
+  fc.record({
+    ...Object.fromEntries(
+      recipe.inputs.map(({ key, min, max, whole }) => [
+        key,
+        key === 'bolt'
+          ? fc.constantFrom(...boltSizesMm.filter((size) => size >= min && size <= max))
+          : whole
+            ? fc.integer({ min, max })
+            : fc.double({ min, max, noNaN: true }),
+      ]),
+    ),
+    ...Object.fromEntries(
+      recipe.choices.map(({ key, options }) => [
+        key,
+        fc.constantFrom(...options.map((option) => option.value)),
+      ]),
+    ),
+  })
+
+describe('every recipe of the book, at any dimensions', () => {
+  it.each(recipeBook.map((recipe) => [recipe.key, recipe] as const))('%s', (_, recipe) => {
+    let whole = 0
+    fc.assert(
+      fc.property(anyInputs(recipe), (inputs) => {
+        const worked = expand(recipe, inputs)
+        if (!worked.ok) {
+          // Refused in a sentence: what is stocked or can be laid ends somewhere.
+          expect(worked.problems[0]?.message).toMatch(/\w.*\.$/)
+          return
+        }
+        whole++
+        const keys = worked.draft.steps.map((step) => step.key)
+        expect(new Set(keys).size).toBe(keys.length)
+        for (const { fields, materials } of worked.draft.steps) {
+          expect(fields.hoursLikely).toBeGreaterThanOrEqual(0)
+          expect(fields.title).not.toMatch(/[{}]|undefined|NaN/)
+          for (const one of materials) {
+            expect(one.quantity).toBeGreaterThan(0)
+            expect(one.what).not.toMatch(/[{}]|undefined|NaN/)
+          }
+        }
+      }),
+      { numRuns: 60 },
+    )
+    expect(whole).toBeGreaterThan(0)
   })
 })
 
@@ -196,6 +249,24 @@ describe('working a job again', () => {
     const again = worked(after.rows, newId, { area: 4, plies: 4 }, 'keep')
     expect(again.items).toHaveLength(1)
   })
+  it('there and back again is where it was', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 50, noNaN: true }),
+        fc.integer({ min: 0, max: 12 }),
+        (area, count) => {
+          const { rows, newId } = made()
+          const there = worked(rows, newId, { area, plies: count }, 'keep')
+          expect(there.rows.step).toHaveLength(count + 2)
+          expect(there.rows.part).toHaveLength(count)
+          const back = worked(there.rows, newId, {}, 'keep')
+          expect(stepsOf(back.rows)).toEqual(stepsOf(rows))
+          expect(back.rows.part.map((part) => part.quantity)).toEqual([2.2, 2.2, 2.2])
+          expect(back.kept).toEqual([])
+        },
+      ),
+      { numRuns: 50 },
+    ))
   it('asks before a finished step goes, and leaves ordered parts alone', () => {
     const { rows, newId } = made()
     const ply = stepAt(rows, 'ply.3')

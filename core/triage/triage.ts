@@ -47,6 +47,16 @@ export function usualHours(rows: Pick<RefitRows, 'job' | 'step'>): number {
   return middle === undefined ? usualFoundHours : Math.max(0.5, Math.round(middle * 2) / 2)
 }
 
+/**
+ * What a finding is likely to be about, by where it was seen: below the waterline it keeps her up, aloft it
+ * keeps people whole, inside it is comfort. A guess to begin from; the person decides.
+ */
+export function likelyPurpose(rows: Pick<RefitRows, 'zone'>, zoneId: string | null): Purpose {
+  const zone = rows.zone.find((one) => one.id === zoneId)
+  if (zone?.belowWaterline) return 'float'
+  return zone?.strake === 'rig' ? 'safe' : zone?.strake === 'below' ? 'live' : 'go'
+}
+
 /** Where something is put. */
 export type Placing =
   | { readonly to: 'gate'; readonly gateId: string }

@@ -4,7 +4,7 @@ import type { Finding } from '#core/model/entities'
 import { severityName } from '#core/plan/priority'
 import { addDays } from '#core/time/civil'
 import { sayDay } from '#core/time/say'
-import { placingChanges, usualHours } from '#core/triage/triage'
+import { likelyPurpose, placingChanges, usualHours } from '#core/triage/triage'
 import type { Placing } from '#core/triage/triage'
 
 /** Things found that nobody has placed: make a job of it, watch it, or accept it with a reason. */

@@ -118,6 +118,11 @@ const set = (field: string) => (value: unknown) => void edits.editJob(props.job,
         <UiText
           :model-value="job.doByReason"
           label="Why"
+          :hint="
+            job.doBy !== 'undecided' && job.doByReason === ''
+              ? 'Say why: it is asked again in a year.'
+              : ''
+          "
           :most="1000"
           @update:model-value="set('doByReason')($event)"
         />

@@ -17,7 +17,10 @@ export const hullDeckJoint: Recipe = {
     input('spacing', 'Bolt spacing', 'mm', [50, 150, 400], 'Centre to centre.', {
       drawing: 'span',
     }),
-    input('bolt', 'Bolt size', 'mm', [4, 6, 12], 'The thread: M6 is 6 mm.', { drawing: 'bolt' }),
+    input('bolt', 'Bolt size', 'mm', [4, 6, 12], 'The thread: M6 is 6 mm.', {
+      whole: true,
+      drawing: 'bolt',
+    }),
   ],
   choices: [
     {

@@ -5,7 +5,7 @@ import { purposes } from '#core/model/words'
 import { purposeName, severityName } from '#core/plan/priority'
 import { addDays } from '#core/time/civil'
 import { sayDay } from '#core/time/say'
-import { placingChanges, triageQueue, usualHours } from '#core/triage/triage'
+import { likelyPurpose, placingChanges, triageQueue, usualHours } from '#core/triage/triage'
 import type { Judged, Placing, TriageItem } from '#core/triage/triage'
 
 /** One thing at a time: what it is for, how bad, and where it goes, with what each place does to the gates. */
@@ -70,7 +70,11 @@ watch(
     if (!now) return
     judged.value =
       now.kind === 'finding'
-        ? { purpose: 'go', severity: now.finding.severity, hours: usualHours(store.rows) }
+        ? {
+            purpose: likelyPurpose(store.rows, now.finding.zoneId),
+            severity: now.finding.severity,
+            hours: usualHours(store.rows),
+          }
         : { purpose: now.job.purpose, severity: now.job.severity, hours: 1 }
     await nextTick()
     card.value?.focus({ preventScroll: true })
