@@ -10,8 +10,8 @@ export function plainNumber(value: number): string {
 
 /** An amount with its unit, lengths in the units of the refit. */
 export function sayAmount(value: number, unit: string, units: UnitSystem): string {
-  if (units !== 'metric' && unit === 'mm') return formatLength(value / 1000, units)
-  if (units === 'us' && unit === 'm') return formatLength(value, units)
+  if (units === 'us' && (unit === 'mm' || unit === 'm'))
+    return formatLength(unit === 'mm' ? value / 1000 : value, units)
   return unit === 'pieces' || unit === '' ? plainNumber(value) : `${plainNumber(value)} ${unit}`
 }
 

@@ -13,7 +13,9 @@ const store = useRefitStore()
 const units = store.refit?.units ?? 'metric'
 const shown = ref<string | null>(null)
 
-const isLength = (input: RecipeInput) => units !== 'metric' && ['mm', 'm'].includes(input.unit)
+/** Threads keep their metric names; the rest is typed as the refit measures. */
+const isLength = (input: RecipeInput) =>
+  units === 'us' && !input.whole && ['mm', 'm'].includes(input.unit)
 const metresPer = (input: RecipeInput) => (input.unit === 'mm' ? 0.001 : 1)
 const numberOf = (key: string): number | null => {
   const value = props.inputs[key]
