@@ -10,6 +10,7 @@ const others = [
   ['z', 'Undo your last change'],
   ['↑ ↓', 'In Jobs: from job to job'],
   ['x', 'In Jobs: choose a job, to change several at once'],
+  ['b', 'In Jobs: to what can be done to the chosen'],
   ['← → ↑ ↓', 'While placing: purpose, how bad'],
   ['?', 'This list'],
   ['Esc', 'Give back what you typed, or close'],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { inOrder } from '#core/model/refit'
 import { purposes } from '#core/model/words'
 import { purposeName, severityName } from '#core/plan/priority'
@@ -13,8 +13,6 @@ const emit = defineEmits<{
   clear: []
 }>()
 const store = useRefitStore()
-/** The lists say nothing until one is used: the jobs differ. */
-const untouched: string | null = null
 const fields = computed(() => [
   {
     name: 'gateId',
@@ -51,17 +49,24 @@ const fields = computed(() => [
     ],
   },
 ])
-function set(name: string, value: string | null) {
-  if (value === null) return
-  emit('change', {
-    [name]: name === 'severity' ? Number(value) : value,
-    ...(name === 'gateId' ? { placed: true } : {}),
-  })
+/** What is to be set, by field; nothing is written before Apply, so arrows through a list change no job. */
+const given = ref<Readonly<Record<string, string | null>>>({})
+const ready = computed(() => Object.values(given.value).some((value) => value !== null))
+function apply() {
+  const set = Object.entries(given.value).filter(([, value]) => value !== null)
+  const fields = Object.fromEntries(
+    set.map(([name, value]) => [name, name === 'severity' ? Number(value) : value]),
+  )
+  given.value = {}
+  emit('change', 'gateId' in fields ? { ...fields, placed: true } : fields)
 }
+const bar = ref<HTMLElement | null>(null)
+defineExpose({ focus: () => bar.value?.querySelector('select')?.focus() })
 </script>
 
 <template>
   <section
+    ref="bar"
     class="sticky top-0 z-10 mt-2 border-2 border-ink bg-brass-tint p-2"
     aria-label="Change the chosen jobs"
   >
@@ -77,12 +82,15 @@ function set(name: string, value: string | null) {
       <UiSelect
         v-for="field in fields"
         :key="field.name"
-        :model-value="untouched"
+        :model-value="given[field.name] ?? null"
         :label="`${field.label} of all`"
         :options="field.options"
         none="Leave as it is"
-        @update:model-value="set(field.name, $event)"
+        @update:model-value="given = { ...given, [field.name]: $event }"
       />
     </div>
+    <button class="btn btn-main mt-2" :disabled="!ready" @click="apply">
+      Apply to {{ count }} {{ count === 1 ? 'job' : 'jobs' }}
+    </button>
   </section>
 </template>

@@ -33,10 +33,10 @@ async function makeJob(finding: Finding) {
         ? { to: 'gate', gateId: launch }
         : { to: 'whenTime' }
   const judged = {
-    purpose: 'go',
+    purpose: likelyPurpose(store.rows, finding.zoneId),
     severity: finding.severity,
     hours: usualHours(store.rows),
-  } as const
+  }
   const item = { kind: 'finding', id: finding.id, finding } as const
   const { items, jobId } = placingChanges(store.rows, item, judged, placing, newId)
   if ((await store.attempt(`Job from: ${finding.title}`, items)) && jobId) emit('job', jobId)

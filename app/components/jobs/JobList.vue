@@ -10,7 +10,7 @@ const props = defineProps<{
   chosen: ReadonlySet<string>
   tree: boolean
 }>()
-const emit = defineEmits<{ open: [jobId: string]; toggle: [jobId: string] }>()
+const emit = defineEmits<{ open: [jobId: string]; toggle: [jobId: string]; bulk: [] }>()
 
 type Line =
   | { readonly key: string; readonly title: string; readonly listed: null }
@@ -61,7 +61,7 @@ const measure = (element: unknown) => {
   if (long.value && element instanceof HTMLElement) virtual.value.measureElement(element)
 }
 
-/** Up and down go from job to job, x chooses; other keys are the frame's. */
+/** Up and down go from job to job, x chooses, b goes to what can be done to the chosen; others are the frame's. */
 async function key(event: KeyboardEvent) {
   const row = (event.target as HTMLElement).closest<HTMLElement>('[data-line]')
   if (!row || event.ctrlKey || event.metaKey || event.altKey) return
@@ -71,6 +71,11 @@ async function key(event: KeyboardEvent) {
     event.preventDefault()
     event.stopPropagation()
     emit('toggle', jobId)
+    return
+  }
+  if (event.key === 'b' && props.chosen.size > 0) {
+    event.preventDefault()
+    emit('bulk')
     return
   }
   const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0

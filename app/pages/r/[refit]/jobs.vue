@@ -33,6 +33,7 @@ const { groups, shown } = useJobLists(
   grouping,
   (one) => zoneId.value === null || one.zoneId === zoneId.value,
 )
+const bulkBar = ref<{ focus: () => void } | null>(null)
 const bulk = useBulk(() => shown.value)
 const waiting = computed(() => store.rows.finding.some((one) => one.state === 'new'))
 const toPlace = computed(() => triageQueue(store.rows).length)
@@ -170,6 +171,7 @@ async function add() {
         </p>
         <BulkBar
           v-if="bulk.chosen.value.size > 0"
+          ref="bulkBar"
           :count="bulk.jobs.value.length"
           @change="bulk.change"
           @merge="bulk.merge"
@@ -184,6 +186,7 @@ async function add() {
           :tree="grouping === 'found'"
           @open="jobId = $event"
           @toggle="bulk.toggle"
+          @bulk="bulkBar?.focus()"
         />
         <form class="mt-4 flex items-end gap-2" @submit.prevent="add">
           <UiText
