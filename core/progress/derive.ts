@@ -14,7 +14,7 @@ import type { Growth } from '../found/growth'
 import { bredByJob } from '../found/tree'
 import type { Bred } from '../found/tree'
 import { jobStateOf } from './jobState'
-import { neededBy } from './neededBy'
+import { needsOf } from './needsOf'
 import type { JobState } from './jobState'
 
 export interface GateFigures {
@@ -170,10 +170,11 @@ function gateFigures(
   const plannedAt = new Map(plan?.gates.map((gate) => [gate.gateId, gate.at]) ?? [])
   const steps = new Map(rows.step.filter(isOpen).map((step) => [step.id, step]))
   const counted = new Set<string>()
+  const needs = needsOf(rows)
   let hoursSoFar = 0
   return comingGates(rows, plannedAt, clock).map((gate) => {
     let own = 0
-    for (const id of neededBy(rows, gate.id)) {
+    for (const id of needs(gate.id)) {
       const step = steps.get(id)
       if (!step || counted.has(id)) continue
       counted.add(id)

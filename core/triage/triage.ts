@@ -3,7 +3,7 @@ import type { ChangeItem } from '../model/changes'
 import type { Finding, Job } from '../model/entities'
 import type { Purpose } from '../model/words'
 import { keyBetween } from '../model/order'
-import { inOrder } from '../model/refit'
+import { groupBy, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { patchOf } from '../model/removal'
 import { plannedHours } from '../plan/planned'
@@ -18,10 +18,10 @@ export function triageQueue(rows: RefitRows): TriageItem[] {
   const findings = rows.finding
     .filter((one) => one.state === 'new')
     .sort((a, b) => b.severity - a.severity || a.foundAt - b.foundAt || (a.id < b.id ? -1 : 1))
+  const steps = groupBy(rows.step, (step) => step.jobId)
   const jobs = inOrder(rows.job).filter((job) => {
     if (job.decision !== 'plan' || job.gateId !== null || job.placed) return false
-    const steps = rows.step.filter((step) => step.jobId === job.id)
-    return jobStateOf(job, steps) !== 'done'
+    return jobStateOf(job, steps.get(job.id) ?? []) !== 'done'
   })
   return [
     ...findings.map((finding) => ({ kind: 'finding' as const, id: finding.id, finding })),

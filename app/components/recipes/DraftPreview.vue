@@ -92,7 +92,8 @@ const columns = [
         <template #what="{ row }">{{ row.what }}</template>
         <template #need="{ row }">{{ sayAmount(row.quantity, row.unit, units) }}</template>
         <template #buy="{ row }">{{
-          sayPacks(row.quantity, row.pack, row.unit) || 'to measure'
+          sayPacks(row.quantity, row.pack, row.unit) ||
+          (row.unit === 'pieces' || row.pack === 1 ? 'singly' : 'to measure')
         }}</template>
       </UiTable>
     </section>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { bindingChain } from '#core/plan/chain'
-import { neededBy } from '#core/progress/neededBy'
+import { needsOf } from '#core/progress/needsOf'
 import { addDays, mondayOf } from '#core/time/civil'
 import { sayDate } from '#core/time/say'
 
@@ -27,7 +27,7 @@ const links = computed(() =>
 )
 const chainSteps = computed(() => new Set(links.value.flatMap((link) => link.stepId ?? [])))
 const needed = computed(() =>
-  allWork.value || !gate.value ? null : neededBy(store.rows, gate.value.gate.id),
+  allWork.value || !gate.value ? null : needsOf(store.rows)(gate.value.gate.id),
 )
 const range = computed(() => {
   const from = addDays(mondayOf(store.derived.today), -14)
