@@ -18,7 +18,6 @@ const frame = useFrameStore()
 const edits = useJobEdits()
 const toasts = useToastStore()
 const licensed = licensedKinds.map((value) => ({ value, label: licensedName[value] }))
-const parts = computed(() => store.rows.part.filter((one) => one.neededByStepId === props.step.id))
 const folded = ref(true)
 
 const placed = computed(() =>
@@ -253,22 +252,7 @@ const set = (field: string) => (value: unknown) =>
         :most="1000"
         @update:model-value="set('caution')($event)"
       />
-      <div v-if="parts.length > 0">
-        <h4 class="text-base">Parts and materials</h4>
-        <ul>
-          <li v-for="part in parts" :key="part.id" class="border-b border-rule2 py-0.5">
-            {{ part.name }},
-            {{ sayAmount(part.quantity, part.unit, store.refit?.units ?? 'metric') }}
-            <span class="text-ink2">
-              {{
-                [sayPacks(part.quantity, part.packSize, part.unit), part.state]
-                  .filter(Boolean)
-                  .join(' · ')
-              }}
-            </span>
-          </li>
-        </ul>
-      </div>
+      <StepParts :step="step" />
       <BringLines :step="step" />
       <div class="flex flex-wrap gap-2">
         <button class="btn btn-small" @click="frame.open('hours', step.id)">Log hours</button>
