@@ -51,10 +51,10 @@ export function useDay(on: Ref<string>) {
     return asSaid(ofDay, frame.value)
   })
   const sheet = computed(() =>
-    store.plan
+    store.accepted
       ? daySheet(
           store.rows,
-          store.plan.result,
+          store.accepted,
           { ...frame.value, weather: hours.value },
           zone.value,
         )

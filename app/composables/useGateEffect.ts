@@ -41,15 +41,14 @@ export function useGateEffect(items: Ref<readonly ChangeItem[]>) {
 
   /** The sentence for one change list. */
   async function effectOf(list: readonly ChangeItem[]): Promise<string> {
-    const before = store.plan?.result
+    const before = store.accepted
     if (!before) return ''
     const { plan } = await planner.suppose(supposing(store.rows, list))
     const gates = store.derived.gates.map((one) => one.gate)
     const said = effectSentence(gateEffects(gates, before, plan, store.derived.clock))
-    const [reason] = plan.reasons
-    return plan.status === 'infeasible' && reason && before.status !== 'infeasible'
-      ? `It cannot be planned: ${reason.message}`
-      : said
+    const known = new Set(before.reasons.map((reason) => reason.message))
+    const fresh = plan.reasons.find((reason) => !known.has(reason.message))
+    return fresh ? `It cannot be planned: ${fresh.message}` : said
   }
   return { sentence, busy, effectOf }
 }

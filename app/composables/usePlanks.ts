@@ -75,7 +75,7 @@ export function usePlanks(
     return zones.value.get(job.zoneId ?? '')?.strake ?? 'deck'
   }
   const pieces = computed(() => {
-    const placed = new Map(store.plan?.result.placements.map((one) => [one.stepId, one]) ?? [])
+    const placed = new Map(store.accepted?.placements.map((one) => [one.stepId, one]) ?? [])
     return store.rows.step.flatMap((step): Piece[] => {
       if (step.state === 'done' && step.doneAt !== null) {
         const length = Math.max(1, step.hoursLikely) * hourMs

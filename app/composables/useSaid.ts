@@ -1,18 +1,18 @@
 import { computed } from 'vue'
 import { formatInches } from '#core/units/length'
-import { sayDate } from '#core/time/say'
+import { sayGate } from '#core/progress/gateWords'
 
 /** The sentence under the Tape, and in the short form of phones. */
 export function useSaid() {
   const store = useRefitStore()
   const tape = computed(() => {
-    const { earnedIn, loaIn, earnedThisWeekIn, launch, today } = store.derived
-    const year = today.slice(0, 4)
-    const planned = launch?.plannedOn
+    const { earnedIn, loaIn, earnedThisWeekIn, launch } = store.derived
+    const said = launch ? sayGate(launch, store.derived) : null
     return {
       earned: `${formatInches(earnedIn)} of ${formatInches(loaIn)} in`,
       week: `${formatInches(earnedThisWeekIn)} this week`,
-      launch: planned ? `launch planned ${sayDate(planned, year)}` : 'no launch planned',
+      launch: said?.short ?? 'no launch to come',
+      bad: said?.standing === 'undated',
       late: lateWords(launch?.daysLate ?? null, launch?.gate.name ?? ''),
     }
   })

@@ -4,6 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { RefitRows } from '#core/model/refit'
+import type { StoredPlan } from '#core/model/stored'
 import { inputsHash } from '#core/plan/inputsHash'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
@@ -20,7 +21,7 @@ export const usePlannerStore = defineStore('planner', () => {
   const toasts = useToastStore()
   const busy = ref(false)
   const ranking = shallowRef<PlanAnswer['ranking']>([])
-  const weeks = shallowRef<PlanAnswer['weeks']>([])
+  const hours = shallowRef<PlanAnswer['hours']>({ weeks: [], unfit: 0 })
   let worker: Remote<Planner> | null = null
   let timer: ReturnType<typeof setTimeout> | null = null
   let run = 0
@@ -49,13 +50,14 @@ export const usePlannerStore = defineStore('planner', () => {
     busy.value = true
     try {
       // A plan that still holds is not laid again: opening a view only asks for the order of the jobs.
-      const holds = store.plan?.inputsHash === wanted
+      const accepted = store.plan?.inputsHash === wanted ? store.accepted : null
       const rows = plainRows(store.rows)
-      const made = holds ? null : await remote().plan(rows, time.now)
-      const standing = made ?? (await remote().standing(rows, time.now))
+      const made = accepted ? null : await remote().plan(rows, time.now)
+      const standing =
+        made ?? (await remote().standing(rows, time.now, toRaw(accepted) as StoredPlan))
       if (mine !== run) return
       ranking.value = standing.ranking
-      weeks.value = standing.weeks
+      hours.value = standing.hours
       if (made) await accept(wanted, made)
       await keepWeek()
     } catch (error) {
@@ -82,7 +84,7 @@ export const usePlannerStore = defineStore('planner', () => {
 
   /** The first plan of a week leaves its figures behind for the next to compare. */
   async function keepWeek(): Promise<void> {
-    const plan = store.plan?.result
+    const plan = store.accepted
     const week = mondayOf(store.derived.today)
     if (!plan || store.rows.weekSnapshot.some((one) => one.week === week)) return
     const figures = snapshotFigures(store.rows, plan, derive(store.rows, plan, time.now))
@@ -97,5 +99,5 @@ export const usePlannerStore = defineStore('planner', () => {
     if (now !== '') timer = setTimeout(() => void replan(), settleMs)
   })
 
-  return { busy, ranking, weeks, stale, suppose, replan }
+  return { busy, ranking, hours, stale, suppose, replan }
 })

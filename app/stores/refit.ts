@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { applyRows } from '#core/model/applyChange'
 import type { Change, ChangeItem, Clash, Heard, RowChange } from '#core/model/changes'
 import { emptyRows } from '#core/model/refit'
+import { acceptedPlan } from '#core/model/stored'
 import type { RefitRows } from '#core/model/refit'
 import { derive } from '#core/progress/derive'
 
@@ -27,7 +28,9 @@ export const useRefitStore = defineStore('refit', () => {
 
   const refit = computed(() => rows.value.refit[0] ?? null)
   const plan = computed(() => rows.value.plan[0] ?? null)
-  const derived = computed(() => derive(rows.value, plan.value?.result ?? null, time.minute))
+  /** The plan that views read: accepted, and of this make. */
+  const accepted = computed(() => acceptedPlan(rows.value))
+  const derived = computed(() => derive(rows.value, accepted.value, time.minute))
   const path = (rest: string) => `/api/refits/${refitId.value}${rest}`
 
   async function open(id: string): Promise<void> {
@@ -179,6 +182,7 @@ export const useRefitStore = defineStore('refit', () => {
     clash,
     refit,
     plan,
+    accepted,
     derived,
     open,
     close,

@@ -22,6 +22,7 @@ const plan = (starts: Record<string, number>, gates: Record<string, number> = {}
   now,
   reasons: [],
   warnings: [],
+  launches: [],
   gates: Object.entries(gates).map(([gateId, at]) => ({ gateId, at, binding: { kind: 'now' } })),
   placements: Object.entries(starts).map(([stepId, at]) => ({
     stepId,
@@ -216,7 +217,13 @@ describe('the effect on gates', () => {
     expect(effectSentence(gateEffects([gate], was, is, clock))).toBe('Launch 4 days later.')
     expect(effectSentence(gateEffects([gate], is, was, clock))).toBe('Launch 4 days earlier.')
     expect(effectSentence(gateEffects([gate], was, was, clock))).toBe('No gate moves.')
-    expect(effectSentence(gateEffects([gate], was, plan({}), clock))).toContain('cannot be dated')
+    expect(effectSentence(gateEffects([gate], was, plan({}), clock))).toBe(
+      'Launch can no longer be dated.',
+    )
+    // A first date is good news, not the loss of one: 17 April 2027.
+    expect(effectSentence(gateEffects([gate], plan({}), was, clock))).toBe(
+      'Launch gets its first date, 17 Apr.',
+    )
   })
 })
 

@@ -32,6 +32,11 @@ export const entities = {
     draughtM: maybe(real('Draught', { min: 0.1, max: 10 })),
     weightT: maybe(real('Weight in tonnes', { min: 0.1, max: 500 })),
     boatType: choice('Kind of boat', ['sail', 'ketch', 'motor', 'catamaran'], 'sail'),
+    /** Degrees, north and east positive; null: not said, and no weather is reckoned from it. */
+    latitudeDeg: maybe(real('Latitude', { min: -90, max: 90 })),
+    longitudeDeg: maybe(real('Longitude', { min: -180, max: 180 })),
+    /** Inches earned by finished steps that were removed since: what is earned never shrinks. Set by the server alone. */
+    earnedKeptIn: real('Inches of removed steps', { min: 0, max: 10_000 }, 0),
     zone: text('Time zone of the yard'),
     currency: text('Currency', 3),
     units: choice('Units', ['metric', 'us', 'mixed'], 'metric'),
@@ -204,7 +209,13 @@ export const entities = {
     access: choice('Access', words.accessKinds, 'open'),
     skill: choice('Skill', words.skills, 'general'),
     placeNeed: choice('Done where', words.placeNeeds, 'boat'),
-    hullNeed: choice('Hull', words.hullNeeds, 'either'),
+    hullNeed: choice('Hull', words.hullNeeds, 'byPlace'),
+    /** Comes after the gate: the gate never waits for it. */
+    afterGate: flag('After the gate', false),
+    /** For a step after the gate: its last day. Null: its wait alone says when. */
+    dueBy: maybe(date('To be done by')),
+    /** Somebody it is kept for; null: whoever can. */
+    wantedPersonId: maybe(ref('Kept for', 'person')),
     /** Null: by operation. */
     splittable: maybe(flag('May be left and taken up again', true)),
     parallel: flag('Beside the step before, not after it', false),

@@ -1,9 +1,15 @@
-/** What a change of step state brings with it: inches earned or taken back, and the time it was done. */
+/** What a change brings with it that only the server sets: inches earned, kept and taken back. */
 import { earnedInches, inchesForClosing, loaInches, openHoursOf } from '../progress/inches'
 import { plannedJobs } from '../plan/network'
 import { plannedHours } from '../plan/planned'
-import type { Step } from './entities'
+import type { EntityName, RefitRow, Step } from './entities'
 import type { RefitRows } from './refit'
+
+/** Fields that the server alone changes; a row brought in whole may have them. */
+export const serverFields: Partial<Record<EntityName, readonly string[]>> = {
+  step: ['earnedIn'],
+  refit: ['earnedKeptIn'],
+}
 
 /** The part of a step that the program itself sets. */
 export interface Settled {
@@ -13,7 +19,8 @@ export interface Settled {
 
 /**
  * Settles a step on its way from `before` to `after`. Finishing stores the inches worked out from all
- * steps as they are just before; reopening takes back exactly what was stored. Null: nothing to set.
+ * steps as they are just before; reopening takes back exactly what was stored; a finished step that is
+ * dropped keeps them. Null: nothing to set.
  */
 export function settleStep(
   before: Step | null,
@@ -21,20 +28,35 @@ export function settleStep(
   rows: RefitRows,
   now: number,
 ): Settled | null {
-  const wasDone = before?.state === 'done'
-  const isDone = after.state === 'done'
-  if (wasDone === isDone) return null
-  if (!isDone) return { doneAt: null, earnedIn: null }
+  if (before?.state === after.state) return null
+  if (after.state === 'dropped') return null
+  const stored = before?.earnedIn ?? null
+  if (after.state !== 'done')
+    return stored === null && after.doneAt === null ? null : { doneAt: null, earnedIn: null }
+  const doneAt = after.doneAt ?? now
+  if (stored !== null) return { doneAt, earnedIn: stored }
   const others = rows.step.filter((step) => step.id !== after.id)
   const asOpen: Step = { ...after, state: 'open' }
   const plannedIds = new Set(plannedJobs(rows).map((job) => job.id))
   return {
-    doneAt: after.doneAt ?? now,
+    doneAt,
     earnedIn: inchesForClosing(
       loaInches(rows.refit[0]?.loaM ?? 0),
-      earnedInches(others),
+      earnedInches(others, rows.refit[0]?.earnedKeptIn),
       plannedHours(after),
       openHoursOf([...others, asOpen], new Set([...plannedIds, after.jobId])),
     ),
   }
 }
+
+/** What rows of a change mean for the inches of the whole refit. */
+export interface InchesMoved {
+  /** Inches of finished steps that are taken away, less those of finished steps that are put back. */
+  readonly keptIn: number
+  /** By what every stored inch is multiplied: the new length by the old. */
+  readonly scale: number
+}
+
+/** Kept inches after a change; never below nothing. */
+export const keptAfter = (refit: RefitRow, { keptIn, scale }: InchesMoved): number =>
+  Math.max(0, refit.earnedKeptIn + keptIn) * scale

@@ -1,5 +1,6 @@
 /** Shapes of the two records that are kept whole inside a row. */
 import type { Binding } from '../plan/schedule/binding'
+import type { RefitRows } from './refit'
 
 /** What is planned because a bond window shuts before the next step; its hours fall on the step placed. */
 export interface Mend {
@@ -44,6 +45,10 @@ export interface Trouble {
     | 'trade'
     /** A job put into the next haul-out because the launch is fixed. */
     | 'moved'
+    /** A step in a month colder than it may be done in. */
+    | 'cold'
+    /** People who have to come on a day that is not theirs. */
+    | 'comeFor'
   readonly jobIds: readonly string[]
   readonly stepIds: readonly string[]
 }
@@ -52,11 +57,21 @@ export interface StoredPlan {
   readonly status: 'feasible' | 'infeasible' | 'unknown'
   readonly now: number
   readonly placements: readonly Placement[]
+  /** Gates that can be dated. One that waits for work without a place is not among them. */
   readonly gates: readonly PlannedGate[]
+  /** Launches round which the work is laid, dated or not. */
+  readonly launches: readonly { readonly haulOutId: string; readonly at: number }[]
   /** Why it is infeasible or unknown. */
   readonly reasons: readonly Trouble[]
   /** Things that hold but want a look: bond windows that close, gates that are late. */
   readonly warnings: readonly Trouble[]
+}
+
+/** The accepted plan; null: none yet, or one of an older make that is laid anew. */
+export function acceptedPlan(rows: Pick<RefitRows, 'plan'>): StoredPlan | null {
+  const stored: (Omit<StoredPlan, 'launches'> & Partial<StoredPlan>) | undefined =
+    rows.plan[0]?.result
+  return stored?.launches ? { ...stored, launches: stored.launches } : null
 }
 
 /** Figures of one week's end, kept so that the next week can say what moved. */

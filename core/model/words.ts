@@ -80,7 +80,8 @@ export const skills = [
 ] as const
 export type Skill = (typeof skills)[number]
 
-export const hullNeeds = ['either', 'ashore', 'afloat'] as const
+/** 'byPlace': as the place on the boat and the operation ask, worked out in core/plan/hullNeed. */
+export const hullNeeds = ['byPlace', 'either', 'ashore', 'slings', 'afloat'] as const
 export type HullNeed = (typeof hullNeeds)[number]
 
 export const placeNeeds = ['boat', 'shed', 'away'] as const

@@ -1,6 +1,7 @@
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { byId } from '../model/refit'
+import { gateNeeds } from './gateNeeds'
 import { sayMend } from './mends'
 import { formatWait } from '../units/hours'
 import { hourMs } from '../time/civil'
@@ -26,6 +27,8 @@ export function bindingChain(
   rows: RefitRows,
   gateId: string,
   clock: ZoneClock,
+  /** True when some of its work is not in its date. */
+  notBefore = false,
 ): ChainLink[] {
   const gate = plan.gates.find((one) => one.gateId === gateId)
   const name = rows.gate.find((one) => one.id === gateId)?.name
@@ -34,7 +37,7 @@ export function bindingChain(
   const say = sayer(rows, clock)
   const links: ChainLink[] = [
     {
-      title: `${name}, ${shortDate(gate.at, clock)}`,
+      title: `${name}, ${notBefore ? 'not before ' : ''}${shortDate(gate.at, clock)}`,
       why: say.why(gate.binding),
       stepId: null,
       binding: gate.binding,
@@ -84,19 +87,19 @@ function stepOf(binding: Binding): string | null {
   }
 }
 
-/** The step of a launch's jobs that is ready last before the gate. */
+/** The step a launch waits for that is ready last before it. */
 function lastReady(plan: StoredPlan, rows: RefitRows, gateId: string): string | null {
   const gate = plan.gates.find((one) => one.gateId === gateId)
   if (gate?.binding.kind !== 'liftDay') return null
-  const steps = byId(rows.step)
-  const jobs = byId(rows.job)
+  const needed = gateNeeds(rows).steps(gateId)
   let last: { stepId: string; readyAt: number } | null = null
   for (const one of plan.placements) {
-    const step = steps.get(one.stepId)
-    const job = step ? jobs.get(step.jobId) : undefined
-    const holds =
-      step?.hullNeed === 'ashore' || (step?.hullNeed === 'either' && job?.gateId === gateId)
-    if (holds && one.readyAt <= gate.at && (last === null || one.readyAt > last.readyAt)) last = one
+    if (
+      needed.has(one.stepId) &&
+      one.readyAt <= gate.at &&
+      (last === null || one.readyAt > last.readyAt)
+    )
+      last = one
   }
   return last?.stepId ?? null
 }
@@ -127,11 +130,11 @@ function sayer(rows: RefitRows, clock: ZoneClock) {
       case 'liftOut':
         return 'She must be ashore first.'
       case 'launch':
-        return 'She must be afloat first.'
+        return 'She must be in the water first.'
       case 'aim':
-        return 'All is ready before; the aimed date is kept.'
+        return 'What is planned before it is done by then; the aimed date is kept.'
       case 'liftDay':
-        return 'The yard lifts on set days: this is the first one after all is ready.'
+        return 'The yard lifts on set days: this is the first one after what is planned is done.'
       case 'bondWindow':
         return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`
       case 'weather':

@@ -60,7 +60,8 @@ const dayIndex = (date: string): number => Math.round(Date.parse(`${date}T00:00:
 const mondays = (date: string): number => Math.floor((dayIndex(date) + 3) / 7)
 
 /** Every way in which a plan breaks the rules, as sentences; empty when it holds. */
-export function checkPlan(rows: RefitRows, plan: StoredPlan): string[] {
+export function checkPlan(given: RefitRows, plan: StoredPlan): string[] {
+  const rows = hullsByPlace(given)
   const zone = rows.refit[0]?.zone ?? 'UTC'
   const wall = wallClock(zone)
   const faults: string[] = []
@@ -104,6 +105,25 @@ export function checkPlan(rows: RefitRows, plan: StoredPlan): string[] {
   return faults
 }
 
+/** Below the waterline is worked on ashore: said here again from the rows. */
+function hullsByPlace(rows: RefitRows): RefitRows {
+  const wet = (step: Step): boolean => {
+    if (step.operation === 'barrier' || step.operation === 'antifoul') return true
+    const job = rows.job.find((one) => one.id === step.jobId)
+    if (job?.zoneId) return rows.zone.some((zone) => zone.id === job.zoneId && zone.belowWaterline)
+    return rows.system.some((one) => one.id === job?.systemId && one.kind === 'stern gear')
+  }
+  const paper = ['buy', 'label', 'setUp', 'packUp']
+  return {
+    ...rows,
+    step: rows.step.map((step) => {
+      if (step.hullNeed !== 'byPlace') return step
+      const aboard = step.placeNeed === 'boat' && !step.afterGate && !paper.includes(step.operation)
+      return { ...step, hullNeed: aboard && wet(step) ? 'ashore' : 'either' }
+    }),
+  }
+}
+
 interface Haul {
   readonly row: HaulOut
   readonly yard: Place | undefined
@@ -124,10 +144,7 @@ function instantOf(date: string, minutes: number, zone: string): number {
 }
 
 function haulOuts(rows: RefitRows, plan: StoredPlan, zone: string): Haul[] {
-  const gates = new Map(
-    rows.gate.filter((gate) => gate.kind === 'launch').map((gate) => [gate.haulOutId, gate.id]),
-  )
-  const planned = new Map(plan.gates.map((gate) => [gate.gateId, gate.at]))
+  const planned = new Map(plan.launches.map((one) => [one.haulOutId, one.at]))
   return rows.haulOut
     .map((row) => {
       const yard =
@@ -137,7 +154,7 @@ function haulOuts(rows: RefitRows, plan: StoredPlan, zone: string): Haul[] {
       const out = instantOf(row.liftOutActual ?? row.liftOutBooked ?? row.liftOutAimed, lift, zone)
       const launch = row.launchActual
         ? instantOf(row.launchActual, lift, zone)
-        : (planned.get(gates.get(row.id) ?? '') ?? Infinity)
+        : (planned.get(row.id) ?? Infinity)
       return { row, yard, out, launch }
     })
     .sort((a, b) => a.out - b.out)
@@ -211,12 +228,15 @@ function hoursAt(
         ? rows.place.find((row) => row.kind === 'shed')
         : undefined
   const plan = rows.dayPlan.find((row) => row.on === wall.date)
+  const away = rows.personDay.some(
+    (row) => row.personId === personId && row.on === wall.date && row.kind === 'cannotCome',
+  )
+  if (away) return []
   if (plan) {
     if (plan.placeNeed !== need || !plan.personIds.includes(personId)) return []
     return [[hhmm(plan.from) + (place?.setUpMin ?? 0), hhmm(plan.to) - (place?.packUpMin ?? 0)]]
   }
   const own = rows.personDay.filter((row) => row.personId === personId && row.on === wall.date)
-  if (own.some((row) => row.kind === 'cannotCome')) return []
   const spans = rows.weekSlot
     .filter(
       (row) =>
@@ -244,6 +264,13 @@ function attendance(
     for (const [from, to] of one.segments) {
       const start = wall(from)
       const end = start.minutes + (to - from) / minute
+      if (step.hullNeed === 'slings') {
+        const away = rows.personDay.some(
+          (row) => row.personId === id && row.on === start.date && row.kind === 'cannotCome',
+        )
+        if (away) faults.push(`is placed on ${start.date} when ${id} cannot come`)
+        continue
+      }
       const hours = hoursAt(id, step.placeNeed, start, from, rows, hauls)
       if (!hours.some(([a, b]) => (a as number) <= start.minutes && end <= (b as number)))
         faults.push(`is placed on ${start.date} when ${id} is not there`)
@@ -252,12 +279,23 @@ function attendance(
 }
 
 function hull(step: Step, one: Placement, rows: RefitRows, hauls: readonly Haul[]): string[] {
-  if (step.hullNeed === 'either') return []
+  const nobody = one.personIds.length === 0
   return one.segments.flatMap(([from, to]) => {
     const ashore = hauls.some((haul) => from >= haul.out + slings && to <= haul.launch)
     const wet = hauls.every((haul) => to <= haul.out || from >= haul.launch + slings)
     if (step.hullNeed === 'ashore' && !ashore) return ['is placed while she is not ashore']
     if (step.hullNeed === 'afloat' && !wet) return ['is placed while she is not afloat']
+    const coming = hauls.filter((haul) => haul.row.launchActual === null)
+    if (step.hullNeed === 'slings' && coming.length > 0) {
+      const hung = hauls.some((haul) => from >= haul.launch && to <= haul.launch + slings)
+      return hung ? [] : ['is placed while she does not hang in the slings']
+    }
+    const hangs = hauls.some(
+      (haul) =>
+        (from < haul.out + slings && to > haul.out) ||
+        (from < haul.launch + slings && to > haul.launch),
+    )
+    if (step.placeNeed === 'boat' && !nobody && hangs) return ['has people aboard while she hangs']
     return []
   })
 }
@@ -341,16 +379,20 @@ function bonds(
 function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: number | null }[] {
   const planned = new Set(rows.job.filter((job) => job.decision === 'plan').map((job) => job.id))
   const ranks = new Map<string, Step[][]>()
+  const aside: { from: Step; to: Step; hours: number; most: number | null }[] = []
   const lists = rows.step
     .filter((step) => step.state !== 'dropped' && planned.has(step.jobId))
     .sort((a, b) => (a.order === b.order ? (a.id < b.id ? -1 : 1) : a.order < b.order ? -1 : 1))
   for (const step of lists) {
     const own = ranks.get(step.jobId) ?? []
     ranks.set(step.jobId, own)
-    if (step.parallel && own.length > 0) own.at(-1)?.push(step)
+    if (step.afterGate) {
+      const last = own.at(-1) ?? []
+      for (const from of last) aside.push({ from, to: step, hours: 0, most: from.maxWaitHours })
+    } else if (step.parallel && own.length > 0) own.at(-1)?.push(step)
     else own.push([step])
   }
-  const result: { from: Step; to: Step; hours: number; most: number | null }[] = []
+  const result = [...aside]
   const cross = (
     left: readonly Step[],
     right: readonly Step[],
@@ -420,7 +462,11 @@ function launches(
           (one) => one.kind === 'moved' && one.jobIds.includes(step.jobId),
         )
         const holds =
-          !later && step.hullNeed === 'either' && gate !== undefined && job?.gateId === gate.id
+          !later &&
+          !step.afterGate &&
+          step.hullNeed === 'either' &&
+          gate !== undefined &&
+          job?.gateId === gate.id
         const ready = placed.get(step.id)?.readyAt
         if (holds && ready !== undefined && ready > haul.launch)
           faults.push(`${haul.row.name}: launched before ${step.title} is ready`)

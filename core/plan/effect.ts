@@ -2,6 +2,7 @@
 import type { Gate } from '../model/entities'
 import type { StoredPlan } from '../model/stored'
 import { daysBetween } from '../time/civil'
+import { sayDate } from '../time/say'
 import type { ZoneClock } from '../time/zone'
 
 export interface GateEffect {
@@ -30,12 +31,13 @@ export function gateEffects(
   })
 }
 
-/** "Launch 4 days later" for each gate that moves; "No gate moves." when none does. */
+/** "Launch 4 days later" for each gate that moves or gets or loses its date; "No gate moves." when none does. */
 export function effectSentence(effects: readonly GateEffect[]): string {
   const moved = effects.filter((one) => one.days !== 0)
   if (moved.length === 0) return 'No gate moves.'
-  const say = ({ gate, days }: GateEffect): string => {
-    if (days === null) return `${gate.name} cannot be dated`
+  const say = ({ gate, days, after }: GateEffect): string => {
+    if (after === null) return `${gate.name} can no longer be dated`
+    if (days === null) return `${gate.name} gets its first date, ${sayDate(after)}`
     const many = Math.abs(days)
     return `${gate.name} ${many} ${many === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'earlier'}`
   }

@@ -44,9 +44,12 @@ export function haulOutOf(
   return before.at(-1) ?? coming[0] ?? null
 }
 
-/** True when the launch of a haul-out has to wait for this step of the job. */
+/**
+ * True when the launch of a haul-out has to wait for this step of the job. What comes after the gate never
+ * holds it. Precondition: the step says what it needs of the hull (`withHullNeeds`).
+ */
 export function holdsLaunch(job: Job, step: Step, rows: Pick<RefitRows, 'gate'>): boolean {
-  if (step.hullNeed === 'afloat') return false
+  if (step.afterGate || step.hullNeed === 'afloat' || step.hullNeed === 'slings') return false
   if (step.hullNeed === 'ashore') return true
   return rows.gate.some((gate) => gate.id === job.gateId && gate.kind === 'launch')
 }

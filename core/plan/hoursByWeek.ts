@@ -1,50 +1,74 @@
+import { placeNeeds } from '../model/words'
+import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { dateOf, hourMs, weekdayOf } from '../time/civil'
-import { compile } from './schedule/compile'
-import type { Compiled } from './schedule/compile'
-import type { Bounds } from './schedule/criticalPath'
 import { zoneClock } from '../time/zone'
+import { plannedJobs } from './network'
+import { isOpen, plannedHours } from './planned'
+import { haulOutsInTime, makeSites } from './schedule/sites'
+import type { Sites } from './schedule/sites'
 
-/** A week's person-hours: asked for before levelling, and there. */
+/** A week's person-hours: what the plan puts there, and what its people have. */
 export interface WeekHours {
   readonly monday: string
-  /** Planned hours of steps at their earliest, as if nobody were ever busy. */
-  readonly asked: number
-  /** Hours people can work at the boat that week. */
+  readonly planned: number
+  /** Hours people can work that week, at whichever place gives them most each day. */
   readonly there: number
 }
-
-/** Hours asked against hours there for `weeks` weeks from the one `now` lies in. */
-export function hoursByWeek(
-  rows: RefitRows,
-  bounds: ReadonlyMap<string, Bounds>,
-  now: number,
-  weeks: number,
-): WeekHours[] {
-  const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
-  const compiled = compile(rows, clock, now)
-  const today = clock.dayOf(now)
-  const firstMonday = today - weekdayOf(today) + 1
-  const asked = new Map<number, number>()
-  for (const [stepId, bound] of bounds) {
-    const activity = compiled.activities.get(stepId)
-    if (!activity) continue
-    const week = Math.floor((clock.dayOf(bound.earliestStart) - firstMonday) / 7)
-    asked.set(week, (asked.get(week) ?? 0) + activity.workMs / hourMs)
-  }
-  return Array.from({ length: weeks }, (_, week) => ({
-    monday: dateOf(firstMonday + week * 7),
-    asked: asked.get(week) ?? 0,
-    there: hoursThere(compiled, firstMonday + week * 7, today),
-  }))
+export interface HoursReview {
+  readonly weeks: readonly WeekHours[]
+  /** Planned hours of open steps that have no place in the plan. */
+  readonly unfit: number
 }
 
-/** Presence at the boat over a week, days gone by left out. */
-function hoursThere({ sites }: Compiled, monday: number, today: number): number {
+/** Hours planned against hours there for `weeks` weeks from the one the plan was made in, and what does not fit. */
+export function hoursByWeek(
+  rows: RefitRows,
+  plan: Pick<StoredPlan, 'placements' | 'launches' | 'now'>,
+  weeks: number,
+): HoursReview {
+  const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
+  const launchAt = new Map(plan.launches.map((one) => [one.haulOutId, one.at]))
+  const ashore = haulOutsInTime(rows, clock).map((one) => ({
+    ...one,
+    launchAt: launchAt.get(one.haulOut.id) ?? one.launchAt,
+  }))
+  const sites = makeSites(rows, clock, ashore)
+  const today = clock.dayOf(plan.now)
+  const firstMonday = today - weekdayOf(today) + 1
+  const planned = new Map<number, number>()
+  for (const one of plan.placements)
+    for (const [from, to] of one.segments) {
+      const week = Math.floor((clock.dayOf(from) - firstMonday) / 7)
+      planned.set(week, (planned.get(week) ?? 0) + ((to - from) / hourMs) * one.personIds.length)
+    }
+  return {
+    unfit: unfitHours(rows, plan),
+    weeks: Array.from({ length: weeks }, (_, week) => ({
+      monday: dateOf(firstMonday + week * 7),
+      planned: planned.get(week) ?? 0,
+      there: hoursThere(sites, firstMonday + week * 7, today),
+    })),
+  }
+}
+
+/** Presence over a week, days gone by left out. A person is at one place a day: the one that gives most. */
+function hoursThere(sites: Sites, monday: number, today: number): number {
   let ms = 0
   for (let day = Math.max(monday, today); day < monday + 7; day++)
     sites.people.forEach((_, person) => {
-      for (const [from, to] of sites.presence(person, 'boat', day)) ms += to - from
+      const at = placeNeeds.map((place) =>
+        sites.presence(person, place, day).reduce((sum, [from, to]) => sum + to - from, 0),
+      )
+      ms += Math.max(...at)
     })
   return ms / hourMs
+}
+
+function unfitHours(rows: RefitRows, plan: Pick<StoredPlan, 'placements'>): number {
+  const placed = new Set(plan.placements.map((one) => one.stepId))
+  const jobs = new Set(plannedJobs(rows).map((job) => job.id))
+  return rows.step
+    .filter((step) => jobs.has(step.jobId) && isOpen(step) && !placed.has(step.id))
+    .reduce((sum, step) => sum + plannedHours(step), 0)
 }

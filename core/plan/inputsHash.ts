@@ -1,10 +1,16 @@
 import type { EntityName } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 
+/** Rises when the planner itself makes something else of the same rows. */
+const planMake = 2
+
 /** Kinds of rows a plan depends on. */
 const inputs: readonly EntityName[] = [
   'refit',
+  'zone',
+  'system',
   'place',
+  'yardTariff',
   'person',
   'weekSlot',
   'personDay',
@@ -33,6 +39,7 @@ export function inputsHash(rows: RefitRows): string {
       high = Math.imul(high ^ text.charCodeAt(i), 0x85ebca6b)
     }
   }
+  mix(`${planMake};`)
   for (const kind of inputs)
     for (const row of [...rows[kind]].sort((a, b) => (a.id < b.id ? -1 : 1)))
       mix(`${kind} ${row.id} ${row.version};`)

@@ -252,7 +252,7 @@ describe('what cannot be done', () => {
     person(rows, 'Ann', [5], '13:00', '17:00')
     person(rows, 'Ben', [6], '08:00', '16:00')
     job(rows, 'Hull')
-    const coat = { operation: 'barrier' as const, waitKind: 'calendar' as const, waitHours: 6 }
+    const coat = { operation: 'prime' as const, waitKind: 'calendar' as const, waitHours: 6 }
     step(rows, 'Hull', 'one', { ...coat, hoursLikely: 2, maxWaitHours: 16 })
     step(rows, 'Hull', 'two', { ...coat, hoursLikely: 6 })
     // Ann from 13:00 on Friday would end at 15:00; Ben starts on Saturday at 08:00, 17 h later. An hour
@@ -294,7 +294,7 @@ describe('what cannot be done', () => {
     const rows = emptyRefit()
     person(rows, 'Ann', [6], '08:00', '16:00')
     job(rows, 'Hull')
-    const coat = { operation: 'barrier' as const, waitKind: 'calendar' as const, waitHours: 12 }
+    const coat = { operation: 'prime' as const, waitKind: 'calendar' as const, waitHours: 12 }
     step(rows, 'Hull', 'one', { ...coat, hoursLikely: 2, maxWaitHours: 24 })
     step(rows, 'Hull', 'two', { ...coat, hoursLikely: 6 })
     // The second coat comes a week later: 6 h and a quarter of it, 1 h 30, of washing and keying.

@@ -6,9 +6,12 @@ import { formatHours, formatWait } from '../units/hours'
 import { hourMs } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
+import { canBeDated, gateGaps } from './gateGaps'
 import { gateDate, gateDeadline } from './haulOutOf'
+import { withHullNeeds } from './hullNeed'
 import { cycleSentence, findCycle, plannedJobs } from './network'
 import { fitFixedLaunches } from './overflow'
+import { coldSteps, comeForLaunch, lateAfterGate } from './looks'
 import { rankedJobs } from './ranking'
 import type { Ranked } from './priority'
 import { compile } from './schedule/compile'
@@ -49,9 +52,10 @@ export function makePlan(rows: RefitRows, now: number): Planned {
 }
 
 /** Everything about a refit that does not depend on the order in which steps are placed. */
-export function prepare(rows: RefitRows, now: number): Prepared {
-  const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
-  const { links, troubles } = withoutCircles(rows)
+export function prepare(given: RefitRows, now: number): Prepared {
+  const clock = zoneClock(given.refit[0]?.zone ?? 'UTC')
+  const { links, troubles } = withoutCircles(given)
+  const rows = withHullNeeds(given)
   const open = { ...rows, link: links }
   const fitted = fitFixedLaunches(open, clock, scoresOf(open, clock, now), (some, haulOutId) => {
     const pass = layPass({ rows, troubles, moved: [], ...weigh(some, clock, now) })
@@ -77,17 +81,34 @@ export function finishPlan(prepared: Prepared, pass: Pass): Planned {
   const { rows, compiled, bounds, ranked, troubles, moved } = prepared
   const { clock } = compiled
   const reasons = [...troubles, ...compiled.troubles, ...pass.troubles]
-  const gates = plannedGates(compiled, pass)
+  const launches = pass.launches.map(({ haulOutId, at }) => ({ haulOutId, at }))
+  const placements = [...pass.placements.values()]
+  const laid = plannedGates(compiled, pass)
+  const at = new Map(laid.map((gate) => [gate.gateId, gate.at]))
+  const gaps = gateGaps(compiled.rows, {
+    placements,
+    reasons,
+    launches,
+    at: (gateId) => at.get(gateId),
+  })
+  const gates = laid.filter(({ gateId }) => {
+    const gap = gaps.get(gateId)
+    return !gap || canBeDated(gap)
+  })
   const plan: StoredPlan = {
     status: statusOf(reasons),
     now: compiled.now,
-    placements: [...pass.placements.values()],
+    placements,
     gates,
+    launches,
     reasons,
     warnings: [
       ...bondWarnings(compiled, pass),
       ...tradeWarnings(compiled, pass),
       ...lateGates(rows, gates, clock),
+      ...lateAfterGate(compiled, pass),
+      ...coldSteps(compiled, pass),
+      ...comeForLaunch(compiled, pass),
       ...moved,
     ],
   }
@@ -174,7 +195,7 @@ function plannedGates(compiled: Compiled, pass: Pass): PlannedGate[] {
       let binding: PlannedGate['binding'] = { kind: 'now' }
       for (const activity of byGate.get(gate.id) ?? []) {
         const placed = pass.placements.get(activity.step.id)
-        if (!placed || placed.readyAt <= at) continue
+        if (activity.step.afterGate || !placed || placed.readyAt <= at) continue
         at = placed.readyAt
         const finish = placed.segments.at(-1)?.[1] ?? at
         binding =

@@ -35,19 +35,48 @@ export function stepsByJob(rows: Pick<RefitRows, 'job' | 'step'>): Map<string, S
   )
 }
 
+/** Arcs of one job: each rank after the one before; what comes after the gate hangs beside the row. */
+function arcsInside(steps: readonly Step[]): Arc[] {
+  const arcs: Arc[] = []
+  const join = (before: readonly Step[], to: Step) => {
+    for (const from of before)
+      arcs.push({ from: from.id, to: to.id, minWaitHours: 0, maxWaitHours: from.maxWaitHours })
+  }
+  let [before, rank]: [Step[], Step[]] = [[], []]
+  let [aside, asideRank]: [Step[], Step[]] = [[], []]
+  for (const step of inOrder(steps)) {
+    const [last, own] = step.afterGate ? [aside, asideRank] : [before, rank]
+    if (step.parallel && own.length > 0) {
+      join(last, step)
+      own.push(step)
+    } else if (step.afterGate) {
+      aside = asideRank.length > 0 ? asideRank : rank
+      asideRank = [step]
+      join(aside, step)
+    } else {
+      before = rank
+      rank = [step]
+      ;[aside, asideRank] = [[], []]
+      join(before, step)
+    }
+  }
+  return arcs
+}
+
 /**
  * Arcs between the live steps of planned jobs: list order inside a job, last rank to first rank
- * along links. A link through a job without steps reaches on to what follows that job.
+ * along links. A link through a job without steps reaches on to what follows that job. Steps after the
+ * gate follow what stands before them in the list, and nothing waits for them but their like.
  */
 export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): Arc[] {
   const steps = stepsByJob(rows)
-  const ranks = new Map([...steps].map(([jobId, list]) => [jobId, ranksOf(list)]))
-  const arcs: Arc[] = []
-  for (const list of ranks.values())
-    for (let i = 1; i < list.length; i++)
-      for (const from of list[i - 1] as Step[])
-        for (const to of list[i] as Step[])
-          arcs.push({ from: from.id, to: to.id, minWaitHours: 0, maxWaitHours: from.maxWaitHours })
+  const ranks = new Map(
+    [...steps].map(([jobId, list]) => {
+      const held = list.filter((step) => !step.afterGate)
+      return [jobId, ranksOf(held.length > 0 ? held : list)]
+    }),
+  )
+  const arcs: Arc[] = [...steps.values()].flatMap(arcsInside)
   const linksFrom = groupBy(rows.link, (link) => link.fromJobId)
   for (const [jobId, list] of ranks)
     for (const link of reach(jobId, linksFrom, ranks))

@@ -17,6 +17,10 @@ export const plannedHours = (step: Pick<Step, 'hoursLikely' | 'access'>): number
 export const isOpen = (step: Pick<Step, 'state'>): boolean =>
   step.state === 'open' || step.state === 'doing'
 
+/** Mean air of the month an instant lies in (UTC), °C; null where the refit has none. */
+export const meanAirC = (instant: number, monthMeanC: readonly number[]): number | null =>
+  monthMeanC[new Date(instant).getUTCMonth()] ?? null
+
 /** Months count from 0; mean air °C, January first, with the product's minimum as the floor: cover or heat is assumed. */
 export function plannedWaitHours(
   step: Pick<Step, 'waitKind' | 'waitHours' | 'waitRefC' | 'waitMinC'>,

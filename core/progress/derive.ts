@@ -5,30 +5,37 @@ import type { RefitRows } from '../model/refit'
 import { daysBetween, mondayOf } from '../time/civil'
 import { startOfDate, zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
+import { gateNeeds } from '../plan/gateNeeds'
+import { canBeDated, gateGaps } from '../plan/gateGaps'
+import type { GateGap } from '../plan/gateGaps'
 import { gateDate } from '../plan/haulOutOf'
 import { plannedJobs } from '../plan/network'
 import { isOpen, plannedHours } from '../plan/planned'
-import { earnedInches, gateMarkInches, loaInches, openHoursOf } from './inches'
+import { earnedInches, gateMarkInches, loaInches, openHoursOf, tapeInches } from './inches'
 import { growthOf } from '../found/growth'
 import type { Growth } from '../found/growth'
 import { bredByJob } from '../found/tree'
+import { triageQueue } from '../triage/triage'
 import type { Bred } from '../found/tree'
 import { jobStateOf } from './jobState'
-import { needsOf } from './needsOf'
 import type { JobState } from './jobState'
 
 export interface GateFigures {
   readonly gate: Gate
   /** Civil date aimed at; null: as soon as possible. */
   readonly aimedOn: string | null
-  /** Civil date planned; null: no plan yet. */
+  /** Civil date planned; null: no plan yet, or it cannot be dated as it stands. */
   readonly plannedOn: string | null
+  /** What its date cannot stand on, or leaves out; null: no plan yet. */
+  readonly gap: GateGap | null
   /** Days after the aim, negative when before; null when either is missing. */
   readonly daysLate: number | null
   /** Inch of its mark on the Tape. */
   readonly markIn: number
   /** Planned hours it still needs, earlier gates' left out. */
   readonly hoursNeeded: number
+  /** True when it waits for any work at all, done or open. */
+  readonly hasWork: boolean
 }
 
 export interface JobFigures {
@@ -60,6 +67,8 @@ export interface Derived {
   readonly jobs: ReadonlyMap<string, JobFigures>
   /** Jobs of the plan that nobody has broken into steps. */
   readonly jobsWithoutSteps: number
+  /** Open jobs without a gate that nobody has placed: no gate's date counts them. */
+  readonly jobsToPlace: number
   /** What was found during each job, and during what was found. */
   readonly bred: ReadonlyMap<string, Bred>
   readonly found: {
@@ -80,13 +89,15 @@ export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): D
   const planned = plannedJobs(rows)
   const plannedIds = new Set(planned.map((job) => job.id))
   const loaIn = loaInches(refit?.loaM ?? 0)
-  const earnedIn = earnedInches(rows.step)
   const hoursOpen = openHoursOf(rows.step, plannedIds)
+  const earnedIn = tapeInches(loaIn, earnedInches(rows.step, refit?.earnedKeptIn), hoursOpen)
   const weekStart = startOfDate(clock, mondayOf(clock.dateOf(now)))
   const doneSteps = rows.step.filter((step) => step.state === 'done')
   const perHour = hoursOpen > 0 ? (loaIn - earnedIn) / hoursOpen : 0
   const gates = gateFigures(rows, plan, clock, loaIn, earnedIn, hoursOpen)
-  const withSteps = new Set(rows.step.map((step) => step.jobId))
+  const withSteps = new Set(
+    rows.step.filter((step) => step.state !== 'dropped').map((step) => step.jobId),
+  )
   const jobs = jobFigures(rows, plannedIds, perHour)
   const none = { hoursPlanned: 0, hoursLogged: 0 }
   return {
@@ -103,6 +114,7 @@ export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): D
     jobs,
     bred: bredByJob(rows, (jobId) => jobs.get(jobId) ?? none),
     found: foundFigures(rows, jobs),
+    jobsToPlace: triageQueue(rows).filter((item) => item.kind === 'job').length,
     jobsWithoutSteps: planned.filter((job) => !withSteps.has(job.id)).length,
     ashore: ashoreFigures(rows, clock, now),
   }
@@ -149,7 +161,7 @@ function jobFigures(
           hoursPlanned: sum(live),
           hoursOpen,
           hoursLogged: logged.get(job.id) ?? 0,
-          earnedIn: earnedInches(live),
+          earnedIn: earnedInches(steps.get(job.id) ?? []),
           openIn: plannedIds.has(job.id) ? hoursOpen * inchesPerHour : 0,
           stepsDone: live.filter((step) => step.state === 'done').length,
           stepCount: live.length,
@@ -170,11 +182,13 @@ function gateFigures(
   const plannedAt = new Map(plan?.gates.map((gate) => [gate.gateId, gate.at]) ?? [])
   const steps = new Map(rows.step.filter(isOpen).map((step) => [step.id, step]))
   const counted = new Set<string>()
-  const needs = needsOf(rows)
+  const needs = gateNeeds(rows)
+  const gaps = plan ? gateGaps(rows, { ...plan, at: (id) => plannedAt.get(id) }, needs) : null
   let hoursSoFar = 0
   return comingGates(rows, plannedAt, clock).map((gate) => {
     let own = 0
-    for (const id of needs(gate.id)) {
+    const needed = needs.steps(gate.id)
+    for (const id of needed) {
       const step = steps.get(id)
       if (!step || counted.has(id)) continue
       counted.add(id)
@@ -183,11 +197,14 @@ function gateFigures(
     hoursSoFar += own
     const aimedOn = gateDate(rows, gate)
     const at = plannedAt.get(gate.id)
-    const plannedOn = at === undefined ? null : clock.dateOf(at)
+    const gap = gaps?.get(gate.id) ?? null
+    const plannedOn = at === undefined || !gap || !canBeDated(gap) ? null : clock.dateOf(at)
     return {
       gate,
       aimedOn,
       plannedOn,
+      gap,
+      hasWork: needed.size > 0,
       daysLate: aimedOn !== null && plannedOn !== null ? daysBetween(aimedOn, plannedOn) : null,
       markIn: gateMarkInches(loaIn, earnedIn, hoursSoFar, hoursOpen),
       hoursNeeded: own,

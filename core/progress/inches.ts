@@ -5,9 +5,16 @@ import { isOpen, plannedHours } from '../plan/planned'
 /** Length overall in inches: the whole Tape. */
 export const loaInches = (loaM: number): number => loaM / metresPerInch
 
-/** Inches earned so far: the sum of what finished steps stored. */
-export const earnedInches = (steps: readonly Pick<Step, 'earnedIn'>[]): number =>
-  steps.reduce((sum, step) => sum + (step.earnedIn ?? 0), 0)
+/** Inches earned so far: what finished steps stored, and `keptIn` of those that were removed since. */
+export const earnedInches = (steps: readonly Pick<Step, 'earnedIn'>[], keptIn = 0): number =>
+  steps.reduce((sum, step) => sum + (step.earnedIn ?? 0), keptIn)
+
+/**
+ * What the Tape shows as earned. With nothing left open all of it is: inches of work that was dropped
+ * belong to nothing any more. Never more than the boat is long.
+ */
+export const tapeInches = (loaIn: number, earnedIn: number, openHours: number): number =>
+  openHours <= 0 && earnedIn > 0 ? loaIn : Math.min(loaIn, earnedIn)
 
 /** Planned hours of the steps still open, in jobs that the plan is asked to do. */
 export function openHoursOf(steps: readonly Step[], plannedJobIds: ReadonlySet<string>): number {

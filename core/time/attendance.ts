@@ -10,6 +10,8 @@ export interface Attendance {
   on(day: number): readonly MinuteSpan[]
   /** True when no slot and no extra day gives any hours. */
   readonly never: boolean
+  /** True when the person said they cannot come that day. */
+  away(day: number): boolean
 }
 
 const none: readonly MinuteSpan[] = []
@@ -57,6 +59,7 @@ export function attendanceOf(
     slot.weekday === weekdayOf(day) && (weekOf(day) - slot.week) % slot.every === 0
   return {
     never: weekly.length === 0 && extra.length === 0,
+    away: (day) => away.has(day),
     on(day) {
       if (away.has(day)) return none
       const spans = weekly.filter((slot) => holds(slot, day)).map((slot) => slot.span)

@@ -73,14 +73,19 @@ describe('the week', () => {
     ])
   })
 
-  it('sets hours asked against hours there', () => {
+  it('sets hours planned against hours there, and names what does not fit', () => {
     const rows = weekRefit()
-    const { bounds } = makePlan(rows, friday)
-    // Saturday gives 8 h in each week; "lay" asks for 6 in the first.
-    expect(hoursByWeek(rows, bounds, friday, 2)).toEqual([
-      { monday: '2027-04-12', asked: 6, there: 8 },
-      { monday: '2027-04-19', asked: 0, there: 8 },
-    ])
+    // Saturday gives 8 h in each week; "lay" takes 6 in the first, 9 h in one go fit no day.
+    job(rows, 'Huge')
+    step(rows, 'Huge', 'cast', { operation: 'fill', hoursLikely: 9 })
+    const { plan } = makePlan(rows, friday)
+    expect(hoursByWeek(rows, plan, 2)).toEqual({
+      unfit: 9,
+      weeks: [
+        { monday: '2027-04-12', planned: 6, there: 8 },
+        { monday: '2027-04-19', planned: 0, there: 8 },
+      ],
+    })
   })
 })
 

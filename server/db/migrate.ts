@@ -6,10 +6,12 @@ import { folderIn } from '../services/dataFolder'
 import { log } from '../services/log'
 import { statements } from './migrations/first'
 import { statements as recipesAndBags } from './migrations/recipesAndBags'
+import { statements as truthfulPlan } from './migrations/truthfulPlan'
 
 const migrations = [
   { name: '0001-first', statements },
   { name: '0002-recipes-and-bags', statements: recipesAndBags },
+  { name: '0003-truthful-plan', statements: truthfulPlan },
 ]
 
 /** A whole copy of the database beside it, named for why it was taken. */

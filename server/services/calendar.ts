@@ -1,15 +1,19 @@
 import ical from 'ical-generator'
 import { byId } from '#core/model/refit'
+import { acceptedPlan } from '#core/model/stored'
+import { derive } from '#core/progress/derive'
+import { sayGate } from '#core/progress/gateWords'
+import { now } from './clock'
 import { wholeRefit } from './refits'
 
 /** The accepted plan as a calendar: a line a stretch of work, and the gates. */
 export async function calendarOf(refitId: string): Promise<string> {
   const { rows } = await wholeRefit(refitId)
-  const plan = rows.plan[0]?.result
+  const plan = acceptedPlan(rows)
+  const derived = derive(rows, plan, now())
   const steps = byId(rows.step)
   const jobs = byId(rows.job)
   const people = byId(rows.person)
-  const gates = byId(rows.gate)
   const calendar = ical({ name: rows.refit[0]?.name ?? 'Refit', prodId: '//inch-ahead//plan//EN' })
   for (const one of plan?.placements ?? []) {
     const step = steps.get(one.stepId)
@@ -25,12 +29,18 @@ export async function calendarOf(refitId: string): Promise<string> {
       }),
     )
   }
-  for (const gate of plan?.gates ?? [])
+  for (const figures of derived.gates) {
+    const at = plan?.gates.find((gate) => gate.gateId === figures.gate.id)?.at
+    if (at === undefined || figures.plannedOn === null) continue
+    const said = sayGate(figures, derived)
+    const { name } = figures.gate
     calendar.createEvent({
-      id: `gate-${gate.gateId}`,
-      start: new Date(gate.at),
-      end: new Date(gate.at + 3_600_000),
-      summary: gates.get(gate.gateId)?.name ?? 'Gate',
+      id: `gate-${figures.gate.id}`,
+      start: new Date(at),
+      end: new Date(at + 3_600_000),
+      summary: said.standing === 'notBefore' ? `${name}, not before this` : name,
+      description: [said.title, ...said.leavesOut].join(' '),
     })
+  }
   return calendar.toString()
 }

@@ -4,6 +4,7 @@ import type { EntityName, Row, Step } from '#core/model/entities'
 import { entityWord, references } from '#core/model/references'
 import { checkRefit, checkRow } from '#core/model/rowRules'
 import { settleStep } from '#core/model/settle'
+import { settleInches } from './settleInches'
 import type { RefitRows } from '#core/model/refit'
 import { problem } from '#shared/problems'
 import { database } from '../db/connect'
@@ -16,7 +17,7 @@ import { inTurn } from './inTurn'
 import { journalled, touchedSince, writeJournal } from './journal'
 import type { JournalLine } from './journal'
 import { lastSeq, readRows } from './rows'
-import type { Plain } from './rows'
+import type { Plain, Working } from './rows'
 import { Trouble } from './trouble'
 
 /** What undo adds to a change. */
@@ -25,8 +26,6 @@ export interface Undoing {
   /** Rows that the undone change took away, as they were. */
   readonly restores: readonly JournalLine[]
 }
-
-type Working = { -readonly [Name in EntityName]: Map<string, Plain> }
 
 /**
  * The one door: a list of operations checked, written and journalled as a whole, then told to
@@ -63,7 +62,7 @@ async function write(
   ]
   const after = toRows(working)
   refuse([...brokenReferences(applied, after), ...brokenRules(applied, after)])
-  const settled = settleAll(applied, rows, working)
+  const settled = settleInches(settleAll(applied, rows, working), working)
   if (settled.every((one) => one.item.op === 'patch' && one.fields.length === 0) && !undoing)
     return heardOf(change, await lastSeq(models, refitId, transaction), rowsBefore(settled))
   const seq = (await lastSeq(models, refitId, transaction)) + 1

@@ -6,6 +6,9 @@ import type { Models } from '../db/models'
 
 export type Plain = Readonly<Record<string, unknown>>
 
+/** Rows of a refit by kind and id while a change is applied to them. */
+export type Working = { -readonly [Name in EntityName]: Map<string, Plain> }
+
 /** A stored row as core and clients know it: id, version and its fields. */
 export function plainRow(entity: EntityName, stored: Plain): Plain {
   const row: Record<string, unknown> = { id: stored.id, version: stored.version }

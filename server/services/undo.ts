@@ -2,6 +2,7 @@ import { Op } from 'sequelize'
 import type { ChangeItem, Heard } from '#core/model/changes'
 import { entities } from '#core/model/entities'
 import { entityWord } from '#core/model/references'
+import { serverFields } from '#core/model/settle'
 import { problem } from '#shared/problems'
 import { database } from '../db/connect'
 import type { Models } from '../db/models'
@@ -87,7 +88,7 @@ async function inverse(
   const baseVersion = (row?.get('version') as number | undefined) ?? line.version
   if (line.op === 'create') return { op: 'delete', entity, id, baseVersion }
   const settable = Object.keys(entities[entity]).filter(
-    (name) => entity !== 'step' || (name !== 'earnedIn' && name !== 'doneAt'),
+    (name) => !serverFields[entity]?.includes(name) && !(entity === 'step' && name === 'doneAt'),
   )
   const before = Object.entries(line.before ?? {}).filter(([name]) => settable.includes(name))
   return before.length === 0

@@ -2,6 +2,7 @@ import Joi from 'joi'
 import { entities } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
 import type { Field, Fields } from '#core/model/field'
+import { serverFields } from '#core/model/settle'
 import { isDate } from '#core/time/civil'
 import { recipeSchema } from './recipeSchema'
 
@@ -78,9 +79,6 @@ const objectOf = (keys: Record<string, Joi.Schema>): Joi.ObjectSchema =>
     .messages(sentences)
     .prefs({ abortEarly: false, errors: { wrap: { label: false } } })
 
-/** Fields that the server alone changes; a new row that is brought in whole may have them. */
-const ownFields: Partial<Record<EntityName, readonly string[]>> = { step: ['earnedIn'] }
-
 /** What a person gives a recipe: numbers by input, a word by choice. */
 const recipeInputs = Joi.object().pattern(
   /^[a-z][A-Za-z0-9]{0,39}$/,
@@ -119,7 +117,7 @@ export const createSchema = (entity: EntityName): Joi.ObjectSchema =>
 export const patchSchema = (entity: EntityName): Joi.ObjectSchema =>
   once(`patch ${entity}`, () => {
     const keys = Object.entries(keysOf(entity)).filter(
-      ([name]) => !ownFields[entity]?.includes(name),
+      ([name]) => !serverFields[entity]?.includes(name),
     )
     return objectOf(Object.fromEntries(keys)).min(1)
   })

@@ -158,7 +158,8 @@ const flags = computed(() => {
       <p class="cond max-w-full text-lg leading-tight max-sm:pt-0.5 sm:-mt-5 sm:w-[55%]">
         <b class="font-semibold">{{ tape.earned }}</b>
         <span class="text-ink2 font-medium">
-          <span class="max-sm:hidden"> · {{ tape.week }}</span> · {{ tape.launch }}
+          <span class="max-sm:hidden"> · {{ tape.week }}</span> ·
+          <span :class="{ 'text-redlead': tape.bad }">{{ tape.launch }}</span>
         </span>
         <span v-if="tape.late" class="text-redlead max-sm:hidden"> — {{ tape.late }}</span>
       </p>

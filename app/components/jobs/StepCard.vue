@@ -21,7 +21,7 @@ const licensed = licensedKinds.map((value) => ({ value, label: licensedName[valu
 const folded = ref(true)
 
 const placed = computed(() =>
-  store.plan?.result.placements.find((one) => one.stepId === props.step.id),
+  store.accepted?.placements.find((one) => one.stepId === props.step.id),
 )
 const people = computed(() =>
   (placed.value?.personIds ?? [])

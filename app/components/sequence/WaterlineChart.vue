@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { formatHours } from '#core/units/hours'
 import { ashoreFrom, slingMs } from '#core/plan/schedule/sites'
 import { gateDate } from '#core/plan/haulOutOf'
 import { addDays, dateOf, dayNumber, weekdayOf } from '#core/time/civil'
@@ -81,14 +82,14 @@ const weeks = computed(() => {
 const presentDays = computed(() => {
   if (days.value > 130) return []
   const seen = new Set<string>()
-  for (const one of store.plan?.result.placements ?? [])
+  for (const one of store.accepted?.placements ?? [])
     if (one.personIds.length > 0)
       for (const [from] of one.segments) seen.add(zone.value.dateOf(from))
   return [...seen].filter((date) => date >= props.from && date < props.to)
 })
 const gates = computed(() =>
   store.derived.gates.flatMap(({ gate, plannedOn, aimedOn, daysLate }) => {
-    const at = store.plan?.result.gates.find((one) => one.gateId === gate.id)?.at
+    const at = store.accepted?.gates.find((one) => one.gateId === gate.id)?.at
     if (at === undefined || plannedOn === null || at < fromAt.value || at >= toAt.value) return []
     const late = (daysLate ?? 0) > 0
     const aimed =
@@ -110,10 +111,9 @@ const gates = computed(() =>
 const ashore = computed(() =>
   store.rows.haulOut.map((haul) => {
     const yard = store.rows.place.find((one) => one.id === haul.placeId) ?? null
-    const gate = store.rows.gate.find((one) => one.kind === 'launch' && one.haulOutId === haul.id)
     const launchAt = haul.launchActual
       ? zone.value.at(dayNumber(haul.launchActual), 600)
-      : (store.plan?.result.gates.find((one) => one.gateId === gate?.id)?.at ??
+      : (store.accepted?.launches.find((one) => one.haulOutId === haul.id)?.at ??
         zone.value.at(
           dayNumber(
             gateDate(store.rows, { kind: 'launch', haulOutId: haul.id, on: null }) ?? props.to,
@@ -156,8 +156,9 @@ const waterWords = computed(() =>
     })),
 )
 const hours = computed(() => {
-  const most = Math.max(1, ...planner.weeks.map((one) => Math.max(one.asked, one.there)))
-  return planner.weeks
+  const { weeks } = planner.hours
+  const most = Math.max(1, ...weeks.map((one) => Math.max(one.planned, one.there)))
+  return weeks
     .map((one) => {
       const a = x(zone.value.at(dayNumber(one.monday), 0))
       const b = x(zone.value.at(dayNumber(addDays(one.monday, 7)), 0))
@@ -165,7 +166,7 @@ const hours = computed(() => {
         ...one,
         a,
         b,
-        askedPx: Math.min(44, (one.asked / most) * 44),
+        plannedPx: (one.planned / most) * 44,
         therePx: (one.there / most) * 44,
       }
     })
@@ -423,22 +424,14 @@ const tile = {
             Hours
           </text>
           <text x="0" :y="bottom + waterHeight + 51" class="cond" font-size="14" fill="var(--ink2)">
-            asked / there
+            planned / there
           </text>
           <g v-for="one in hours" :key="one.monday">
             <rect
               :x="one.a + 4"
-              :y="bottom + waterHeight + 52 - one.askedPx"
+              :y="bottom + waterHeight + 52 - one.plannedPx"
               :width="Math.max(0, one.b - one.a - 8)"
-              :height="one.askedPx"
-              :fill="one.asked > one.there ? 'var(--redlead)' : 'var(--rule)'"
-            />
-            <rect
-              v-if="one.asked > one.there"
-              :x="one.a + 4"
-              :y="bottom + waterHeight + 52 - one.therePx"
-              :width="Math.max(0, one.b - one.a - 8)"
-              :height="one.therePx"
+              :height="one.plannedPx"
               fill="var(--rule)"
             />
             <rect
@@ -460,14 +453,17 @@ const tile = {
             >
               {{
                 one.b - one.a > 58
-                  ? `${Math.round(one.asked)} / ${Math.round(one.there)}`
-                  : Math.round(one.asked)
+                  ? `${Math.round(one.planned)} / ${Math.round(one.there)}`
+                  : Math.round(one.planned)
               }}
             </text>
           </g>
         </template>
       </g>
     </svg>
+    <p v-if="planner.hours.unfit > 0" class="text-redlead">
+      {{ formatHours(planner.hours.unfit) }} of work have no place in the plan and are in no week.
+    </p>
   </div>
 </template>
 

@@ -3,9 +3,10 @@ import { computed, ref, shallowRef } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { supposing } from '#core/model/applyChange'
 import { inOrder } from '#core/model/refit'
+import { effectSentence, gateEffects } from '#core/plan/effect'
 import { attendanceOf } from '#core/time/attendance'
 import { addDays, dayNumber } from '#core/time/civil'
-import { sayDate, sayDay } from '#core/time/say'
+import { sayDay } from '#core/time/say'
 
 /** "Can't come Saturday" in two presses: the day, then yes, with what it does to the launch in between. */
 const store = useRefitStore()
@@ -49,19 +50,13 @@ async function pick(one: {
 }) {
   picked.value = one
   effect.value = 'Working out what that does…'
-  const before = store.derived.launch
+  const before = store.accepted
   const { plan } = await planner.suppose(supposing(store.rows, [itemOf(one)]))
   if (picked.value !== one) return
-  const after = plan.gates.find((gate) => gate.gateId === before?.gate.id)?.at
-  effect.value = effectSentence(
-    before?.plannedOn ?? null,
-    after === undefined ? null : store.derived.clock.dateOf(after),
-  )
-}
-function effectSentence(before: string | null, after: string | null): string {
-  if (before === null || after === null) return 'No launch is planned, so nothing moves.'
-  if (before === after) return `The launch stays ${sayDate(after)}.`
-  return `The launch moves from ${sayDate(before)} to ${sayDate(after)}.`
+  const gates = store.derived.gates.map((figures) => figures.gate)
+  effect.value = before
+    ? effectSentence(gateEffects(gates, before, plan, store.derived.clock))
+    : 'Nothing is planned yet, so nothing can be said.'
 }
 async function confirm() {
   const one = picked.value

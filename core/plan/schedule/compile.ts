@@ -34,6 +34,8 @@ export interface Activity {
   /** Milliseconds of work still to do for one person; 0: takes nobody. */
   readonly workMs: number
   readonly capable: readonly number[]
+  /** The one of them it is kept for; null: whoever can. */
+  readonly wanted: number | null
   readonly crewMin: number
   readonly crewMax: number
   readonly splittable: boolean
@@ -130,6 +132,18 @@ function troubleOf(activity: Activity, sites: Sites, coming: readonly Ashore[]):
     return {
       kind: 'noSkill',
       message: `${named} needs ${activity.crewMin} with ${step.skill} skill; ${activity.capable.length} of the people here have it.`,
+      ...about,
+    }
+  if (activity.wanted === -1)
+    return {
+      kind: 'noSkill',
+      message: `${named} is kept for somebody who ${step.skill === 'general' ? 'is no longer here' : `is no longer here or lacks ${step.skill} skill`}. Keep it for another, or for nobody.`,
+      ...about,
+    }
+  if (activity.wanted !== null && sites.never(activity.wanted))
+    return {
+      kind: 'noHours',
+      message: `${named} is kept for ${sites.people[activity.wanted]?.name}, who has no hours. Set their week in Settings.`,
       ...about,
     }
   const willing = activity.capable.filter((person) => !sites.never(person))
@@ -232,6 +246,10 @@ export function compile(rows: RefitRows, clock: ZoneClock, now: number): Compile
     const capable = sites.people.flatMap((person, index) =>
       step.skill === 'general' || person.skills.includes(step.skill) ? [index] : [],
     )
+    const wanted =
+      step.wantedPersonId === null
+        ? null
+        : (capable.find((index) => sites.people[index]?.id === step.wantedPersonId) ?? -1)
     return {
       step,
       job,
@@ -241,6 +259,7 @@ export function compile(rows: RefitRows, clock: ZoneClock, now: number): Compile
         needsWeather(step) && !(before.get(step.id) ?? []).some((arc) => arc.maxWaitHours !== null),
       workMs: others ? 0 : workLeftMs(step, logged),
       capable,
+      wanted,
       crewMin: step.crewMin,
       crewMax: Math.max(step.crewMin, step.crewMax),
       splittable: maySplit(step),

@@ -3,10 +3,12 @@ import type { Activity } from './compile'
 /** Enough for six people in pairs; beyond it the first ones stand for the rest. */
 const mostCrews = 24
 
-/** Every crew a step may have, small ones first, people in their order. */
+/** Every crew a step may have, small ones first, people in their order; who it is kept for is in all. */
 export function crewsOf(activity: Activity): number[][] {
-  const { capable, crewMin, crewMax } = activity
+  const { crewMin, crewMax, wanted } = activity
   const crews: number[][] = []
+  const capable = activity.capable.filter((person) => person !== wanted)
+  const first = wanted === null ? [] : [wanted]
   const extend = (crew: number[], next: number, size: number) => {
     if (crews.length >= mostCrews) return
     if (crew.length === size) {
@@ -15,6 +17,7 @@ export function crewsOf(activity: Activity): number[][] {
     }
     for (let i = next; i < capable.length; i++) extend([...crew, capable[i] as number], i + 1, size)
   }
-  for (let size = crewMin; size <= Math.min(crewMax, capable.length); size++) extend([], 0, size)
+  const most = Math.min(crewMax, capable.length + first.length)
+  for (let size = crewMin; size <= most; size++) extend(first, 0, size)
   return crews
 }

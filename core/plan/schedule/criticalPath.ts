@@ -1,4 +1,4 @@
-import { hourMs, dayMs } from '../../time/civil'
+import { dayMs, dayNumber, hourMs } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
 import { weatherAllowance } from '../weatherAllowance'
 import { durationMs, waitOver } from './compile'
@@ -6,6 +6,7 @@ import type { Activity, Compiled } from './compile'
 import { hullWindows } from './hullWindows'
 import { launchDay, liftOn } from './launchDay'
 import { workBackward, workForward } from './openHours'
+import { isInSlings } from './phases'
 import type { Phase } from './phases'
 import type { Ashore } from './sites'
 import { slingMs } from './sites'
@@ -39,10 +40,14 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     const launch = phase.launch ? own.get(phase.launch.haulOut.id) : undefined
     if (!launch) continue
     const held = phase.activities.filter((one) => one.holds === phase.launch)
+    const watched = [...compiled.activities.values()]
+      .filter((one) => isInSlings(one, launch))
+      .flatMap((one) => one.before.map((arc) => arc.from))
     const ready = Math.max(
       compiled.now,
       launch.from,
       ...held.map((one) => earliest.get(one.step.id)?.ready ?? 0),
+      ...watched.map((id) => earliest.get(id)?.ready ?? compiled.readyAfterDone.get(id) ?? 0),
     )
     launch.launchAt = launchDay(launch, ready, { kind: 'now' }, compiled.clock).at
   }
@@ -71,6 +76,12 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     }
     for (const release of activity.releases) from = Math.max(from, release.at)
     from += allowanceMs(activity, from)
+    const slings = step.hullNeed === 'slings' ? own.get(activity.ashore?.haulOut.id ?? '') : null
+    if (slings && slings.launchAt < Infinity) {
+      const start = Math.max(from, slings.launchAt)
+      const finish = start + durationMs(activity, activity.crewMin)
+      return { start, finish, ready: waitOver(step, finish, compiled.rows) }
+    }
     if (activity.booking) {
       const start = Math.max(from, activity.booking.from)
       const finish = Math.max(start, activity.booking.to)
@@ -105,7 +116,7 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
       const launch = phase.launch ? own.get(phase.launch.haulOut.id) : undefined
       const launchBy = launch ? latestLaunch(launch, latest) : Infinity
       for (const activity of [...phase.activities].reverse()) {
-        let readyBy = deadlines.get(activity.job.id) ?? Infinity
+        let readyBy = deadlineOf(activity, deadlines)
         if (activity.holds && activity.holds === phase.launch) readyBy = Math.min(readyBy, launchBy)
         for (const arc of activity.after) {
           const start = latest.get(arc.to)?.start
@@ -128,18 +139,26 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     const { haulOut } = launch
     let by = liftOn(launch, haulOut.launchBooked ?? haulOut.launchAimed, compiled.clock)
     for (const activity of compiled.activities.values())
-      if (activity.step.hullNeed === 'afloat' && activity.ashore?.haulOut.id === haulOut.id) {
+      if (activity.ashore?.haulOut.id === haulOut.id) {
         const start = latest.get(activity.step.id)?.start
-        if (start !== undefined) by = Math.min(by, start - slingMs)
+        if (start === undefined) continue
+        if (activity.step.hullNeed === 'afloat') by = Math.min(by, start - slingMs)
+        if (activity.step.hullNeed === 'slings') by = Math.min(by, start)
       }
     return by
+  }
+
+  /** What comes after the gate has its own last day, if any. */
+  function deadlineOf({ step, job }: Activity, deadlines: ReadonlyMap<string, number>): number {
+    if (!step.afterGate) return deadlines.get(job.id) ?? Infinity
+    return step.dueBy === null ? Infinity : compiled.clock.at(dayNumber(step.dueBy) + 1, 0)
   }
 
   function jobDeadlines(): Map<string, number> {
     const gates = new Map(compiled.rows.gate.map((gate) => [gate.id, gate]))
     const asap = new Map<string, number>()
     for (const activity of compiled.activities.values())
-      if (gates.get(activity.job.gateId ?? '')?.kind === 'asap') {
+      if (!activity.step.afterGate && gates.get(activity.job.gateId ?? '')?.kind === 'asap') {
         const gateId = activity.job.gateId as string
         const ready = earliest.get(activity.step.id)?.ready ?? 0
         asap.set(gateId, Math.max(asap.get(gateId) ?? 0, ready))
@@ -159,7 +178,8 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     const one = earliest.get(activity.step.id)
     const floor = one?.start ?? compiled.now
     const work = durationMs(activity, activity.crewMin)
-    if (work === 0 || activity.booking) return { start: finishBy, finish: finishBy }
+    if (work === 0 || activity.booking || activity.step.hullNeed === 'slings')
+      return { start: finishBy, finish: finishBy }
     if (finishBy < (one?.finish ?? 0))
       return { start: floor + finishBy - (one?.finish ?? 0), finish: finishBy }
     return (

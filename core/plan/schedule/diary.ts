@@ -87,6 +87,15 @@ export class Diary {
     }
   }
 
+  /** True when nothing keeps a person from being at a place for a stretch, their usual hours aside. */
+  isFree(person: number, place: PlaceNeed, from: number, to: number): boolean {
+    const entry = this.days[person]?.get(this.clock.dayOf(from))
+    return (
+      !entry ||
+      (entry.place === place && entry.engagements.every((one) => one.to <= from || one.from >= to))
+    )
+  }
+
   /** The step that last kept one of the crew busy before `at`, not further back than eight weeks. */
   lastBefore(crew: readonly number[], at: number): { stepId: string; person: number } | null {
     const day = this.clock.dayOf(at)

@@ -18,17 +18,35 @@ function afloatSpans(ashore: readonly Ashore[]): Span[] {
   return spans
 }
 
+/** All time but the hours in which she hangs: nobody is aboard then. */
+function notHanging(ashore: readonly Ashore[]): Span[] {
+  const spans: Span[] = []
+  let from = -Infinity
+  const hangs = ashore
+    .flatMap((one) => [one.from - slingMs, one.launchAt])
+    .filter((at) => at < Infinity)
+    .sort((a, b) => a - b)
+  for (const at of hangs) {
+    if (at > from) spans.push([from, at])
+    from = Math.max(from, at + slingMs)
+  }
+  return [...spans, [from, Infinity]]
+}
+
 /**
- * When the hull suits a step. Ashore: its haul-out, up to a launch already placed. Afloat: after its
- * job's own launch where that is its gate, else whenever she floats.
+ * When the hull suits a step. Ashore: its haul-out, up to a launch already placed. In the slings: from its
+ * launch until she is let go. Afloat: after its job's own launch where that is its gate, else whenever she
+ * floats. Either: whenever she does not hang; work elsewhere, or by others, does not care.
  */
 export function hullWindows(
   activity: Activity,
   ashore: readonly Ashore[],
   rows: Pick<RefitRows, 'gate'>,
 ): readonly Span[] {
-  if (activity.step.hullNeed === 'either') return always
+  if (activity.step.hullNeed === 'either')
+    return activity.placeNeed === 'boat' && activity.workMs > 0 ? notHanging(ashore) : always
   const own = activity.ashore
+  if (activity.step.hullNeed === 'slings' && own) return [[own.launchAt, own.launchAt + slingMs]]
   if (activity.step.hullNeed === 'ashore') return own ? [[own.from, own.launchAt]] : []
   const spans = afloatSpans(ashore)
   const byLaunch = rows.gate.some(

@@ -114,10 +114,15 @@ export function onKernel(
     const { step, booking } = activity
     const found = pass.placements.get(step.id)
     const weight = 0
-    if (booking || activity.workMs === 0) {
+    const inSlings = step.hullNeed === 'slings' && activity.ashore !== null
+    if (booking || inSlings || activity.workMs === 0) {
       const [from, to] = [found?.segments[0]?.[0] ?? base, found?.segments.at(-1)?.[1] ?? base]
       const duration = Math.max(0, toTick(to) - toTick(from))
-      const windows: Interval[] | null = booking ? [[toTick(from), horizon]] : windowsOf(activity)
+      const windows: Interval[] | null = booking
+        ? [[toTick(from), horizon]]
+        : inSlings
+          ? [[0, horizon]]
+          : windowsOf(activity)
       activities.push({
         id: step.id,
         modes: [{ duration, demands: {} }],
@@ -141,7 +146,7 @@ export function onKernel(
       splittable: activity.splittable,
       weight,
     })
-    if (activity.holds) return
+    if (activity.holds || step.afterGate) return
     const gate = rows.gate.find((one) => one.id === activity.job.gateId)
     const by = gate && gate.kind !== 'launch' ? gateDeadline(rows, gate, clock) : null
     if (by !== null) deadlines.push({ activity: step.id, at: toTick(by), weight: 1 })
@@ -198,14 +203,14 @@ export function onKernel(
         })
     for (const activity of compiled.activities.values())
       if (
-        activity.step.hullNeed === 'afloat' &&
+        (activity.step.hullNeed === 'afloat' || activity.step.hullNeed === 'slings') &&
         activity.ashore?.haulOut.id === haulOut.id &&
         pass.placements.has(activity.step.id)
       )
         arcs.push({
           from: id,
           to: activity.step.id,
-          minLag: slingMs / tick,
+          minLag: activity.step.hullNeed === 'slings' ? 0 : slingMs / tick,
           maxLag: null,
           earliestAfter: null,
         })

@@ -31,25 +31,31 @@ function sorted(group: readonly Activity[]): Activity[] {
   return order
 }
 
+/** True for what is done in the slings of this launch. */
+export const isInSlings = (activity: Activity, launch: Ashore): boolean =>
+  activity.step.hullNeed === 'slings' && activity.ashore?.haulOut.id === launch.haulOut.id
+
 /**
  * Open steps split by the launch that waits for them: what a launch needs, and all that this needs in
  * turn, comes before it. Precondition: the arcs form no circle.
  */
 export function phasesOf(compiled: Compiled): Phase[] {
+  const before = (activity: Activity): Activity[] =>
+    activity.before.flatMap((arc) => compiled.activities.get(arc.from) ?? [])
   const placed = new Set<string>()
   const phases: Phase[] = []
   for (const launch of compiled.ashore) {
     if (launch.launchAt !== Infinity) continue
     const needed = new Set<string>()
     const queue = [...compiled.activities.values()].filter((activity) => activity.holds === launch)
+    // What is looked at in the slings must be ready for it.
+    for (const activity of compiled.activities.values())
+      if (isInSlings(activity, launch)) queue.push(...before(activity))
     for (let activity = queue.pop(); activity; activity = queue.pop()) {
       const id = activity.step.id
       if (needed.has(id) || placed.has(id)) continue
       needed.add(id)
-      for (const arc of activity.before) {
-        const earlier = compiled.activities.get(arc.from)
-        if (earlier) queue.push(earlier)
-      }
+      queue.push(...before(activity))
     }
     const group = [...compiled.activities.values()].filter((one) => needed.has(one.step.id))
     for (const id of needed) placed.add(id)

@@ -12,12 +12,14 @@ import { hullWindows } from './hullWindows'
 import { launchDay } from './launchDay'
 import { workForward } from './openHours'
 import type { HoursByClass } from './openHours'
+import { isInSlings } from './phases'
 import type { Phase } from './phases'
 import { ReadyQueue } from './readyQueue'
-import { makeSites } from './sites'
+import { makeSites, slingMs } from './sites'
 import type { Ashore, Span } from './sites'
 import { BondWindows } from './bondWindows'
 import type { Ahead } from './bondWindows'
+import { crewInSlings, enoughCome, notInSlings } from './inSlings'
 import { ceilTick } from './tick'
 import { yardTime } from './yardTime'
 import { neverFits, notPlaced } from './unplaced'
@@ -99,9 +101,11 @@ class SerialPass {
     const orphan = activity.before.some(
       (arc) => this.compiled.activities.has(arc.from) && !this.placements.has(arc.from),
     )
-    if (orphan || this.barred.has(id)) return
+    if (orphan || this.barred.has(id) || this.placements.has(id)) return
     const earliest = this.earliestOf(activity)
-    if (activity.booking) this.placeBooked(activity, earliest)
+    if (activity.step.hullNeed === 'slings' && activity.ashore && activity.workMs > 0)
+      this.placeInSlings(activity, earliest)
+    else if (activity.booking) this.placeBooked(activity, earliest)
     else if (activity.workMs === 0) this.placeAlone(activity, earliest, phase)
     else this.placeCrew(activity, earliest, phase)
   }
@@ -171,6 +175,26 @@ class SerialPass {
     const binding: Binding =
       booking.from > earliest.at ? { kind: 'trade', bookingId: booking.id } : earliest.binding
     this.keep(activity, [[start, Math.max(start, booking.to)]], [], binding)
+  }
+
+  /** Done while she hangs in the water: whoever can comes for it, on whatever weekday it is. */
+  private placeInSlings(activity: Activity, earliest: Earliest): void {
+    const own = this.ownAshore.get(activity.ashore?.haulOut.id ?? '') as Ashore
+    const length = durationMs(activity, activity.crewMin)
+    const from = Math.max(earliest.at, own.launchAt)
+    const { sites, diary, compiled } = this
+    const span: Span = [from, own.launchAt + slingMs]
+    const found = crewInSlings(activity, span, length, sites, diary, compiled.clock)
+    if (!found) {
+      this.barred.add(activity.step.id)
+      this.troubles.push(notInSlings(activity, own, this.compiled.clock))
+      return
+    }
+    this.diary.book(found.crew, activity.placeNeed, [found.span], activity.step.id)
+    this.keep(activity, [found.span], found.crew, {
+      kind: 'launch',
+      haulOutId: own.haulOut.id,
+    })
   }
 
   private placeAlone(activity: Activity, earliest: Earliest, phase: Phase): void {
@@ -308,15 +332,41 @@ class SerialPass {
     }
     for (const stepId of this.compiled.doneHolding.get(own.haulOut.id) ?? [])
       later(stepId, this.compiled.readyAfterDone.get(stepId) ?? 0, 0)
-    const day = launchDay(own, ready, binding, this.compiled.clock)
+    const watches = [...this.compiled.activities.values()].filter((one) => isInSlings(one, own))
+    for (const watch of watches)
+      for (const arc of watch.before) {
+        const placed = this.placements.get(arc.from)
+        const readyAt = placed?.readyAt ?? this.compiled.readyAfterDone.get(arc.from)
+        if (readyAt !== undefined)
+          later(
+            arc.from,
+            readyAt + arc.minWaitHours * hourMs,
+            placed?.segments.at(-1)?.[1] ?? readyAt,
+          )
+      }
+    const canCome = (day: number) => watches.every((watch) => enoughCome(watch, day, this.sites))
+    const day = launchDay(own, ready, binding, this.compiled.clock, canCome)
     own.launchAt = day.at
     this.sites.forgetBoat()
     this.diary.forget()
     this.hours = this.compiled.classHours(this.ashore)
+    this.watchInSlings(watches, phase)
     const gate = this.compiled.rows.gate.find(
       (one) => one.kind === 'launch' && one.haulOutId === own.haulOut.id,
     )
     return { gateId: gate?.id ?? '', haulOutId: own.haulOut.id, at: day.at, binding: day.binding }
+  }
+
+  /** What happens in the slings is placed with its launch, before anybody's day fills up; one after the other. */
+  private watchInSlings(watches: readonly Activity[], phase: Phase): void {
+    let left = watches
+    for (let before = Infinity; left.length < before;) {
+      before = left.length
+      const waiting = new Set(left.map((one) => one.step.id))
+      for (const watch of left)
+        if (watch.before.every((arc) => !waiting.has(arc.from))) this.place(watch, phase)
+      left = left.filter((one) => !this.placements.has(one.step.id))
+    }
   }
 }
 

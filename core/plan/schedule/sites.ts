@@ -57,6 +57,8 @@ export interface Sites {
   presence(person: number, placeNeed: PlaceNeed, day: number): readonly Span[]
   /** True when the person has no hours in any week and no extra day. */
   never(person: number): boolean
+  /** True when the person said they cannot come on a local day. */
+  away(person: number, day: number): boolean
   /** Forget the spans at the boat: a launch was placed, so the way there may be another. */
   forgetBoat(): void
 }
@@ -67,6 +69,7 @@ const none: readonly Span[] = []
 export interface SiteHours {
   readonly people: readonly Person[]
   never(person: number): boolean
+  away(person: number, day: number): boolean
   /** Hours of a person on a day for a kind of place that is this place then. */
   on(person: number, placeNeed: PlaceNeed, place: Place | null, day: number): readonly Span[]
 }
@@ -97,6 +100,8 @@ export function siteHours(rows: RefitRows, clock: ZoneClock): SiteHours {
   function asPlanned(plan: DayPlan, person: number, placeNeed: PlaceNeed, place: Place | null) {
     if (placeNeed !== plan.placeNeed || !plan.personIds.includes(people[person]?.id ?? ''))
       return none
+    // Who cannot come does not, whoever was put down for the day before.
+    if (attendance[person]?.away(dayNumber(plan.on))) return none
     const day = dayNumber(plan.on)
     const from = clock.at(day, minutesOf(plan.from) + (place?.setUpMin ?? 0))
     const to = clock.at(day, minutesOf(plan.to) - (place?.packUpMin ?? 0))
@@ -106,6 +111,7 @@ export function siteHours(rows: RefitRows, clock: ZoneClock): SiteHours {
   return {
     people,
     never: (person) => attendance[person]?.never ?? true,
+    away: (person, day) => attendance[person]?.away(day) ?? false,
     on(person, placeNeed, place, day) {
       const key = `${placeNeed} ${place?.id ?? ''}`
       let memos = known.get(key)
@@ -150,6 +156,7 @@ export function makeSites(
   return {
     people,
     never: (person) => hours.never(person),
+    away: (person, day) => hours.away(person, day),
     presence(person, placeNeed, day) {
       if (placeNeed === 'boat') return boat[person]?.(day) ?? none
       return hours.on(person, placeNeed, placeNeed === 'shed' ? shed : null, day)

@@ -14,6 +14,12 @@ export const neverFits = (activity: Activity, longestMs: number): boolean =>
 const leastClockMs = (activity: Activity): number =>
   durationMs(activity, Math.min(activity.crewMax, activity.capable.length))
 
+const hullWord: Readonly<Record<string, string>> = {
+  ashore: 'ashore',
+  afloat: 'afloat',
+  slings: 'in the slings at a launch',
+}
+
 /** Names why no room was found for a step. */
 export function notPlaced(
   activity: Activity,
@@ -40,7 +46,7 @@ export function notPlaced(
   if (step.hullNeed !== 'either' && windows.length < 2)
     return {
       kind: 'noWindow',
-      message: `${named} must be done ${step.hullNeed}, and she is not ${step.hullNeed} when it could be.`,
+      message: `${named} must be done ${hullWord[step.hullNeed]}, and she is not when it could be.`,
       ...about,
     }
   return {

@@ -95,6 +95,7 @@ async function add() {
       </ul>
     </div>
     <div :class="{ 'max-lg:hidden': job }" class="min-w-0">
+      <GateNote :figures="store.derived.launch" />
       <div class="flex flex-wrap items-end justify-between gap-2">
         <h1 :class="{ 'lg:hidden': !job }">Jobs</h1>
         <UiSelect

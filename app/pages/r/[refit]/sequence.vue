@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { bindingChain } from '#core/plan/chain'
-import { needsOf } from '#core/progress/needsOf'
+import { gateNeeds } from '#core/plan/gateNeeds'
+import { sayGate } from '#core/progress/gateWords'
 import { addDays, mondayOf } from '#core/time/civil'
-import { sayDate } from '#core/time/say'
 
 /** In what order, and what holds the launch? */
 const store = useRefitStore()
@@ -12,7 +12,7 @@ const scale = ref<'launch' | 'weeks' | 'all'>('launch')
 const chosenGate = ref<string | null>(null)
 const allWork = ref(false)
 
-const plan = computed(() => store.plan?.result ?? null)
+const plan = computed(() => store.accepted)
 const gate = computed(
   () =>
     store.derived.gates.find((one) => one.gate.id === chosenGate.value) ??
@@ -20,14 +20,21 @@ const gate = computed(
     store.derived.gates[0] ??
     null,
 )
+const said = computed(() => (gate.value ? sayGate(gate.value, store.derived) : null))
 const links = computed(() =>
   plan.value && gate.value
-    ? bindingChain(plan.value, store.rows, gate.value.gate.id, store.derived.clock)
+    ? bindingChain(
+        plan.value,
+        store.rows,
+        gate.value.gate.id,
+        store.derived.clock,
+        said.value?.standing === 'notBefore',
+      )
     : [],
 )
 const chainSteps = computed(() => new Set(links.value.flatMap((link) => link.stepId ?? [])))
 const needed = computed(() =>
-  allWork.value || !gate.value ? null : needsOf(store.rows)(gate.value.gate.id),
+  allWork.value || !gate.value ? null : gateNeeds(store.rows).steps(gate.value.gate.id),
 )
 const range = computed(() => {
   const from = addDays(mondayOf(store.derived.today), -14)
@@ -49,16 +56,7 @@ const range = computed(() => {
   const to = addDays(launch, 12)
   return { from, to: to < addDays(store.derived.today, 28) ? addDays(store.derived.today, 28) : to }
 })
-const title = computed(() => {
-  const one = gate.value
-  if (!one?.plannedOn) return 'No launch is planned yet'
-  const year = store.derived.today.slice(0, 4)
-  const on = sayDate(one.plannedOn, year)
-  if (one.aimedOn === null) return `${one.gate.name} will be ${on}`
-  return (one.daysLate ?? 0) > 0
-    ? `${one.gate.name} will be ${on}, not ${sayDate(one.aimedOn, year)}`
-    : `${one.gate.name} keeps ${sayDate(one.aimedOn, year)}`
-})
+const title = computed(() => said.value?.title ?? 'No gate is set yet')
 const gates = computed(() =>
   store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
 )
@@ -144,6 +142,7 @@ function openStep(stepId: string) {
           <li v-for="reason in plan.reasons" :key="reason.message">{{ reason.message }}</li>
         </ul>
       </section>
+      <GateNote :figures="gate" />
       <p v-if="links.length > 1" class="text-ink2">{{ links.length }} links, read from the end.</p>
       <BindingChain :links="links" @step="openStep" />
       <section v-if="plan && plan.warnings.length > 0" class="mt-2 border-t border-rule pt-3">

@@ -25,7 +25,7 @@ const on = computed(() =>
 )
 const isToday = computed(() => on.value === store.derived.today)
 const { frame, dayPlan, people, sheet, hours, set, reset } = useDay(on)
-const plan = computed(() => store.plan?.result ?? null)
+const plan = computed(() => store.accepted)
 const holding = computed(() => {
   const launch = store.derived.launch
   if (!plan.value || !launch) return new Set<string>()
@@ -114,6 +114,7 @@ const goTo = (date: string) =>
         @set="set"
         @reset="reset"
       />
+      <GateNote :figures="store.derived.launch" />
       <WeatherRibbon
         class="mt-3"
         :hours="hours"

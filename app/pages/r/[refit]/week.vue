@@ -14,9 +14,7 @@ const monday = computed(() => {
   const asked = route.query.week
   return mondayOf(typeof asked === 'string' && isDate(asked) ? asked : store.derived.today)
 })
-const review = computed(() =>
-  weekReview(store.rows, store.plan?.result ?? null, store.derived, monday.value),
-)
+const review = computed(() => weekReview(store.rows, store.accepted, store.derived, monday.value))
 const pictures = computed(() => {
   const jobs = new Set(review.value.closed.map((one) => one.job?.id))
   const ofWeek = store.rows.picture.filter((one) => one.jobId !== null && jobs.has(one.jobId))
@@ -46,6 +44,7 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
         <button class="btn" @click="print"><Printer :size="17" aria-hidden="true" /> Print</button>
       </div>
     </div>
+    <GateNote :figures="store.derived.launch" />
     <div class="mt-4 grid gap-x-8 gap-y-6 md:grid-cols-2">
       <section>
         <h2 class="border-b-2 border-ink">Closed</h2>

@@ -23,7 +23,7 @@ const bags = computed(() => {
     ),
   )
 })
-const plan = computed(() => store.plan?.result ?? null)
+const plan = computed(() => store.accepted)
 const wanted = computed(
   () => new Map(bagsWanted(store.rows, plan.value).map((one) => [one.bag.id, one])),
 )

@@ -25,7 +25,7 @@ const gate = computed(() => {
 })
 const parts = computed(() => store.rows.part.filter((one) => one.jobId === job.value?.id))
 const placedAt = (stepId: string): string => {
-  const placed = store.plan?.result.placements.find((one) => one.stepId === stepId)
+  const placed = store.accepted?.placements.find((one) => one.stepId === stepId)
   const at = placed?.segments[0]?.[0]
   return at === undefined ? '' : shortDateTime(at, store.derived.clock)
 }

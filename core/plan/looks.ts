@@ -1,0 +1,74 @@
+/** Things of a laid plan that hold but want a look. */
+import type { Trouble } from '../model/stored'
+import { byId } from '../model/refit'
+import { dateOf, dayNumber } from '../time/civil'
+import { sayDate, sayDay } from '../time/say'
+import { meanAirC } from './planned'
+import type { Activity, Compiled } from './schedule/compile'
+import type { Pass } from './schedule/serial'
+
+const about = ({ step, job }: Activity) => ({ jobIds: [job.id], stepIds: [step.id] })
+const named = ({ step, job }: Activity): string => `"${step.title}" (${job.title})`
+
+/** Steps after a gate whose last day is over before they are done. */
+export function lateAfterGate({ activities, clock }: Compiled, pass: Pass): Trouble[] {
+  return [...activities.values()].flatMap((activity): Trouble[] => {
+    const { afterGate, dueBy } = activity.step
+    const finish = pass.placements.get(activity.step.id)?.segments.at(-1)?.[1]
+    if (!afterGate || dueBy === null || finish === undefined) return []
+    if (finish <= clock.at(dayNumber(dueBy) + 1, 0)) return []
+    return [
+      {
+        kind: 'deadline',
+        message: `${named(activity)} is to be done by ${sayDate(dueBy)} and is planned for ${sayDate(clock.dateOf(finish))}.`,
+        ...about(activity),
+      },
+    ]
+  })
+}
+
+/** Steps out of doors planned into a month whose mean air is under their lowest temperature. */
+export function coldSteps({ activities, clock, rows }: Compiled, pass: Pass): Trouble[] {
+  const means = rows.refit[0]?.monthMeanC ?? []
+  return [...activities.values()].flatMap((activity): Trouble[] => {
+    const { minTempC, placeNeed } = activity.step
+    const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
+    if (minTempC === null || placeNeed !== 'boat' || start === undefined) return []
+    const airC = meanAirC(start, means)
+    if (airC === null || airC >= minTempC) return []
+    return [
+      {
+        kind: 'cold',
+        message: `${named(activity)} wants ${minTempC} °C and is planned for ${sayDate(clock.dateOf(start))}, when the air is about ${airC} °C. Heat and cover it, or let it wait for warmer days.`,
+        ...about(activity),
+      },
+    ]
+  })
+}
+
+/** People planned for the slings on a day on which they are not usually there. */
+export function comeForLaunch(compiled: Compiled, pass: Pass): Trouble[] {
+  const people = byId(compiled.rows.person)
+  const index = new Map(compiled.sites.people.map((person, at) => [person.id, at]))
+  return [...compiled.activities.values()].flatMap((activity): Trouble[] => {
+    const placed = pass.placements.get(activity.step.id)
+    if (activity.step.hullNeed !== 'slings' || !placed) return []
+    const [from, to] = placed.segments[0] ?? [0, 0]
+    const day = compiled.clock.dayOf(from)
+    const special = placed.personIds.filter(
+      (id) =>
+        !compiled.sites
+          .presence(index.get(id) ?? -1, 'boat', day)
+          .some(([a, b]) => a <= from && to <= b),
+    )
+    if (special.length === 0) return []
+    const names = special.map((id) => people.get(id)?.name ?? '').join(' and ')
+    return [
+      {
+        kind: 'comeFor',
+        message: `${names} ${special.length > 1 ? 'have' : 'has'} to be there on ${sayDay(dateOf(day))} for the launch: ${named(activity)}. Those are not usual hours.`,
+        ...about(activity),
+      },
+    ]
+  })
+}
