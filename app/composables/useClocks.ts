@@ -3,6 +3,8 @@ import { clockState } from '#core/cure/clockState'
 import type { ClockState } from '#core/cure/clockState'
 import type { Clock } from '#core/model/entities'
 import { formatCountdown } from '#core/units/hours'
+import type { UnitSystem } from '#core/units/length'
+import { formatTemp } from '#core/units/quantity'
 import { shortDateTime } from '#core/time/say'
 import type { ZoneClock } from '#core/time/zone'
 
@@ -51,13 +53,21 @@ export function useClocks() {
   )
   const clocks = computed(() =>
     states.value
-      .map(({ clock, state }) => show(clock, state, time.now, store.derived.clock))
+      .map(({ clock, state }) =>
+        show(clock, state, time.now, store.derived.clock, store.refit?.units ?? 'metric'),
+      )
       .sort((a, b) => (a.state.nextAt ?? Infinity) - (b.state.nextAt ?? Infinity)),
   )
   return { clocks }
 }
 
-function show(clock: Clock, state: ClockState, now: number, zone: ZoneClock): ShownClock {
+function show(
+  clock: Clock,
+  state: ClockState,
+  now: number,
+  zone: ZoneClock,
+  units: UnitSystem,
+): ShownClock {
   const toOpen = state.opensAt !== null && now < state.opensAt
   const next = toOpen ? state.opensAt : state.closesAt
   const over = next === null || now >= next
@@ -69,21 +79,27 @@ function show(clock: Clock, state: ClockState, now: number, zone: ZoneClock): Sh
     state,
     left: next === null ? '–' : over ? '0:00' : formatCountdown(next - now),
     until: toOpen ? openWord[clock.kind] : closeWord[clock.kind],
-    said: said(clock, state, now, zone),
+    said: said(clock, state, now, zone, units),
     openAtShare: state.opensAt === null ? 0 : share(state.opensAt),
     nowShare: share(now),
     alarming: over || (next !== null && next - now < 30 * 60_000),
   }
 }
 
-function said(clock: Clock, state: ClockState, now: number, zone: ZoneClock): string {
+function said(
+  clock: Clock,
+  state: ClockState,
+  now: number,
+  zone: ZoneClock,
+  units: UnitSystem,
+): string {
   const at = (instant: number) => shortDateTime(instant, zone)
   const cold =
     state.coldHours >= 0.5 ? ` ${Math.round(state.coldHours)} h too cold to earn anything.` : ''
   if (clock.kind === 'pot')
     return state.phase === 'closed'
       ? 'It has gone off. If it is hot: outdoors, on concrete, not in the hand.'
-      : `At ${Math.round(state.tempC)} °C. Then it warms in the cup: set it outdoors, do not hold it.`
+      : `At ${formatTemp(Math.round(state.tempC), units)}. Then it warms in the cup: set it outdoors, do not hold it.`
   if (state.phase === 'closed')
     return clock.kind === 'immersion'
       ? 'Too long out of the water: read the data sheet before launching.'
@@ -91,5 +107,5 @@ function said(clock: Clock, state: ClockState, now: number, zone: ZoneClock): st
   const closes = state.closesAt === null ? '' : ` Shuts ${at(state.closesAt)}.`
   if (state.phase === 'open') return `Open since ${at(state.opensAt ?? now)}.${closes}${cold}`
   if (state.opensAt === null) return `At these temperatures it never cures. Warm it.${closes}`
-  return `Opens ${at(state.opensAt)} at ${Math.round(state.tempC)} °C now.${closes}${cold}`
+  return `Opens ${at(state.opensAt)} at ${formatTemp(Math.round(state.tempC), units)} now.${closes}${cold}`
 }

@@ -3,9 +3,11 @@ import type { Ref } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { PlaceNeed } from '#core/model/words'
 import { inOrder } from '#core/model/refit'
+import { deletion } from '#core/model/removal'
 import { attendanceOf } from '#core/time/attendance'
-import { dayNumber, timeOf } from '#core/time/civil'
-import { asSaid } from '#core/today/fitWindow'
+import { dayNumber, minutesOf, timeOf } from '#core/time/civil'
+import { asSaid } from '#core/today/weather'
+import { placeOn } from '#core/today/placeOn'
 import { daySheet } from '#core/today/daySheet'
 
 /** A day's frame, as the week gives it or as its people changed it, and the day sheet that follows. */
@@ -25,7 +27,9 @@ export function useDay(on: Ref<string>) {
   const usual = computed(() => {
     const coming = people.value.filter((person) => spansOf(person.id).length > 0)
     const spans = coming.flatMap((person) => spansOf(person.id))
-    const travel = store.rows.place.find((one) => one.kind === 'yard')?.travelMin ?? 0
+    const { placeNeed } = dayPlan.value ?? { placeNeed: 'boat' as const }
+    const travel =
+      placeOn(store.rows, store.accepted, on.value, placeNeed, zone.value)?.travelMin ?? 0
     const from = spans.length > 0 ? Math.min(...spans.map(([a]) => a)) + travel : 510
     const to = spans.length > 0 ? Math.max(...spans.map(([, b]) => b)) - travel : 1020
     return {
@@ -34,10 +38,21 @@ export function useDay(on: Ref<string>) {
       to: timeOf(Math.max(from + 30, to)),
     }
   })
+  const awayIds = computed(
+    () =>
+      new Set(
+        store.rows.personDay
+          .filter((one) => one.on === on.value && one.kind === 'cannotCome')
+          .map((one) => one.personId),
+      ),
+  )
   const frame = computed(() => ({
     on: on.value,
     placeNeed: (dayPlan.value?.placeNeed ?? 'boat') as PlaceNeed,
-    personIds: dayPlan.value?.personIds ?? usual.value.personIds,
+    // Who said they cannot come is not there, whoever was put down before.
+    personIds: (dayPlan.value?.personIds ?? usual.value.personIds).filter(
+      (id) => !awayIds.value.has(id),
+    ),
     from: dayPlan.value?.from ?? usual.value.from,
     to: dayPlan.value?.to ?? usual.value.to,
     rain: dayPlan.value?.rain ?? false,
@@ -48,14 +63,18 @@ export function useDay(on: Ref<string>) {
     const start = zone.value.at(dayNumber(on.value), 0)
     const end = zone.value.at(dayNumber(on.value) + 1, 0)
     const ofDay = weather.hours.filter((hour) => hour.at >= start && hour.at < end)
-    return asSaid(ofDay, frame.value)
+    return asSaid(ofDay, frame.value, start)
   })
   const sheet = computed(() =>
     store.accepted
       ? daySheet(
           store.rows,
           store.accepted,
-          { ...frame.value, weather: hours.value },
+          {
+            ...frame.value,
+            weather: hours.value,
+            until: zone.value.at(dayNumber(on.value), minutesOf(frame.value.to)),
+          },
           zone.value,
         )
       : null,
@@ -75,7 +94,14 @@ export function useDay(on: Ref<string>) {
           patch: fields,
         }
       : { op: 'create', entity: 'dayPlan', id: newId(), patch: { ...whole, ...fields } }
-    await store.attempt('Change the day', [item])
+    // Put down by hand after all: what said they cannot come goes.
+    const back = Array.isArray(fields.personIds) ? (fields.personIds as string[]) : []
+    const comes = store.rows.personDay
+      .filter(
+        (one) => one.on === on.value && one.kind === 'cannotCome' && back.includes(one.personId),
+      )
+      .map((one) => deletion('personDay', one))
+    await store.attempt('Change the day', [...comes, item])
     busy.value = false
   }
   /** Back to what the week gives. */

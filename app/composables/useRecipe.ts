@@ -7,22 +7,42 @@ import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
 /** A recipe being filled in: its inputs, and what comes of them as they change. */
 export function useRecipe(recipe: Ref<Recipe | undefined>, first: Ref<RecipeInputs>) {
   const inputs = shallowRef<Record<string, number | string>>({})
+  /** Dimensions whose field holds something that cannot be read: nothing is made of the values before. */
+  const unread = shallowRef<ReadonlyMap<string, string>>(new Map())
   watch(
     [recipe, first],
     ([now, given]) => {
       inputs.value = now ? { ...initialInputs(now), ...known(now, given) } : {}
+      unread.value = new Map()
     },
     { immediate: true },
   )
-  const worked = computed(() => (recipe.value ? expand(recipe.value, inputs.value) : null))
-  const draft = computed(() => (worked.value?.ok ? worked.value.draft : null))
-  const problems = computed(() => (worked.value && !worked.value.ok ? worked.value.problems : []))
+  const store = useRefitStore()
+  const units = computed(() => store.refit?.units ?? 'metric')
+  const worked = computed(() =>
+    recipe.value ? expand(recipe.value, inputs.value, units.value) : null,
+  )
+  const draft = computed(() =>
+    unread.value.size === 0 && worked.value?.ok ? worked.value.draft : null,
+  )
+  const problems = computed(() => [
+    ...[...unread.value].map(([field, message]) => ({ field, message })),
+    ...(worked.value && !worked.value.ok ? worked.value.problems : []),
+  ])
   const problemOf = (key: string): string =>
-    problems.value.find((one) => one.field === key)?.message ?? ''
+    (worked.value && !worked.value.ok
+      ? worked.value.problems.find((one) => one.field === key)?.message
+      : undefined) ?? ''
   const set = (key: string, value: number | string | null) => {
     if (value !== null) inputs.value = { ...inputs.value, [key]: value }
   }
-  return { inputs, draft, problems, problemOf, set }
+  function setUnread(key: string, message: string) {
+    const next = new Map(unread.value)
+    if (message === '') next.delete(key)
+    else next.set(key, message)
+    unread.value = next
+  }
+  return { inputs, draft, problems, problemOf, set, setUnread }
 }
 
 /** Inputs the recipe still has: one that lost a dimension lets go of its value. */

@@ -59,7 +59,7 @@ export const usePlannerStore = defineStore('planner', () => {
       ranking.value = standing.ranking
       hours.value = standing.hours
       if (made) await accept(wanted, made)
-      await keepWeek()
+      await keepWeek(made !== null)
     } catch (error) {
       toasts.complain(error)
     } finally {
@@ -80,18 +80,21 @@ export const usePlannerStore = defineStore('planner', () => {
       ? { op: 'patch', entity: 'plan', id: current.id, baseVersion: current.version, patch: values }
       : { op: 'create', entity: 'plan', id: 'plan', patch: values }
     await store.submitQuietly('Plan', [item])
+    await keepWeek(true)
   }
 
-  /** The first plan of a week leaves its figures behind for the next to compare. */
-  async function keepWeek(): Promise<void> {
+  /** A week keeps the figures of its last accepted plan, for the next to compare. */
+  async function keepWeek(planned: boolean): Promise<void> {
     const plan = store.accepted
     const week = mondayOf(store.derived.today)
-    if (!plan || store.rows.weekSnapshot.some((one) => one.week === week)) return
+    const kept = store.rows.weekSnapshot.find((one) => one.week === week)
+    if (!plan || (kept && !planned)) return
     const figures = snapshotFigures(store.rows, plan, derive(store.rows, plan, time.now))
     const patch = { week, at: Math.round(time.now), figures }
-    await store.submitQuietly('Week', [
-      { op: 'create', entity: 'weekSnapshot', id: `week-${week}`, patch },
-    ])
+    const item: ChangeItem = kept
+      ? { op: 'patch', entity: 'weekSnapshot', id: kept.id, baseVersion: kept.version, patch }
+      : { op: 'create', entity: 'weekSnapshot', id: `week-${week}`, patch }
+    await store.submitQuietly('Week', [item])
   }
 
   watch(hash, (now) => {

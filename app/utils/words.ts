@@ -58,7 +58,11 @@ export const accessOptions = optionsOf(accessKinds, {
   blind: 'Blind, × 2.2',
 })
 export const skillOptions = optionsOf(skills, { general: 'Anybody' })
-export const hullOptions = optionsOf(hullNeeds, { either: 'Ashore or afloat' })
+export const hullOptions = optionsOf(hullNeeds, {
+  byPlace: 'By place and work',
+  either: 'Ashore or afloat',
+  slings: 'In the slings',
+})
 export const placeOptions = optionsOf(placeNeeds, {
   boat: 'At the boat',
   shed: 'In the shed',

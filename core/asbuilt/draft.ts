@@ -5,6 +5,8 @@ import { byId, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { liveHours } from '../progress/derive'
 import type { ZoneClock } from '../time/zone'
+import { jobCosts, partsByJob } from '../money/jobCost'
+import { formatQuantity } from '../units/quantity'
 
 /** The change list of an as-built sheet filled with what is known of a job. */
 export function draftSheet(
@@ -22,8 +24,17 @@ export function draftSheet(
   )
   const people = byId(rows.person)
   const doneAt = Math.max(0, ...steps.map((step) => step.doneAt ?? 0))
-  const who = [...new Set(entries.map((entry) => people.get(entry.personId)?.name ?? ''))]
-  const parts = rows.part.filter((part) => part.jobId === job.id && part.priceMinor !== null)
+  const trades = rows.tradeBooking.filter(
+    (one) => stepIds.has(one.stepId) && one.state !== 'cancelled',
+  )
+  const who = [
+    ...new Set([
+      ...entries.map((entry) => people.get(entry.personId)?.name ?? ''),
+      ...trades.map((one) => one.trade),
+    ]),
+  ]
+  const parts = (partsByJob(rows).get(job.id) ?? []).filter((part) => part.state !== 'returned')
+  const cost = jobCosts(rows)(job.id)
   const sheetId = newId()
   const items: ChangeItem[] = [
     {
@@ -38,13 +49,7 @@ export function draftSheet(
         doneOn: doneAt > 0 ? clock.dateOf(doneAt) : null,
         who: who.filter((name) => name !== '').join(', '),
         hours: entries.length > 0 ? entries.reduce((sum, entry) => sum + entry.hours, 0) : null,
-        costMinor:
-          parts.length > 0
-            ? parts.reduce(
-                (sum, part) => sum + Math.round((part.priceMinor ?? 0) * part.quantity),
-                0,
-              )
-            : null,
+        costMinor: cost.known ? cost.totalMinor : null,
       },
     },
   ]
@@ -52,7 +57,10 @@ export function draftSheet(
     ...rows.bringLine
       .filter((line) => stepIds.has(line.stepId) && line.kind !== 'tool')
       .map((line) => ({ what: line.what, value: line.amount })),
-    ...parts.map((part) => ({ what: part.name, value: `${part.quantity} ${part.unit}`.trim() })),
+    ...parts.map((part) => ({
+      what: part.name,
+      value: formatQuantity(part.quantity, part.unit, rows.refit[0]?.units ?? 'metric'),
+    })),
   ]
   keysAfter(null, materials.length).forEach((order, index) =>
     items.push({

@@ -28,6 +28,7 @@ function stepOf(rows: RefitRows, step: Step, index: number): RecipeStep {
     hours: `${step.hoursLikely} * size`,
     crew: [step.crewMin, step.crewMax],
     hull: step.hullNeed,
+    ...(step.afterGate ? { afterGate: true } : {}),
     place: step.placeNeed,
     skill: step.skill,
     dry: step.needsDry,
@@ -37,7 +38,13 @@ function stepOf(rows: RefitRows, step: Step, index: number): RecipeStep {
     ...(step.licensedKind === null ? {} : { licensed: step.licensedKind }),
     ...(step.waitKind === 'none'
       ? {}
-      : { wait: { kind: step.waitKind, hours: String(step.waitHours) } }),
+      : {
+          wait: {
+            kind: step.waitKind,
+            hours: String(step.waitHours),
+            ...(step.waitMinC === null ? {} : { minC: step.waitMinC }),
+          },
+        }),
     ...(step.maxWaitHours === null ? {} : { within: String(step.maxWaitHours) }),
     caution: step.caution,
     materials: materialsOf(rows, step.id),

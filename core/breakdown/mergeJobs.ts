@@ -77,7 +77,11 @@ export function mergeJobs(rows: RefitRows, into: Job, others: readonly Job[]): O
         : [patchOf('link', link, { fromJobId: moved.fromJobId, toJobId: moved.toJobId })]
     }),
   ]
-  if (gone.has(into.parentJobId ?? '')) items.push(patchOf('job', into, { parentJobId: null }))
+  // The worse of them holds, and one that spreads goes on spreading.
+  const severity = Math.max(into.severity, ...others.map((job) => job.severity))
+  const spreading = into.spreading || others.some((job) => job.spreading)
+  const parentJobId = gone.has(into.parentJobId ?? '') ? null : into.parentJobId
+  items.push(patchOf('job', into, { severity, spreading, parentJobId }))
   // A child among the merged ones points at its parent: children go first.
   const depth = (job: Job): number => {
     const parent = rows.job.find((one) => one.id === job.parentJobId)

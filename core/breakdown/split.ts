@@ -78,6 +78,14 @@ export function splitJob(
   return { ok: true, items, said }
 }
 
+const hundredths = (hours: number): number => Math.round(hours * 100) / 100
+/** Shortest piece worth a line of its own, hours. */
+const leastHours = 0.05
+
+/** The first of two parts that add up to the whole, to a hundredth of an hour. */
+const firstPart = (hours: number, share: number): number =>
+  hundredths(Math.min(hours - leastHours, Math.max(leastHours, hundredths(hours * share))))
+
 /** Cuts a step in two at a share of its hours, 0 to 1 (both excluded); the wait stays with the second. */
 export function splitStep(
   rows: RefitRows,
@@ -89,12 +97,13 @@ export function splitStep(
   if (step.hoursLikely < 0.1) return refused('There are no hours in it to split.')
   if (!(share > 0 && share < 1)) return refused('Split it somewhere between its start and its end.')
   const after = stepsOf(rows, step.jobId).find((one) => one.order > step.order)
-  const part = (hours: number | null, of: number) =>
-    hours === null ? null : Math.max(0.05, Math.round(hours * of * 100) / 100)
-  const hoursOf = (of: number) => ({
-    hoursLikely: part(step.hoursLikely, of),
-    hoursLow: part(step.hoursLow, of),
-    hoursHigh: part(step.hoursHigh, of),
+  const firstOf = (hours: number | null) => (hours === null ? null : firstPart(hours, share))
+  const restOf = (hours: number | null) =>
+    hours === null ? null : hundredths(hours - firstPart(hours, share))
+  const hoursOf = (of: (hours: number | null) => number | null) => ({
+    hoursLikely: of(step.hoursLikely),
+    hoursLow: of(step.hoursLow),
+    hoursHigh: of(step.hoursHigh),
   })
   const { id: _, version: _version, earnedIn: _earned, ...fields } = step
   return {
@@ -102,7 +111,7 @@ export function splitStep(
     said: 'Split in two. Cut the hours as you like.',
     items: [
       patchOf('step', step, {
-        ...hoursOf(share),
+        ...hoursOf(firstOf),
         title: `${step.title}, first part`.slice(0, 300),
         waitKind: 'none',
         waitHours: 0,
@@ -114,7 +123,7 @@ export function splitStep(
         id: newId(),
         patch: {
           ...fields,
-          ...hoursOf(1 - share),
+          ...hoursOf(restOf),
           title: `${step.title}, second part`.slice(0, 300),
           state: 'open',
           doneAt: null,
@@ -124,50 +133,6 @@ export function splitStep(
           order: keyBetween(step.order, after?.order ?? null),
         },
       },
-    ],
-  }
-}
-
-/** Puts two steps that follow each other together: hours add up, the longer wait and the larger crew hold. */
-export function mergeSteps(rows: RefitRows, first: Step, second: Step): Outcome {
-  if (first.jobId !== second.jobId) return refused('They belong to different jobs. Merge the jobs.')
-  if (first.state === 'done' || second.state === 'done')
-    return refused('One of them is done. Reopen it, or leave them apart.')
-  const wait = second.waitKind === 'none' ? first : second
-  const add = (a: number | null, b: number | null) => (a === null || b === null ? null : a + b)
-  const moves = (['bringLine', 'clock', 'tradeBooking', 'hoursEntry'] as const).flatMap((kind) =>
-    rows[kind]
-      .filter((row) => row.stepId === second.id)
-      .map((row) => patchOf(kind, row, { stepId: first.id })),
-  )
-  const parts = rows.part
-    .filter((part) => part.neededByStepId === second.id)
-    .map((part) => patchOf('part', part, { neededByStepId: first.id }))
-  const bags = rows.bag
-    .filter((bag) => bag.wantedByStepId === second.id)
-    .map((bag) => patchOf('bag', bag, { wantedByStepId: first.id }))
-  return {
-    ok: true,
-    said: 'Merged; what hung on the second hangs on the first.',
-    items: [
-      patchOf('step', first, {
-        title: `${first.title}; ${second.title}`.slice(0, 300),
-        hoursLikely: first.hoursLikely + second.hoursLikely,
-        hoursLow: add(first.hoursLow, second.hoursLow),
-        hoursHigh: add(first.hoursHigh, second.hoursHigh),
-        crewMin: Math.max(first.crewMin, second.crewMin),
-        crewMax: Math.max(first.crewMax, second.crewMax),
-        needsDry: first.needsDry || second.needsDry,
-        waitKind: wait.waitKind,
-        waitHours: wait.waitHours,
-        waitRefC: wait.waitRefC,
-        maxWaitHours: second.maxWaitHours ?? first.maxWaitHours,
-        caution: [first.caution, second.caution].filter(Boolean).join(' ').slice(0, 1000),
-      }),
-      ...moves,
-      ...parts,
-      ...bags,
-      deletion('step', second),
     ],
   }
 }

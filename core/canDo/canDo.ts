@@ -3,8 +3,8 @@ import type { Job, Step } from '../model/entities'
 import type { LicensedKind, Skill } from '../model/words'
 import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { jobCosts } from '../found/tree'
-import { cautionOf, factsOf } from '../plan/facts'
+import { jobCosts } from '../money/jobCost'
+import { cautionList, factsOf } from '../plan/facts'
 import { isOpen, plannedHours } from '../plan/planned'
 
 export const licensedName: Readonly<Record<LicensedKind, string>> = {
@@ -51,12 +51,10 @@ export interface CanDo {
   readonly against: readonly string[]
 }
 
-function gathered(steps: readonly Step[], of: (step: Step) => string): Danger[] {
+function gathered(steps: readonly Step[], of: (step: Step) => readonly string[]): Danger[] {
   const found = new Map<string, string[]>()
   for (const step of steps) {
-    const key = of(step)
-    if (key === '') continue
-    found.set(key, [...(found.get(key) ?? []), step.title])
+    for (const key of of(step)) found.set(key, [...(found.get(key) ?? []), step.title])
   }
   return [...found].map(([caution, titles]) => ({ caution, steps: titles }))
 }
@@ -87,7 +85,7 @@ export function canDo(rows: RefitRows, job: Job): CanDo {
     .filter((line) => line.kind === 'tool' && ids.has(line.stepId))
     .map(({ what, at }) => ({ what, at }))
   const ownHours = own.reduce((sum, step) => sum + plannedHours(step), 0)
-  const partsMinor = jobCosts(rows)(job.id)
+  const partsMinor = jobCosts(rows)(job.id).partsMinor
   const rate = refit?.ownHourMinor ?? null
   const price = job.tradePriceMinor
   const mostHands = Math.max(0, ...own.map((step) => step.crewMin))
@@ -96,7 +94,7 @@ export function canDo(rows: RefitRows, job: Job): CanDo {
     mostHands,
     handsThere: people.length,
     tools: tools.filter((tool, at) => tools.findIndex((one) => one.what === tool.what) === at),
-    dangers: gathered(own, cautionOf),
+    dangers: gathered(own, cautionList),
     licences,
     ownHours,
     ownCostMinor: rate === null ? null : Math.round(ownHours * rate) + partsMinor,

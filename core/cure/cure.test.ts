@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { newRow } from '../model/newRow'
 import { clockState, temperatureFrom } from './clockState'
-import { dewPointC, fitToCoat } from './dewPoint'
+import { aboveDew, dewPointC, hourAgainst } from './dewPoint'
 import { cureRate, doseHours, doseReachedAt, potLifeForMass } from './dose'
 
 const hour = 3_600_000
@@ -124,10 +124,18 @@ describe('dew point', () => {
   })
   it('lets nothing be coated within 3 °C of it, when cold, or in rain', () => {
     const air = { at: 0, tempC: 12, dewC: 9, rain: false }
-    expect(fitToCoat(air, 10, true)).toBe(true)
-    expect(fitToCoat({ ...air, dewC: 9.1 }, 10, true)).toBe(false)
-    expect(fitToCoat(air, 13, true)).toBe(false)
-    expect(fitToCoat({ ...air, rain: true }, 10, true)).toBe(false)
-    expect(fitToCoat({ ...air, rain: true }, 10, false)).toBe(true)
+    const need = { minTempC: 10, dry: true, dewMargin: true }
+    expect(hourAgainst(air, need)).toBeNull()
+    expect(hourAgainst({ ...air, dewC: 9.1 }, need)).toBe('dew')
+    expect(hourAgainst({ ...air, dewC: 9.1 }, { ...need, dewMargin: false })).toBeNull()
+    expect(hourAgainst(air, { ...need, minTempC: 13 })).toBe('cold')
+    expect(hourAgainst({ ...air, rain: true }, need)).toBe('rain')
+    expect(hourAgainst({ ...air, rain: true }, { ...need, dry: false })).toBeNull()
+  })
+  it('lets 3.0 pass as a meter reads it, whatever floats make of it, and 2.9 not', () => {
+    // 8.2 − 5.2 is 2.9999999999999996 in binary.
+    expect(aboveDew(8.2, 5.2)).toBe(true)
+    expect(aboveDew(4.4, 1.4)).toBe(true)
+    expect(aboveDew(8.1, 5.2)).toBe(false)
   })
 })

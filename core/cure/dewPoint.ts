@@ -25,6 +25,22 @@ export interface WeatherHour {
   readonly rain: boolean
 }
 
-/** True when an hour suits coating: warm enough, 3 °C above dew point, and dry unless under cover. */
-export const fitToCoat = (hour: WeatherHour, minTempC: number, needsDry: boolean): boolean =>
-  hour.tempC >= minTempC && hour.tempC >= hour.dewC + dewMarginC && !(needsDry && hour.rain)
+/** True when a surface is far enough above the dew point, read to a tenth of a degree: 3.0 passes. Source: handbook-2. */
+export const aboveDew = (surfaceC: number, dewC: number): boolean =>
+  Math.round((surfaceC - dewC) * 10) >= dewMarginC * 10
+
+/** What work asks of an hour of weather. */
+export interface WeatherNeed {
+  /** Coldest air, °C; null: any. */
+  readonly minTempC: number | null
+  readonly dry: boolean
+  /** Coatings and laminates want the surface above the dew point; other work does not. */
+  readonly dewMargin: boolean
+}
+
+/** What of an hour stands against the work; null: it suits. */
+export function hourAgainst(hour: WeatherHour, need: WeatherNeed): 'cold' | 'rain' | 'dew' | null {
+  if (need.minTempC !== null && hour.tempC < need.minTempC - 1e-9) return 'cold'
+  if (need.dry && hour.rain) return 'rain'
+  return need.dewMargin && !aboveDew(hour.tempC, hour.dewC) ? 'dew' : null
+}

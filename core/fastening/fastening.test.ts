@@ -6,6 +6,7 @@ import { backingPlateMm } from './backingPlate'
 import { beadMl, cartridges } from './bead'
 import { boltLength, boltSizesMm } from './boltLength'
 import { fasteningsWithSpares, packsFor } from './count'
+import { threadOf, washersMm } from './threads'
 
 describe('by hand', () => {
   it('beads', () => {
@@ -28,6 +29,18 @@ describe('by hand', () => {
     })
     expect(boltLength(20, { stackMm: 260, washersMm: 20 }).buyMm).toBeNull()
     expect(() => boltLength(7, { stackMm: 20, washersMm: 2 })).toThrow('M7 is not known')
+  })
+  it('bolts in inches, by their own pitch, nut and lengths', () => {
+    // 5/16-18: 25.4 + 3.302 + 17/64 in = 6.747 + 2 × 1.411 = 38.271 mm → 1 3/4 in.
+    const bolt = boltLength(7.9375, { stackMm: 25.4, washersMm: washersMm(7.9375, 2) })
+    expect(bolt.needMm).toBeCloseTo(38.271, 2)
+    expect(bolt.buyMm).toBeCloseTo(44.45, 9)
+    expect(threadOf(7.9375)?.name).toBe('5/16"')
+  })
+  it('washers by the size of their bolt', () => {
+    // ISO 7089: M6 1.6, M10 2.0, M12 2.5, M20 3.0.
+    expect([6, 10, 12, 20].map((size) => washersMm(size, 2))).toEqual([3.2, 4, 5, 6])
+    expect(() => washersMm(7, 2)).toThrow(RangeError)
   })
   it('counts', () => {
     expect(fasteningsWithSpares(4, 6)).toBe(27)

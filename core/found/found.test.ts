@@ -81,6 +81,11 @@ describe('what grew under a job', () => {
     const growth = growthOf(family())
     expect(growth.perHour).toBeCloseTo(0.34, 9)
     expect(growth.expectedHours).toBeCloseTo(6.8, 9)
+    // Half of "other" done, 20 of 40 h: (10 + 7) / (40 + 10 + 20) of what is open.
+    const half = family()
+    step(half, 'other', 'half', { hoursLikely: 20, state: 'done' })
+    expect(growthOf(half)).toMatchObject({ finishedHours: 30, openHours: 20 })
+    expect(growthOf(half).perHour).toBeCloseTo(17 / 70, 9)
     expect(growthOf(emptyRefit()).perHour).toBeCloseTo(0.25, 9)
   })
 })

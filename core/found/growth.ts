@@ -12,7 +12,7 @@ export interface Growth {
   readonly perHour: number
   /** Planned hours of jobs found during jobs. */
   readonly foundHours: number
-  /** Planned hours of finished jobs that were not found. */
+  /** Planned hours of finished steps of jobs that were not found. */
   readonly finishedHours: number
   /** Open hours of jobs that were not found. */
   readonly openHours: number
@@ -20,7 +20,10 @@ export interface Growth {
   readonly expectedHours: number
 }
 
-/** Found-work growth: (10 + hours of found jobs) ÷ (40 + planned hours of finished jobs not found). Source: handbook 5. */
+/**
+ * Found-work growth: (10 + hours of found jobs) ÷ (40 + planned hours finished in jobs not found); a job half
+ * done counts with its finished steps. Source: handbook 5.
+ */
 export function growthOf(rows: Pick<RefitRows, 'job' | 'step'>): Growth {
   const steps = groupBy(
     rows.step.filter((step) => step.state !== 'dropped'),
@@ -35,9 +38,7 @@ export function growthOf(rows: Pick<RefitRows, 'job' | 'step'>): Growth {
       foundHours += sum(job, () => true)
       continue
     }
-    const list = steps.get(job.id) ?? []
-    if (list.length > 0 && list.every((step) => step.state === 'done'))
-      finishedHours += sum(job, () => true)
+    finishedHours += sum(job, (step) => step.state === 'done')
     if (job.decision === 'plan') openHours += sum(job, isOpen)
   }
   const perHour = (foundBefore + foundHours) / (plannedBefore + finishedHours)

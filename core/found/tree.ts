@@ -1,5 +1,6 @@
 import type { Job } from '../model/entities'
 import { groupBy } from '../model/refit'
+import { jobCosts } from '../money/jobCost'
 import type { RefitRows } from '../model/refit'
 
 /** What grew under a job: everything found during it, and during what was found. */
@@ -15,21 +16,6 @@ export interface Bred {
 }
 
 const nothing: Bred = { jobs: 0, hoursPlanned: 0, hoursLogged: 0, costMinor: 0, depth: 0 }
-
-/** Prices of a job's parts and booked trades, minor units. */
-export function jobCosts(rows: RefitRows): (jobId: string) => number {
-  const jobOfStep = new Map(rows.step.map((step) => [step.id, step.jobId]))
-  const parts = groupBy(rows.part, (part) => part.jobId ?? jobOfStep.get(part.neededByStepId ?? ''))
-  const trades = groupBy(
-    rows.tradeBooking.filter((one) => one.state !== 'cancelled'),
-    (one) => jobOfStep.get(one.stepId),
-  )
-  return (jobId) =>
-    (parts.get(jobId) ?? []).reduce(
-      (sum, part) => sum + Math.round((part.priceMinor ?? 0) * part.quantity),
-      0,
-    ) + (trades.get(jobId) ?? []).reduce((sum, one) => sum + (one.priceMinor ?? 0), 0)
-}
 
 /**
  * What grew under every job. `own` gives a job's own hours. A circle of parents, which the border refuses,
@@ -54,7 +40,7 @@ export function bredByJob(
         jobs: all.jobs + 1 + beneath.jobs,
         hoursPlanned: all.hoursPlanned + hoursPlanned + beneath.hoursPlanned,
         hoursLogged: all.hoursLogged + hoursLogged + beneath.hoursLogged,
-        costMinor: all.costMinor + costOf(child.id) + beneath.costMinor,
+        costMinor: all.costMinor + costOf(child.id).totalMinor + beneath.costMinor,
         depth: Math.max(all.depth, 1 + beneath.depth),
       }
     }

@@ -24,6 +24,13 @@ describe('by hand', () => {
     expect(bendDeductionMm(bend)).toBeCloseTo(5.4027, 4)
     expect(flatLengthMm([50, 50], [bend])).toBeCloseTo(94.597, 3)
   })
+  it('refuses legs that their bends eat up', () => {
+    // r + t = 6 mm: a leg of 6 is just the bend, 5.9 is none; between two bends a leg needs both.
+    const bend = { angleDeg: 90, radiusMm: 3, thicknessMm: 3, k: 0.4 }
+    expect(flatLengthMm([6, 6], [bend])).toBeCloseTo(6.597, 3)
+    expect(() => flatLengthMm([5.9, 40], [bend])).toThrow(/shorter than its bend takes, 6 mm/)
+    expect(() => flatLengthMm([40, 11, 40], [bend, bend])).toThrow(/12 mm/)
+  })
 })
 
 describe('always', () => {
@@ -36,6 +43,7 @@ describe('always', () => {
           const bend = { angleDeg, radiusMm, thicknessMm: 4, k: 0.4 }
           expect(bendDeductionMm({ ...bend, angleDeg: 0 })).toBe(0)
           expect(flatLengthMm([200, 200], [bend])).toBeLessThanOrEqual(400 + 1e-9)
+          expect(flatLengthMm([200, 200], [bend])).toBeGreaterThan(0)
         },
       ),
     ))

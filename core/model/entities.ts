@@ -35,6 +35,8 @@ export const entities = {
     /** Degrees, north and east positive; null: not said, and no weather is reckoned from it. */
     latitudeDeg: maybe(real('Latitude', { min: -90, max: 90 })),
     longitudeDeg: maybe(real('Longitude', { min: -180, max: 180 })),
+    /** True for the demo alone: its weather comes from the made-up station. */
+    madeUpWeather: flag('Made-up weather', false),
     /** Inches earned by finished steps that were removed since: what is earned never shrinks. Set by the server alone. */
     earnedKeptIn: real('Inches of removed steps', { min: 0, max: 10_000 }, 0),
     zone: text('Time zone of the yard'),

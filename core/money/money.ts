@@ -1,16 +1,10 @@
-import { read, unread } from '../units/parsed'
+import { plainInput, read, unread } from '../units/parsed'
 import type { Parsed } from '../units/parsed'
 
-/** Digits after the point of a currency; 2 unless listed. Source: ISO 4217. */
-const minorDigits: Readonly<Record<string, number>> = {
-  JPY: 0,
-  KRW: 0,
-  ISK: 0,
-  KWD: 3,
-  BHD: 3,
-  TND: 3,
-}
-const digitsOf = (currency: string): number => minorDigits[currency] ?? 2
+/** Digits after the point of a currency, as the platform has them. Source: ISO 4217, through Intl. */
+export const digitsOf = (currency: string): number =>
+  new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
+    .maximumFractionDigits ?? 2
 
 /** True for a three-letter code this runtime can format. */
 export const isCurrency = (code: string): boolean => {
@@ -22,20 +16,72 @@ export const isCurrency = (code: string): boolean => {
   }
 }
 
-/** Minor units of a sum as written: `12.50`, `1 234,50`, `€1,234.50`. Refuses negative and over 1e9 major. */
+/** Marks by which people write a currency beside its code, as the platform has them, and the Swiss "Fr". */
+function marksOf(currency: string): string[] {
+  const shown = (['narrowSymbol', 'symbol', 'name'] as const).map(
+    (currencyDisplay) =>
+      new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay })
+        .formatToParts(1)
+        .find((part) => part.type === 'currency')?.value ?? '',
+  )
+  const more = currency === 'CHF' ? ['fr.', 'fr'] : []
+  return [currency, ...shown, ...more].map((mark) => mark.toLowerCase()).filter(Boolean)
+}
+
+/** The number without the currency's own mark before or after it. */
+function withoutMark(said: string, currency: string): string {
+  for (const mark of marksOf(currency)) {
+    if (said.startsWith(mark)) return said.slice(mark.length).trim()
+    if (said.endsWith(mark)) return said.slice(0, -mark.length).trim()
+  }
+  return said
+}
+
+/**
+ * Minor units of a sum as written: `12.50`, `12,50`, `1,234.50`, `1.234,50`, `1 234,50`, `€18,420`, in the
+ * refit's own currency. One grammar: anything else is refused, among it `19.999`, `12.50.`, `2 x 15`, `(5)`,
+ * negative sums, other currencies and sums over 1e9.
+ */
 export function parseMoney(text: string, currency: string): Parsed<number> {
-  const said = text.replace(/[^\d.,-]/g, '')
+  const digits = digitsOf(currency)
+  const said = withoutMark(plainInput(text), currency)
   if (said === '') return unread('Type a sum, for example 12.50.')
-  if (said.includes('-')) return unread('A sum cannot be negative here.')
-  const decimal = /[.,](\d{1,3})$/.exec(said)
-  const thousands = decimal?.[1]?.length === 3 && digitsOf(currency) !== 3
-  const number =
-    decimal && !thousands
-      ? Number(`${said.slice(0, decimal.index).replace(/[.,]/g, '')}.${decimal[1]}`)
-      : Number(said.replace(/[.,]/g, ''))
-  if (!Number.isFinite(number)) return unread(`"${text.trim()}" is not a sum.`)
-  if (number > 1e9) return unread('That sum is too large. Check the point and the comma.')
-  return read(Math.round(number * 10 ** digitsOf(currency)))
+  if (/^-|^\(.*\)$/.test(said)) return unread('A sum cannot be negative here.')
+  const match = /^(\d{1,3}([ ,.'])\d{3}(?:\2\d{3})*|\d+)(?:([.,])(\d+))?$/.exec(said)
+  const [, whole = '', group, point, decimals = ''] = match ?? []
+  // A point that also groups thousands, or three digits after a lone point, can be read in two ways.
+  if (!match || (group !== undefined && group === point))
+    return unread(
+      `"${text.trim()}" is not a sum in ${currency}. Write it like ${exampleOf(digits)}.`,
+    )
+  if (group === '.' && point === undefined && digits === 3 && /^\d+\.\d{3}$/.test(whole))
+    return read(Number(whole.replace('.', '')))
+  if (group === '.' && point === undefined)
+    return unread(asked(text, whole.replace(/\./g, ''), whole.replace(/\.(?=.*\.)/g, '')))
+  if (group === ',' && point === undefined && digits === 3)
+    return unread(asked(text, whole.replace(/,/g, ''), whole.replace(',', '.')))
+  if (decimals.length > digits)
+    return unread(
+      digits === 0
+        ? `${currency} has no smaller coin: leave out what follows the point.`
+        : `${currency} has ${digits} digits after the point, not ${decimals.length}. Write it like ${exampleOf(digits)}.`,
+    )
+  const minor = Number(whole.replace(/\D/g, '') + decimals.padEnd(digits, '0'))
+  if (minor > 1e9 * 10 ** digits)
+    return unread('That sum is too large. Check the point and the comma.')
+  return read(minor)
+}
+
+const exampleOf = (digits: number): string =>
+  digits === 0 ? '1250' : `12.${'50'.padEnd(digits, '0')}`
+const asked = (text: string, thousands: string, decimal: string): string =>
+  `Is ${text.trim()} ${thousands} or ${decimal}? Write one of these, without grouping.`
+
+/** A sum to be typed over, every minor unit in it: '18420.00'. */
+export function editableMoney(minor: number, currency: string): string {
+  const digits = digitsOf(currency)
+  const text = String(minor).padStart(digits + 1, '0')
+  return digits === 0 ? text : `${text.slice(0, -digits)}.${text.slice(-digits)}`
 }
 
 /** A sum for reading, without pennies from 100 up. */

@@ -4,6 +4,7 @@ import { byId } from '../model/refit'
 import { gateNeeds } from './gateNeeds'
 import { sayMend } from './mends'
 import { formatWait } from '../units/hours'
+import { formatTemp } from '../units/quantity'
 import { hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { sayDate, shortDate, shortDateTime } from '../time/say'
@@ -160,7 +161,7 @@ function sayer(rows: RefitRows, clock: ZoneClock) {
     const length = formatWait(one.waitHours)
     switch (one.waitKind) {
       case 'chem':
-        return `"${one.title}" cures ${length} at ${one.waitRefC} °C: until ${end}.`
+        return `"${one.title}" cures ${length} at ${formatTemp(one.waitRefC, rows.refit[0]?.units ?? 'metric')}: until ${end} at the temperatures planned with.`
       case 'moisture':
         return `The sealant of "${one.title}" cures: until ${end}.`
       case 'dry':

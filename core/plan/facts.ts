@@ -77,6 +77,10 @@ const cautions: Partial<Record<Operation, string>> = {
   move: 'The yard moves stands, never you. Chocked before anyone goes under.',
 }
 
-/** The step's own caution, or the usual one of its operation, or ''. */
-export const cautionOf = (step: Pick<Step, 'caution' | 'operation'>): string =>
-  step.caution || (cautions[step.operation] ?? '')
+/** The usual caution of the step's operation with its own added to it; '' when there is neither. Source: handbook-2 D10. */
+export const cautionsOf = (step: Pick<Step, 'caution' | 'operation'>): string =>
+  cautionList(step).join(' ')
+
+/** The same, one by one. */
+export const cautionList = (step: Pick<Step, 'caution' | 'operation'>): string[] =>
+  [...new Set([cautions[step.operation] ?? '', step.caution.trim()])].filter(Boolean)

@@ -3,6 +3,7 @@ import type { Trouble } from '../model/stored'
 import { byId } from '../model/refit'
 import { dateOf, dayNumber } from '../time/civil'
 import { sayDate, sayDay } from '../time/say'
+import { formatTemp } from '../units/quantity'
 import { meanAirC } from './planned'
 import type { Activity, Compiled } from './schedule/compile'
 import type { Pass } from './schedule/serial'
@@ -30,6 +31,7 @@ export function lateAfterGate({ activities, clock }: Compiled, pass: Pass): Trou
 /** Steps out of doors planned into a month whose mean air is under their lowest temperature. */
 export function coldSteps({ activities, clock, rows }: Compiled, pass: Pass): Trouble[] {
   const means = rows.refit[0]?.monthMeanC ?? []
+  const temp = (tempC: number) => formatTemp(tempC, rows.refit[0]?.units ?? 'metric')
   return [...activities.values()].flatMap((activity): Trouble[] => {
     const { minTempC, placeNeed } = activity.step
     const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
@@ -39,7 +41,7 @@ export function coldSteps({ activities, clock, rows }: Compiled, pass: Pass): Tr
     return [
       {
         kind: 'cold',
-        message: `${named(activity)} wants ${minTempC} °C and is planned for ${sayDate(clock.dateOf(start))}, when the air is about ${airC} °C. Heat and cover it, or let it wait for warmer days.`,
+        message: `${named(activity)} wants ${temp(minTempC)} and is planned for ${sayDate(clock.dateOf(start))}, when the air is about ${temp(airC)}. Heat and cover it, or let it wait for warmer days.`,
         ...about(activity),
       },
     ]

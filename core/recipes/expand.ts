@@ -2,6 +2,9 @@
 import type { FieldProblem } from '../model/changes'
 import type { Entities } from '../model/entities'
 import type { PatchOf } from '../model/field'
+import { threadOf } from '../fastening/threads'
+import type { UnitSystem } from '../units/length'
+import { formatQuantity } from '../units/quantity'
 import { FormulaTrouble, readFormula } from './formula'
 import type { Formula, Scope, Value } from './formula'
 import type { Recipe, RecipeInputs, RecipeMaterial, RecipeStep, RecipeUnit } from './recipe'
@@ -69,18 +72,27 @@ function numberFrom(text: string, scope: Scope, what: string): number {
   return value
 }
 
-/** Inputs that are missing, not numbers, out of range, or not one of a choice. */
-export function inputProblems(recipe: Recipe, inputs: RecipeInputs): FieldProblem[] {
+/** Inputs that are missing, not numbers, out of range, or not one of a choice; said in the units of the refit. */
+export function inputProblems(
+  recipe: Recipe,
+  inputs: RecipeInputs,
+  units: UnitSystem = 'metric',
+): FieldProblem[] {
   const problems: FieldProblem[] = []
-  for (const { key, label, min, max, unit, whole } of recipe.inputs) {
+  for (const { key, label, min, max, unit, whole, thread } of recipe.inputs) {
     const value = inputs[key]
-    const unitWord = unit === 'pieces' || unit === 'times' ? '' : ` ${unit}`
+    const say = (amount: number) => formatQuantity(amount, unit, units)
     if (typeof value !== 'number' || !Number.isFinite(value))
       problems.push({ field: key, message: `${label} is missing.` })
     else if (value < min || value > max)
       problems.push({
         field: key,
-        message: `${label} must be ${min} to ${max}${unitWord}; ${value} is not. Measure again.`,
+        message: `${label} must be ${say(min)} to ${say(max)}; ${say(value)} is not. Measure again.`,
+      })
+    else if (thread && !threadOf(value))
+      problems.push({
+        field: key,
+        message: `${label}: there is no thread of ${say(value)}. Choose one of the sizes.`,
       })
     else if (whole && !Number.isInteger(value))
       problems.push({ field: key, message: `${label} is counted: give a whole number.` })
@@ -91,13 +103,20 @@ export function inputProblems(recipe: Recipe, inputs: RecipeInputs): FieldProble
   return problems
 }
 
-/** Works a recipe out. Precondition: `recipeProblems` finds nothing wrong with the recipe itself. */
-export function expand(recipe: Recipe, inputs: RecipeInputs): Expanded {
-  const problems = inputProblems(recipe, inputs)
+/**
+ * Works a recipe out; sizes in its texts are said in the units of the refit. Precondition: `recipeProblems`
+ * finds nothing wrong with the recipe itself.
+ */
+export function expand(
+  recipe: Recipe,
+  inputs: RecipeInputs,
+  units: UnitSystem = 'metric',
+): Expanded {
+  const problems = inputProblems(recipe, inputs, units)
   if (problems.length > 0) return { ok: false, problems }
   try {
     const { scope, values } = workedValues(recipe, inputs)
-    const steps = recipe.steps.flatMap((step) => draftSteps(step, scope))
+    const steps = recipe.steps.flatMap((step) => draftSteps(step, scope, units))
     if (steps.length === 0)
       return wrong('These dimensions leave nothing to do. Check what was chosen.')
     if (steps.length > mostStepsInJob)
@@ -139,7 +158,7 @@ function workedValues(
   return { scope, values }
 }
 
-function draftSteps(step: RecipeStep, scope: Scope): DraftStep[] {
+function draftSteps(step: RecipeStep, scope: Scope, units: UnitSystem): DraftStep[] {
   const what = step.title
   const holds = (when: string | undefined, inside: Scope): boolean =>
     when === undefined || formulaOf(when).run(inside) === true
@@ -153,49 +172,73 @@ function draftSteps(step: RecipeStep, scope: Scope): DraftStep[] {
     const key = step.times === undefined ? step.key : `${step.key}.${index + 1}`
     return {
       key,
-      fields: stepFields(step, inside),
+      fields: stepFields(step, inside, units),
       materials: (step.materials ?? [])
         .map((one, at) => ({ one, at }))
         .filter(({ one }) => holds(one.when, inside))
-        .map(({ one, at }) => draftMaterial(one, `${key}/${at + 1}`, inside))
+        .map(({ one, at }) => draftMaterial(one, `${key}/${at + 1}`, inside, units))
         .filter((one) => one.quantity > 0),
       tools: step.tools ?? [],
     }
   })
 }
 
-const filled = (text: string, scope: Scope): string =>
-  text.replace(/\{(\w+)\}/g, (whole, name: string) => {
-    const value = Object.hasOwn(scope, name) ? scope[name] : undefined
-    if (value === undefined) return whole
-    return typeof value === 'number' ? String(rounded(value, 1)) : String(value)
-  })
+/** '{a} × {b} mm' and 'M{bolt}': names of values with what they are measured in. */
+const sized = /M\{(\w+)\}|(\{\w+\}(?:\s*×\s*\{\w+\})*)(\s*(?:mm|m²|g\/m²|m|kg|L|mL|µm))(?![\w²/])/g
 
-function draftMaterial(one: RecipeMaterial, key: string, scope: Scope): DraftMaterial {
+/** A text with its values in place, sizes in the units of the refit and bolts by the name of their thread. */
+function filled(text: string, scope: Scope, units: UnitSystem): string {
+  const valueOf = (name: string): Value | undefined =>
+    Object.hasOwn(scope, name) ? scope[name] : undefined
+  const plain = (one: string): string =>
+    one.replace(/\{(\w+)\}/g, (whole, name: string) => {
+      const value = valueOf(name)
+      if (value === undefined) return whole
+      return typeof value === 'number' ? String(rounded(value, 1)) : String(value)
+    })
+  const withSizes = text.replace(sized, (whole, bolt?: string, group?: string, unit?: string) => {
+    const size = bolt === undefined ? undefined : valueOf(bolt)
+    if (typeof size === 'number') return threadOf(size)?.name ?? `M${rounded(size, 1)}`
+    if (units !== 'us' || group === undefined || unit === undefined) return whole
+    return group.replace(/\{(\w+)\}/g, (one, name: string) => {
+      const value = valueOf(name)
+      return typeof value === 'number' ? formatQuantity(value, unit.trim(), units) : one
+    })
+  })
+  return plain(withSizes)
+}
+
+function draftMaterial(
+  one: RecipeMaterial,
+  key: string,
+  scope: Scope,
+  units: UnitSystem,
+): DraftMaterial {
   const quantity = numberFrom(one.quantity, scope, one.what)
   if (quantity < 0) throw new FormulaTrouble(`${one.what}: less than nothing would be needed.`)
   return {
     key,
-    what: filled(one.what, scope),
+    what: filled(one.what, scope, units),
     unit: one.unit,
     quantity: rounded(quantity, 3),
     pack: one.pack ?? null,
   }
 }
 
-function stepFields(step: RecipeStep, scope: Scope): DraftStep['fields'] {
+function stepFields(step: RecipeStep, scope: Scope, units: UnitSystem): DraftStep['fields'] {
   const hours = numberFrom(step.hours, scope, `${step.title}, hours`)
   if (hours < 0) throw new FormulaTrouble(`${step.title}: the hours come out below nothing.`)
   const [crewMin, crewMax] = step.crew ?? [1, 1]
   return {
-    title: filled(step.title, scope),
+    title: filled(step.title, scope, units),
     operation: step.operation,
     hoursLikely: rounded(hours, 2),
     crewMin,
     crewMax,
     skill: step.skill ?? 'general',
     placeNeed: step.place ?? 'boat',
-    hullNeed: step.hull ?? 'either',
+    hullNeed: step.hull ?? 'byPlace',
+    afterGate: step.afterGate ?? false,
     needsDry: step.dry ?? false,
     minTempC: step.minC ?? null,
     parallel: step.parallel ?? false,
@@ -206,6 +249,7 @@ function stepFields(step: RecipeStep, scope: Scope): DraftStep['fields'] {
     waitHours: step.wait
       ? rounded(numberFrom(step.wait.hours, scope, `${step.title}, wait`), 2)
       : 0,
+    waitMinC: step.wait?.kind === 'chem' ? (step.wait.minC ?? step.minC ?? null) : null,
     maxWaitHours:
       step.within === undefined
         ? null

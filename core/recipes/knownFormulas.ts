@@ -4,6 +4,7 @@ import { backingPlateMm } from '../fastening/backingPlate'
 import { beadMl, cartridges } from '../fastening/bead'
 import { boltLength } from '../fastening/boltLength'
 import { fasteningsWithSpares } from '../fastening/count'
+import { washersMm } from '../fastening/threads'
 import { flatLengthMm } from '../geometry/bend'
 import { cupPlan } from '../laminate/cupPlan'
 import { filletMlPerM } from '../laminate/fillet'
@@ -81,6 +82,7 @@ export const knownFormulas: Readonly<Record<string, KnownFormula>> = {
   beadMl: formula(['bead mm', 'length m'], 'sealant, mL', beadMl),
   cartridges: formula(['sealant mL'], 'cartridges of 290 mL', cartridges),
   boltToBuy: formula(['size mm', 'stack mm', 'washers mm'], 'bolt to buy, mm', boltToBuy),
+  washersMm: formula(['size mm', 'washers'], 'washers together, mm', washersMm),
   withSpares: formula(['each', 'fittings'], 'fastenings with spares', fasteningsWithSpares),
   plateLongMm: formula(
     ['footprint mm', 'footprint mm', 'bolts mm', 'bolts mm'],

@@ -81,6 +81,8 @@ export interface RecipeInput {
   readonly min: number
   readonly max: number
   readonly whole?: boolean
+  /** The size of a bolt: one of the threads that are known, in mm. */
+  readonly thread?: boolean
   /** How to measure it. */
   readonly help: string
   readonly drawing?: HelpDrawing
@@ -121,6 +123,8 @@ export interface RecipeWait {
   readonly kind: Exclude<WaitKind, 'none'>
   /** Formula, hours; for chem at 20 °C. */
   readonly hours: string
+  /** Nothing cures below it, °C; absent: below the coldest air of its step. */
+  readonly minC?: number
 }
 
 /** One step. Formulas may also use n, the number of the repeat, from 1. */
@@ -135,7 +139,10 @@ export interface RecipeStep {
   /** Formula: how often it is done, one step each; absent: once. */
   readonly times?: string
   readonly crew?: readonly [number, number]
+  /** Absent: by place and operation. */
   readonly hull?: HullNeed
+  /** Comes after the gate: the gate never waits for it. */
+  readonly afterGate?: boolean
   readonly place?: PlaceNeed
   readonly skill?: Skill
   /** Dry weather or cover. */
@@ -150,6 +157,8 @@ export interface RecipeStep {
   readonly within?: string
   readonly caution?: string
   readonly materials?: readonly RecipeMaterial[]
+  /** For a step that bonds, fills, beds or bolts and buys nothing: why not. */
+  readonly noMaterial?: string
   readonly tools?: readonly string[]
 }
 

@@ -10,9 +10,6 @@ import { initialInputs } from './recipe'
 import { starterList } from './starterList'
 import type { StarterJob } from './starterList'
 
-/** Steps of a job of the list that takes a licence. */
-const licensedOf: Readonly<Record<string, string>> = { shore: 'mains', gas: 'gas' }
-
 /** The operations that make the ticked jobs. Recipes begin with their first dimensions. */
 export function starterJobs(
   rows: RefitRows,
@@ -36,7 +33,7 @@ export function starterJobs(
     const recipe = recipeBook.find((each) => each.key === one.recipe)
     if (recipe) {
       const inputs = initialInputs(recipe)
-      const worked = expand(recipe, inputs)
+      const worked = expand(recipe, inputs, rows.refit[0]?.units)
       if (worked.ok) return jobFromRecipe(recipe.key, inputs, worked.draft, frame, newId).items
     }
     return plainJob(one, frame, newId)
@@ -54,18 +51,11 @@ function plainJob(
   const job: ChangeItem = { op: 'create', entity: 'job', id: jobId, patch: frame }
   return [
     job,
-    ...steps.map(([operation, title, hoursLikely], index): ChangeItem => ({
+    ...steps.map(([operation, title, hoursLikely, more], index): ChangeItem => ({
       op: 'create',
       entity: 'step',
       id: newId(),
-      patch: {
-        jobId,
-        title,
-        operation,
-        hoursLikely,
-        order: orders[index],
-        licensedKind: licensedOf[one.key] ?? null,
-      },
+      patch: { ...more, jobId, title, operation, hoursLikely, order: orders[index] },
     })),
   ]
 }

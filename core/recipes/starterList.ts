@@ -1,5 +1,10 @@
 /** Usual jobs of a refit by system, for a new owner to tick. */
+import type { Entities } from '../model/entities'
+import type { PatchOf } from '../model/field'
 import type { Operation, Purpose, SystemKind } from '../model/words'
+
+/** What a step of the list says beyond its operation, title and hours. */
+export type StarterMore = Partial<PatchOf<Entities['step']>>
 
 export interface StarterJob {
   readonly key: string
@@ -13,11 +18,27 @@ export interface StarterJob {
   readonly beforeLaunch?: true
   /** Recipe with its first dimensions, to be put right on the boat. */
   readonly recipe?: string
-  /** Steps where there is no recipe: operation, title, hours. */
-  readonly steps?: readonly (readonly [Operation, string, number])[]
+  /** Steps where there is no recipe: operation, title, hours, and what else is known. */
+  readonly steps?: readonly (readonly [Operation, string, number, StarterMore?])[]
 }
 
 const launch = { beforeLaunch: true } as const
+const ashore: StarterMore = { hullNeed: 'ashore' }
+const afloat: StarterMore = { hullNeed: 'afloat' }
+const either: StarterMore = { hullNeed: 'either' }
+const two: StarterMore = { crewMin: 2, crewMax: 2 }
+const dry: StarterMore = { needsDry: true }
+/** Looked at as she floats in the slings, before they let go. */
+const inSlings: StarterMore = {
+  hullNeed: 'slings',
+  ...two,
+  caution:
+    'Nobody aboard while she hangs. Once she floats with the slings slack but on and the crane driver agrees: one aboard with a torch, one at the rail. Plug and hammer in hand.',
+}
+const underHer: StarterMore = {
+  ...ashore,
+  caution: 'Never under her unless she is chocked. The yard moves stands, never you.',
+}
 
 export const starterList: readonly StarterJob[] = [
   {
@@ -30,7 +51,7 @@ export const starterList: readonly StarterJob[] = [
     steps: [
       ['survey', 'Bow to stern above deck', 3],
       ['survey', 'Bow to stern below', 4],
-      ['survey', 'The hull ashore', 2],
+      ['survey', 'The hull ashore', 2, underHer],
     ],
   },
   {
@@ -42,8 +63,17 @@ export const starterList: readonly StarterJob[] = [
     zone: 'Keel',
     ...launch,
     steps: [
-      ['survey', 'Dry the bilge, scrape, look', 1.5],
-      ['test', 'Torque as the builder says', 1],
+      ['survey', 'Dry the bilge, scrape, look', 1.5, either],
+      [
+        'test',
+        'Torque as the builder says',
+        1,
+        {
+          ...ashore,
+          caution:
+            'Only with her weight standing on the keel, and to the builder\u2019s figure: a bolt that turns on and on is a finding, stop there.',
+        },
+      ],
     ],
   },
   {
@@ -107,8 +137,27 @@ export const starterList: readonly StarterJob[] = [
     zone: 'Mast and rigging',
     steps: [
       ['survey', 'From the deck with glasses', 1],
-      ['survey', 'Aloft: two lines, a tailer', 2],
-      ['survey', 'Chainplates, one in three drawn', 3],
+      [
+        'survey',
+        'Aloft: two lines, a tailer',
+        2,
+        {
+          ...two,
+          ...dry,
+          skill: 'aloft',
+          caution:
+            'Two lines on two winches, a tailer who does nothing else, nobody below. Not ashore on stands unless the yard agrees; not in wind.',
+        },
+      ],
+      [
+        'survey',
+        'Chainplates, one in three drawn',
+        3,
+        {
+          caution:
+            'One at a time, its shroud taken over by a halyard first. Look on both sides of the deck.',
+        },
+      ],
     ],
   },
   {
@@ -128,9 +177,18 @@ export const starterList: readonly StarterJob[] = [
     zone: 'Rudder and skeg',
     ...launch,
     steps: [
-      ['survey', 'Lift it, feel the play', 0.5],
-      ['fit', 'Bearings greased or renewed', 2],
-      ['test', 'Stops checked hard over', 0.3],
+      [
+        'survey',
+        'Lift it, feel the play',
+        0.5,
+        {
+          ...ashore,
+          ...two,
+          caution: 'A rudder crushes: chocked from below, no hand between it and the hull.',
+        },
+      ],
+      ['fit', 'Bearings greased or renewed', 2, ashore],
+      ['test', 'Stops checked hard over', 0.3, { ...ashore, ...two }],
     ],
   },
   {
@@ -140,8 +198,14 @@ export const starterList: readonly StarterJob[] = [
     purpose: 'safe',
     severity: 2,
     steps: [
-      ['survey', 'Look along every cable', 1],
-      ['fit', 'Tension, split pins', 1],
+      ['survey', 'Look along every cable', 1, either],
+      ['fit', 'Tension, split pins', 1, { ...either, skill: 'mechanics' }],
+      [
+        'test',
+        'Hard over to hard over, one at the wheel, one at the quadrant',
+        0.3,
+        { ...either, ...two },
+      ],
     ],
   },
   {
@@ -152,7 +216,7 @@ export const starterList: readonly StarterJob[] = [
     severity: 3,
     zone: 'Bow and anchor gear',
     steps: [
-      ['survey', 'Flake the chain out, measure links', 1.5],
+      ['survey', 'Flake the chain out, measure links', 1.5, two],
       ['clean', 'Wash the locker, clear the drain', 1],
       ['fit', 'Windlass stripped and greased', 2],
       ['label', 'Mark the chain', 1],
@@ -175,8 +239,25 @@ export const starterList: readonly StarterJob[] = [
     severity: 2,
     zone: 'Engine space',
     steps: [
-      ['survey', 'Look at the rubbers', 0.5],
-      ['fit', 'Renew what is soft', 3],
+      ['survey', 'Look at the rubbers', 0.5, either],
+      [
+        'fit',
+        'Renew what is soft',
+        3,
+        {
+          ...either,
+          skill: 'mechanics',
+          ...two,
+          caution:
+            'The engine hangs on a beam or a jack before a mount comes out: one mount at a time, no hand under it.',
+        },
+      ],
+      [
+        'fit',
+        'Final alignment, a day or more after the launch',
+        2,
+        { ...afloat, afterGate: true, skill: 'mechanics' },
+      ],
     ],
   },
   {
@@ -218,9 +299,18 @@ export const starterList: readonly StarterJob[] = [
     zone: 'Through-hulls',
     ...launch,
     steps: [
-      ['survey', 'Squeeze every hose, list the soft ones', 1],
-      ['plumb', 'Renew the soft ones', 4],
-      ['test', 'Valves open, dry paper under each joint', 0.3],
+      ['survey', 'Squeeze every hose, list the soft ones', 1, either],
+      [
+        'plumb',
+        'Renew the soft ones',
+        4,
+        {
+          ...ashore,
+          caution:
+            'Ashore, or with the valve shut and proved shut: two clips on every end, none over the end of a spigot.',
+        },
+      ],
+      ['test', 'In the slings: valves open one by one, dry paper under each joint', 0.3, inSlings],
     ],
   },
   {
@@ -232,9 +322,18 @@ export const starterList: readonly StarterJob[] = [
     zone: 'Bilge',
     ...launch,
     steps: [
-      ['clean', 'Clean the bilge and the strainers', 1],
-      ['test', 'Pump a bucket, lift the float by hand', 0.5],
-      ['wire', 'Own fuse, straight from the bank', 1.5],
+      ['clean', 'Clean the bilge and the strainers', 1, either],
+      [
+        'wire',
+        'Own fuse, straight from the bank',
+        1.5,
+        {
+          ...either,
+          skill: 'electrics',
+          caution: 'Isolate and prove dead. The fuse within 200 mm of the bank.',
+        },
+      ],
+      ['test', 'Pump a bucket, lift the float by hand', 0.5, { ...either, ...two }],
     ],
   },
   {
@@ -275,8 +374,17 @@ export const starterList: readonly StarterJob[] = [
     purpose: 'go',
     severity: 3,
     steps: [
-      ['test', 'Rest and load volts, written down', 1],
-      ['wire', 'Terminals, straps, covers', 1.5],
+      ['test', 'Rest and load volts, written down', 1, { skill: 'electrics' }],
+      [
+        'wire',
+        'Terminals, straps, covers',
+        1.5,
+        {
+          skill: 'electrics',
+          caution:
+            'Rings and watch off, tools taped, negative off first and on last. Acid: goggles, gloves. Lithium is for licensed people.',
+        },
+      ],
     ],
   },
   {
@@ -285,7 +393,7 @@ export const starterList: readonly StarterJob[] = [
     system: 'electrical',
     purpose: 'safe',
     severity: 3,
-    steps: [['contract', 'Inspection and certificate', 0]],
+    steps: [['contract', 'Inspection and certificate', 0, { licensedKind: 'mains' }]],
   },
   {
     key: 'solar',
@@ -313,8 +421,17 @@ export const starterList: readonly StarterJob[] = [
     purpose: 'safe',
     severity: 3,
     steps: [
-      ['test', 'Every light, every aerial', 1],
-      ['wire', 'Mend what failed', 2],
+      ['test', 'Every light, every aerial', 1, { skill: 'electrics' }],
+      [
+        'wire',
+        'Mend what failed',
+        2,
+        {
+          skill: 'electrics',
+          caution:
+            'Isolate and prove dead. What is up the mast is mended before it goes up, or aloft on two lines.',
+        },
+      ],
     ],
   },
   {
@@ -369,8 +486,18 @@ export const starterList: readonly StarterJob[] = [
     severity: 1,
     zone: 'Topsides',
     steps: [
-      ['clean', 'Wash', 2],
-      ['finish', 'Compound and wax', 8],
+      ['clean', 'Wash', 2, ashore],
+      [
+        'finish',
+        'Compound and wax',
+        8,
+        {
+          ...ashore,
+          ...dry,
+          caution:
+            'From a staging, not from a ladder leaned on her. Earth-leakage breaker on the polisher.',
+        },
+      ],
     ],
   },
   {
@@ -381,8 +508,16 @@ export const starterList: readonly StarterJob[] = [
     severity: 4,
     zone: 'Galley',
     steps: [
-      ['contract', 'Pressure test and certificate', 0],
-      ['test', 'Alarm, locker drain, shut-off', 0.5],
+      ['contract', 'Pressure test and certificate', 0, { licensedKind: 'gas' }],
+      [
+        'test',
+        'Alarm, locker drain, shut-off',
+        0.5,
+        {
+          caution:
+            'No flames, no switches while it smells of gas. What is behind the regulator is for a licensed person.',
+        },
+      ],
     ],
   },
   {
@@ -394,7 +529,7 @@ export const starterList: readonly StarterJob[] = [
     steps: [
       ['survey', 'List with dates: raft, jackets, flares, extinguishers', 1.5],
       ['contract', 'Raft to service', 0],
-      ['fit', 'Plugs and hammer at every opening', 0.5],
+      ['fit', 'Plugs and hammer at every opening', 0.5, either],
     ],
   },
   {

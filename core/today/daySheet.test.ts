@@ -5,7 +5,7 @@ import { makePlan } from '../plan/makePlan'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
 import { daySheet } from './daySheet'
-import { asSaid, fitWindows } from './fitWindow'
+import { asSaid, fitWindows, touchDryHours } from './weather'
 
 const clock = zoneClock('UTC')
 const friday = Date.UTC(2027, 3, 16, 12)
@@ -75,7 +75,7 @@ const sheetOf = (rows: ReturnType<typeof saturdayRefit>, hours: readonly Weather
   daySheet(
     rows,
     makePlan(rows, friday).plan,
-    { on: saturday, placeNeed: 'boat', personIds: ['Ann'], weather: hours },
+    { on: saturday, placeNeed: 'boat', personIds: ['Ann'], weather: hours, until: at(16) },
     clock,
   )
 
@@ -88,7 +88,9 @@ describe('the day sheet', () => {
       ['packUp', at(11.5), at(12)],
     ])
     // 11:30 and 20 h of waiting: 07:30 on Sunday.
-    expect(sheet.overnight.map((line) => line.waitUntil)).toEqual([Date.UTC(2027, 3, 18, 7, 30)])
+    expect(sheet.overnight.map((one) => [one.title, one.job?.title, one.until])).toEqual([
+      ['plies', 'Deck', Date.UTC(2027, 3, 18, 7, 30)],
+    ])
     expect(sheet.lines[1]?.caution).toMatch(/no bare skin/)
   })
 
@@ -121,25 +123,221 @@ describe('the day sheet', () => {
     ])
   })
 
-  it('says from when it is fit, and by when it must be done', () => {
-    const early = sheetOf(saturdayRefit(), weather).lines[1]?.limit
-    expect(early).toEqual({ at: at(10), why: 'not before 10:00: under 10 °C', missed: true })
-    const warm = weather.map((hour) => ({ ...hour, tempC: 14 }))
-    expect(sheetOf(saturdayRefit(), warm).lines[1]?.limit).toEqual({
-      at: at(16),
-      why: 'done by 16:00: dew',
+  it('moves what the weather forbids to the hours that suit it, and says by when it must be done', () => {
+    // Cold until 10:00, dew from 16:00. Three hours and three to touch-dry: 10:00 to 13:00, done by 13:00.
+    const { lines, notToday } = sheetOf(saturdayRefit(), weather)
+    expect(lines.map((line) => [line.kind, line.from, line.to])).toEqual([
+      ['setUp', at(9.5), at(10)],
+      ['work', at(10), at(13)],
+      ['packUp', at(13), at(13.5)],
+    ])
+    expect(lines[1]).toMatchObject({ moved: true })
+    expect(lines[1]?.limit).toEqual({
+      at: at(13),
+      why: 'done by 13:00: dew at 16:00, touch-dry takes about 3 h',
       missed: false,
     })
-    const wet = sheetOf(
-      saturdayRefit(),
-      weather.map((hour) => ({ ...hour, tempC: 4 })),
-    )
-    expect(wet.lines[1]?.limit?.why).toMatch(/^not today/)
+    expect(notToday).toEqual([])
+    // Warm all morning the plan's own times stand.
+    const warm = weather.map((hour) => ({ ...hour, tempC: 14 }))
+    expect(sheetOf(saturdayRefit(), warm).lines[1]).toMatchObject({ from: at(8.5), moved: false })
   })
 
-  it('offers short work for the same people, no dust where something is wet', () => {
-    const offered = sheetOf(saturdayRefit(), []).whileItCures.map((one) => one.id)
-    expect(offered).toEqual(['hinges'])
+  it('fills the hours before with other work, and keeps the order of a job', () => {
+    const rows = saturdayRefit()
+    rows.step = rows.step.map((one) => (one.id === 'hinges' ? { ...one, notBefore: null } : one))
+    const { lines } = sheetOf(rows, weather)
+    expect(lines.map((line) => [line.step?.id ?? line.kind, line.from])).toEqual([
+      ['setUp', at(8)],
+      ['hinges', at(8.5)],
+      ['plies', at(10)],
+      ['packUp', at(13)],
+    ])
+  })
+
+  it('says what there is no room for today, with the real reason', () => {
+    const cold = sheetOf(
+      saturdayRefit(),
+      weather.map((hour) => ({ ...hour, tempC: 4, dewC: 0 })),
+    )
+    expect(cold.lines).toEqual([])
+    expect(cold.notToday.map((one) => [one.line.step?.id, one.why])).toEqual([
+      ['plies', 'no hour suits it: under 10 °C'],
+    ])
+    // Rain does not touch what needs no dry weather; the dew does, and is named.
+    const damp = sheetOf(
+      saturdayRefit(),
+      weather.map((hour) => ({ ...hour, tempC: 14, dewC: 12, rain: true })),
+    )
+    expect(damp.notToday[0]?.why).toBe('no hour suits it: dew')
+  })
+
+  it('keeps rain off until it is touch-dry', () => {
+    const rows = saturdayRefit()
+    rows.step = rows.step.map((one) => (one.id === 'plies' ? { ...one, needsDry: true } : one))
+    const fine = weather.map((hour) => ({ ...hour, tempC: 14, dewC: 5 }))
+    // 08:30 + 3 h + 3 h is 14:30: rain at 14:00 comes too early, rain at 15:00 does not.
+    const rainAt = (hour: number) =>
+      sheetOf(
+        rows,
+        fine.map((one) => ({ ...one, rain: one.at === at(hour) })),
+      )
+    expect(rainAt(14).notToday[0]?.why).toContain('rain after')
+    expect(rainAt(15).lines[1]?.limit?.why).toBe(
+      'done by 12:00: rain at 15:00, touch-dry takes about 3 h',
+    )
+  })
+
+  it('asks no weather of work in the shed, and no dew margin of work that is not wet', () => {
+    const rows = saturdayRefit()
+    const bad = weather.map((hour) => ({ ...hour, tempC: 14, dewC: 13, rain: false }))
+    rows.step = rows.step.map((one) => (one.id === 'plies' ? { ...one, placeNeed: 'shed' } : one))
+    const shed = daySheet(
+      rows,
+      makePlan(rows, friday).plan,
+      { on: saturday, placeNeed: 'shed', personIds: ['Ann'], weather: bad, until: at(16) },
+      clock,
+    )
+    expect([shed.notToday, shed.lines.map((line) => line.limit)]).toEqual([[], [null]])
+    const bedding = saturdayRefit()
+    bedding.step = bedding.step.map((one) =>
+      one.id === 'plies' ? { ...one, operation: 'bed' } : one,
+    )
+    expect(sheetOf(bedding, bad).notToday).toEqual([])
+  })
+
+  describe('while it cures', () => {
+    const offered = (change: (rows: ReturnType<typeof saturdayRefit>) => void) => {
+      const rows = saturdayRefit()
+      rows.step = rows.step.map((one) => (one.id === 'hinges' ? { ...one, notBefore: null } : one))
+      // Not on the sheet, for want of room: Ann's day is full.
+      rows.step = rows.step.map((one) =>
+        one.id === 'plies' ? { ...one, hoursLikely: 7, operation: 'fit' } : one,
+      )
+      change(rows)
+      return sheetOf(rows, []).whileItCures.map((one) => [one.step.id, one.job?.title])
+    }
+    const patch =
+      (id: string, given: object) =>
+      (rows: ReturnType<typeof saturdayRefit>): void => {
+        rows.step = rows.step.map((one) => (one.id === id ? { ...one, ...given } : one))
+      }
+    it('offers short work by its job', () => {
+      expect(offered(() => {})).toEqual([['hinges', 'Lids']])
+    })
+    it('offers nothing when nothing cures', () => {
+      expect(offered(patch('plies', { waitKind: 'none' }))).toEqual([])
+    })
+    it('counts what was laid on an earlier day, by steps and by clocks', () => {
+      const laid = { state: 'done', doneAt: at(-3), waitKind: 'chem', waitHours: 40 }
+      expect(
+        offered((rows) => {
+          patch('plies', { waitKind: 'none' })(rows)
+          patch('dusty', laid)(rows)
+        }),
+      ).toEqual([['hinges', 'Lids']])
+      expect(
+        offered((rows) => {
+          patch('plies', { waitKind: 'none' })(rows)
+          const sheet = { title: 'Filler', kind: 'cure' as const, startedAt: at(2), opensH: 30 }
+          add(rows, 'clock', 'c', sheet)
+        }),
+      ).toEqual([['hinges', 'Lids']])
+    })
+    it.each([
+      ['its date is not reached', patch('hinges', { notBefore: '2027-04-18' })],
+      [
+        'it needs her afloat',
+        (rows) => {
+          add(rows, 'haulOut', 'h', {
+            name: 'H',
+            liftOutAimed: '2027-04-01',
+            liftOutActual: '2027-04-01',
+            launchAimed: '2027-06-01',
+          })
+          patch('hinges', { hullNeed: 'afloat' })(rows)
+        },
+      ],
+      ['nobody here has the skill', patch('hinges', { skill: 'rigging' })],
+      [
+        'only one of two has the skill',
+        (rows) => {
+          rows.person[0] = { ...rows.person[0]!, skills: ['rigging'] }
+          patch('hinges', { skill: 'rigging', crewMin: 2, crewMax: 2 })(rows)
+        },
+      ],
+      ['it is kept for somebody else', patch('hinges', { wantedPersonId: 'Ben' })],
+      [
+        'what comes before still cures',
+        (rows) => {
+          step(rows, 'Lids', 'glue', {
+            state: 'done',
+            doneAt: at(2),
+            waitKind: 'chem',
+            waitHours: 24,
+            order: 'a',
+          })
+        },
+      ],
+      [
+        'its part has not come',
+        (rows) => {
+          add(rows, 'part', 'p', { name: 'Hinge', state: 'ordered', neededByStepId: 'hinges' })
+        },
+      ],
+    ] as readonly (readonly [string, (rows: ReturnType<typeof saturdayRefit>) => void])[])(
+      'not when %s',
+      (_, change) => expect(offered(change)).toEqual([]),
+    )
+    it('makes no dust where anything is wet, whenever it was laid', () => {
+      const dusty = (rows: ReturnType<typeof saturdayRefit>) => {
+        patch('hinges', { operation: 'grind' })(rows)
+        rows.job = rows.job.map((one) => (one.id === 'Lids' ? { ...one, zoneId: 'deck' } : one))
+      }
+      expect(offered(dusty)).toEqual([])
+    })
+  })
+
+  it('keeps what was done today in sight, with the hours logged on it', () => {
+    const rows = saturdayRefit()
+    rows.step = rows.step.map((one) =>
+      one.id === 'hinges' ? { ...one, state: 'done', doneAt: at(9) } : one,
+    )
+    expect(sheetOf(rows, []).done).toMatchObject([{ hoursLogged: 0, job: { title: 'Lids' } }])
+    add(rows, 'hoursEntry', 'h', { stepId: 'hinges', personId: 'Ann', on: saturday, hours: 1.5 })
+    expect(sheetOf(rows, []).done[0]?.hoursLogged).toBe(1.5)
+  })
+
+  it('packs and unpacks where she lies: an hour at the berth, half an hour in the yard', () => {
+    const rows = saturdayRefit()
+    rows.place[1] = { ...rows.place[1]!, setUpMin: 60, packUpMin: 15 }
+    const afloat = sheetOf(rows, []).lines
+    expect([afloat[0]?.to, (afloat[0]?.to ?? 0) - (afloat[0]?.from ?? 0)]).toEqual([
+      at(9),
+      3_600_000,
+    ])
+    add(rows, 'haulOut', 'h', {
+      name: 'H',
+      liftOutAimed: '2027-04-01',
+      liftOutActual: '2027-04-01',
+      launchAimed: '2027-06-01',
+    })
+    const ashore = sheetOf(rows, []).lines
+    expect((ashore[0]?.to ?? 0) - (ashore[0]?.from ?? 0)).toBe(1_800_000)
+  })
+
+  it('leaves who cannot come at home, though the day was set up with them', () => {
+    const rows = saturdayRefit()
+    add(rows, 'dayPlan', 'd', {
+      on: saturday,
+      personIds: ['Ann'],
+      from: '08:00',
+      to: '16:00',
+      rain: true,
+    })
+    expect(sheetOf(rows, []).lines.length).toBeGreaterThan(0)
+    add(rows, 'personDay', 'x', { personId: 'Ann', on: saturday, kind: 'cannotCome' })
+    expect(sheetOf(rows, []).lines).toEqual([])
   })
 
   it('lists what is elsewhere, and keeps for more hands what one cannot do', () => {
@@ -155,16 +353,44 @@ describe('the day sheet', () => {
 
 describe('weather', () => {
   it('is fit in one stretch from ten to four', () => {
-    expect(fitWindows(weather, 10, false)).toEqual([[at(10), at(16)]])
+    expect(fitWindows(weather, { minTempC: 10, dry: false, dewMargin: true })).toEqual([
+      [at(10), at(16)],
+    ])
   })
 
-  it('is bent to what a person says, the damp with it', () => {
-    // 8 and 14 °C become 10 and 20: 14 is bent to 20, and its dew point from 5 to 11.
-    const said = asSaid(weather, { lowC: 10, highC: 20, rain: false })
-    expect(said[0]).toMatchObject({ tempC: 10, dewC: 7 })
-    expect(said[12]).toMatchObject({ tempC: 20, dewC: 11 })
+  it('is bent to what a person says; the water in the air stays', () => {
+    // 8 and 14 °C become 10 and 20; dew points of 5 and 12 stay.
+    const said = asSaid(weather, { lowC: 10, highC: 20, rain: false }, at(0))
+    expect(said[0]).toMatchObject({ tempC: 10, dewC: 5 })
+    expect(said[12]).toMatchObject({ tempC: 20, dewC: 5 })
+    expect(said[20]).toMatchObject({ tempC: 20, dewC: 12 })
+    // Colder than its dew point air cannot be: the dew point follows it down.
+    expect(asSaid(weather, { lowC: 1, highC: 9, rain: false }, at(0))[20]).toMatchObject({
+      dewC: 9,
+    })
     expect(
-      asSaid(weather, { lowC: null, highC: null, rain: true }).every((hour) => hour.rain),
+      asSaid(weather, { lowC: null, highC: null, rain: true }, at(0)).every((hour) => hour.rain),
     ).toBe(true)
+  })
+
+  it('is made of a typed low and high where no forecast comes, and of nothing less', () => {
+    expect(asSaid([], { lowC: 6, highC: null, rain: false }, at(0))).toEqual([])
+    const made = asSaid([], { lowC: 6, highC: 16, rain: false }, at(0))
+    expect([made[5]?.tempC, made[15]?.tempC, made[10]?.tempC]).toEqual([
+      expect.closeTo(6, 9),
+      expect.closeTo(16, 9),
+      expect.closeTo(11, 9),
+    ])
+    expect(made[12]?.dewC).toBe(5)
+  })
+
+  it('gives a third of the cure to touch-dry, one hour at least and six at most', () => {
+    const [plies] = saturdayRefit().step
+    const of = (given: object, airC: number) => touchDryHours({ ...plies!, ...given }, airC)
+    // 12 h at 20 °C are 24 h at 10 °C: 8, held at 6.
+    expect(of({ waitKind: 'chem', waitHours: 12 }, 20)).toBe(4)
+    expect(of({ waitKind: 'chem', waitHours: 12 }, 10)).toBe(6)
+    expect(of({ waitKind: 'chem', waitHours: 1 }, 20)).toBe(1)
+    expect(of({ operation: 'cut' }, 20)).toBe(0)
   })
 })

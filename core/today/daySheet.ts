@@ -1,71 +1,53 @@
-import { isLocated } from '../bags/bags'
 import type { Job, Step } from '../model/entities'
-import type { Mend, Placement, StoredPlan } from '../model/stored'
+import type { Placement, StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
-import { byId } from '../model/refit'
+import { byId, groupBy } from '../model/refit'
 import type { PlaceNeed } from '../model/words'
-import type { WeatherHour } from '../cure/dewPoint'
-import { cautionOf, factsOf } from '../plan/facts'
+import { cautionsOf } from '../plan/facts'
 import { arcsOf } from '../plan/network'
-import { isOpen, plannedHours } from '../plan/planned'
-import { dayNumber, minuteMs, hourMs } from '../time/civil'
-import { clockTimeOf } from '../time/say'
+import { isOpen } from '../plan/planned'
+import { waitOver } from '../plan/schedule/compile'
+import { liveHours } from '../progress/derive'
+import { dayNumber, hourMs, minuteMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
-import { fitWindows, usualMinC } from './fitWindow'
+import { curingDuring } from './curing'
+import type { Curing } from './curing'
+import type { DayFrame, DayLine } from './dayLine'
+import { offeredWhile } from './offered'
+import type { Offered } from './offered'
+import { placeOn } from './placeOn'
+import { retime } from './retime'
+import type { NotToday } from './retime'
+import { takeWith } from './takeWith'
+import type { TakeLine } from './takeWith'
 
-/** A line of the day sheet. */
-export interface DayLine {
-  readonly kind: 'setUp' | 'work' | 'packUp'
-  readonly from: number
-  readonly to: number
-  /** Null for set-up and pack-up. */
-  readonly step: Step | null
+/** A step finished on the day, with what was logged on it. */
+export interface DoneLine {
+  readonly step: Step
   readonly job: Job | null
-  readonly personIds: readonly string[]
-  /** Goes on another day. */
-  readonly continues: boolean
-  readonly caution: string
-  /** "done by 16:30: dew" or null: when it must be finished and why. */
-  readonly limit: { readonly at: number; readonly why: string; readonly missed: boolean } | null
-  /** End of the wait after it when that is after the work; null: none. */
-  readonly waitUntil: number | null
-  /** What is done besides because a bond window shuts. */
-  readonly mends: readonly Mend[]
-}
-
-/** Something to take along that is not at the place. */
-export interface TakeLine {
-  readonly id: string
-  readonly what: string
-  readonly amount: string
-  readonly kind: string
-  readonly at: string
-  readonly stepTitle: string
+  readonly at: number
+  readonly hoursLogged: number
 }
 
 export interface DaySheet {
   readonly lines: readonly DayLine[]
-  /** What is left to cure overnight. */
-  readonly overnight: readonly DayLine[]
-  /** Small open steps for the same place while it cures. */
-  readonly whileItCures: readonly Step[]
+  /** Planned for the day, and the day's weather leaves no room for it. */
+  readonly notToday: readonly NotToday[]
+  readonly done: readonly DoneLine[]
+  /** What cures when the day is over, whenever it was laid. */
+  readonly overnight: readonly Curing[]
+  /** Small open steps for the same place while something cures. */
+  readonly whileItCures: readonly Offered[]
   readonly take: readonly TakeLine[]
   /** Steps to keep for a day with more hands, and why. */
-  readonly forHelpers: readonly { readonly step: Step; readonly why: string }[]
+  readonly forHelpers: readonly {
+    readonly step: Step
+    readonly job: Job | null
+    readonly why: string
+  }[]
   readonly placeNeed: PlaceNeed
 }
 
-/** Whom and what the day has. */
-export interface DayFrame {
-  readonly on: string
-  readonly placeNeed: PlaceNeed
-  readonly personIds: readonly string[]
-  readonly weather: readonly WeatherHour[]
-}
-
-/** Longest job worth offering while something cures, hours. */
-const shortWorkHours = 2
-const mostOffered = 2
 const mostKept = 4
 
 /** The day sheet of one date, read from the plan. Work at another place that day is left out. */
@@ -79,23 +61,33 @@ export function daySheet(
   const jobs = byId(rows.job)
   const day = dayNumber(frame.on)
   const [start, end] = [clock.at(day, 0), clock.at(day + 1, 0)]
-  const work = plan.placements
+  const planned = plan.placements
     .flatMap((placement) => {
       const step = steps.get(placement.stepId)
-      if (!step || step.placeNeed !== frame.placeNeed) return []
+      if (!step || !isOpen(step) || step.placeNeed !== frame.placeNeed) return []
       return placement.segments
         .filter(([from, to]) => from >= start && from < end && to > from)
-        .map((segment) =>
-          lineOf(step, jobs.get(step.jobId) ?? null, placement, segment, frame, clock),
-        )
+        .map((segment) => lineOf(step, jobs.get(step.jobId) ?? null, placement, segment))
     })
     .sort((a, b) => a.from - b.from || a.to - b.to)
-  const lines = [...framed(rows, work, frame), ...work].sort((a, b) => a.from - b.from)
-  const onSheet = new Set(work.map((line) => line.step?.id))
+  const { lines: work, notToday } = retime(
+    planned,
+    frame.weather,
+    frame.until,
+    ...waitsOf(rows, plan, planned),
+    clock,
+    rows.refit[0]?.units ?? 'metric',
+  )
+  const cutShort = new Set(notToday.map((one) => one.line.step?.id))
+  const asTimed = timedPlacements(plan.placements, planned, work, cutShort)
+  const curing = curingDuring(rows, asTimed, start, end)
+  const onSheet = new Set(planned.map((line) => line.step?.id))
   return {
-    lines,
-    overnight: work.filter((line) => (line.waitUntil ?? 0) > end),
-    whileItCures: offered(rows, plan, frame, work, onSheet),
+    lines: [...framed(rows, plan, work, frame, clock), ...work].sort((a, b) => a.from - b.from),
+    notToday,
+    done: doneOn(rows, frame.placeNeed, start, end),
+    overnight: curing.filter((one) => one.until > end),
+    whileItCures: offeredWhile(rows, plan, frame, curing, onSheet, clock, start),
     take: takeWith(rows, work, frame),
     forHelpers: keptForHelpers(rows, frame, onSheet),
     placeNeed: frame.placeNeed,
@@ -107,8 +99,6 @@ function lineOf(
   job: Job | null,
   placement: Placement,
   [from, to]: readonly [number, number],
-  frame: DayFrame,
-  clock: ZoneClock,
 ): DayLine {
   const last = placement.segments.at(-1)?.[1] === to
   return {
@@ -119,65 +109,100 @@ function lineOf(
     job,
     personIds: placement.personIds,
     continues: !last,
-    caution: cautionOf(step),
-    limit: limitOf(step, from, to, frame.weather, clock),
+    caution: cautionsOf(step),
+    limit: null,
     waitUntil: last && placement.readyAt > to ? placement.readyAt : null,
     mends: placement.mends ?? [],
+    moved: false,
   }
 }
 
-/** When coating and laminating must be finished: the end of the hours that suit it. */
-function limitOf(
-  step: Step,
-  from: number,
-  to: number,
-  weather: readonly WeatherHour[],
+/** When what a line waits for outside the sheet is over, and which steps of the sheet it follows. */
+function waitsOf(
+  rows: RefitRows,
+  plan: StoredPlan,
+  planned: readonly DayLine[],
+): [(line: DayLine) => number, (line: DayLine) => string[]] {
+  const arcs = groupBy(arcsOf(rows), (arc) => arc.to)
+  const steps = byId(rows.step)
+  const placed = new Map(plan.placements.map((one) => [one.stepId, one]))
+  const here = new Set(planned.map((line) => line.step?.id))
+  const readyFrom = (line: DayLine): number => {
+    const binding = placed.get(line.step?.id ?? '')?.binding.kind
+    // What a part, a date, a trade or the hull holds cannot come forward.
+    const held = !['now', 'after', 'wait', 'people', 'weather', 'bondWindow'].includes(
+      binding ?? '',
+    )
+    let at = held ? line.from : -Infinity
+    for (const arc of arcs.get(line.step?.id ?? '') ?? []) {
+      if (here.has(arc.from)) continue
+      const from = steps.get(arc.from)
+      const ready =
+        placed.get(arc.from)?.readyAt ??
+        (from?.state === 'done' ? waitOver(from, from.doneAt ?? 0, rows) : undefined)
+      if (ready !== undefined) at = Math.max(at, ready + arc.minWaitHours * hourMs)
+    }
+    return at
+  }
+  const before = (line: DayLine) =>
+    (arcs.get(line.step?.id ?? '') ?? []).map((arc) => arc.from).filter((id) => here.has(id))
+  return [readyFrom, before]
+}
+
+/** Placements with the day's lines where the sheet puts them, so that cures run from there. */
+function timedPlacements(
+  placements: readonly Placement[],
+  planned: readonly DayLine[],
+  work: readonly DayLine[],
+  lost: ReadonlySet<string | undefined>,
+): Placement[] {
+  const moved = new Map(work.filter((line) => line.moved).map((line) => [line.step?.id, line]))
+  const was = new Map(planned.map((line) => [line.step?.id, line]))
+  return placements.flatMap((one) => {
+    if (lost.has(one.stepId)) return []
+    const [line, old] = [moved.get(one.stepId), was.get(one.stepId)]
+    if (!line || !old || line.continues) return [one]
+    const by = line.to - old.to
+    const segments = one.segments.map(([from, to]) =>
+      to === old.to ? ([from + by, to + by] as const) : ([from, to] as const),
+    )
+    return [{ ...one, segments, readyAt: one.readyAt + by }]
+  })
+}
+
+/** Steps finished on the day at the place. */
+function doneOn(rows: RefitRows, placeNeed: PlaceNeed, start: number, end: number): DoneLine[] {
+  const jobs = byId(rows.job)
+  const logged = groupBy(liveHours(rows), (entry) => entry.stepId)
+  return rows.step
+    .filter(
+      (step) =>
+        step.state === 'done' &&
+        step.placeNeed === placeNeed &&
+        step.doneAt !== null &&
+        step.doneAt >= start &&
+        step.doneAt < end,
+    )
+    .sort((a, b) => (a.doneAt ?? 0) - (b.doneAt ?? 0))
+    .map((step) => ({
+      step,
+      job: jobs.get(step.jobId) ?? null,
+      at: step.doneAt ?? start,
+      hoursLogged: (logged.get(step.id) ?? []).reduce((sum, entry) => sum + entry.hours, 0),
+    }))
+}
+
+/** Unpacking before the first and packing up after the last work, as the place where she lies asks. */
+function framed(
+  rows: RefitRows,
+  plan: StoredPlan,
+  work: readonly DayLine[],
+  frame: DayFrame,
   clock: ZoneClock,
-): DayLine['limit'] {
-  const facts = factsOf(step.operation)
-  const wet = facts.coats || step.operation === 'laminate' || step.operation === 'fill'
-  if (!(wet || step.minTempC !== null || step.needsDry) || weather.length === 0) return null
-  const minTempC = step.minTempC ?? (wet ? usualMinC : -50)
-  const windows = fitWindows(weather, minTempC, step.needsDry)
-  const window = windows.find(([a, b]) => a < to && b > from)
-  if (!window) {
-    const next = windows.find(([a]) => a > from)
-    return {
-      at: from,
-      why: next
-        ? `not before ${clockTimeOf(next[0], clock)}: too cold, too damp or wet until then`
-        : 'not today: too cold, too damp or wet',
-      missed: true,
-    }
-  }
-  const why = reasonAt(weather, window[1], minTempC)
-  if (window[0] > from)
-    return {
-      at: window[0],
-      why: `not before ${clockTimeOf(window[0], clock)}: ${reasonAt(weather, window[0] - hourMs, minTempC)}`,
-      missed: true,
-    }
-  return {
-    at: window[1],
-    why: `done by ${clockTimeOf(window[1], clock)}: ${why}`,
-    missed: window[1] < to,
-  }
-}
-
-function reasonAt(weather: readonly WeatherHour[], at: number, minTempC: number): string {
-  const hour = weather.find((one) => one.at <= at && at < one.at + hourMs)
-  if (!hour) return 'the forecast ends'
-  if (hour.tempC < minTempC) return `under ${minTempC} °C`
-  if (hour.rain) return 'rain'
-  return 'dew'
-}
-
-/** Unpacking before the first and packing up after the last work. */
-function framed(rows: RefitRows, work: readonly DayLine[], frame: DayFrame): DayLine[] {
+): DayLine[] {
   const [first] = work
   if (!first) return []
-  const kind = frame.placeNeed === 'shed' ? 'shed' : 'yard'
-  const place = rows.place.find((one) => one.kind === kind)
+  const place = placeOn(rows, plan, frame.on, frame.placeNeed, clock)
   const base = {
     step: null,
     job: null,
@@ -187,118 +212,17 @@ function framed(rows: RefitRows, work: readonly DayLine[], frame: DayFrame): Day
     limit: null,
     waitUntil: null,
     mends: [],
+    moved: false,
   }
   const last = Math.max(...work.map((line) => line.to))
-  const lines: DayLine[] = []
-  if (place && place.setUpMin > 0)
-    lines.push({
-      ...base,
-      kind: 'setUp',
-      from: first.from - place.setUpMin * minuteMs,
-      to: first.from,
-    })
-  if (place && place.packUpMin > 0)
-    lines.push({ ...base, kind: 'packUp', from: last, to: last + place.packUpMin * minuteMs })
-  return lines
-}
-
-/** Short open steps whose turn has come, at the place, for people who are there; no dust over wet work. */
-function offered(
-  rows: RefitRows,
-  plan: StoredPlan,
-  frame: DayFrame,
-  work: readonly DayLine[],
-  onSheet: ReadonlySet<string | undefined>,
-): Step[] {
-  const steps = byId(rows.step)
-  const jobs = byId(rows.job)
-  const people = rows.person.filter((person) => frame.personIds.includes(person.id))
-  const blocked = new Set(
-    arcsOf(rows)
-      .filter((arc) => steps.get(arc.from)?.state !== 'done')
-      .map((arc) => arc.to),
-  )
-  const wetZones = new Set(
-    work.filter((line) => line.waitUntil !== null).map((line) => line.job?.zoneId),
-  )
-  const unfit = isAshore(rows, frame.on) ? 'afloat' : 'ashore'
-  const planned = new Set(plan.placements.map((one) => one.stepId))
-  return rows.step
-    .filter((step) => {
-      const job = jobs.get(step.jobId)
-      if (!job || job.decision !== 'plan' || !isOpen(step) || onSheet.has(step.id)) return false
-      if (step.placeNeed !== frame.placeNeed || blocked.has(step.id)) return false
-      if (step.hoursLikely <= 0 || plannedHours(step) > shortWorkHours) return false
-      if (step.crewMin > people.length) return false
-      if (step.skill !== 'general' && !people.some((one) => one.skills.includes(step.skill)))
-        return false
-      if (factsOf(step.operation).dusty && wetZones.has(job.zoneId)) return false
-      return step.hullNeed !== unfit && planned.has(step.id)
-    })
-    .sort((a, b) => plannedHours(a) - plannedHours(b) || (a.id < b.id ? -1 : 1))
-    .slice(0, mostOffered)
-}
-
-/** True when she is out of the water on a date, as far as what happened says. */
-const isAshore = (rows: RefitRows, on: string): boolean =>
-  rows.haulOut.some(
-    (haul) =>
-      haul.liftOutActual !== null && haul.liftOutActual <= on && (haul.launchActual ?? '9999') > on,
-  )
-
-const placeWord: Readonly<Record<string, string>> = {
-  boat: 'at the boat',
-  shed: 'in the shed',
-  home: 'at home',
-  toBuy: 'to buy',
-}
-
-/** Bring lines and strip-out bags of the day's steps that are not where the work is. */
-function takeWith(rows: RefitRows, work: readonly DayLine[], frame: DayFrame): TakeLine[] {
-  const steps = new Map(work.map((line) => [line.step?.id, line.step]))
-  const lines = rows.bringLine
-    .filter((line) => steps.has(line.stepId) && line.at !== frame.placeNeed)
-    .map((line) => ({
-      id: line.id,
-      what: line.what,
-      amount: line.amount,
-      kind: line.kind,
-      at: placeWord[line.at] ?? line.at,
-      stepTitle: steps.get(line.stepId)?.title ?? '',
-    }))
-  const bags = rows.bag
-    .filter((bag) => bag.state !== 'fitted' && steps.has(bag.wantedByStepId ?? ''))
-    .map((bag) => ({
-      id: bag.id,
-      what: `Bag ${bag.code}, ${bag.what}`,
-      amount: '',
-      kind: 'bag',
-      at: isLocated(bag) ? bag.storedAt : 'nobody knows where',
-      stepTitle: steps.get(bag.wantedByStepId ?? '')?.title ?? '',
-    }))
-  const parts = rows.part
-    .filter((part) => part.state !== 'returned' && part.state !== 'fitted')
-    .filter((part) => steps.has(part.neededByStepId ?? ''))
-    .map((part) => ({
-      id: part.id,
-      what: part.name,
-      amount: [Number(part.quantity.toFixed(2)), part.unit === 'pieces' ? '' : part.unit]
-        .join(' ')
-        .trim(),
-      kind: 'part',
-      at: partWord[part.state] ?? part.state,
-      stepTitle: steps.get(part.neededByStepId ?? '')?.title ?? '',
-    }))
-  return [...bags, ...lines, ...parts]
-}
-
-/** Where a part of a state is to be had from. */
-const partWord: Readonly<Record<string, string>> = {
-  wanted: 'to buy',
-  specified: 'to buy',
-  quoted: 'to buy',
-  ordered: 'ordered, not here yet',
-  arrived: 'bought',
+  const setUp = (place?.setUpMin ?? 0) * minuteMs
+  const packUp = (place?.packUpMin ?? 0) * minuteMs
+  return [
+    ...(setUp > 0
+      ? [{ ...base, kind: 'setUp' as const, from: first.from - setUp, to: first.from }]
+      : []),
+    ...(packUp > 0 ? [{ ...base, kind: 'packUp' as const, from: last, to: last + packUp }] : []),
+  ]
 }
 
 function keptForHelpers(
@@ -315,9 +239,10 @@ function keptForHelpers(
       (step) => isOpen(step) && jobs.get(step.jobId)?.decision === 'plan' && !onSheet.has(step.id),
     )
     .flatMap((step) => {
+      const job = jobs.get(step.jobId) ?? null
       if (step.crewMin > frame.personIds.length)
-        return [{ step, why: `needs ${step.crewMin} at once` }]
-      return step.forHelpers && !helperHere ? [{ step, why: 'good for a helper' }] : []
+        return [{ step, job, why: `needs ${step.crewMin} at once` }]
+      return step.forHelpers && !helperHere ? [{ step, job, why: 'good for a helper' }] : []
     })
     .slice(0, mostKept)
 }

@@ -1,33 +1,59 @@
-import { read, readNumber, unread } from './parsed'
+import { ambiguity, plainInput, read, readAmount, unread } from './parsed'
 import type { Parsed } from './parsed'
 
+/** Hours in a day as people mean it: of work, and on the clock. */
+export type HoursOfDay = 8 | 24
+
 /**
- * Hours as people write them: `1h30`, `1 h 30 m`, `90m`, `1.5`, `1,5`, `1:30`, `2 h`.
- * Accepts 0 to `most` (a day's 24 unless told otherwise).
+ * Hours as people write them: `1h30`, `1 h 30 mins`, `90m`, `1.5`, `1½`, `1:30`, `1 1/2 h`, `9:30-12`,
+ * `1 day` (of `dayHours`: 8 of work, 24 of waiting). Accepts 0 to `most` (a day's 24 unless told otherwise).
  */
-export function parseHours(text: string, most = 24): Parsed<number> {
-  const said = text.trim().toLowerCase()
+export function parseHours(text: string, most = 24, dayHours: HoursOfDay = 8): Parsed<number> {
+  const said = plainInput(text).replace(/\.$/, '')
   if (said === '') return unread('Type hours, for example 1h30, 90m or 1.5.')
   if (said.startsWith('-'))
     return unread('Hours cannot be negative. Type what was worked, like 1h30.')
-  const hours = readHours(said)
+  const asks = ambiguity(said)
+  if (asks) return unread(asks)
+  const hours = readHours(said, dayHours)
   if (hours === null) return unread(`"${text.trim()}" is not a time. Try 1h30, 90m or 1.5.`)
   if (hours > most)
     return unread(`${formatHours(hours)} is more than ${most} h. Check it, or split it.`)
   return read(hours)
 }
 
-function readHours(said: string): number | null {
-  const plain = readNumber(said)
+const amount = '(\\d+[ -]\\d+ ?/ ?\\d+|\\d+ ?/ ?\\d+|\\d+(?:[.,]\\d+)?|[.,]\\d+)'
+const daysAndHours = new RegExp(
+  `^(?:${amount} ?d(?:ays?)?\\.?,?)? ?(?:${amount} ?h(?:ours?|rs?)?\\.?,?)? ?(?:${amount} ?(?:m(?:in(?:ute)?s?)?\\.?)?)?$`,
+)
+
+function readHours(said: string, dayHours: HoursOfDay): number | null {
+  const plain = readAmount(said)
   if (plain !== null) return plain
   const colon = /^(\d+):([0-5]\d)$/.exec(said)
   if (colon) return Number(colon[1]) + Number(colon[2]) / 60
-  const worded =
-    /^(?:(\d+(?:[.,]\d+)?)\s*h(?:ours?|rs?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*(?:m(?:in(?:utes?)?)?)?)?$/.exec(
-      said,
-    )
-  if (!worded || (worded[1] === undefined && !/m/.test(said))) return null
-  return (readNumber(worded[1] ?? '0') ?? 0) + (readNumber(worded[2] ?? '0') ?? 0) / 60
+  const span = fromTo(said)
+  if (span !== null) return span
+  const worded = daysAndHours.exec(said)
+  // A bare number after hours is minutes; after days alone nobody knows.
+  if (!worded || (worded[2] === undefined && worded[3] !== undefined && !/m/.test(said)))
+    return null
+  const [days, hours, minutes] = [worded[1], worded[2], worded[3]].map((one) =>
+    one === undefined ? 0 : readAmount(one),
+  ) as [number | null, number | null, number | null]
+  if (days === null || hours === null || minutes === null) return null
+  return days * dayHours + hours + minutes / 60
+}
+
+/** '9:30-12', '9 - 12:15': from one time of day to a later one. Null when it is not that. */
+function fromTo(said: string): number | null {
+  const match = /^(\d{1,2})(?:[:.]([0-5]\d))? ?(?:-|to) ?(\d{1,2})(?:[:.]([0-5]\d))?$/.exec(said)
+  if (!match) return null
+  const [from, to] = [
+    Number(match[1]) + Number(match[2] ?? 0) / 60,
+    Number(match[3]) + Number(match[4] ?? 0) / 60,
+  ]
+  return from < to && to <= 24 ? to - from : null
 }
 
 /** `54 min`, `2 h`, `2 h 36`. Rounded to the minute. */

@@ -1,59 +1,90 @@
-import { read, readNumber, unread } from './parsed'
+import { ambiguity, plainInput, read, readAmount, unread } from './parsed'
 import type { Parsed } from './parsed'
 
 export const metresPerInch = 0.0254
+/** Mixed is metric with drills and bolts in inches. */
 export type UnitSystem = 'metric' | 'us' | 'mixed'
+/** What a bare number in a field is taken for. */
+export type LengthUnit = 'mm' | 'cm' | 'm' | 'in' | 'ft'
 
 const metresPer: Readonly<Record<string, number>> = {
   mm: 0.001,
   cm: 0.01,
   m: 1,
   in: metresPerInch,
-  inch: metresPerInch,
-  inches: metresPerInch,
-  '"': metresPerInch,
-  '″': metresPerInch,
   ft: 0.3048,
-  feet: 0.3048,
-  foot: 0.3048,
-  "'": 0.3048,
-  '′': 0.3048,
+}
+/** Feet go with inches and metres with millimetres: "3 m 5 ft" is a slip. */
+const isInch = (unit: LengthUnit): boolean => unit === 'in' || unit === 'ft'
+const unitOf: Readonly<Record<string, LengthUnit>> = {
+  mm: 'mm',
+  millimetres: 'mm',
+  cm: 'cm',
+  m: 'm',
+  metres: 'm',
+  meters: 'm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  ft: 'ft',
+  feet: 'ft',
+  foot: 'ft',
+  "'": 'ft',
 }
 
-/** '3 1/2', '1/2' or a plain number. */
-function readAmount(text: string): number | null {
-  const mixed = /^(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text.trim())
-  if (!mixed) return readNumber(text)
-  const below = Number(mixed[3])
-  return below === 0 ? null : Number(mixed[1] ?? 0) + Number(mixed[2]) / below
-}
+/** What a bare number means where nothing else is said: a boat is measured in metres or feet. */
+export const boatUnit = (units: UnitSystem): LengthUnit => (units === 'us' ? 'ft' : 'm')
+const piece =
+  /(\d+[ -]\d+ ?\/ ?\d+|\d+ ?\/ ?\d+|\d+(?:[.,]\d+)*|[.,]\d+) ?(millimetres|metres|meters|mm|cm|m|inches|inch|in|feet|foot|ft|["'])?\.?,? ?/y
 
 /**
- * Metres of a length as written: `3 1/2"`, `5' 3 1/2"`, `89 mm`, `1,5 m`, `40 ft`. A bare number is
- * taken in the unit of the setting: metres, or inches for US customary and mixed.
+ * Metres of a length as written: `3 1/2"`, `3-1/2"`, `3½"`, `5' 3 1/2"`, `5 ft 3`, `89 mm`, `1,5 m`. A bare
+ * number is taken in `bare`; a bare number after feet is inches. `1,500` is asked about.
  */
-export function parseLength(text: string, units: UnitSystem): Parsed<number> {
-  const said = text.trim()
+export function parseLength(
+  text: string,
+  units: UnitSystem,
+  bare: LengthUnit = units === 'us' ? 'in' : 'm',
+): Parsed<number> {
+  const said = plainInput(text)
   if (said === '') return unread('Type a length, for example 89 mm or 3 1/2".')
   if (said.startsWith('-')) return unread('A length cannot be negative.')
-  const bare = readAmount(said)
-  if (bare !== null) return read(units === 'metric' ? bare : bare * metresPerInch)
-  const piece = /([\d.,/\s]+?)\s*(mm|cm|m|inches|inch|in|feet|foot|ft|["″'′])/gy
+  const asks = ambiguity(said)
+  if (asks) return unread(asks)
   let metres = 0
+  let last: LengthUnit | null = null
+  piece.lastIndex = 0
   let at = 0
   for (let match = piece.exec(said); match; match = piece.exec(said)) {
-    const amount = readAmount(match[1] as string)
-    if (amount === null) return unread(`"${match[1]?.trim()}" is not a number or a fraction.`)
-    metres += amount * (metresPer[match[2] as string] as number)
+    const value = readAmount(match[1] as string)
+    if (value === null) return unread(`"${match[1]?.trim()}" is not a number or a fraction.`)
+    const unit: LengthUnit | null = match[2]
+      ? (unitOf[match[2]] ?? null)
+      : last === 'ft'
+        ? 'in'
+        : at === 0
+          ? bare
+          : null
+    if (
+      unit === null ||
+      (last !== null &&
+        (isInch(unit) !== isInch(last) ||
+          (metresPer[unit] as number) >= (metresPer[last] as number)))
+    )
+      return unread(`"${text.trim()}" could not be read. Write it like 5' 3 1/2" or 1.6 m.`)
+    metres += value * (metresPer[unit] as number)
+    last = unit
     at = piece.lastIndex
+    if (at >= said.length) break
   }
   const rest = said.slice(at).trim()
-  const unit = /[a-z]+/i.exec(rest)?.[0]
+  const word = /[a-z]+/i.exec(rest)?.[0]
   if (rest !== '')
     return unread(
-      unit
-        ? `"${unit}" is not a unit of length here. Use mm, cm, m, in or ft.`
-        : `"${rest}" could not be read. Write it like 5' 3 1/2" or 1,6 m.`,
+      word
+        ? `"${word}" is not a unit of length here. Use mm, cm, m, in or ft.`
+        : `"${rest}" could not be read. Write it like 5' 3 1/2" or 1.6 m.`,
     )
   return read(metres)
 }
@@ -72,12 +103,12 @@ function inchesText(inches: number): string {
   return `${[whole > 0 || fraction === '' ? whole : '', fraction].filter((x) => x !== '').join(' ')}"`
 }
 
-/** A length for reading: metric in mm below 1 m and m above; US as feet and inches; mixed in inches. */
+/** A length for reading: metric in mm below 1 m and m above, which mixed is but for drills; US as feet and inches. */
 export function formatLength(metres: number, units: UnitSystem): string {
-  if (units === 'metric')
+  if (units !== 'us')
     return metres < 1 ? `${Math.round(metres * 1000)} mm` : `${Number(metres.toFixed(2))} m`
   const inches = metres / metresPerInch
-  if (units === 'mixed' || inches < 12) return inchesText(inches)
+  if (inches < 12) return inchesText(inches)
   const sixteenths = Math.round(inches * 16)
   return `${Math.floor(sixteenths / 192)}' ${inchesText((sixteenths % 192) / 16)}`
 }

@@ -73,6 +73,31 @@ describe('the week', () => {
     ])
   })
 
+  it('compares a week gone by with its own end, not with today', () => {
+    // The gate stood on 10 April at the start of the week, on 17 April at its end, and moved again since.
+    const rows = weekRefit()
+    const figures = (gateOn: number, hours: number) => ({
+      earnedIn: 0,
+      hoursOpen: hours,
+      hoursDonePlanned: 0,
+      hoursLogged: 0,
+      gateAt: { show: gateOn },
+      jobHoursOpen: { Deck: hours },
+      jobTitles: {},
+    })
+    const was = Date.UTC(2027, 3, 10, 12)
+    const then = Date.UTC(2027, 3, 17, 12)
+    add(rows, 'weekSnapshot', 'w1', { week: '2027-03-29', at: was, figures: figures(was, 4) })
+    add(rows, 'weekSnapshot', 'w2', { week: '2027-04-05', at: then, figures: figures(then, 6) })
+    const { plan } = makePlan(rows, friday)
+    const past = weekReview(rows, plan, derive(rows, plan, friday), '2027-04-05')
+    expect(past.moved).toMatchObject([{ days: 7, from: '2027-04-10', to: '2027-04-17' }])
+    expect(past.why).toEqual(['Deck grew by 2 h.'])
+    expect(past.next).toEqual([])
+    const older = weekReview(rows, plan, derive(rows, plan, friday), '2027-03-22')
+    expect(older.compared).toBe(false)
+  })
+
   it('sets hours planned against hours there, and names what does not fit', () => {
     const rows = weekRefit()
     // Saturday gives 8 h in each week; "lay" takes 6 in the first, 9 h in one go fit no day.
@@ -103,6 +128,16 @@ describe('an as-built sheet', () => {
       quantity: 2,
       unit: 'sheet',
     })
+    add(rows, 'part', 'r', { name: 'Cloth', neededByStepId: 'cut', quantity: 3, unit: 'm²' })
+    add(rows, 'part', 'gone', { name: 'Wrong one', jobId: 'Deck', state: 'returned' })
+    add(rows, 'tradeBooking', 'tb', {
+      stepId: 'cut',
+      trade: 'Brannock',
+      from: '2027-04-14',
+      to: '2027-04-14',
+      state: 'came',
+      priceMinor: 5_000,
+    })
     add(rows, 'bringLine', 'b', {
       stepId: 'cut',
       what: 'Resin',
@@ -125,9 +160,10 @@ describe('an as-built sheet', () => {
       patch: {
         title: 'Deck',
         doneOn: '2027-04-14',
-        who: 'Ann, Ben',
+        who: 'Ann, Ben, Brannock',
         hours: 3.5,
-        costMinor: 16_200,
+        // 2 × 81.00 and the trade's 50.00
+        costMinor: 21_200,
       },
     })
     const lines = items.filter((item) => item.entity === 'asBuiltLine')
@@ -136,6 +172,7 @@ describe('an as-built sheet', () => {
     ).toEqual([
       ['Resin', '1 kg'],
       ['Core', '2 sheet'],
+      ['Cloth', '3 m²'],
     ])
   })
 })

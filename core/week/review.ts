@@ -5,7 +5,7 @@ import { byId, groupBy } from '../model/refit'
 import { plannedHours } from '../plan/planned'
 import type { Derived } from '../progress/derive'
 import { liveHours } from '../progress/derive'
-import { addDays, dayNumber, daysBetween } from '../time/civil'
+import { addDays, dayNumber, daysBetween, mondayOf } from '../time/civil'
 import { sayDay } from '../time/say'
 import { formatHours } from '../units/hours'
 
@@ -29,6 +29,8 @@ export interface WeekReview {
   readonly hoursLoggedOnClosed: number
   readonly found: readonly Finding[]
   readonly moved: readonly Moved[]
+  /** False: no figures were kept to compare the week with. */
+  readonly compared: boolean
   /** What lies behind the moves, in sentences. */
   readonly why: readonly string[]
   readonly next: readonly { readonly step: Step; readonly job: Job | null; readonly at: number }[]
@@ -56,6 +58,8 @@ export function weekReview(
   const sum = (list: readonly { readonly hours: number }[]) =>
     list.reduce((all, entry) => all + entry.hours, 0)
   const before = snapshotBefore(rows, monday)
+  const after =
+    monday >= mondayOf(derived.today) ? standingNow(rows, derived) : snapshotOf(rows, monday)
   return {
     monday,
     closed: closed.map((step) => ({ step, job: jobs.get(step.jobId) ?? null })),
@@ -64,39 +68,66 @@ export function weekReview(
     hoursPlannedOfClosed: closed.reduce((all, step) => all + plannedHours(step), 0),
     hoursLoggedOnClosed: sum(hours.filter((entry) => closedIds.has(entry.stepId ?? ''))),
     found: rows.finding.filter((finding) => within(finding.foundAt)),
-    moved: before ? movedGates(before, derived) : [],
-    why: before ? reasons(before, rows, derived, monday) : [],
-    next: comingSteps(rows, plan, end),
+    compared: before !== null && after !== null,
+    moved: before && after ? movedGates(before, after, rows, derived) : [],
+    why: before && after ? reasons(before, after, rows, monday, derived.today) : [],
+    // What came after a week gone by is no plan any more.
+    next: end > clock.at(dayNumber(derived.today), 0) ? comingSteps(rows, plan, end) : [],
   }
 }
 
-/** The last snapshot taken in an earlier week. */
+/** What two ends of a week are compared by. */
+type Standing = Pick<SnapshotFigures, 'gateAt' | 'jobHoursOpen'>
+
+/** Figures as they stand now, for the week that runs. */
+const standingNow = (rows: RefitRows, derived: Derived): Standing => ({
+  gateAt: Object.fromEntries(
+    derived.gates.flatMap(({ gate, plannedOn }) =>
+      plannedOn === null ? [] : [[gate.id, derived.clock.at(dayNumber(plannedOn), 720)]],
+    ),
+  ),
+  jobHoursOpen: Object.fromEntries(
+    rows.job.map((job) => [job.id, derived.jobs.get(job.id)?.hoursOpen ?? 0]),
+  ),
+})
+
+/** The figures a week ended with; null: none were kept. */
+const snapshotOf = (rows: RefitRows, monday: string): SnapshotFigures | null =>
+  rows.weekSnapshot.find((one) => one.week === monday)?.figures ?? null
+
+/** The figures the last week before this one ended with. */
 const snapshotBefore = (rows: RefitRows, monday: string): SnapshotFigures | null =>
   [...rows.weekSnapshot]
     .filter((one) => one.week < monday)
     .sort((a, b) => (a.week < b.week ? -1 : 1))
     .at(-1)?.figures ?? null
 
-function movedGates(before: SnapshotFigures, derived: Derived): Moved[] {
-  return derived.gates.flatMap(({ gate, plannedOn }): Moved[] => {
-    const was = before.gateAt[gate.id]
-    if (was === undefined || plannedOn === null) return []
-    const from = derived.clock.dateOf(was)
-    const days = daysBetween(from, plannedOn)
-    return days === 0 ? [] : [{ gateId: gate.id, name: gate.name, days, from, to: plannedOn }]
+function movedGates(
+  before: Standing,
+  after: Standing,
+  rows: RefitRows,
+  { clock }: Derived,
+): Moved[] {
+  return rows.gate.flatMap((gate): Moved[] => {
+    const [was, is] = [before.gateAt[gate.id], after.gateAt[gate.id]]
+    if (was === undefined || is === undefined) return []
+    const [from, to] = [clock.dateOf(was), clock.dateOf(is)]
+    const days = daysBetween(from, to)
+    return days === 0 ? [] : [{ gateId: gate.id, name: gate.name, days, from, to }]
   })
 }
 
 function reasons(
-  before: SnapshotFigures,
+  before: Standing,
+  after: Standing,
   rows: RefitRows,
-  derived: Derived,
   monday: string,
+  today: string,
 ): string[] {
   const said: string[] = []
   for (const job of rows.job) {
     const was = before.jobHoursOpen[job.id]
-    const now = derived.jobs.get(job.id)?.hoursOpen ?? 0
+    const now = after.jobHoursOpen[job.id] ?? 0
     if (was === undefined && now > 0)
       said.push(
         job.parentJobId === null
@@ -108,11 +139,11 @@ function reasons(
   }
   const people = byId(rows.person)
   const away = rows.personDay
-    .filter((day) => day.kind === 'cannotCome' && day.on >= monday)
+    .filter((day) => day.kind === 'cannotCome' && day.on >= monday && day.on < addDays(monday, 7))
     .sort((a, b) => (a.on < b.on ? -1 : 1))
   for (const [personId, days] of groupBy(away, (day) => day.personId))
     said.push(
-      `${people.get(personId)?.name ?? 'Somebody'} cannot come on ${days.map((day) => sayDay(day.on)).join(', ')}.`,
+      `${people.get(personId)?.name ?? 'Somebody'} ${days.some((day) => day.on >= today) ? 'cannot' : 'could not'} come on ${days.map((day) => sayDay(day.on)).join(', ')}.`,
     )
   return said
 }

@@ -18,6 +18,9 @@ export function writeFrame(write: Writer, refitId: string): void {
     units: 'metric',
     startedOn: write.date('2025-10-11'),
     ownHourMinor: 2500,
+    madeUpWeather: true,
+    latitudeDeg: 52.1,
+    longitudeDeg: -7.4,
   })
   zonesAndSystems(write)
   places(write)

@@ -34,6 +34,7 @@ const input = Joi.object({
   min: finite.required(),
   max: finite.required(),
   whole: Joi.boolean(),
+  thread: Joi.boolean(),
   help: Joi.string().allow('').max(500).default(''),
   drawing: Joi.string().valid(...helpDrawings),
 })
@@ -80,6 +81,7 @@ const step = Joi.object({
   times: formula,
   crew: Joi.array().ordered(people.required(), people.required()),
   hull: Joi.string().valid(...hullNeeds),
+  afterGate: Joi.boolean(),
   place: Joi.string().valid(...placeNeeds),
   skill: Joi.string().valid(...skills),
   dry: Joi.boolean(),
@@ -92,10 +94,12 @@ const step = Joi.object({
       .valid(...waitKinds.filter((kind) => kind !== 'none'))
       .required(),
     hours: formula.required(),
+    minC: Joi.number().min(-20).max(50),
   }),
   within: formula,
   caution: Joi.string().allow('').max(1000),
   materials: Joi.array().items(material).max(40),
+  noMaterial: Joi.string().trim().min(1).max(300),
   tools: Joi.array().items(Joi.string().trim().min(1).max(200)).max(40),
 })
 

@@ -288,6 +288,42 @@ describe('inches', () => {
     const steps = (await rowsOf()).step
     expect(steps.reduce((sum, one) => sum + (one.earnedIn ?? 0), 0)).toBeCloseTo(480, 9)
   })
+
+  it('stay with the boat when a finished step is removed, and go back to it when that is undone', async () => {
+    await pass([patch('step', 'cut', 1, { state: 'done' })])
+    await pass([{ op: 'delete', entity: 'step', id: 'cut', baseVersion: 2 }])
+    expect((await rowsOf()).refit[0]?.earnedKeptIn).toBeCloseTo(120, 9)
+    // The other 18 h earn the other 360 in.
+    await pass([patch('step', 'fair', 1, { state: 'done' })])
+    expect((await stepRow('fair'))?.earnedIn).toBeCloseTo(360, 9)
+    await undo()
+    await undo()
+    expect((await rowsOf()).refit[0]?.earnedKeptIn).toBeCloseTo(0, 9)
+    expect((await stepRow('cut'))?.earnedIn).toBeCloseTo(120, 9)
+  })
+
+  it('stay with a finished step that is dropped, and are taken back when it is opened', async () => {
+    await pass([patch('step', 'cut', 1, { state: 'done' })])
+    await pass([patch('step', 'cut', 2, { state: 'dropped' })])
+    expect((await stepRow('cut'))?.earnedIn).toBeCloseTo(120, 9)
+    await pass([patch('step', 'cut', 3, { state: 'open' })])
+    expect(await stepRow('cut')).toMatchObject({ earnedIn: null, doneAt: null })
+  })
+
+  it('stretch with the length when that is put right, and back', async () => {
+    await pass([patch('step', 'cut', 1, { state: 'done' })])
+    await pass([patch('refit', refit, (await rowsOf()).refit[0]?.version ?? 1, { loaM: 3.048 })])
+    // A quarter of the length: 30 of 120 in, where 120 of 480 were.
+    expect((await stepRow('cut'))?.earnedIn).toBeCloseTo(30, 9)
+    await undo()
+    expect((await stepRow('cut'))?.earnedIn).toBeCloseTo(120, 9)
+  })
+
+  it('takes no inches by hand on the refit either', async () => {
+    await expect(pass([patch('refit', refit, 1, { earnedKeptIn: 400 })])).rejects.toThrow(
+      /no field/,
+    )
+  })
 })
 
 describe('undo', () => {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { ShownClock } from '~/composables/useClocks'
 import { shortDateTime } from '#core/time/say'
+import { formatTemp, formatTempStep } from '#core/units/quantity'
 
 /** A clock opened: how it was worked out, a reading to add, and stopping it. */
 const props = defineProps<{ shown: ShownClock }>()
@@ -9,6 +10,8 @@ const emit = defineEmits<{ close: [] }>()
 const store = useRefitStore()
 const time = useTimeStore()
 const tempC = ref<number | null>(null)
+const units = computed(() => store.refit?.units ?? 'metric')
+const temp = (value: number | null) => formatTemp(value ?? 0, units.value)
 
 async function addReading() {
   if (tempC.value === null) return
@@ -37,23 +40,24 @@ async function stop() {
       <ul class="mt-1 list-disc pl-5">
         <li>Started {{ shortDateTime(shown.clock.startedAt, store.derived.clock) }}.</li>
         <li v-if="shown.clock.opensH !== null">
-          Data sheet: opens after {{ shown.clock.opensH }} h at {{ shown.clock.refC }} °C.
+          Data sheet: opens after {{ shown.clock.opensH }} h at {{ temp(shown.clock.refC) }}.
         </li>
         <li v-if="shown.clock.closesH !== null">
-          Data sheet: closes after {{ shown.clock.closesH }} h at {{ shown.clock.refC }} °C<template
-            v-if="shown.clock.massG"
-          >
+          Data sheet: closes after {{ shown.clock.closesH }} h at {{ temp(shown.clock.refC)
+          }}<template v-if="shown.clock.massG">
             for {{ shown.clock.refMassG }} g; there are {{ shown.clock.massG }} g in the cup, which
             shortens it by (reference ÷ mass)^0.35</template
           >.
         </li>
-        <li>Every 10 °C warmer doubles the speed; hour by hour is added up.</li>
+        <li>
+          Every {{ formatTempStep(10, units) }} warmer doubles the speed; hour by hour is added up.
+        </li>
         <li v-if="shown.clock.minC !== null">
-          Under {{ shown.clock.minC }} °C nothing cures, but a bond window goes on closing.
+          Under {{ temp(shown.clock.minC) }} nothing cures, but a bond window goes on closing.
         </li>
         <li>
           Temperatures: your readings, then the simulated forecast, else
-          {{ shown.clock.assumedC }} °C.
+          {{ temp(shown.clock.assumedC) }}.
         </li>
         <li>
           Distrust it when the surface is colder than the air. The product's data sheet decides.
@@ -61,7 +65,14 @@ async function stop() {
       </ul>
     </details>
     <form class="mt-4 flex items-end gap-3" @submit.prevent="addReading">
-      <UiNumber v-model="tempC" label="Temperature now, °C" :min="-30" :max="70" may-be-empty />
+      <UiQuantity
+        v-model="tempC"
+        label="Temperature now"
+        unit="°C"
+        :min="-30"
+        :max="70"
+        may-be-empty
+      />
       <button class="btn" type="submit">Add reading</button>
     </form>
     <button class="btn mt-4" @click="stop">Stop this clock</button>

@@ -109,11 +109,28 @@ async function start() {
           :min="0.01"
           :may-be-empty="!isPot"
         />
-        <UiNumber v-bind="form.bind('refC')" />
-        <UiNumber v-if="!isPot" v-bind="form.bind('minC')" may-be-empty />
-        <UiNumber v-if="isPot" v-bind="form.bind('massG')" :min="1" may-be-empty />
-        <UiNumber v-if="isPot" v-bind="form.bind('refMassG')" :min="1" may-be-empty />
-        <UiNumber v-bind="form.bind('assumedC')" />
+        <UiQuantity v-bind="form.bind('refC', 'Times are for')" unit="°C" />
+        <UiQuantity
+          v-if="!isPot"
+          v-bind="form.bind('minC', 'No cure below')"
+          unit="°C"
+          may-be-empty
+        />
+        <UiQuantity
+          v-if="isPot"
+          v-bind="form.bind('massG', 'In the cup')"
+          unit="g"
+          :min="1"
+          may-be-empty
+        />
+        <UiQuantity
+          v-if="isPot"
+          v-bind="form.bind('refMassG', 'Pot life is for')"
+          unit="g"
+          :min="1"
+          may-be-empty
+        />
+        <UiQuantity v-bind="form.bind('assumedC', 'Air taken as')" unit="°C" />
       </div>
       <p class="text-ink2">All times as on the product's data sheet, which decides.</p>
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Job } from '#core/model/entities'
 import { recipeFor } from '#core/recipes/shelf'
+import { formatQuantity } from '#core/units/quantity'
 
 /** The recipe a job was made by, with its dimensions, and the way to work it again. */
 const props = defineProps<{ job: Job }>()
@@ -16,7 +17,7 @@ const said = computed(() => {
     .map(({ key, label, unit }) => {
       const value = recipeInputs[key]
       return typeof value === 'number'
-        ? `${label.toLowerCase()} ${sayAmount(value, unit, store.refit?.units ?? 'metric')}`
+        ? `${label.toLowerCase()} ${formatQuantity(value, unit, store.refit?.units ?? 'metric')}`
         : ''
     })
     .filter(Boolean)

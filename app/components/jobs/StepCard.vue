@@ -2,11 +2,14 @@
 import { ChevronDown, GripVertical } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { Outcome } from '#core/breakdown/outcome'
-import { mergeSteps, splitStep } from '#core/breakdown/split'
+import { mergeSteps } from '#core/breakdown/mergeSteps'
+import { splitStep } from '#core/breakdown/split'
 import type { Step } from '#core/model/entities'
+import { inOrder } from '#core/model/refit'
 import { licensedKinds } from '#core/model/words'
 import { licensedName } from '#core/canDo/canDo'
-import { cautionOf } from '#core/plan/facts'
+import { cautionsOf } from '#core/plan/facts'
+import { hullReader } from '#core/plan/hullNeed'
 import { plannedHours } from '#core/plan/planned'
 import { shortDateTime } from '#core/time/say'
 import { formatHours, formatWait } from '#core/units/hours'
@@ -23,11 +26,19 @@ const folded = ref(true)
 const placed = computed(() =>
   store.accepted?.placements.find((one) => one.stepId === props.step.id),
 )
-const people = computed(() =>
+const people = computed(() => inOrder(store.rows.person).filter((one) => !one.gone))
+const who = computed(() =>
   (placed.value?.personIds ?? [])
     .map((id) => store.rows.person.find((one) => one.id === id)?.name)
     .join(', '),
 )
+const hulls = computed(() => {
+  const need = hullReader(store.rows)({ ...props.step, hullNeed: 'byPlace' })
+  const settled = hullOptions.find((one) => one.value === need)?.label.toLowerCase() ?? ''
+  return hullOptions.map((one) =>
+    one.value === 'byPlace' ? { ...one, label: `By place and work: ${settled}` } : one,
+  )
+})
 const logged = computed(() =>
   store.rows.hoursEntry
     .filter((one) => one.stepId === props.step.id)
@@ -43,7 +54,7 @@ const said = computed(() => {
   if (logged.value > 0) parts.push(`${formatHours(logged.value)} logged`)
   if (placed.value && step.state !== 'done') {
     const at = shortDateTime(placed.value.segments[0]?.[0] ?? 0, store.derived.clock)
-    parts.push(`${at}${people.value ? `, ${people.value}` : ''}`)
+    parts.push(`${at}${who.value ? `, ${who.value}` : ''}`)
   }
   return parts.join(' · ')
 })
@@ -124,7 +135,7 @@ const set = (field: string) => (value: unknown) =>
     </div>
     <p v-if="said" class="pl-16 text-ink2 leading-snug">{{ said }}</p>
     <div v-if="!folded" class="mt-2 mb-3 grid gap-3 border-l-4 border-rule py-1 pl-4 sm:ml-8">
-      <p v-if="cautionOf(step)" class="cond text-redlead">{{ cautionOf(step) }}</p>
+      <p v-if="cautionsOf(step)" class="cond text-redlead">{{ cautionsOf(step) }}</p>
       <div class="grid grid-cols-2 gap-3 lg:grid-cols-3">
         <UiSelect
           class="sm:hidden"
@@ -172,7 +183,7 @@ const set = (field: string) => (value: unknown) =>
         <UiSelect
           :model-value="step.hullNeed"
           label="Hull"
-          :options="hullOptions"
+          :options="hulls"
           @update:model-value="set('hullNeed')($event)"
         />
         <UiSelect
@@ -185,18 +196,50 @@ const set = (field: string) => (value: unknown) =>
           v-if="step.waitKind !== 'none'"
           :model-value="step.waitHours"
           label="How long"
+          :day="24"
           :most="9000"
           @update:model-value="set('waitHours')($event)"
         />
-        <UiNumber
+        <UiQuantity
           v-if="step.waitKind === 'chem'"
           :model-value="step.waitRefC"
-          label="At °C"
+          label="That is at"
+          unit="°C"
           @update:model-value="set('waitRefC')($event)"
+        />
+        <UiQuantity
+          v-if="step.waitKind === 'chem'"
+          :model-value="step.waitMinC"
+          label="No cure below"
+          unit="°C"
+          may-be-empty
+          @update:model-value="set('waitMinC')($event)"
+        />
+        <UiQuantity
+          :model-value="step.minTempC"
+          label="Coldest air"
+          unit="°C"
+          may-be-empty
+          @update:model-value="set('minTempC')($event)"
+        />
+        <UiSelect
+          :model-value="step.wantedPersonId"
+          label="Kept for"
+          :options="people.map((one) => ({ value: one.id, label: one.name }))"
+          none="Whoever can"
+          @update:model-value="set('wantedPersonId')($event)"
+        />
+        <UiDate
+          v-if="step.afterGate"
+          :model-value="step.dueBy"
+          label="To be done by"
+          may-be-empty
+          @update:model-value="set('dueBy')($event)"
         />
         <UiHours
           :model-value="step.maxWaitHours"
-          label="Bond window, hours"
+          label="Bond window"
+          :day="24"
           :most="20000"
           may-be-empty
           @update:model-value="set('maxWaitHours')($event)"
@@ -239,6 +282,11 @@ const set = (field: string) => (value: unknown) =>
           :model-value="step.needsDry"
           label="Needs dry weather"
           @update:model-value="set('needsDry')($event)"
+        />
+        <UiCheck
+          :model-value="step.afterGate"
+          label="After the gate"
+          @update:model-value="set('afterGate')($event)"
         />
         <UiCheck
           :model-value="step.forHelpers"

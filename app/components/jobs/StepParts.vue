@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Step } from '#core/model/entities'
+import { formatQuantity } from '#core/units/quantity'
 
 /** Parts and materials a step needs, with the packs they come in and how far they are. */
 const props = defineProps<{ step: Step }>()
@@ -14,10 +15,10 @@ const parts = computed(() => store.rows.part.filter((one) => one.neededByStepId 
     <h4 class="text-base">Parts and materials</h4>
     <ul>
       <li v-for="part in parts" :key="part.id" class="border-b border-rule2 py-0.5">
-        {{ part.name }}, {{ sayAmount(part.quantity, part.unit, units) }}
+        {{ part.name }}, {{ formatQuantity(part.quantity, part.unit, units) }}
         <span class="text-ink2">
           {{
-            [sayPacks(part.quantity, part.packSize, part.unit), part.state]
+            [sayPacks(part.quantity, part.packSize, part.unit, units), part.state]
               .filter(Boolean)
               .join(' · ')
           }}

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { cautionOf } from '#core/plan/facts'
+import { cautionsOf } from '#core/plan/facts'
 import type { Draft, DraftStep } from '#core/recipes/expand'
 import { formatHours, formatWait } from '#core/units/hours'
+import { formatQuantity, formatTemp } from '#core/units/quantity'
 
 /** What a recipe makes: steps with hours and waits, materials with packs, cautions, working. */
 const props = defineProps<{ draft: Draft }>()
@@ -31,10 +32,17 @@ const tools = computed(() => [...new Set(props.draft.steps.flatMap((step) => ste
 const needs = ({ fields }: DraftStep): string =>
   [
     fields.crewMin && fields.crewMin > 1 ? `${fields.crewMin} people` : '',
-    fields.hullNeed === 'ashore' ? 'ashore' : fields.hullNeed === 'afloat' ? 'afloat' : '',
+    fields.hullNeed === 'ashore'
+      ? 'ashore'
+      : fields.hullNeed === 'afloat'
+        ? 'afloat'
+        : fields.hullNeed === 'slings'
+          ? 'in the slings'
+          : '',
+    fields.afterGate ? 'after the gate' : '',
     fields.placeNeed === 'shed' ? 'in the shed' : fields.placeNeed === 'away' ? 'away' : '',
     fields.needsDry ? 'dry weather' : '',
-    fields.minTempC ? `from ${fields.minTempC} °C` : '',
+    fields.minTempC ? `from ${formatTemp(fields.minTempC, units.value)}` : '',
     fields.maxWaitHours ? `next within ${formatWait(fields.maxWaitHours)}` : '',
   ]
     .filter(Boolean)
@@ -42,7 +50,7 @@ const needs = ({ fields }: DraftStep): string =>
 const cautions = computed(() => {
   const found = new Map<string, string>()
   for (const { fields } of props.draft.steps) {
-    const said = cautionOf({ caution: fields.caution ?? '', operation: fields.operation ?? 'fit' })
+    const said = cautionsOf({ caution: fields.caution ?? '', operation: fields.operation ?? 'fit' })
     if (said && !found.has(said)) found.set(said, fields.title)
   }
   return [...found].map(([caution, title]) => ({ caution, title }))
@@ -90,9 +98,9 @@ const columns = [
       <h3>Materials</h3>
       <UiTable caption="Materials it needs" :columns="columns" :rows="materials">
         <template #what="{ row }">{{ row.what }}</template>
-        <template #need="{ row }">{{ sayAmount(row.quantity, row.unit, units) }}</template>
+        <template #need="{ row }">{{ formatQuantity(row.quantity, row.unit, units) }}</template>
         <template #buy="{ row }">{{
-          sayPacks(row.quantity, row.pack, row.unit) ||
+          sayPacks(row.quantity, row.pack, row.unit, units) ||
           (row.unit === 'pieces' || row.pack === 1 ? 'singly' : 'to measure')
         }}</template>
       </UiTable>
@@ -115,13 +123,14 @@ const columns = [
           <dt>
             {{ one.label }} <code class="block text-ink2 break-words">{{ one.formula }}</code>
           </dt>
-          <dd class="cond text-lg">{{ sayAmount(one.value, one.unit, units) }}</dd>
+          <dd class="cond text-lg">{{ formatQuantity(one.value, one.unit, units) }}</dd>
         </template>
       </dl>
     </details>
     <p class="mt-4 text-ink2">
       Hours are for one skilled amateur with open access; set the access on each step. Cures are for
-      20 °C. The product’s data sheet, the local code and the licensed trade go before all of it.
+      {{ formatTemp(20, units) }}. The product’s data sheet, the local code and the licensed trade
+      go before all of it.
     </p>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { threadOf, threadsFor } from '#core/fastening/threads'
 import type { Recipe, RecipeInput } from '#core/recipes/recipe'
 
 /** The dimensions and choices of a recipe, with how to measure each. */
@@ -8,49 +9,54 @@ const props = defineProps<{
   inputs: Readonly<Record<string, number | string>>
   problemOf: (key: string) => string
 }>()
-const emit = defineEmits<{ set: [key: string, value: number | string | null] }>()
+const emit = defineEmits<{
+  set: [key: string, value: number | string | null]
+  /** What stands in a field cannot be read; '': it can again. */
+  unread: [key: string, message: string]
+}>()
 const store = useRefitStore()
 const units = store.refit?.units ?? 'metric'
 const shown = ref<string | null>(null)
 
-/** Threads keep their metric names; the rest is typed as the refit measures. */
-const isLength = (input: RecipeInput) =>
-  units === 'us' && !input.whole && ['mm', 'm'].includes(input.unit)
-const metresPer = (input: RecipeInput) => (input.unit === 'mm' ? 0.001 : 1)
 const numberOf = (key: string): number | null => {
   const value = props.inputs[key]
   return typeof value === 'number' ? value : null
 }
-const lengthOf = (input: RecipeInput): number | null => {
-  const value = numberOf(input.key)
-  return value === null ? null : value * metresPer(input)
+/** Sizes of bolts that the dimension admits, with the one chosen even where the units would not offer it. */
+const sizesOf = (input: RecipeInput) => {
+  const own = threadOf(numberOf(input.key) ?? 0)
+  const offered = threadsFor(units).filter(
+    (one) => one.sizeMm >= input.min - 0.01 && one.sizeMm <= input.max + 0.01,
+  )
+  return [...(own && !offered.includes(own) ? [own] : []), ...offered].map((one) => ({
+    value: String(one.sizeMm),
+    label: one.name,
+  }))
 }
-const labelOf = ({ label, unit }: RecipeInput) =>
-  unit === 'pieces' || unit === 'times' ? label : `${label}, ${unit}`
-const setLength = (input: RecipeInput, metres: number | null) =>
-  emit('set', input.key, metres === null ? null : Number((metres / metresPer(input)).toFixed(4)))
 </script>
 
 <template>
   <div class="grid gap-4">
     <div class="grid grid-cols-1 gap-3 sm:grid-cols-2">
       <div v-for="input in recipe.inputs" :key="input.key" class="min-w-0">
-        <UiLength
-          v-if="isLength(input)"
-          :model-value="lengthOf(input)"
+        <UiSelect
+          v-if="input.thread"
+          :model-value="String(numberOf(input.key) ?? '')"
           :label="input.label"
-          :units="units"
+          :options="sizesOf(input)"
           :hint="input.help"
           :error="problemOf(input.key)"
-          @update:model-value="setLength(input, $event)"
+          @update:model-value="emit('set', input.key, Number($event))"
         />
-        <UiNumber
+        <UiQuantity
           v-else
           :model-value="numberOf(input.key)"
-          :label="labelOf(input)"
+          :label="input.label"
+          :unit="input.unit"
           :hint="input.help"
           :error="problemOf(input.key)"
           @update:model-value="emit('set', input.key, $event)"
+          @invalid="emit('unread', input.key, $event)"
         />
         <template v-if="input.drawing">
           <button

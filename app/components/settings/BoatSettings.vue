@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { monthMeansAt } from '#core/time/seaClimate'
+import { formatTemp, shownUnit } from '#core/units/quantity'
+
 /** The boat, units, currency and the zone the yard lies in. */
 const store = useRefitStore()
 const { edit } = useRows('refit')
@@ -17,6 +21,13 @@ const types = [
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 const set = (field: string) => (value: unknown) =>
   store.refit && void edit(store.refit, { [field]: value })
+/** Means by month of the coast there; null until both are given. */
+const guessed = computed(() => {
+  const { latitudeDeg, longitudeDeg } = store.refit ?? {}
+  return typeof latitudeDeg === 'number' && typeof longitudeDeg === 'number'
+    ? monthMeansAt(latitudeDeg, longitudeDeg)
+    : null
+})
 function setMonth(index: number, value: number | null) {
   if (value === null || !store.refit) return
   set('monthMeanC')(store.refit.monthMeanC.map((one, at) => (at === index ? value : one)))
@@ -78,9 +89,10 @@ function setShare(index: number, percent: number | null) {
         may-be-empty
         @update:model-value="set('draughtM')($event)"
       />
-      <UiNumber
+      <UiQuantity
         :model-value="store.refit.weightT"
-        label="Weight, t"
+        label="Weight"
+        unit="t"
         :min="0.1"
         :max="500"
         may-be-empty
@@ -106,16 +118,53 @@ function setShare(index: number, percent: number | null) {
         @pick="set('zone')($event)"
       />
     </div>
-    <h3 class="mt-4">Mean air by month, °C</h3>
+    <h3 class="mt-4">Where she lies</h3>
+    <p class="text-ink2">
+      No forecast comes from the net: type a day's weather in Today. From her place the months below
+      get a first guess; a local record is better.
+    </p>
+    <div class="grid grid-cols-2 gap-3 sm:max-w-xl sm:grid-cols-3">
+      <UiNumber
+        :model-value="store.refit.latitudeDeg"
+        label="Latitude, north +"
+        :min="-90"
+        :max="90"
+        may-be-empty
+        @update:model-value="set('latitudeDeg')($event)"
+      />
+      <UiNumber
+        :model-value="store.refit.longitudeDeg"
+        label="Longitude, east +"
+        :min="-180"
+        :max="180"
+        may-be-empty
+        @update:model-value="set('longitudeDeg')($event)"
+      />
+      <button
+        type="button"
+        class="btn self-end"
+        :disabled="guessed === null"
+        @click="guessed && set('monthMeanC')(guessed)"
+      >
+        Guess the months
+      </button>
+    </div>
+    <p v-if="guessed" class="text-ink2">
+      From there:
+      {{ guessed.map((tempC) => formatTemp(tempC, store.refit?.units ?? 'metric')).join(' · ') }},
+      January first.
+    </p>
+    <h3 class="mt-4">Mean air by month, {{ shownUnit('°C', store.refit.units) }}</h3>
     <p class="text-ink2">
       Planned cures go by this; the clocks go by your readings and the forecast.
     </p>
     <div class="grid grid-cols-4 gap-2 sm:grid-cols-6 lg:grid-cols-12">
-      <UiNumber
+      <UiQuantity
         v-for="(month, index) in months"
         :key="month"
         :model-value="store.refit.monthMeanC[index] ?? null"
         :label="month"
+        unit="°C"
         :min="-40"
         :max="50"
         @update:model-value="setMonth(index, $event)"

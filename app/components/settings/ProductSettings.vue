@@ -13,16 +13,16 @@ const kinds = [
   { value: 'other', label: 'Other' },
 ] as const
 const numbers = [
-  ['refC', 'Times are for °C'],
-  ['minC', 'No cure below °C'],
-  ['maxC', 'Capped at °C'],
-  ['potLifeH', 'Pot life, h'],
-  ['potMassG', 'of grams'],
-  ['cureH', 'Cure, h'],
-  ['overcoatOpensH', 'Overcoat opens, h'],
-  ['overcoatClosesH', 'Bond window shuts, h'],
-  ['immersionMinH', 'Immersion from, h'],
-  ['immersionMaxH', 'Immersion until, h'],
+  ['refC', 'Times are for', '°C'],
+  ['minC', 'No cure below', '°C'],
+  ['maxC', 'Capped at', '°C'],
+  ['potLifeH', 'Pot life', 'h'],
+  ['potMassG', 'in a cup of', 'g'],
+  ['cureH', 'Cure', 'h'],
+  ['overcoatOpensH', 'Overcoat opens', 'h'],
+  ['overcoatClosesH', 'Bond window shuts', 'h'],
+  ['immersionMinH', 'Immersion from', 'h'],
+  ['immersionMaxH', 'Immersion until', 'h'],
 ] as const
 async function add() {
   if (newName.value.trim() !== '' && (await products.add({ name: newName.value })))
@@ -52,14 +52,25 @@ async function add() {
         :options="kinds"
         @update:model-value="products.edit(product, { kind: $event })"
       />
-      <UiNumber
-        v-for="[field, label] in numbers"
-        :key="field"
-        :model-value="product[field]"
-        :label="label"
-        :may-be-empty="field !== 'refC'"
-        @update:model-value="products.edit(product, { [field]: $event })"
-      />
+      <template v-for="[field, label, unit] in numbers" :key="field">
+        <UiHours
+          v-if="unit === 'h'"
+          :model-value="product[field]"
+          :label="label"
+          :day="24"
+          :most="20000"
+          may-be-empty
+          @update:model-value="products.edit(product, { [field]: $event })"
+        />
+        <UiQuantity
+          v-else
+          :model-value="product[field]"
+          :label="label"
+          :unit="unit"
+          :may-be-empty="field !== 'refC'"
+          @update:model-value="products.edit(product, { [field]: $event })"
+        />
+      </template>
       <button class="btn btn-small" @click="products.remove(product)">Remove</button>
       <details class="col-span-full">
         <summary class="cond">Documents and links of {{ product.name }}</summary>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, Clock as ClockIcon, Timer } from '@lucide/vue'
 import { computed } from 'vue'
-import type { DayLine } from '#core/today/daySheet'
+import type { DayLine } from '#core/today/dayLine'
 import { clockTimeOf, shortDateTime } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import { hourMs } from '#core/time/civil'
@@ -48,6 +48,7 @@ const title = computed(() =>
             {{ [line.job?.title, where, who].filter(Boolean).join(' · ') }}
             <span v-if="holds" class="cond text-redlead"> · holds the launch</span>
             <template v-if="line.continues"> · goes on another day</template>
+            <template v-if="line.moved"> · moved in the day for the weather</template>
           </p>
           <p
             v-if="line.limit"

@@ -4,16 +4,22 @@ import { computed, ref } from 'vue'
 import type { WeatherHour } from '#core/cure/dewPoint'
 import { hourMs } from '#core/time/civil'
 import { clockTimeOf } from '#core/time/say'
-import { fitWindows, usualMinC } from '#core/today/fitWindow'
+import { fitWindows, usualMinC, usualNeed } from '#core/today/weather'
+import { fahrenheit, formatTemp, shownUnit } from '#core/units/quantity'
 
 /** Air, dew point and the hours fit for laminate and paint. */
 const props = defineProps<{
   hours: readonly WeatherHour[]
+  /** Name of the station; '': none reports for this refit. */
   station: string
+  /** Mean air of the month, for days without a forecast. */
+  monthMeanC: number | null
   said: { readonly lowC: number | null; readonly highC: number | null; readonly rain: boolean }
 }>()
 const emit = defineEmits<{ set: [fields: Record<string, unknown>] }>()
 const store = useRefitStore()
+const units = computed(() => store.refit?.units ?? 'metric')
+const degrees = (tempC: number) => Math.round(units.value === 'us' ? fahrenheit(tempC) : tempC)
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 700, height: 90 })
 const left = 58
@@ -41,16 +47,22 @@ const line = (of: (hour: WeatherHour) => number) =>
     .map((hour, index) => `${index === 0 ? 'M' : 'L'}${x(hour.at)} ${y(of(hour))}`)
     .join(' ')
 const fit = computed(() =>
-  fitWindows(shown.value, usualMinC, true).map(([from, to]) => ({
+  fitWindows(shown.value, usualNeed).map(([from, to]) => ({
     x: x(from),
     width: Math.min(x(to), width.value) - x(from),
   })),
 )
+const typed = computed(
+  () => props.said.lowC !== null || props.said.highC !== null || props.said.rain,
+)
+const source = computed(() =>
+  props.station ? `${props.station}${typed.value ? ', as you changed it' : ''}` : 'As you typed it',
+)
 const words = computed(() => {
   const zone = store.derived.clock
-  const windows = fitWindows(shown.value, usualMinC, true)
+  const windows = fitWindows(shown.value, usualNeed)
   if (windows.length === 0)
-    return `No hour is fit to laminate or paint in the open: under ${usualMinC} °C, dew or rain.`
+    return `No hour is fit to laminate or paint in the open: under ${formatTemp(usualMinC, units.value)}, dew or rain.`
   return `Fit to laminate and paint ${windows.map(([a, b]) => `${clockTimeOf(a, zone)}–${clockTimeOf(b, zone)}`).join(', ')}.`
 })
 </script>
@@ -95,7 +107,7 @@ const words = computed(() => {
             font-size="14"
             fill="var(--ink)"
           >
-            {{ Math.round(hour.tempC) }}
+            {{ degrees(hour.tempC) }}
           </text>
           <text
             :x="x(hour.at)"
@@ -109,31 +121,45 @@ const words = computed(() => {
           </text>
         </template>
       </template>
-      <text x="0" y="34" class="cond" font-size="15" fill="var(--ink)">Air °C</text>
+      <text x="0" y="34" class="cond" font-size="15" fill="var(--ink)">
+        Air {{ shownUnit('°C', units) }}
+      </text>
       <text x="0" y="60" class="cond" font-size="15" fill="var(--water-deep)">Dew</text>
     </svg>
     <details class="pb-1">
       <summary class="text-ink2">
         <template v-if="shown.length > 1"
-          >{{ words }} {{ station }}; a deck under a clear night sky is colder.</template
+          >{{ words }} {{ source }}; a deck under a clear night sky is colder.</template
         >
-        <template v-else>No forecast reaches this day. Limits from weather are not shown.</template>
-        <span class="no-print underline"> Change the weather</span>
+        <template v-else
+          >{{
+            station
+              ? 'The forecast does not reach this day.'
+              : 'No forecast comes here: type the low and the high to have the hours worked out.'
+          }}
+          <template v-if="monthMeanC !== null">
+            Cures go by the month, about {{ formatTemp(monthMeanC, units) }}. Limits by weather are
+            not shown.</template
+          ></template
+        >
+        <span class="no-print underline"> {{ station ? 'Change' : 'Type' }} the weather</span>
       </summary>
       <div class="no-print flex items-end gap-2 pt-1">
-        <UiNumber
+        <UiQuantity
           class="w-20"
           :model-value="said.lowC"
-          label="Low °C"
+          label="Low"
+          unit="°C"
           :min="-30"
           :max="50"
           may-be-empty
           @update:model-value="emit('set', { lowC: $event })"
         />
-        <UiNumber
+        <UiQuantity
           class="w-20"
           :model-value="said.highC"
-          label="High °C"
+          label="High"
+          unit="°C"
           :min="-30"
           :max="60"
           may-be-empty

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { formatHours, parseHours } from '#core/units/hours'
+import type { HoursOfDay } from '#core/units/hours'
 import { read } from '#core/units/parsed'
 
 /** Hours as people write them: 1h30, 90m, 1.5. */
@@ -11,10 +12,14 @@ const props = defineProps<{
   error?: string
   quiet?: boolean
   most?: number
+  /** Hours in a typed day: 8 of work unless told otherwise, 24 of waiting. */
+  day?: HoursOfDay
   mayBeEmpty?: boolean
 }>()
 const parse = (text: string) =>
-  props.mayBeEmpty && text.trim() === '' ? read(null) : parseHours(text, props.most ?? 24)
+  props.mayBeEmpty && text.trim() === ''
+    ? read(null)
+    : parseHours(text, props.most ?? 24, props.day ?? 8)
 </script>
 
 <template>

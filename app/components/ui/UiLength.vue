@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { formatLength, parseLength } from '#core/units/length'
+import { boatUnit, formatLength, parseLength } from '#core/units/length'
 import type { UnitSystem } from '#core/units/length'
 import { read } from '#core/units/parsed'
 
-/** A length in metres, typed in any unit. */
+/** A length of the boat in metres, typed in any unit; a bare number is metres or feet, as the refit measures. */
 const model = defineModel<number | null>({ default: null })
 const props = defineProps<{
   label: string
@@ -14,7 +14,9 @@ const props = defineProps<{
   mayBeEmpty?: boolean
 }>()
 const parse = (text: string) =>
-  props.mayBeEmpty && text.trim() === '' ? read(null) : parseLength(text, props.units)
+  props.mayBeEmpty && text.trim() === ''
+    ? read(null)
+    : parseLength(text, props.units, boatUnit(props.units))
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatMoney, parseMoney } from '#core/money/money'
+import { editableMoney, parseMoney } from '#core/money/money'
 import { read } from '#core/units/parsed'
 
 /** A sum in minor units of the refit's currency. */
@@ -19,7 +19,7 @@ const parse = (text: string) =>
   <UiValue
     v-model="model"
     :parse="parse"
-    :format="(value) => (value === null ? '' : formatMoney(value, currency))"
+    :format="(value) => (value === null ? '' : editableMoney(value, currency))"
     v-bind="{ label, error, hint }"
   />
 </template>

@@ -22,6 +22,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   'update:modelValue': [value: Value | null]
+  /** What was typed cannot be read; '': it can again. */
   invalid: [message: string]
 }>()
 const id = useId()
@@ -39,6 +40,7 @@ watch(
 
 function commit() {
   if (text.value === props.format(props.modelValue)) {
+    if (wrong.value !== '') emit('invalid', '')
     wrong.value = ''
     return
   }
@@ -51,6 +53,7 @@ function commit() {
   // Enter is followed by the browser's own change event: one edit, not two.
   if (sent === text.value) return
   sent = text.value
+  emit('invalid', '')
   emit('update:modelValue', read.value)
 }
 /** A message goes as soon as what is typed reads, so that nothing moves under the next press. */
@@ -62,6 +65,7 @@ function typed(event: Event) {
 const untouched = computed(() => text.value === props.format(props.modelValue))
 const shownError = computed(() => wrong.value || (untouched.value ? props.error : ''))
 function giveBack() {
+  if (wrong.value !== '') emit('invalid', '')
   wrong.value = ''
   text.value = props.format(props.modelValue)
 }

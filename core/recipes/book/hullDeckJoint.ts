@@ -18,7 +18,7 @@ export const hullDeckJoint: Recipe = {
       drawing: 'span',
     }),
     input('bolt', 'Bolt size', 'mm', [4, 6, 12], 'The thread: M6 is 6 mm.', {
-      whole: true,
+      thread: true,
       drawing: 'bolt',
     }),
   ],

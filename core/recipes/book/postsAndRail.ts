@@ -55,7 +55,7 @@ export const postsAndRail: Recipe = {
       key: 'boltLong',
       label: 'Bolt to buy',
       unit: 'mm',
-      formula: 'boltToBuy(bolt, 6 + skin + core + 6 + 2, 3.2)',
+      formula: 'boltToBuy(bolt, 6 + skin + core + 6 + 2, washersMm(bolt, 2))',
     },
   ],
   steps: [
@@ -100,7 +100,7 @@ export const postsAndRail: Recipe = {
     },
     ...bedSteps([
       { what: 'Post', unit: 'pieces', quantity: 'posts' },
-      { what: 'Bolt M{bolt} × {boltLong}', unit: 'pieces', quantity: 'bolts', pack: 5 },
+      { what: 'Bolt M{bolt} × {boltLong} mm', unit: 'pieces', quantity: 'bolts', pack: 5 },
       { what: 'Nut M{bolt}', unit: 'pieces', quantity: 'bolts', pack: 5 },
       { what: 'Washer M{bolt}', unit: 'pieces', quantity: '2 * bolts', pack: 10 },
       { what: 'Guard line', unit: 'm', quantity: 'lines * lengthM * 1.05' },

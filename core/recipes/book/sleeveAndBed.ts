@@ -55,7 +55,7 @@ export const sleeveAndBed: Recipe = {
       key: 'boltLong',
       label: 'Bolt to buy',
       unit: 'mm',
-      formula: 'boltToBuy(bolt, base + skin + core + plate + 2, 3.2)',
+      formula: 'boltToBuy(bolt, base + skin + core + plate + 2, washersMm(bolt, 2))',
     },
     {
       key: 'plateLong',
@@ -110,7 +110,7 @@ export const sleeveAndBed: Recipe = {
     },
     { key: 'dryFit', title: 'Dry fit, check the bolt length', operation: 'fit', hours: '0.3' },
     ...bedSteps([
-      { what: 'Bolt M{bolt} × {boltLong}', unit: 'pieces', quantity: 'bolts', pack: 5 },
+      { what: 'Bolt M{bolt} × {boltLong} mm', unit: 'pieces', quantity: 'bolts', pack: 5 },
       { what: 'Nut M{bolt}', unit: 'pieces', quantity: 'bolts', pack: 5 },
       { what: 'Washer M{bolt}', unit: 'pieces', quantity: '2 * bolts', pack: 10 },
       { what: 'Butyl tape', unit: 'm', quantity: 'bead', pack: 5, when: "bedding == 'butyl'" },

@@ -4,7 +4,7 @@ import { chem, input, sealantSets, takesDays, two } from './words'
 
 export const sleeveInputs: readonly RecipeInput[] = [
   input('bolt', 'Bolt size', 'mm', [4, 8, 20], 'The thread, not the hole: M8 is 8 mm.', {
-    whole: true,
+    thread: true,
     drawing: 'bolt',
   }),
   input(

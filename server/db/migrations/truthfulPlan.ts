@@ -5,6 +5,7 @@ const column = (name: string, definition: string): string =>
 export const statements: readonly string[] = [
   column('refit', `"latitudeDeg" REAL`),
   column('refit', `"longitudeDeg" REAL`),
+  column('refit', `"madeUpWeather" TINYINT(1) NOT NULL DEFAULT 0`),
   column('refit', `"earnedKeptIn" REAL NOT NULL DEFAULT 0`),
   column('step', `"afterGate" TINYINT(1) NOT NULL DEFAULT 0`),
   column('step', `"dueBy" TEXT`),

@@ -165,10 +165,19 @@ async function add() {
         <p v-if="grouping === 'found'" class="mt-2 border-l-4 border-redlead pl-3">
           Found work is {{ formatHours(found.hoursPlanned) }}, {{ Math.round(found.share * 100) }} %
           of all planned hours. At this pace about
-          {{ formatHours(found.growth.expectedHours) }} more will be found: (10 +
-          {{ Math.round(found.growth.foundHours) }} found) ÷ (40 +
-          {{ Math.round(found.growth.finishedHours) }} finished) of the
-          {{ Math.round(found.growth.openHours) }} h still open.
+          {{ formatHours(found.growth.expectedHours) }} more will be found:
+          {{ found.growth.perHour.toFixed(2) }} h for each of the
+          {{ Math.round(found.growth.openHours) }} h open in jobs that were planned. That is ({{
+            Math.round(found.growth.foundHours)
+          }}
+          h found + 10) ÷ ({{ Math.round(found.growth.finishedHours) }} h finished + 40): the 10 and
+          40 stand for the experience of others until yours outweighs it. Open hours of found jobs,
+          jobs set aside<template v-if="store.derived.jobsWithoutSteps > 0"
+            >, and
+            {{ store.derived.jobsWithoutSteps }}
+            {{ store.derived.jobsWithoutSteps === 1 ? 'job' : 'jobs' }} without steps</template
+          >
+          are left out.
         </p>
         <BulkBar
           v-if="bulk.chosen.value.size > 0"

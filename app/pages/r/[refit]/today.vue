@@ -4,10 +4,10 @@ import { computed } from 'vue'
 import { bagNoticeDays, bagsToFind } from '#core/bags/bags'
 import { bindingChain } from '#core/plan/chain'
 import { sayMend } from '#core/plan/mends'
-import type { DayLine } from '#core/today/daySheet'
+import type { DayLine } from '#core/today/dayLine'
 import { addDays, dayNumber, isDate } from '#core/time/civil'
 import { sayFullDate, sayDay, shortDateTime } from '#core/time/say'
-import { plannedHours } from '#core/plan/planned'
+import { meanAirC, plannedHours } from '#core/plan/planned'
 import { formatHours } from '#core/units/hours'
 
 /** What do we do now, here, with these people? */
@@ -16,7 +16,7 @@ const planner = usePlannerStore()
 const weather = useWeatherStore()
 const route = useRoute()
 const edits = useJobEdits()
-const { nameOf } = useStepNames()
+const frameStore = useFrameStore()
 
 const on = computed(() =>
   typeof route.query.on === 'string' && isDate(route.query.on)
@@ -33,6 +33,9 @@ const holding = computed(() => {
   return new Set(links.flatMap((link) => link.stepId ?? []))
 })
 const time = useTimeStore()
+const monthMeanC = computed(() =>
+  meanAirC(store.derived.clock.at(dayNumber(on.value), 720), store.refit?.monthMeanC ?? []),
+)
 const bagsMissing = computed(() => bagsToFind(store.rows, plan.value, time.minute))
 const work = computed(() => sheet.value?.lines.filter((line) => line.kind === 'work') ?? [])
 const heading = computed(() => {
@@ -120,6 +123,7 @@ const goTo = (date: string) =>
         :hours="hours"
         :station="weather.station"
         :said="frame"
+        :month-mean-c="monthMeanC"
         @set="set"
       />
       <p v-if="planner.busy" class="py-2 text-ink2" role="status">Planning the day…</p>
@@ -137,7 +141,10 @@ const goTo = (date: string) =>
           @down="move(line, 1)"
         />
       </ol>
-      <div v-else-if="!planner.busy" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
+      <div
+        v-else-if="!planner.busy && !sheet?.notToday.length"
+        class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
+      >
         <h2>Nothing is planned for {{ isToday ? 'today' : sayDay(on) }}</h2>
         <p v-if="store.rows.step.length === 0" class="mt-2">
           There are no steps to plan yet. Write what has to be done in
@@ -151,6 +158,59 @@ const goTo = (date: string) =>
           </template>
         </p>
       </div>
+      <section
+        v-if="sheet && sheet.notToday.length > 0"
+        class="mt-4 border-l-4 border-redlead pl-3"
+      >
+        <h2>Not today</h2>
+        <p class="text-ink2">
+          Planned for {{ isToday ? 'today' : 'this day' }}, but the weather of the day leaves no
+          room.
+        </p>
+        <ul>
+          <li
+            v-for="one in sheet.notToday"
+            :key="one.line.step?.id"
+            class="border-b border-rule2 py-1.5"
+          >
+            <span class="cond text-lg">{{ one.line.step?.title }}</span>
+            <span class="block text-ink2">{{ one.line.job?.title }} · {{ one.why }}</span>
+          </li>
+        </ul>
+      </section>
+      <section v-if="sheet && sheet.done.length > 0" class="mt-5">
+        <h2>Done {{ isToday ? 'today' : 'that day' }}</h2>
+        <ul>
+          <li
+            v-for="one in sheet.done"
+            :key="one.step.id"
+            class="flex flex-wrap items-center gap-x-3 border-b border-rule2 py-1"
+          >
+            <label class="flex min-w-0 grow items-center gap-2">
+              <input
+                type="checkbox"
+                checked
+                class="size-6 shrink-0 accent-(--verdigris)"
+                :aria-label="`Done: ${one.step.title}`"
+                @change="edits.setState(one.step, 'open')"
+              />
+              <span class="min-w-0"
+                >{{ one.step.title }}<span class="block text-ink2">{{ one.job?.title }}</span></span
+              >
+            </label>
+            <span v-if="one.hoursLogged > 0" class="cond text-lg whitespace-nowrap"
+              >{{ formatHours(one.hoursLogged) }} logged</span
+            >
+            <button
+              class="btn btn-small no-print"
+              :class="{ 'btn-main': one.hoursLogged === 0 }"
+              @click="frameStore.open('hours', one.step.id)"
+            >
+              {{ one.hoursLogged === 0 ? 'How long did it take?' : 'Log more' }}
+            </button>
+          </li>
+        </ul>
+      </section>
     </div>
     <aside
       class="border-rule max-xl:mt-5 xl:border-l xl:bg-sheet xl:px-4 xl:py-1"
@@ -189,14 +249,15 @@ const goTo = (date: string) =>
       <section v-if="sheet && sheet.overnight.length > 0" class="mt-5">
         <h2>Left to cure overnight</h2>
         <ul>
-          <li
-            v-for="line in sheet.overnight"
-            :key="line.step?.id"
-            class="border-b border-rule2 py-1.5"
-          >
-            {{ line.step?.title
-            }}<span class="block text-ink2"
-              >until {{ shortDateTime(line.waitUntil ?? 0, store.derived.clock) }}</span
+          <li v-for="one in sheet.overnight" :key="one.key" class="border-b border-rule2 py-1.5">
+            {{ one.title }}
+            <span class="block text-ink2"
+              >{{ one.job ? `${one.job.title} · ` : ''
+              }}{{
+                one.until === Infinity
+                  ? 'at these temperatures it does not cure'
+                  : `until ${shortDateTime(one.until, store.derived.clock)}`
+              }}</span
             >
           </li>
         </ul>
@@ -205,12 +266,14 @@ const goTo = (date: string) =>
         <h2>While it cures, same place</h2>
         <ul>
           <li
-            v-for="step in sheet.whileItCures"
+            v-for="{ step, job } in sheet.whileItCures"
             :key="step.id"
             class="border-b border-rule2 py-1.5"
           >
-            {{ nameOf(step.id) }}
-            <span class="text-ink2">{{ formatHours(plannedHours(step)) }}</span>
+            {{ step.title }}
+            <span class="block text-ink2"
+              >{{ job?.title }} · {{ formatHours(plannedHours(step)) }}</span
+            >
           </li>
         </ul>
       </section>
@@ -218,11 +281,11 @@ const goTo = (date: string) =>
         <h2>Save for more hands</h2>
         <ul>
           <li
-            v-for="{ step, why } in sheet.forHelpers"
+            v-for="{ step, job, why } in sheet.forHelpers"
             :key="step.id"
             class="border-b border-rule2 py-1.5"
           >
-            {{ step.title }} <span class="text-ink2">{{ why }}</span>
+            {{ step.title }} <span class="block text-ink2">{{ job?.title }} · {{ why }}</span>
           </li>
         </ul>
       </section>

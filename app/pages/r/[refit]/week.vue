@@ -93,9 +93,10 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
       </section>
       <section>
         <h2 class="border-b-2 border-ink">Moved, and why</h2>
-        <p v-if="review.moved.length === 0" class="mt-2 text-ink2">
-          No gate moved, or there is no earlier week to compare with.
+        <p v-if="!review.compared" class="mt-2 text-ink2">
+          There are no figures of the week before to compare with.
         </p>
+        <p v-else-if="review.moved.length === 0" class="mt-2 text-ink2">No gate moved.</p>
         <ul>
           <li v-for="one in review.moved" :key="one.gateId" class="border-b border-rule2 py-1.5">
             <span class="cond text-lg">{{ one.name }}</span>: {{ days(one.days) }}
@@ -113,7 +114,11 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
       <section>
         <h2 class="border-b-2 border-ink">Next</h2>
         <p v-if="review.next.length === 0" class="mt-2 text-ink2">
-          Nothing is planned after this week.
+          {{
+            monday < mondayOf(store.derived.today)
+              ? 'This week is over; what came next is in the weeks after it.'
+              : 'Nothing is planned after this week.'
+          }}
         </p>
         <ul>
           <li v-for="one in review.next" :key="one.step.id" class="border-b border-rule2 py-1.5">

@@ -21,7 +21,7 @@ const finding = computed(
   () => store.rows.finding.find((one) => one.id === route.query.finding) ?? null,
 )
 const first = computed(() => job.value?.recipeInputs ?? {})
-const { inputs, draft, problems, problemOf, set } = useRecipe(recipe, first)
+const { inputs, draft, problems, problemOf, set, setUnread } = useRecipe(recipe, first)
 const title = ref('')
 const zoneId = ref<string | null>(finding.value?.zoneId ?? null)
 const gateId = ref<string | null>(null)
@@ -140,7 +140,13 @@ function save() {
     <div class="mt-4 gap-8 lg:grid lg:grid-cols-[minmax(20rem,2fr)_3fr]">
       <div class="grid content-start gap-4">
         <p v-if="finding" class="border-l-4 border-redlead pl-3">Found: {{ finding.title }}</p>
-        <RecipeInputs :recipe="recipe" :inputs="inputs" :problem-of="problemOf" @set="set" />
+        <RecipeInputs
+          :recipe="recipe"
+          :inputs="inputs"
+          :problem-of="problemOf"
+          @set="set"
+          @unread="setUnread"
+        />
         <template v-if="!job">
           <UiText
             v-model="title"
@@ -187,7 +193,8 @@ function save() {
         <li v-for="step in reworking?.asks" :key="step.id">{{ step.title }}</li>
       </ul>
       <p>
-        Work was done on it. Keep it as a step of your own, or drop it and take its inches back?
+        Work was done on it. Keep it as a step of your own, or drop it? What it earned stays on the
+        Tape.
       </p>
       <div class="mt-4 flex flex-wrap gap-3">
         <button class="btn btn-main" @click="answer('keep')">Keep it</button>

@@ -3,10 +3,11 @@ import { Printer } from '@lucide/vue'
 import { computed } from 'vue'
 import { canDo, licensedName } from '#core/canDo/canDo'
 import { inOrder } from '#core/model/refit'
-import { cautionOf } from '#core/plan/facts'
+import { cautionsOf } from '#core/plan/facts'
 import { isOpen } from '#core/plan/planned'
 import { sayFullDate, shortDateTime } from '#core/time/say'
 import { formatHours, formatWait } from '#core/units/hours'
+import { formatQuantity } from '#core/units/quantity'
 
 /** What a trade or a helper is handed: the job, its steps, what is there, what can hurt, where to sign. */
 const store = useRefitStore()
@@ -81,8 +82,8 @@ const print = () => window.print()
           <span v-if="step.waitKind !== 'none' && step.waitHours > 0" class="text-ink2"
             >, then wait {{ formatWait(step.waitHours) }}</span
           >
-          <span v-if="cautionOf(step) && isOpen(step)" class="block leading-snug">
-            <span class="cond">Take care:</span> {{ cautionOf(step) }}
+          <span v-if="cautionsOf(step) && isOpen(step)" class="block leading-snug">
+            <span class="cond">Take care:</span> {{ cautionsOf(step) }}
           </span>
         </span>
         <span class="text-right">
@@ -98,7 +99,7 @@ const print = () => window.print()
       <h2 class="border-b-2 border-ink">Parts and materials</h2>
       <ul class="grid gap-x-6 sm:grid-cols-2">
         <li v-for="part in parts" :key="part.id" class="border-b border-rule2 py-0.5">
-          {{ part.name }}, {{ sayAmount(part.quantity, part.unit, units) }}
+          {{ part.name }}, {{ formatQuantity(part.quantity, part.unit, units) }}
           <span class="text-ink2">{{ part.state }}</span>
         </li>
       </ul>

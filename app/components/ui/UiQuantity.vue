@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { editableQuantity, formatQuantity, parseQuantity, shownUnit } from '#core/units/quantity'
+import { read, unread } from '#core/units/parsed'
+
+/** An amount core counts in one metric unit, typed and shown in the units of the refit. */
+const emit = defineEmits<{ invalid: [message: string] }>()
+const model = defineModel<number | null>({ default: null })
+const props = defineProps<{
+  label: string
+  /** The metric unit core counts in: mm, m, m², mL, L, g, kg, g/m², °C, µm, t … */
+  unit: string
+  hideLabel?: boolean
+  hint?: string
+  error?: string
+  /** In that unit. */
+  min?: number
+  max?: number
+  mayBeEmpty?: boolean
+}>()
+const store = useRefitStore()
+const units = computed(() => store.refit?.units ?? 'metric')
+const shown = computed(() => shownUnit(props.unit, units.value))
+const labelled = computed(() =>
+  ['pieces', 'times', ''].includes(props.unit) ? props.label : `${props.label}, ${shown.value}`,
+)
+const parse = (text: string) => {
+  if (props.mayBeEmpty && text.trim() === '') return read(null)
+  const found = parseQuantity(text, props.unit, units.value)
+  if (!found.ok) return found
+  const say = (value: number) => formatQuantity(value, props.unit, units.value)
+  if (props.min !== undefined && found.value < props.min - 1e-9)
+    return unread(`At least ${say(props.min)}.`)
+  if (props.max !== undefined && found.value > props.max + 1e-9)
+    return unread(`At most ${say(props.max)}.`)
+  return found
+}
+</script>
+
+<template>
+  <UiValue
+    v-model="model"
+    :parse="parse"
+    :format="
+      (value) => (value === null || value === undefined ? '' : editableQuantity(value, unit, units))
+    "
+    v-bind="{ label: labelled, hideLabel, hint, error }"
+    @invalid="emit('invalid', $event)"
+  />
+</template>

@@ -1,0 +1,43 @@
+import type { Place } from '../model/entities'
+import type { RefitRows } from '../model/refit'
+import type { StoredPlan } from '../model/stored'
+import type { PlaceNeed } from '../model/words'
+import { dayNumber } from '../time/civil'
+import type { ZoneClock } from '../time/zone'
+import { haulOutsInTime, slingMs } from '../plan/schedule/sites'
+import type { Ashore } from '../plan/schedule/sites'
+
+/** Haul-outs in time order, with launches as planned where they have not happened. */
+export function haulOutsAsPlanned(
+  rows: RefitRows,
+  plan: Pick<StoredPlan, 'launches'> | null,
+  clock: ZoneClock,
+): Ashore[] {
+  const planned = new Map(plan?.launches.map((one) => [one.haulOutId, one.at]) ?? [])
+  return haulOutsInTime(rows, clock).map((one) => ({
+    ...one,
+    launchAt: one.launchAt === Infinity ? (planned.get(one.haulOut.id) ?? Infinity) : one.launchAt,
+  }))
+}
+
+/** The haul-out she stands ashore in as a date begins; null: she is afloat. */
+export function ashoreOn(ashore: readonly Ashore[], on: string, clock: ZoneClock): Ashore | null {
+  const dawn = clock.at(dayNumber(on), 0)
+  return ashore.find((one) => dawn >= one.from - slingMs && dawn < one.launchAt) ?? null
+}
+
+/** The place people go to on a date for a kind of work: the yard or the berth for the boat, by where she lies. */
+export function placeOn(
+  rows: RefitRows,
+  plan: Pick<StoredPlan, 'launches'> | null,
+  on: string,
+  placeNeed: PlaceNeed,
+  clock: ZoneClock,
+): Place | null {
+  const of = (kind: Place['kind']) => rows.place.find((place) => place.kind === kind) ?? null
+  if (placeNeed === 'away') return null
+  if (placeNeed === 'shed') return of('shed')
+  const ashore = haulOutsAsPlanned(rows, plan, clock)
+  const here = ashoreOn(ashore, on, clock)
+  return here ? here.yard : (of('berth') ?? ashore[0]?.yard ?? null)
+}

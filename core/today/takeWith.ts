@@ -1,0 +1,72 @@
+import { isLocated } from '../bags/bags'
+import type { RefitRows } from '../model/refit'
+import { formatQuantity } from '../units/quantity'
+import type { DayFrame, DayLine } from './dayLine'
+
+/** Something to take along that is not at the place. */
+export interface TakeLine {
+  readonly id: string
+  readonly what: string
+  readonly amount: string
+  readonly kind: string
+  readonly at: string
+  readonly stepTitle: string
+}
+
+const placeWord: Readonly<Record<string, string>> = {
+  boat: 'at the boat',
+  shed: 'in the shed',
+  home: 'at home',
+  toBuy: 'to buy',
+}
+
+/** Bring lines and strip-out bags of the day's steps that are not where the work is. */
+export function takeWith(
+  rows: RefitRows,
+  work: readonly DayLine[],
+  frame: Pick<DayFrame, 'placeNeed'>,
+): TakeLine[] {
+  const steps = new Map(work.map((line) => [line.step?.id, line.step]))
+  const lines = rows.bringLine
+    .filter((line) => steps.has(line.stepId) && line.at !== frame.placeNeed)
+    .map((line) => ({
+      id: line.id,
+      what: line.what,
+      amount: line.amount,
+      kind: line.kind,
+      at: placeWord[line.at] ?? line.at,
+      stepTitle: steps.get(line.stepId)?.title ?? '',
+    }))
+  const bags = rows.bag
+    .filter((bag) => bag.state !== 'fitted' && steps.has(bag.wantedByStepId ?? ''))
+    .map((bag) => ({
+      id: bag.id,
+      what: `Bag ${bag.code}, ${bag.what}`,
+      amount: '',
+      kind: 'bag',
+      at: isLocated(bag) ? bag.storedAt : 'nobody knows where',
+      stepTitle: steps.get(bag.wantedByStepId ?? '')?.title ?? '',
+    }))
+  const units = rows.refit[0]?.units ?? 'metric'
+  const parts = rows.part
+    .filter((part) => part.state !== 'returned' && part.state !== 'fitted')
+    .filter((part) => steps.has(part.neededByStepId ?? ''))
+    .map((part) => ({
+      id: part.id,
+      what: part.name,
+      amount: formatQuantity(part.quantity, part.unit, units),
+      kind: 'part',
+      at: partWord[part.state] ?? part.state,
+      stepTitle: steps.get(part.neededByStepId ?? '')?.title ?? '',
+    }))
+  return [...bags, ...lines, ...parts]
+}
+
+/** Where a part of a state is to be had from. */
+const partWord: Readonly<Record<string, string>> = {
+  wanted: 'to buy',
+  specified: 'to buy',
+  quoted: 'to buy',
+  ordered: 'ordered, not here yet',
+  arrived: 'bought',
+}
