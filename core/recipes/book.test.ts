@@ -1,33 +1,59 @@
 /**
  * One worked example of every recipe, by hand from the trade's hours and formulas: each step with its
- * hours and wait, each material with its packs. Comments carry the sums that are not plain.
+ * order, hours, people, place, hull, weather and wait, each material with its packs. Comments carry the sums
+ * that are not plain.
  */
 import { describe, expect, it } from 'vitest'
 import { packsFor } from '../fastening/count'
 import { recipeBook } from './book'
 import { recipeProblems } from './check'
 import { expand } from './expand'
-import type { Draft } from './expand'
+import type { Draft, DraftStep } from './expand'
 import { initialInputs } from './recipe'
-import type { RecipeInputs } from './recipe'
+import type { Recipe, RecipeInputs } from './recipe'
 
-/** A draft as lines: 'strip.key operation hours | wait'; materials beneath with two blanks. */
+const hullWord = { ashore: 'A', afloat: 'F', slings: 'W', either: 'E', byPlace: '' } as const
+
+/**
+ * What a step asks: P2 two people, P1-2 one or two; @skill; A ashore, F afloat, W in the slings, E either
+ * (nothing: by its place); G after the gate; S in the shed; D dry; T12 from 12 °C; L:gas licensed.
+ */
+function asks({ fields }: DraftStep): string {
+  const { crewMin = 1, crewMax = 1, skill = 'general', placeNeed = 'boat' } = fields
+  const list = [
+    crewMax > crewMin ? `P${crewMin}-${crewMax}` : crewMin > 1 ? `P${crewMin}` : '',
+    skill === 'general' ? '' : `@${skill}`,
+    hullWord[fields.hullNeed ?? 'byPlace'],
+    fields.afterGate ? 'G' : '',
+    placeNeed === 'shed' ? 'S' : placeNeed === 'away' ? 'away' : '',
+    fields.needsDry ? 'D' : '',
+    fields.minTempC == null ? '' : `T${fields.minTempC}`,
+    fields.licensedKind == null ? '' : `L:${fields.licensedKind}`,
+  ].filter(Boolean)
+  return list.length > 0 ? ` [${list.join(' ')}]` : ''
+}
+
+/** A draft as lines: 'strip.key operation hours [asks] | wait'; materials beneath with two blanks. */
 function asLines({ steps }: Draft): string[] {
-  return steps.flatMap(({ key, fields, materials }) => [
-    [
-      `${key} ${fields.operation} ${fields.hoursLikely}`,
-      fields.waitKind === 'none' || !fields.waitHours
-        ? null
-        : `${fields.waitKind} ${fields.waitHours}`,
-      fields.maxWaitHours === null ? null : `within ${fields.maxWaitHours}`,
+  return steps.flatMap((step) => {
+    const { key, fields, materials } = step
+    const floor = fields.waitMinC == null ? '' : ` ≥${fields.waitMinC}`
+    return [
+      [
+        `${key} ${fields.operation} ${fields.hoursLikely}${asks(step)}`,
+        fields.waitKind === 'none' || !fields.waitHours
+          ? null
+          : `${fields.waitKind} ${fields.waitHours}${floor}`,
+        fields.maxWaitHours === null ? null : `within ${fields.maxWaitHours}`,
+      ]
+        .filter((part) => part !== null)
+        .join(' | '),
+      ...materials.map(({ what, quantity, unit, pack }) => {
+        const packs = pack === null ? '' : ` in ${packsFor(quantity, pack).packs}`
+        return `  ${what}: ${Math.round(quantity * 100 + 1e-6) / 100} ${unit}${packs}`
+      }),
     ]
-      .filter((part) => part !== null)
-      .join(' | '),
-    ...materials.map(({ what, quantity, unit, pack }) => {
-      const packs = pack === null ? '' : ` in ${packsFor(quantity, pack).packs}`
-      return `  ${what}: ${Math.round(quantity * 100 + 1e-6) / 100} ${unit}${packs}`
-    }),
-  ])
+  })
 }
 const lines = (text: string): string[] =>
   text
@@ -35,11 +61,23 @@ const lines = (text: string): string[] =>
     .map((line) => line.replace(/^ {6}/, '').trimEnd())
     .filter((line) => line.trim() !== '')
 
-const bedded = (holes: number) => ({
-  // 0.2 + 0.05 n; taking up 0.1 + 0.02 n
-  bed: Number((0.2 + 0.05 * holes).toFixed(2)),
-  up: Number((0.1 + 0.02 * holes).toFixed(2)),
-})
+/** The look in the slings by two, and the second look that holds nothing. */
+const watched = `watch test 0.2 [P2 W] | calendar 24
+      second test 0.1 [F G]`
+const barrierTwice = [1, 2]
+  .map(
+    (n) => `barrier.${n} barrier 0.2 [A T10] | chem 6 ≥10 | within 48
+        Epoxy barrier coat: 50 mL`,
+  )
+  .join('\n      ')
+const bedAndPatch = `bed bed 0.6 [P2 A] | moisture 168
+        Sealant for below the waterline: 1 cartridges in 1
+      patch antifoul 0.2 [A T8] | calendar 24
+        Antifouling: 100 mL`
+/** Butyl taken up after a day and a week, by hours. */
+const takenUp = (hours: number) => `settle setUp 0 [G] | calendar 24
+      takeUp1 fit ${hours} [G] | calendar 144
+      takeUp7 fit ${hours} [G]`
 
 const examples: readonly (readonly [string, RecipeInputs, string])[] = [
   [
@@ -47,26 +85,26 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
     { holes: 6 },
     // Hole 8 + 8 = 16; a sleeve π/4·16²·20 + π(14² − 8²)·12 = 8998 mm³ × 1.25 = 11.25 mL; six 67.48.
     // Bolt 6 + 8 + 12 + 6 + 2 + 3.2 + 6.8 + 2.5 = 46.5 → 50; 6.6 → 7 bolts. Plate 140 × 100 = 14 000
-    // against 2 × 9600 → × 1.171. Bead 0.4 + 6 × π·18 mm = 0.74 m.
+    // against 2 × 9600 → × 1.171. Bead 0.4 + 6 × π·18 mm = 0.74 m. Bed 0.2 + 0.05 × 6, up 0.1 + 0.02 × 6.
     `
       strip strip 1.2
       probe survey 0.6
-      overDrill drill 0.9
-      fill fill 0.6 | chem 16
+      overDrill drill 0.9 [D]
+      fill fill 0.6 [D T10] | chem 16 ≥10
         Epoxy thickened for filling: 67.48 mL
         Tape under the holes: 6 pieces
       reDrill drill 0.48
-      plate fit 0.6
+      plate fit 0.6 [S]
         Backing plate 164 × 117.1 × 6 mm: 1 pieces
       dryFit fit 0.3
-      bed bed ${bedded(6).bed}
-        Bolt M8 × 50: 7 pieces in 2
+      bed bed 0.5 [P2 D]
+        Bolt M8 × 50 mm: 7 pieces in 2
         Nut M8: 7 pieces in 2
         Washer M8: 14 pieces in 2
         Butyl tape: 0.74 m in 1
-      hose test 0.3 | calendar 24
-      takeUp1 fit ${bedded(6).up} | calendar 144
-      takeUp7 fit ${bedded(6).up}`,
+      hose test 0.3 [P2]
+      ${takenUp(0.22)}
+      log label 0.1`,
   ],
   [
     'find-leak',
@@ -74,246 +112,276 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
     `
       dry survey 0.5 | dry 24
         Paper strips to see a drop by: 12 pieces
-      hose test 2
+      hose test 2 [P2]
       finding survey 0.1`,
   ],
   [
     'dry-local-core',
     { areaM2: 0.04, holes: 4, bedding: 'sealant' },
-    // 0.04 m² × 12 mm = 480 mL × 1.25; 2 h a 0.05 m²; bead 0.84 m × π/4·6² = 23.8 mL → 1
+    // 0.04 m² × 12 mm = 480 mL × 1.25 in two pours of at most 10 mm; 2 h a 0.05 m²; bead 0.84 m × π/4·6² → 1
     `
-      open drill 0.5
-      pick strip 1.6
+      open drill 0.5 [D]
+      pick strip 1.6 [D]
       dry setUp 0 | dry 240
       reading test 0.2
-      fill fill 1 | chem 24
-        Epoxy thickened for filling: 600 mL
+      fill.1 fill 0.5 [T10] | chem 6 ≥10
+        Epoxy thickened for filling: 300 mL
         Tape and dam: 4 pieces
+      fill.2 fill 0.5 [T10] | chem 24 ≥10
+        Epoxy thickened for filling: 300 mL
       reDrill drill 0.32
-      bedSealant bed 0.4 | moisture 72
+      bedSealant bed 0.4 [P2 D] | moisture 72
         Sealant, serviceable: 1 cartridges in 1
-      hose test 0.3`,
+      hose test 0.3 [P2]`,
   ],
   [
     'recore-above',
     { areaM2: 2, edgeM: 6, fittings: 2 },
-    // Ply 0.567, four 2.27, taper × 12 = 27.2 mm. Cloth 4 × (2 + 6 × 0.0136) × 1.1 = 9.16 m²; resin as much
-    // as glass, 4.12 kg. Session 2.06 kg; pot allows 484 g, cup 400 → 6. Primer 2/10/0.85, paint 2/11/0.85.
+    // Ply 0.567, four 2.27, taper × 12 = 27.2 mm. One ply (2 + 6 × 0.0136) × 1.1 = 2.29 m², resin as much as
+    // glass. Two lay 2/0.7 m² an hour, 1286 g of mix; a pot of half an hour at 100 g allows 305 g: 2061/305 → 7.
+    // Primer 2/10/0.85, paint 2/11/0.85.
     `
       map survey 0.5
-      tent setUp 2
-      prop fit 1
+      tent setUp 2 [P1-2]
+      prop setUp 1
       strip strip 0.6
-      cut cut 3
-      rake strip 5 | dry 720
+      cut cut 3 [D]
+      rake strip 5 [D] | dry 720
       reading test 0.2
-      taper grind 2.4
-      prime prime 1.2 | chem 12
+      taper grind 2.4 [D]
+      prime prime 1.2 [D T12] | chem 12 ≥12
         Epoxy, mixed, to prime the skin: 0.5 kg
-      core fit 4
+      core fit 4 [S]
         Core 12 mm: 2.2 m²
-      bedCore laminate 3 | chem 24
+      bedCore laminate 3 [P2 D T12] | chem 24 ≥12
         Thick bedding mix: 6.9 L
       tap test 0.4
-      level fill 2 | chem 16
+      level fill 2 [D T10] | chem 16 ≥10
         Fairing filler: 2 L
-      plies.1 laminate 2.8 | chem 24 | within 72
-        Biaxial 450 g/m²: 4.58 m²
+      ${[1, 2]
+        .map(
+          (n) => `plies.${n} laminate 2.8 [P2 D T12] | chem 24 ≥12 | within 72
+        Biaxial 450 g/m², stitched: 4.58 m²
         Epoxy, mixed: 2.06 kg
-        Cups, 400 g: 6 pieces
-      plies.2 laminate 2.8 | chem 24 | within 72
-        Biaxial 450 g/m²: 4.58 m²
-        Epoxy, mixed: 2.06 kg
-        Cups, 400 g: 6 pieces
-      fair.1 fair 4 | chem 16
+        Cups of at most 400 g: 7 pieces
+        Peel ply: 2.29 m²`,
+        )
+        .join('\n      ')}
+      fair.1 fair 4 [D T10] | chem 16 ≥10
         Fairing filler: 1.2 L
-      fair.2 fair 4 | chem 16
+      fair.2 fair 4 [D T10] | chem 16 ≥10
         Fairing filler: 1.2 L
-      primer.1 prime 0.8 | chem 12 | within 48
+      primer.1 prime 0.8 [D T10] | chem 12 ≥10 | within 48
         Two-part primer: 0.24 L
-      primer.2 prime 0.8 | chem 12 | within 48
+      primer.2 prime 0.8 [D T10] | chem 12 ≥10 | within 48
         Two-part primer: 0.24 L
-      paint.1 paint 1 | chem 24
+      paint.1 paint 1 [D T10] | chem 24 ≥10
         Deck paint: 0.21 L
-      paint.2 paint 1 | chem 24
+      paint.2 paint 1 [D T10] | chem 24 ≥10
         Deck paint: 0.21 L`,
   ],
   [
     'inject-panel',
     {},
-    // 0.6 m² × 15 mm × half = 4.5 L; ÷ 15 × 1.15
+    // 60 holes at 0.02 h. 0.6 m² × 15 mm × half = 4.5 L; ÷ 15 × 1.15
     `
-      grid drill 0.18
+      reading test 0.2
+      grid drill 1.2 [D]
       cup test 0.2
-      inject fill 0.48 | chem 12
+      inject.1 fill 0.48 [D T10] | chem 12 ≥10
         Two-part closed-cell foam: 0.35 L in 1
-      plug fair 0.6
+      plug fair 0.6 [D]
         Plugs or filler for the holes: 60 pieces`,
   ],
   [
     'through-hull',
     {},
-    // Ply of 600 g 0.756 mm, 15/0.756 = 19.8 → 20; 20 × π/4·0.23² × 1.1 = 0.914 m², resin × 0.6.
-    // Bead 8 mm twice round 130 mm: 41 mL → 1. Clips 4.4 → 5.
+    // Ply of 600 g 0.756 mm, 15/0.756 = 19.8 → 20 in sessions of 7, 7, 6 over π/4·0.23² = 0.0415 m²: 1 h and
+    // 0.7 h a m² and ply; cloth × 1.1, resin × 0.6. Inner skin 4/0.756 → 6 plies over 230 + 48 mm. Taper 0.4 h
+    // × 0.723 m. Pad bedded 3 mm deep × 1.25. Bead 8 mm twice round 130 mm: 41 mL → 1. Clips 4.4 → 5.
     `
-      measure survey 0.5
-      moisture test 0.1
-      pilot drill 0.2
-      clear cut 1.2
-      solid laminate 1.5 | chem 24
-        Biaxial 600 g/m²: 0.91 m²
-        Epoxy, mixed: 0.55 kg
-      bore drill 0.5
-      pad fit 0.8 | chem 24
+      measure survey 0.5 [A]
+      moisture test 0.1 [A]
+      pilot drill 0.2 [A]
+      clear cut 1.2 [A]
+      taper grind 0.29 [A]
+      ${[1, 2]
+        .map(
+          (n) => `solid.${n} laminate 1.2 [A T12] | chem 24 ≥12 | within 72
+        Biaxial 600 g/m², stitched: 0.32 m²
+        Epoxy, mixed: 0.19 kg
+        Peel ply: 0.05 m²`,
+        )
+        .join('\n      ')}
+      solid.3 laminate 1.17 [A T12] | chem 24 ≥12 | within 72
+        Biaxial 600 g/m², stitched: 0.27 m²
+        Epoxy, mixed: 0.17 kg
+        Peel ply: 0.05 m²
+      innerSkin laminate 1.25 [A T12] | chem 24 ≥12
+        Biaxial 600 g/m², stitched: 0.4 m²
+        Epoxy, mixed: 0.24 kg
+      bore drill 0.5 [A]
+      pad fit 0.8 [A T12] | chem 24 ≥12
         Backing pad 130 mm: 1 pieces
-      dryFit fit 0.4
-      barrier.1 barrier 0.2 | chem 6 | within 48
-        Epoxy barrier coat: 50 mL
-      barrier.2 barrier 0.2 | chem 6 | within 48
-        Epoxy barrier coat: 50 mL
-      bed bed 0.6 | moisture 168
-        Sealant for below the waterline: 1 cartridges in 1
-      patch antifoul 0.2
-        Antifouling: 100 mL
-      connect plumb 0.6
-        Through-hull and valve, 50 mm: 1 pieces
+        Thick bedding mix: 49.78 mL
+      dryFit fit 0.4 [P2 A]
+        Through-hull and valve, 50 mm, bronze or dezincification-resistant: 1 pieces
+      ${barrierTwice}
+      ${bedAndPatch}
+      connect plumb 0.6 [A]
         Hose: 1.65 m
         Hose clip, stainless: 5 pieces
-      work test 0.1
-      watch test 0.2`,
+      work test 0.1 [A]
+      log label 0.1 [A]
+      ${watched}`,
   ],
   [
     'sea-valve',
     { outcome: 'replace' },
     `
-      strip strip 0.8
-      check survey 0.2
-      dryFit fit 0.4
-      barrier.1 barrier 0.2 | chem 6 | within 48
-        Epoxy barrier coat: 50 mL
-      barrier.2 barrier 0.2 | chem 6 | within 48
-        Epoxy barrier coat: 50 mL
-      bed bed 0.6 | moisture 168
-        Sealant for below the waterline: 1 cartridges in 1
-      patch antifoul 0.2
-        Antifouling: 100 mL
-      work test 0.1
-      clip plumb 0.4
-        Valve, 38 mm, dezincification-resistant or bronze: 1 pieces
+      strip strip 0.8 [A]
+      check survey 0.2 [A]
+      dryFit fit 0.4 [P2 A]
+        Valve, 50 mm, bronze or dezincification-resistant: 1 pieces
+      ${barrierTwice}
+      ${bedAndPatch}
+      work test 0.1 [A]
+      clip plumb 0.4 [A]
         Hose clip, stainless: 5 pieces
-      watch test 0.2`,
+      log label 0.1 [A]
+      ${watched}`,
   ],
   [
     'transducer',
     { body: 'fairing', way: 'sleeve', bore: 12, pad: 60 },
-    // Hole 28, filled 25 deep: π/4·28²·25 + π(24² − 14²)·15 = 33 301 mm³ × 1.25 = 41.6 mL
+    // Hole 28, filled 25 deep: π/4·28²·25 + π(24² − 14²)·15 = 33 301 mm³ × 1.25 = 41.6 mL. Pad 2827 mm² × 3 × 1.25.
     `
-      bucket test 0.5
+      bucket test 0.5 [@electrics E]
         Transducer for 12° deadrise: 1 pieces
-      mark survey 0.6
-      fairing cut 1
+      measure survey 0.5 [A]
+      mark survey 0.6 [P2 A]
+      fairing cut 1 [S]
         Fairing block: 1 pieces
-      moisture test 0.1
-      pilot drill 0.2
-      overDrill drill 0.15
-      fillSleeve fill 0.1 | chem 16
+      moisture test 0.1 [A]
+      pilot drill 0.2 [A]
+      overDrill drill 0.15 [A]
+      fillSleeve fill 0.1 [A T10] | chem 16 ≥10
         Epoxy thickened for filling: 41.63 mL
-      bore drill 0.5
-      dryFit fit 0.4
-      barrier.1 barrier 0.2 | chem 6 | within 48
-        Epoxy barrier coat: 50 mL
-      barrier.2 barrier 0.2 | chem 6 | within 48
-        Epoxy barrier coat: 50 mL
-      bed bed 0.6 | moisture 168
-        Sealant for below the waterline: 1 cartridges in 1
-      patch antifoul 0.2
-        Antifouling: 100 mL
-      watch test 0.2`,
+      bore drill 0.5 [A]
+      pad fit 0.8 [A T12] | chem 24 ≥12
+        Backing pad 60 mm: 1 pieces
+        Thick bedding mix: 10.6 mL
+      dryFit fit 0.4 [P2 A]
+        Housing and blanking plug, 12 mm: 1 pieces
+      ${barrierTwice}
+      ${bedAndPatch}
+      connect wire 0.6 [@electrics A]
+        Cable clip: 10 pieces
+      work test 0.1 [A]
+      log label 0.1 [A]
+      ${watched}`,
   ],
   [
     'strip-barrier-antifoul',
     {},
     // 70 % at 125 µm: 5.6 m²/L; 250/125 = 2 coats, 40/5.6/0.85 = 8.40 L each. Antifouling 40/10/0.85 × 1.1.
+    // Patches 6 × 0.1 m²: 0.6/5.6/0.85 and 0.6/10/0.85 a coat.
     `
-      wash clean 1.5
-      scrape strip 20
-      rinse clean 1.2 | dry 720
-      reading test 0.6
-      barrier.1 barrier 2.4 | chem 8 | within 48
+      wash clean 1.5 [P1-2 A]
+      scrape strip 20 [P1-2 A]
+      rinse clean 1.2 [A] | dry 720
+      reading test 0.6 [A]
+      barrier.1 barrier 2.4 [P1-2 A D T10] | chem 8 ≥10 | within 48
         Epoxy barrier coat: 8.4 L in 4
-      fair fair 12 | chem 16
+      fair fair 12 [A D T10] | chem 16 ≥10
         Epoxy fairing filler: 4 L in 4
-      key clean 2
-      barrierRest.1 barrier 2.4 | chem 8 | within 24
+      key grind 2 [A D]
+      barrierRest.1 barrier 2.4 [P1-2 A D T10] | chem 8 ≥10 | within 24
         Epoxy barrier coat: 8.4 L in 4
-      antifoul.1 antifoul 2.4 | chem 12
+      antifoul.1 antifoul 2.4 [P1-2 A D T8] | chem 12 ≥8
         Antifouling: 5.18 L in 3
-      antifoul.2 antifoul 2.4 | chem 12
+      antifoul.2 antifoul 2.4 [P1-2 A D T8] | chem 12 ≥8
         Antifouling: 5.18 L in 3
-      move move 0
-      patchBarrier barrier 1.8 | chem 8 | within 24
-      patchAntifoul antifoul 0.6 | chem 12
-      anodes fit 0.8
-        Anode: 4 pieces`,
+      move move 0 [A]
+      patchKey grind 1.2 [A D]
+      patchBarrier.1 barrier 0.3 [A D T10] | chem 8 ≥10 | within 48
+        Epoxy barrier coat: 0.13 L in 1
+      patchBarrier.2 barrier 0.3 [A D T10] | chem 8 ≥10 | within 24
+        Epoxy barrier coat: 0.13 L in 1
+      patchAntifoul.1 antifoul 0.3 [A D T8] | chem 12 ≥8
+        Antifouling, left over from the coats: 0.07 L
+      patchAntifoul.2 antifoul 0.3 [A D T8] | chem 12 ≥8
+        Antifouling, left over from the coats: 0.07 L
+      anodes fit 0.8 [A]
+        Anode: 4 pieces
+      immersion survey 0.1 [A] | calendar 24`,
   ],
   [
     'anodes',
     { count: 5, metal: 'aluminium' },
     `
-      clean clean 1
-      fit fit 1
+      clean clean 1 [A]
+      fit fit 1 [A]
         Anode, aluminium: 5 pieces
         Fastening and shake-proof washer: 11 pieces
-      bond test 0.5`,
+      bond test 0.5 [A]`,
   ],
   [
     'shaft-and-gland',
     { rudder: 'yes' },
-    // 4 rings × π·43 mm × 1.1 = 0.594 m
+    // 4 rings × π·43 mm × 1.1 = 0.594 m. The gland is packed round the shaft, so after it.
     `
-      height survey 0.2
-      rudderOff strip 2
-      draw strip 1.5
-      wear survey 0.4
-      bearing fit 2
+      height survey 0.2 [E]
+      rudderOff strip 2 [P2 @mechanics A]
+      draw strip 1.5 [P2 @mechanics A]
+      wear survey 0.4 [@mechanics A]
+      bearing fit 2 [@mechanics A]
         Bearing for a 35 mm shaft: 1 pieces
-      gland fit 1
+      fit fit 2 [P2 @mechanics A]
+      gland fit 1 [@mechanics A]
         Packing 8 mm: 0.59 m
-      fit fit 2
-      rudderOn fit 2
-      grease fit 0.4
+      rudderOn fit 2 [P2 @mechanics A]
+      grease fit 0.4 [A]
         Waterproof grease: 1 pieces
-      secure fit 0.3
-      settle test 0.2 | calendar 24
-      align fit 2`,
+      secure fit 0.3 [A]
+      watch test 0.1 [P2 W]
+      settle test 0.2 [F G] | calendar 24
+      align fit 2 [@mechanics F G]`,
   ],
   [
     'posts-and-rail',
     {},
-    // 7.2/1.6 → 5 spans, 6 posts and one for the gate, 28 holes: 28 × 11.247 mL. Bolt 34 + 3.2 + 6.8 + 2.5 → 50;
-    // 30.8 → 31. Lines 2 × 7.2 × 1.05.
+    // 3 m before the gate: 2 spans of 1.5; 3.5 m after it: 3 of 1.167; 7 posts, 28 holes × 11.247 mL. Bolt as in
+    // recipe 1; 30.8 → 31. Bead 7 × 0.4 + 28 × π·18 mm. Each base by recipe 1: strip 0.3 + 0.15 a hole, bed 0.2 +
+    // 0.05, hose 0.3, up 0.1 + 0.02. Lines 2 × 7.2 × 1.05, ends at both sides of the gate.
     `
-      walk survey 1
+      walk survey 1 [P2]
       plan survey 0.5
-      wedges fit 2.1
+      wedges fit 2.1 [S]
         Wedge blank: 7 pieces
-      fabricate contract 0 | calendar 360
-      overDrill drill 4.2
-      fill fill 2.8 | chem 16
+      fabricate contract 0 [away] | calendar 360
+      strip strip 6.3
+      probe survey 2.8
+      overDrill drill 4.2 [D]
+      fill fill 2.8 [D T10] | chem 16 ≥10
         Epoxy thickened for filling: 314.91 mL
         Tape under the holes: 28 pieces
       reDrill drill 2.24
+      plate fit 4.2 [S]
+        Backing plate 164 × 117.1 × 6 mm: 7 pieces
       dryFit fit 2.1
-      bed bed ${bedded(28).bed}
         Post: 7 pieces
-        Bolt M8 × 50: 31 pieces in 7
+      bed bed 2.8 [P2 D]
+        Bolt M8 × 50 mm: 31 pieces in 7
         Nut M8: 31 pieces in 7
         Washer M8: 62 pieces in 7
+        Butyl tape: 4.38 m in 1
+      lines fit 1.4
         Guard line: 15.12 m
-        Butyl tape: 2.8 m in 1
-      hose test 0.3 | calendar 24
-      takeUp1 fit ${bedded(28).up} | calendar 144
-      takeUp7 fit ${bedded(28).up}`,
+        End fitting for a line: 8 pieces
+      hose test 2.1 [P2]
+      ${takenUp(1.26)}
+      log label 0.1`,
   ],
   [
     'rebed-trim',
@@ -321,148 +389,186 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
     // Two beads π/4·6²·2.4 = 135.7 mL × 1.15/290 → 1
     `
       mask fit 0.5
-      lift strip 4.8
-      bed bed 0.96 | moisture 24
+      lift strip 4.8 [D] | within 10
+      bed bed 0.96 [P2 D] | moisture 12
         Sealant: 1 cartridges in 1
         Masking tape: 5.28 m in 1
+        Sheet and tape to shut her if the day runs out: 2.4 m
       nip fit 0.24
-      second bed 0.48 | moisture 24`,
+      second bed 0.48 [D] | moisture 120
+      hose test 0.3 [P2]
+      log label 0.1`,
   ],
   [
     'locker-lid',
     { resin: 'epoxy' },
-    // Cloth 2 × 0.5 × 1.1; resin 1.1 × 0.45 × 0.58/0.42 + 0.3 × 1.6 = 1.164 kg; tie coat 0.5/8/0.85
+    // Cloth 2 × 0.5 × 1.1; resin 1.1 × 0.45 × 0.58/0.42; bonding 0.3 × 1.6; tie coat 0.5/8/0.85; 2 % of 0.3 kg
     `
-      grind grind 1
-      stringers laminate 1.2 | chem 16
+      grind grind 1 [S]
+      stringers laminate 1.2 [S T12] | chem 16 ≥12
         Stringer: 1.76 m
-      plies laminate 0.8 | chem 16 | within 72
-        Combination cloth 450 g/m²: 1.1 m²
-        Epoxy, mixed: 1.16 kg
+        Bonding mix, epoxy: 0.48 kg
+      plies laminate 0.8 [S T12] | chem 16 ≥12 | within 72
+        Stitched combination cloth 450 g/m², no emulsion binder: 1.1 m²
+        Epoxy, mixed: 0.68 kg
         Peel ply: 0.55 m²
       trim fit 1
-      tie prime 0.3 | chem 12
+      tie prime 0.3 [S] | chem 12
         Tie coat: 0.07 L
-      gel.1 paint 0.4 | chem 3
+      ${[1, 2, 3]
+        .map(
+          (n) => `gel.${n} paint 0.4 [S T15] | chem 3 ≥15
         Gelcoat without wax: 0.3 kg
-      gel.2 paint 0.4 | chem 3
-        Gelcoat without wax: 0.3 kg
-      gel.3 paint 0.4 | chem 3
-        Gelcoat without wax: 0.3 kg
-      gelLast paint 0.4 | chem 24
+        Peroxide catalyst, 2 %: 6 g`,
+        )
+        .join('\n      ')}
+      gelLast paint 0.4 [S T15] | chem 24 ≥15
         Gelcoat with wax: 0.3 kg
-      polish finish 1.5
+        Peroxide catalyst, 2 %: 6 g
+      polish finish 1.5 [S]
         Wet paper, three grits: 6 sheets`,
   ],
   [
     'post-through-deck',
     {},
     // Joint 1.2 m. Fillet 20²(1 − π/4) × 1.2 × 1.25 = 128.8 mL. Tabs 131.4 + 155.4 + 179.4 + 203.4 = 669.7 mm
-    // × 1.2 m × 1.1 = 0.884 m²; a quarter of each a face.
+    // × 1.2 m × 1.1 = 0.884 m²; a quarter of each a face. Edge sealed 15 × 15 mm, foot bedded 5 mm.
     `
-      blank laminate 3 | chem 24
+      blank laminate 3 [S T12] | chem 24 ≥12
         Timber for a 100 mm post: 1 pieces
-      cut cut 1.5 | chem 16
-      foot laminate 2 | chem 24
+        Epoxy glue: 0.4 kg
+      cut cut 1.5 [D T10] | chem 16 ≥10
+        Epoxy thickened for filling: 112.5 mL
+        Sheet and tape to shut the hole: 1 m
+      foot laminate 2 [P2 T12] | chem 24 ≥12
+        Thick bedding mix: 62.5 mL
       ${[1, 2, 3, 4]
         .map(
-          (n) => `tabs.${n} laminate 1.5 | chem 24 | within 72
+          (n) => `tabs.${n} laminate 1.5 [T12] | chem 24 ≥12 | within 72
         Fillet mix: 32.19 mL
-        Biaxial 450 g/m²: 0.22 m²
-        Epoxy, mixed: 0.1 kg`,
+        Biaxial 450 g/m², stitched: 0.22 m²
+        Epoxy, mixed: 0.1 kg
+        Peel ply: 0.06 m²`,
         )
         .join('\n      ')}
-      spacers laminate 0.5 | chem 16
-      spar drill 0.8
-      seal bed 0.4 | moisture 72
+      spacers laminate 0.5 [T12] | chem 16 ≥12
+        Spacer: 4 pieces
+        Epoxy glue: 0.2 kg
+      spar drill 0.8 [P2]
+        Through-bolt for the spar, with washers: 3 pieces
+      seal bed 0.4 [D] | moisture 72
         Sealant: 1 cartridges in 1
-      hose test 0.3`,
+      hose test 0.3 [P2]`,
   ],
   [
     'hull-deck-joint',
-    {},
-    // 6000/150 + 1 = 41 bolts: 14, 14, 13; with spares 15.4 → 16, 16, 14.3 → 15. Bead 169.6 mL → 1.
+    { stackB: 18, stackC: 30 },
+    // 6000/150 + 1 = 41 bolts, 14 a pass and a stretch → 16 with spares. M6: stack + 3.2 + 5.2 + 2: 34.4 → 35,
+    // 28.4 → 30, 40.4 → 45. Nuts 45.1 → 46, washers 90.2 → 91. Bead 169.6 mL → 1. Screws every 300 mm.
     `
-      third.1 fit 2.8
-        Bolt M6 with nut and washers: 16 pieces in 4
-      third.2 fit 2.8
-        Bolt M6 with nut and washers: 16 pieces in 4
-      third.3 fit 2.6
-        Bolt M6 with nut and washers: 15 pieces in 3
-      gaps bed 0.6 | moisture 72
+      third.1 fit 2.8 [P2 E]
+        Bolt M6 × 35 mm: 16 pieces in 4
+        Bolt M6 × 30 mm: 16 pieces in 4
+        Bolt M6 × 45 mm: 16 pieces in 4
+        Nut M6, locking: 46 pieces in 10
+        Washer M6: 91 pieces in 10
+      third.2 fit 2.8 [P2 E]
+      third.3 fit 2.6 [P2 E]
+      gaps bed 0.6 [D] | moisture 72
         Permanent polyurethane: 1 cartridges in 1
-      hose test 0.5
-      strake close 1.8`,
+      hose test 0.5 [P2]
+      strake close 1.8 [P2]
+        Screw for the strake: 22 pieces in 1`,
   ],
   [
     'sister-frame',
     {},
-    // 2 × 1.2 × 1.2 = 2.88 m; glue a quarter; 1200/150 + 1 = 9 each, 19.8 → 20
+    // 2 × 1.2 × 1.2 = 2.88 m; glue a quarter; 1200/150 + 1 = 9 each, 19.8 → 20; one butt block
     `
       clear strip 1
-      pattern survey 1
-      bend laminate 2 | chem 24
+      pattern survey 1 [@woodwork]
+      bend laminate 2 [@woodwork S T12] | chem 24 ≥12
         Timber strip for the sisters: 2.88 m
         Epoxy glue: 0.72 kg
-      fasten fit 3
+      fasten fit 3 [@woodwork]
         Fastening: 20 pieces in 1
-      scarf fit 1
+      scarf fit 0.5 [@woodwork T12] | chem 24 ≥12
+        Epoxy glue: 0.15 kg
       test test 0.4
       lining close 1`,
   ],
   [
     'electrical-system',
     {},
-    // 2 × 12 × 6 × 1.1 = 158.4 m; 52.8 → 53 ends; 13.2 → 14 fuses
+    // 2 × 12 × 6 × 1.1 = 158.4 m; 52.8 → 53 ends; 13.2 → 14 fuses. 2 × 6 × 8 × 0.0195/0.36 = 5.2 → 6 mm², 10 A; 75 → 80 A.
     `
-      loads survey 1.7
-      schematic survey 4.4
-      mockUp fit 2
-      buy buy 0 | calendar 168
-        Tinned cable, single core: 158.4 m in 4
+      loads survey 1.7 [@electrics]
+      schematic survey 4.4 [@electrics]
+      mockUp fit 2 [@electrics S]
+      buy buy 0 [away] | calendar 168
+        Tinned cable, single core 6 mm²: 158.4 m in 4
         Crimped end: 53 pieces in 6
-        Fuse: 14 pieces
+        Fuse 10 A: 14 pieces
+        Bank fuse 80 A that breaks the bank’s fault current, with holder: 2 pieces
         Sheathing: 72 m
         Label, two a circuit: 24 pieces
-      panel cut 4
-      cable wire 9.6
-      ends wire 4.8
-      check test 3
+      panel cut 4 [@electrics S]
+      cable wire 9.6 [@electrics]
+      ends wire 4.8 [@electrics]
+      check test 3 [@electrics]
       labels label 1.2
-      signOff test 1`,
+      signOff test 1 [@electrics]`,
   ],
   [
     'solar-on-arch',
     {},
-    // 13.2 → 14; bead 8 mm × 2 m = 100.5 mL → 1
+    // 16 holes × 11.247 mL; each foot by recipe 1. Panel fastenings 13.2 → 14, deck bolts 17.6 → 18. Bead 4 × 0.4
+    // + 16 × π·18 mm = 2.505. 2 × 8 × 15 × 0.0195/0.6 = 7.8 → 10 mm²; 18.75 → 20 A.
     `
-      fabricate contract 0 | calendar 480
-      dryFit fit 3
-      finish contract 0 | calendar 288
+      mockUp survey 2 [P2]
+      fabricate contract 0 [away] | calendar 480
+      dryFit fit 3 [P2]
+      finish contract 0 [away] | calendar 288
+      probe survey 1.6
+      overDrill drill 2.4 [D]
+      fill fill 1.6 [D T10] | chem 16 ≥10
+        Epoxy thickened for filling: 179.95 mL
+        Tape under the holes: 16 pieces
+      reDrill drill 1.28
+      plate fit 2.4 [S]
+        Backing plate 164 × 117.1 × 6 mm: 4 pieces
       isolate fit 0.6
         Isolating sleeve and washers: 14 pieces
       count survey 0.2
         Panel bolt, nut, washers: 14 pieces in 2
-      hoist fit 2
-      bed bed 1.5 | moisture 72
-        Sealant, serviceable: 1 cartridges in 1
-      battery wire 0.3
-      cable wire 0.8
-        Solar cable, two cores: 8.8 m
+      hoist fit 2 [P3 D]
+      bed bed 1.6 [P2 D]
+        Bolt M8 × 50 mm: 18 pieces in 4
+        Nut M8: 18 pieces in 4
+        Washer M8: 36 pieces in 4
+        Butyl tape: 2.51 m in 1
+      fuse wire 0.5 [@electrics]
+        Fuse 20 A with holder: 2 pieces
+      cable wire 0.8 [@electrics]
+        Solar cable 10 mm², two cores: 8.8 m
         Deck gland: 1 pieces
-      volts test 0.3`,
+      volts test 0.3 [@electrics]
+      hose test 1.2 [P2]
+      ${takenUp(0.72)}
+      log label 0.1`,
   ],
   [
     'recover-lining',
     {},
-    // (5 + 0.05 × 20) × 1.15 = 6.9 m² ÷ 1.4; glue both faces at 4 m²/L
+    // 4 × 1.1 × 0.5 + 2 × 0.8 × 0.4 = 2.84 m². With 100 mm to wrap 1.2 × 0.6 and 0.9 × 0.5: on 1.4 m two rows of two
+    // at 1.2 and one of two at 0.9: 3.3 m × 1.03. Glue both faces at 4 m²/L.
     `
       lift strip 2.4
-      scrape strip 4
-      plan survey 0.5
-      glue fit 3.5
-        Covering, 1.4 m wide: 4.93 m
-        Contact glue, both faces: 2.5 L in 3
+      scrape strip 2.27 [S]
+      plan survey 0.5 [S]
+      glue fit 1.99 [S]
+        Covering, 1.4 m wide: 3.4 m
+        Contact glue, both faces: 1.42 L in 2
       back close 0.6`,
   ],
   [
@@ -470,18 +576,20 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
     { school: 'epoxy', where: 'below' },
     // 3/9/0.85 and 3/12/0.85
     `
-      strip strip 3
-      seal.1 prime 0.45 | chem 8 | within 48
-        Clear epoxy, mixed: 0.39 L
-      seal.2 prime 0.45 | chem 8 | within 48
-        Clear epoxy, mixed: 0.39 L
-      seal.3 prime 0.45 | chem 8 | within 48
-        Clear epoxy, mixed: 0.39 L
-      key clean 1.2
-      varnish.1 varnish 0.45 | chem 24
+      strip strip 1.8
+      sand grind 1.2 [D]
+        Paper 120 and 180: 6 sheets
+      ${[1, 2, 3]
+        .map(
+          (n) => `seal.${n} prime 0.45 [D T12] | chem 8 ≥12 | within 48
+        Clear epoxy, mixed: 0.39 L`,
+        )
+        .join('\n      ')}
+      key grind 1.2 [D]
+      varnish.1 varnish 0.45 [D T10] | chem 24 ≥10
         Varnish with sun filter: 0.29 L
         Paper 320: 3 sheets
-      varnish.2 varnish 0.45 | chem 24
+      varnish.2 varnish 0.45 [D T10] | chem 24 ≥10
         Varnish with sun filter: 0.29 L
         Paper 320: 3 sheets`,
   ],
@@ -493,8 +601,8 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
         Bag and label: 6 pieces
       quote survey 0.5
       agree survey 0.3
-      lead contract 0 | calendar 720
-      collect fit 1
+      lead contract 0 [away] | calendar 720
+      collect fit 1 [away]
       check test 0.5`,
   ],
   [
@@ -502,25 +610,26 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
     {},
     `
       photograph label 0.5
-      cooling fit 2
+      cooling fit 2 [@mechanics]
         Impeller and gasket: 1 pieces
         Engine anode: 1 pieces
-      fuel fit 2
+      fuel fit 2 [@mechanics L:fuel]
         Fuel filter: 2 pieces
-      oil fit 1
+      oil fit 1 [@mechanics]
         Engine oil: 6 L in 2
         Oil filter: 1 pieces
         Belt: 2 pieces
-      start test 1.5
-      look test 0.5
-      trial test 3`,
+      seaCock plumb 0.2 [@mechanics A]
+      start test 1.5 [P2 @mechanics A]
+      look test 0.5 [@mechanics A]
+      trial test 3 [P2 F G]`,
   ],
   [
     'strip-out',
     {},
     `
       photograph label 0.4
-      wires label 1
+      wires label 1 [@electrics]
         Wire label: 20 pieces
       bag strip 2
         Zip bag and label: 9 pieces
@@ -545,45 +654,201 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
     // 12 × 5.7 × 1.1
     `
       drain plumb 2
-      pickle plumb 1
+      pickle plumb 1 [@mechanics]
         Antifreeze: 10 L in 2
       air fit 0.5
         Moisture trap: 3 pieces
-      cover fit 3
+      cover fit 3 [P2]
         Cover: 75.24 m²
-      battery test 0.5 | calendar 672
+      battery test 0.5 [@electrics] | calendar 672
       visit.1 survey 0.5 | calendar 672
       visit.2 survey 0.5 | calendar 672`,
   ],
   [
     'water-lip',
     {},
-    // Legs 30 + 25 less 2 × 5 − π/2 × 3.8 = 4.03 → 50.97 mm. Round 2 m; 22 fastenings; bead 56.5 mL → 1
+    // Legs 30 + 25 less 2 × 5 − π/2 × 3.8 = 4.03 → 50.97 mm. Mitred (2 + 8 × 0.025) × 1.1; 22 fastenings; bead 56.5 mL → 1
     `
       measure survey 0.4
       list survey 0.3
-      bend cut 1.2
-        Sheet strip 51 × 2 mm: 2.2 m
+      bend cut 1.2 [S]
+        Sheet strip 51 × 2 mm: 2.42 m
       dryFit fit 0.8
       drain plumb 0.6
         Drain, hose tail and clips: 1 pieces
-      bed bed 0.8 | moisture 24
+      bed bed 0.8 [D] | moisture 24
         Rivet or bolt: 22 pieces in 3
         Sealant: 1 cartridges in 1
-      hose test 0.3`,
+      hose test 0.3 [P2]`,
   ],
 ]
+
+const worked = (key: string, given: RecipeInputs, units: 'metric' | 'us' = 'metric'): Draft => {
+  const recipe = recipeBook.find((one) => one.key === key)
+  if (!recipe) throw new Error(`no recipe ${key}`)
+  expect(recipeProblems(recipe)).toEqual([])
+  const found = expand(recipe, { ...initialInputs(recipe), ...given }, units)
+  if (!found.ok) throw new Error(found.problems[0]?.message)
+  return found.draft
+}
 
 describe('every recipe, one example by hand', () => {
   it('has one for each', () => {
     expect(examples.map(([key]) => key)).toEqual(recipeBook.map((recipe) => recipe.key))
   })
-  it.each(examples)('%s', (key, given, expected) => {
-    const recipe = recipeBook.find((one) => one.key === key)
-    if (!recipe) throw new Error(`no recipe ${key}`)
-    expect(recipeProblems(recipe)).toEqual([])
-    const worked = expand(recipe, { ...initialInputs(recipe), ...given })
-    if (!worked.ok) throw new Error(worked.problems[0]?.message)
-    expect(asLines(worked.draft)).toEqual(lines(expected))
+  it.each(examples)('%s', (key, given, expected) =>
+    expect(asLines(worked(key, given))).toEqual(lines(expected)),
+  )
+})
+
+/** Every recipe in every combination of its ways, at its first dimensions. */
+const allWays: readonly (readonly [string, RecipeInputs])[] = recipeBook.flatMap(
+  (recipe: Recipe) => {
+    let ways: RecipeInputs[] = [{}]
+    for (const choice of recipe.choices)
+      ways = ways.flatMap((way) =>
+        choice.options.map(({ value }) => ({ ...way, [choice.key]: value })),
+      )
+    return ways.map((way) => [recipe.key, way] as const)
+  },
+)
+const sourceOf = (key: string, stepKey: string) =>
+  recipeBook
+    .find((one) => one.key === key)
+    ?.steps.find((step) => step.key === stepKey.replace(/\.\d+$/, ''))
+
+describe('the book, in all its ways', () => {
+  const bonding = [
+    'laminate',
+    'fill',
+    'bed',
+    'prime',
+    'barrier',
+    'antifoul',
+    'paint',
+    'varnish',
+    'fair',
+  ]
+  it('names what bonds, fills, beds or bolts, or says why not', () => {
+    const bare = allWays.flatMap(([key, way]) =>
+      worked(key, way).steps.flatMap((step) => {
+        const { operation = 'fit', title } = step.fields
+        const bonds = bonding.includes(operation) || /\b(bond|glue|bolt|rivet|fasten)/i.test(title)
+        const said = step.materials.length > 0 || sourceOf(key, step.key)?.noMaterial
+        const looks =
+          ['survey', 'strip', 'test', 'label'].includes(operation) || /^Dry fit/.test(title)
+        return bonds && !looks && !said ? [`${key}: ${title}`] : []
+      }),
+    )
+    // Later passes of the hull-to-deck joint use the bolts bought with the first.
+    expect([...new Set(bare)].filter((one) => !/pass [23] of 3/.test(one))).toEqual([])
+  })
+  it('lays peel ply in where a laminate has a window', () => {
+    for (const [key, way] of allWays)
+      for (const { fields, materials } of worked(key, way).steps)
+        if (fields.operation === 'laminate' && fields.maxWaitHours !== null)
+          expect(
+            materials.map((one) => one.what),
+            `${key} ${fields.title}`,
+          ).toContain('Peel ply')
+  })
+  it('holds every chemical cure to the warmth of its step', () => {
+    for (const [key, way] of allWays)
+      for (const { fields } of worked(key, way).steps)
+        if (fields.waitKind === 'chem' && fields.minTempC != null)
+          expect(fields.waitMinC, `${key} ${fields.title}`).toBe(fields.minTempC)
+  })
+  it('lets no look in the slings be alone, and puts nothing ashore after it', () => {
+    for (const [key, way] of allWays) {
+      const { steps } = worked(key, way)
+      const at = steps.findIndex((step) => step.fields.hullNeed === 'slings')
+      if (at < 0) continue
+      expect(steps[at]?.fields.crewMin, key).toBe(2)
+      expect(
+        steps.slice(at).some((step) => step.fields.hullNeed === 'ashore'),
+        key,
+      ).toBe(false)
+    }
+  })
+})
+
+describe('ways that the examples do not take', () => {
+  const keys = (key: string, given: RecipeInputs) =>
+    worked(key, given).steps.map((step) => step.key)
+  it('a solid deck has no sleeve; a new place nothing to strip', () => {
+    expect(keys('sleeve-and-bed', { core: 0, place: 'new' })).toEqual([
+      'mark',
+      'reDrill',
+      'plate',
+      'dryFit',
+      'bed',
+      'hose',
+      'settle',
+      'takeUp1',
+      'takeUp7',
+      'log',
+    ])
+    expect(keys('through-hull', { core: 0 })).not.toContain('solid.1')
+  })
+  it('core is filled by ring, by dam or by void', () => {
+    // Ring: 4 × (π/4·16²·20 + π(28² − 8²)·12) mm³ × 1.25 = 155.8 mL over two pours.
+    const ring = worked('dry-local-core', { way: 'ring' }).steps.find((one) => one.key === 'fill.1')
+    expect(ring?.materials[0]?.quantity).toBeCloseTo(77.9, 1)
+    expect(keys('dry-local-core', { way: 'void' })).toContain('vents')
+  })
+  it('plies that do not come out even are laid as they come', () => {
+    // 5 plies, two a session: 2, 2, 1; the last takes half the cloth of the first.
+    const steps = worked('recore-above', { plies: 5 }).steps.filter((one) => /^plies/.test(one.key))
+    const cloth = steps.map((one) => one.materials[0]?.quantity ?? 0)
+    expect(steps.map((one) => one.fields.hoursLikely)).toEqual([2.1, 2.1, 1.05])
+    expect(cloth[2]).toBeCloseTo((cloth[0] ?? 0) / 2, 2)
+  })
+  it('keeps copper off aluminium', () => {
+    const { steps } = worked('strip-barrier-antifoul', { hull: 'aluminium' })
+    const coats = steps.filter((one) => /^antifoul/.test(one.key)).flatMap((one) => one.materials)
+    expect(coats.map((one) => one.what)).toEqual(
+      Array(2).fill('Antifouling without copper, for aluminium'),
+    )
+  })
+  it('moves posts out of keep-outs', () => {
+    const { values } = worked('posts-and-rail', { gateM: 0, out1M: 1.2, out1ToM: 1.6 })
+    // 7.2 m in five of 1.44: the second post moves to 1.2 or 1.6; 1.6 and then four of 1.4 is the evener.
+    expect(values.find((one) => one.key === 'marks')?.value).toBe('0 · 1.6 · 3 · 4.4 · 5.8 · 7.2')
+  })
+  it('starts an engine ashore or afloat, never both', () => {
+    expect(keys('engine-recommission', { where: 'afloat' })).toEqual(
+      expect.arrayContaining(['startAfloat', 'lookAfloat']),
+    )
+    expect(keys('engine-recommission', { where: 'afloat' })).not.toContain('start')
+  })
+  it('says sizes in feet and inches where the refit measures so', () => {
+    const { steps } = worked('sleeve-and-bed', { bolt: 7.9375 }, 'us')
+    const names = steps.flatMap((one) => one.materials.map((material) => material.what))
+    // Stack 34 + 3.3 + 6.7 + 2.8 = 46.9 mm → 2 in. Plate 164 × 117.1 × 6 mm.
+    expect(names).toEqual(
+      expect.arrayContaining(['Bolt 5/16" × 2"', 'Backing plate 6 7/16" × 4 5/8" × 1/4"']),
+    )
+  })
+  it.each([
+    ['through-hull', 'pilot', /Depth stop, plug and hammer/],
+    ['through-hull', 'watch', /Nobody aboard while she hangs/],
+    ['inject-panel', 'inject.1', /no pressure on a thin skin/],
+    ['locker-lid', 'gel.1', /Peroxide catalyst burns eyes/],
+    ['strip-barrier-antifoul', 'scrape', /never dry-sand/],
+    ['shaft-and-gland', 'rudderOff', /nobody under it/],
+    ['posts-and-rail', 'dryFit', /harness/],
+    ['engine-recommission', 'start', /Exhaust kills/],
+    ['electrical-system', 'cable', /prove dead/],
+    ['hull-deck-joint', 'third.1', /Never all at once/],
+    ['varnish-wood', 'oil.1', /rags catch fire/],
+  ] as const)('%s warns at %s', (key, stepKey, words) => {
+    const given =
+      key === 'shaft-and-gland'
+        ? { rudder: 'yes' }
+        : key === 'varnish-wood'
+          ? { school: 'oil' }
+          : {}
+    const step = worked(key, given).steps.find((one) => one.key === stepKey)
+    expect(step?.fields.caution).toMatch(words)
   })
 })

@@ -32,7 +32,8 @@ export interface ShownValue {
   readonly key: string
   readonly label: string
   readonly unit: RecipeUnit
-  readonly value: number
+  /** A number, or a text such as tape marks. */
+  readonly value: number | string
   readonly formula: string
 }
 export interface Draft {
@@ -59,18 +60,32 @@ function formulaOf(text: string): Formula {
 
 const rounded = (value: number, places: number): number => Number(value.toFixed(places))
 
-function numberFrom(text: string, scope: Scope, what: string): number {
-  let value: Value
+function runFormula(text: string, scope: Scope, what: string): Value {
   try {
-    value = formulaOf(text).run(scope)
+    return formulaOf(text).run(scope)
   } catch (error) {
     if (error instanceof FormulaTrouble) throw new FormulaTrouble(`${what}: ${error.message}`)
     throw error
   }
+}
+
+function checkedNumber(value: Value, text: string, what: string): number {
   if (typeof value !== 'number' || !Number.isFinite(value))
     throw new FormulaTrouble(`${what}: "${text}" gives no number.`)
   return value
 }
+
+const numberFrom = (text: string, scope: Scope, what: string): number =>
+  checkedNumber(runFormula(text, scope, what), text, what)
+
+/** A number, or a text such as tape marks. Throws FormulaTrouble for neither. */
+function valueFrom(text: string, scope: Scope, what: string): number | string {
+  const value = runFormula(text, scope, what)
+  return typeof value === 'string' ? value : checkedNumber(value, text, what)
+}
+
+const shownValue = (value: Value): number | string =>
+  typeof value === 'number' ? rounded(value, 3) : String(value)
 
 /** Inputs that are missing, not numbers, out of range, or not one of a choice; said in the units of the refit. */
 export function inputProblems(
@@ -145,7 +160,7 @@ function workedValues(
     )
     if (!next)
       throw new FormulaTrouble(`${[...left.keys()].join(', ')} are worked out from each other.`)
-    scope[next.key] = numberFrom(next.formula, scope, next.label)
+    scope[next.key] = valueFrom(next.formula, scope, next.label)
     left.delete(next.key)
   }
   const values = recipe.values.map(({ key, label, unit, formula }) => ({
@@ -153,7 +168,7 @@ function workedValues(
     label,
     unit,
     formula,
-    value: rounded(scope[key] as number, 3),
+    value: shownValue(scope[key] as Value),
   }))
   return { scope, values }
 }

@@ -4,7 +4,8 @@ import { backingPlateMm } from '../fastening/backingPlate'
 import { beadMl, cartridges } from '../fastening/bead'
 import { boltLength } from '../fastening/boltLength'
 import { fasteningsWithSpares } from '../fastening/count'
-import { washersMm } from '../fastening/threads'
+import { cableMm2, fuseA } from '../electrics/cable'
+import { clearanceMm, washersMm } from '../fastening/threads'
 import { flatLengthMm } from '../geometry/bend'
 import { cupPlan } from '../laminate/cupPlan'
 import { filletMlPerM } from '../laminate/fillet'
@@ -13,6 +14,9 @@ import { patchStack, taperWidthMm } from '../laminate/patchStack'
 import { pliesToLevel, plyThicknessMm, resinKgM3, resinKgPerM2 } from '../laminate/ply'
 import { sleeveMl } from '../laminate/sleeve'
 import { tabbingWidthsMm } from '../laminate/tabbing'
+import { postsOnRun } from '../layout/postsOnRun'
+import type { PostsOnRun } from '../layout/postsOnRun'
+import { rollLengthM } from '../layout/rollLength'
 import { equalSpans } from '../layout/spans'
 
 export interface KnownFormula {
@@ -20,13 +24,13 @@ export interface KnownFormula {
   readonly takes: readonly string[]
   /** What it gives, with its unit. */
   readonly gives: string
-  readonly work: (...values: number[]) => number
+  readonly work: (...values: number[]) => number | string
 }
 
 const formula = (
   takes: readonly string[],
   gives: string,
-  work: (...values: never[]) => number,
+  work: (...values: never[]) => number | string,
 ): KnownFormula => ({ takes, gives, work: work as KnownFormula['work'] })
 
 /** Longest bolt that is stocked; longer is said, never guessed. */
@@ -45,6 +49,33 @@ const stackArea = (lengthMm: number, widthMm: number, taperMm: number, plies: nu
 
 const tabbingArea = (lengthM: number, legMm: number, filletMm: number, plies: number): number =>
   tabbingWidthsMm(legMm, filletMm, plies).reduce((sum, one) => sum + (one / 1000) * lengthM, 0)
+
+/** A run with a gate (width 0: none) and two keep-outs (from = to: none). */
+function postsOf(
+  ...[length, longest, gateAt, gate, from1, to1, from2, to2]: readonly number[]
+): PostsOnRun {
+  const [a, b] = [gateAt ?? 0, (gateAt ?? 0) + (gate ?? 0)]
+  const keepOuts = [
+    [from1 ?? 0, to1 ?? 0],
+    [from2 ?? 0, to2 ?? 0],
+  ] as const
+  return postsOnRun(
+    length ?? 0,
+    longest ?? 0,
+    gate ? [a, b] : null,
+    keepOuts.filter(([from, to]) => to > from),
+  )
+}
+const run = [
+  'length m',
+  'longest m',
+  'gate at m',
+  'gate m',
+  'keep-out from m',
+  'to m',
+  'keep-out from m',
+  'to m',
+]
 
 export const knownFormulas: Readonly<Record<string, KnownFormula>> = {
   ceil: formula(['number'], 'next whole number', (a: number) => Math.ceil(a - 1e-9)),
@@ -107,6 +138,30 @@ export const knownFormulas: Readonly<Record<string, KnownFormula>> = {
     (a: number, b: number, angleDeg: number, radiusMm: number, thicknessMm: number) =>
       flatLengthMm([a, b], [{ angleDeg, radiusMm, thicknessMm, k: 0.4 }]),
   ),
+  posts: formula(run, 'posts', (...all: number[]) => postsOf(...all).marksM.length),
+  largestSpanM: formula(run, 'largest span, m', (...all: number[]) => postsOf(...all).largestM),
+  smallestSpanM: formula(run, 'smallest span, m', (...all: number[]) => postsOf(...all).smallestM),
+  postMarks: formula(run, 'marks from the datum', (...all: number[]) =>
+    postsOf(...all)
+      .marksM.map((mark) => Number(mark.toFixed(3)))
+      .join(' · '),
+  ),
+  rollM: formula(
+    ['pieces', 'long m', 'wide m', 'pieces', 'long m', 'wide m', 'roll m', 'may turn 1 or 0'],
+    'length off the roll, m',
+    (...[n1, l1, w1, n2, l2, w2, roll, turn]: number[]) =>
+      rollLengthM(
+        [
+          { count: n1 ?? 0, longM: l1 ?? 0, wideM: w1 ?? 0 },
+          { count: n2 ?? 0, longM: l2 ?? 0, wideM: w2 ?? 0 },
+        ].filter((piece) => piece.count > 0),
+        roll ?? 0,
+        turn === 1,
+      ),
+  ),
+  cableMm2: formula(['run m', 'load A', 'volts', 'drop %'], 'cable, mm²', cableMm2),
+  fuseA: formula(['load A'], 'fuse, A', fuseA),
+  clearanceMm: formula(['size mm'], 'clearance hole, mm', clearanceMm),
   spans: formula(
     ['length m', 'longest m'],
     'equal spans',

@@ -166,8 +166,8 @@ describe('a recipe that cannot be worked out', () => {
 
 describe('dimensions that cannot be', () => {
   it.each<[RecipeInputs, string]>([
-    [{ area: 0 }, 'Area must be 0.1 to 50 m²; 0 is not'],
-    [{ area: -3 }, 'Area must be 0.1 to 50 m²'],
+    [{ area: 0 }, 'Area must be 0.1 m² to 50 m²; 0 m² is not'],
+    [{ area: -3 }, 'Area must be 0.1 m² to 50 m²'],
     [{ area: 1e9 }, 'Measure again'],
     [{ area: Number.NaN }, 'Area is missing'],
     [{ plies: 2.5 }, 'whole number'],

@@ -51,9 +51,19 @@ describe('the starter list', () => {
     expect(after.zone.find((zone) => zone.id === valves?.zoneId)?.name).toBe('Through-hulls')
     expect(
       after.step.filter((step) => step.jobId === gas?.id).map((step) => step.licensedKind),
-    ).toEqual(['gas', 'gas'])
-    // Strip, check, lap, work, clip, watch.
-    expect(after.step.filter((step) => step.jobId === valves?.id)).toHaveLength(6)
+    ).toEqual(['gas', null])
+    // Strip, check, lap, work, clip, log, watch, second look.
+    expect(after.step.filter((step) => step.jobId === valves?.id)).toHaveLength(8)
+  })
+  it('knows people, skill, hull and what can hurt: two for a climb, ashore below the waterline', () => {
+    const rows = fresh()
+    const after = supposing(rows, starterJobs(rows, ['rig-check', 'keel-bolts', 'hoses'], newId))
+    const step = (title: RegExp) => after.step.find((one) => title.test(one.title))
+    expect(step(/Aloft/)).toMatchObject({ crewMin: 2, skill: 'aloft', needsDry: true })
+    expect(step(/Aloft/)?.caution).toMatch(/Two lines/)
+    expect(step(/Torque/)).toMatchObject({ hullNeed: 'ashore' })
+    expect(step(/Torque/)?.caution).toMatch(/weight standing on the keel/)
+    expect(step(/In the slings/)).toMatchObject({ hullNeed: 'slings', crewMin: 2 })
   })
   it('finds every place it names in a new refit', () => {
     const names = new Set(fresh().zone.map((zone) => zone.name))

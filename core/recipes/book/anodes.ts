@@ -46,6 +46,7 @@ export const anodes: Recipe = {
       key: 'fit',
       title: 'Fit them, never paint them',
       operation: 'fit',
+      caution: 'Bare metal to bare metal, last of all, after the antifouling.',
       hours: '0.2 * count',
       ...ashore,
       materials: [

@@ -19,8 +19,45 @@ export const electricalSystem: Recipe = {
     input('runM', 'Run, one way', 'm', [0.5, 6, 30], 'The usual length from panel to load.', {
       drawing: 'line',
     }),
+    input('loadA', 'Load of a circuit', 'A', [0.1, 8, 100], 'Watts over volts, the usual one.'),
+    input('bankA', 'All that may run at once', 'A', [1, 60, 300], 'For the fuse of the bank.'),
+    input('volts', 'Nominal volts', 'V', [12, 12, 48], '12, 24 or 48.'),
   ],
   choices: [
+    {
+      key: 'drop',
+      label: 'Volts that may be lost',
+      initial: 'three',
+      options: [
+        {
+          value: 'three',
+          label: '3 %',
+          why: 'Navigation, radio, pumps, charging: what stops working when the volts sag.',
+        },
+        {
+          value: 'ten',
+          label: '10 %',
+          why: 'Lights and comfort: thinner cable, dimmer at the end.',
+        },
+      ],
+    },
+    {
+      key: 'mains',
+      label: 'Shore power or inverter in it',
+      initial: 'no',
+      options: [
+        {
+          value: 'no',
+          label: 'Low voltage alone',
+          why: 'Checked by somebody who did not wire it.',
+        },
+        {
+          value: 'yes',
+          label: 'With mains',
+          why: 'Can kill: a licensed person inspects and signs; the local code says who.',
+        },
+      ],
+    },
     {
       key: 'drawnBy',
       label: 'Schematic by',
@@ -47,6 +84,14 @@ export const electricalSystem: Recipe = {
       unit: 'pieces',
       formula: 'withSpares(4, circuits)',
     },
+    {
+      key: 'mm2',
+      label: 'Cable of a circuit, by drop and by its fuse',
+      unit: 'mm²',
+      formula: "cableMm2(runM, loadA, volts, drop == 'three' ? 3 : 10)",
+    },
+    { key: 'fuse', label: 'Fuse of a circuit', unit: 'A', formula: 'fuseA(loadA)' },
+    { key: 'bankFuse', label: 'Fuse of the bank', unit: 'A', formula: 'fuseA(bankA)' },
   ],
   steps: [
     {
@@ -89,9 +134,14 @@ export const electricalSystem: Recipe = {
       ...away,
       wait: takesDays('7'),
       materials: [
-        { what: 'Tinned cable, single core', unit: 'm', quantity: 'cableM', pack: 50 },
+        { what: 'Tinned cable, single core {mm2} mm²', unit: 'm', quantity: 'cableM', pack: 50 },
         { what: 'Crimped end', unit: 'pieces', quantity: 'ends', pack: 10 },
-        { what: 'Fuse', unit: 'pieces', quantity: 'withSpares(1, circuits)' },
+        { what: 'Fuse {fuse} A', unit: 'pieces', quantity: 'withSpares(1, circuits)' },
+        {
+          what: 'Bank fuse {bankFuse} A that breaks the bank\u2019s fault current, with holder',
+          unit: 'pieces',
+          quantity: '2',
+        },
         { what: 'Sheathing', unit: 'm', quantity: 'circuits * runM' },
         { what: 'Label, two a circuit', unit: 'pieces', quantity: '2 * circuits' },
       ],
@@ -139,10 +189,18 @@ export const electricalSystem: Recipe = {
     },
     {
       key: 'signOff',
-      title: 'Checked against the local standard',
+      title: 'Low voltage checked against the standard and signed',
       operation: 'test',
       hours: '1',
       ...wired,
+      caution: 'Fuse within 200 mm of the bank, every size as drawn, nothing chafes.',
+    },
+    {
+      key: 'signMains',
+      title: 'Mains inspected and signed by a licensed person',
+      operation: 'contract',
+      hours: '0',
+      when: "mains == 'yes'",
       licensed: 'mains',
     },
   ],

@@ -21,6 +21,25 @@ export const hullDeckJoint: Recipe = {
       thread: true,
       drawing: 'bolt',
     }),
+    input(
+      'stackA',
+      'Stack, forward stretch',
+      'mm',
+      [4, 24, 120],
+      'Hull, deck, toe-rail and washers there; measured at a drawn bolt.',
+      { drawing: 'bolt' },
+    ),
+    input(
+      'stackB',
+      'Stack, middle stretch',
+      'mm',
+      [4, 20, 120],
+      'The joint is seldom as thick all along.',
+      { drawing: 'bolt' },
+    ),
+    input('stackC', 'Stack, after stretch', 'mm', [4, 22, 120], 'Measured again.', {
+      drawing: 'bolt',
+    }),
   ],
   choices: [
     {
@@ -43,23 +62,71 @@ export const hullDeckJoint: Recipe = {
   ],
   values: [
     { key: 'bolts', label: 'Bolts', unit: 'pieces', formula: 'ceil(lengthM * 1000 / spacing) + 1' },
-    { key: 'third', label: 'Bolts in a pass', unit: 'pieces', formula: 'ceil(bolts / 3)' },
+    {
+      key: 'third',
+      label: 'Bolts in a pass, and in a stretch',
+      unit: 'pieces',
+      formula: 'ceil(bolts / 3)',
+    },
+    {
+      key: 'longA',
+      label: 'Bolt, forward',
+      unit: 'mm',
+      formula: 'boltToBuy(bolt, stackA, washersMm(bolt, 2))',
+    },
+    {
+      key: 'longB',
+      label: 'Bolt, middle',
+      unit: 'mm',
+      formula: 'boltToBuy(bolt, stackB, washersMm(bolt, 2))',
+    },
+    {
+      key: 'longC',
+      label: 'Bolt, aft',
+      unit: 'mm',
+      formula: 'boltToBuy(bolt, stackC, washersMm(bolt, 2))',
+    },
   ],
   steps: [
     {
       key: 'third',
       title: 'Every third bolt out and renewed, pass {n} of {times}',
       operation: 'fit',
+      hull: 'either',
       times: '3',
       hours: '0.2 * min(third, bolts - (n - 1) * third)',
       ...two,
       caution: 'Never all at once: the joint moves and does not come back.',
       materials: [
         {
-          what: 'Bolt M{bolt} with nut and washers',
+          what: 'Bolt M{bolt} × {longA} mm',
           unit: 'pieces',
-          quantity: 'withSpares(min(third, bolts - (n - 1) * third), 1)',
+          quantity: 'n == 1 ? withSpares(third, 1) : 0',
           pack: 5,
+        },
+        {
+          what: 'Bolt M{bolt} × {longB} mm',
+          unit: 'pieces',
+          quantity: 'n == 1 ? withSpares(third, 1) : 0',
+          pack: 5,
+        },
+        {
+          what: 'Bolt M{bolt} × {longC} mm',
+          unit: 'pieces',
+          quantity: 'n == 1 ? withSpares(third, 1) : 0',
+          pack: 5,
+        },
+        {
+          what: 'Nut M{bolt}, locking',
+          unit: 'pieces',
+          quantity: 'n == 1 ? withSpares(bolts, 1) : 0',
+          pack: 5,
+        },
+        {
+          what: 'Washer M{bolt}',
+          unit: 'pieces',
+          quantity: 'n == 1 ? withSpares(2, bolts) : 0',
+          pack: 10,
         },
       ],
     },
@@ -95,6 +162,14 @@ export const hullDeckJoint: Recipe = {
       operation: 'close',
       hours: '0.3 * lengthM',
       ...two,
+      materials: [
+        {
+          what: 'Screw for the strake',
+          unit: 'pieces',
+          quantity: 'withSpares(ceil(lengthM / 0.3), 1)',
+          pack: 25,
+        },
+      ],
     },
   ],
 }

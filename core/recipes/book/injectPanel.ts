@@ -19,6 +19,9 @@ export const injectPanel: Recipe = {
       drawing: 'void',
     }),
     input('growth', 'Growth of the foam', 'times', [2, 15, 60], 'From its data sheet: free rise.'),
+    input('pourMm', 'Depth of one pour of resin', 'mm', [3, 10, 60], 'From its data sheet.', {
+      drawing: 'void',
+    }),
   ],
   choices: [
     {
@@ -48,6 +51,12 @@ export const injectPanel: Recipe = {
       formula: "filler == 'foam' ? foamLiquidL(voidL, growth) : voidL * 1.15",
     },
     {
+      key: 'pours',
+      label: 'Pours',
+      unit: 'times',
+      formula: "filler == 'foam' ? 1 : ceil(voidMm * empty / 100 / pourMm)",
+    },
+    {
       key: 'holes',
       label: 'Holes of a 100 mm grid',
       unit: 'pieces',
@@ -56,20 +65,32 @@ export const injectPanel: Recipe = {
   ],
   steps: [
     {
+      key: 'reading',
+      title: 'Moisture reading passes',
+      operation: 'test',
+      hours: '0.2',
+      caution: 'Do not close over a reading that fails: what is shut in goes on rotting.',
+      tools: ['Moisture meter'],
+    },
+    {
       key: 'grid',
       title: 'Drill a grid, vents at the far edge',
       operation: 'drill',
-      hours: '0.3 * areaM2',
+      hours: '0.02 * holes',
+      dry: true,
+      caution: 'One skin only: depth stop on.',
       tools: ['Drill', 'Depth stop'],
     },
     { key: 'cup', title: 'Try a cup first: rise, heat, time', operation: 'test', hours: '0.2' },
     {
       key: 'inject',
-      title: 'Inject until it shows at the vents',
+      title: 'Inject until it shows at the vents, pour {n} of {times}',
       operation: 'fill',
+      times: 'pours',
       hours: '0.8 * areaM2',
+      dry: true,
       minC: 10,
-      wait: chem(12),
+      wait: chem('n < times ? 6 : 12'),
       caution:
         'Pressure and fumes: vents open, no pressure on a thin skin, goggles and gloves, fresh air.',
       materials: [
@@ -80,7 +101,12 @@ export const injectPanel: Recipe = {
           pack: 1,
           when: "filler == 'foam'",
         },
-        { what: 'Thin epoxy, mixed', unit: 'L', quantity: 'liquid', when: "filler == 'resin'" },
+        {
+          what: 'Thin epoxy, mixed',
+          unit: 'L',
+          quantity: 'liquid / pours',
+          when: "filler == 'resin'",
+        },
       ],
     },
     {
@@ -88,6 +114,7 @@ export const injectPanel: Recipe = {
       title: 'Tap test, plug and fair',
       operation: 'fair',
       hours: '1 * areaM2',
+      dry: true,
       materials: [{ what: 'Plugs or filler for the holes', unit: 'pieces', quantity: 'holes' }],
     },
   ],

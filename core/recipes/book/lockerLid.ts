@@ -38,7 +38,7 @@ export const lockerLid: Recipe = {
         {
           value: 'epoxy',
           label: 'Epoxy, then a tie coat',
-          why: 'Bonds best to what is there. Gelcoat does not bond to it: a tie coat between is a must.',
+          why: 'Bonds best to what is there, and wants stitched cloth: the emulsion in mat keeps it dry. Gelcoat does not bond to it: a tie coat between is a must.',
         },
       ],
     },
@@ -52,9 +52,9 @@ export const lockerLid: Recipe = {
     },
     {
       key: 'resinKg',
-      label: 'Mixed resin',
+      label: 'Mixed resin for the plies',
       unit: 'kg',
-      formula: 'clothM2 * resinKgPerM2(cloth, 0.42) + 0.3 * stringersM',
+      formula: 'clothM2 * resinKgPerM2(cloth, 0.42)',
     },
   ],
   steps: [
@@ -64,6 +64,7 @@ export const lockerLid: Recipe = {
       operation: 'grind',
       hours: '1',
       ...shed,
+      tools: ['Grinder', 'Extraction'],
     },
     {
       key: 'stringers',
@@ -73,8 +74,22 @@ export const lockerLid: Recipe = {
       ...shed,
       minC: 12,
       wait: chem(16),
-      caution: 'Gloves, no bare skin. Edges rounded to 6 mm: glass does not turn sharp corners.',
-      materials: [{ what: 'Stringer', unit: 'm', quantity: 'stringersM * 1.1' }],
+      caution: 'Edges rounded to 6 mm: glass does not turn sharp corners.',
+      materials: [
+        { what: 'Stringer', unit: 'm', quantity: 'stringersM * 1.1' },
+        {
+          what: 'Bonding mix, epoxy',
+          unit: 'kg',
+          quantity: '0.3 * stringersM',
+          when: "resin == 'epoxy'",
+        },
+        {
+          what: 'Bonding paste, polyester, with its catalyst',
+          unit: 'kg',
+          quantity: '0.3 * stringersM',
+          when: "resin == 'polyester'",
+        },
+      ],
     },
     {
       key: 'plies',
@@ -86,8 +101,18 @@ export const lockerLid: Recipe = {
       wait: chem(16),
       within: '72',
       materials: [
-        { what: 'Combination cloth {cloth} g/m²', unit: 'm²', quantity: 'clothM2' },
+        {
+          what: 'Stitched combination cloth {cloth} g/m², no emulsion binder',
+          unit: 'm²',
+          quantity: 'clothM2',
+        },
         { what: 'Polyester resin', unit: 'kg', quantity: 'resinKg', when: "resin == 'polyester'" },
+        {
+          what: 'Peroxide catalyst, 2 %',
+          unit: 'g',
+          quantity: '20 * resinKg',
+          when: "resin == 'polyester'",
+        },
         { what: 'Epoxy, mixed', unit: 'kg', quantity: 'resinKg', when: "resin == 'epoxy'" },
         { what: 'Peel ply', unit: 'm²', quantity: 'areaM2 * 1.1' },
       ],
@@ -112,8 +137,11 @@ export const lockerLid: Recipe = {
       ...shed,
       minC: 15,
       wait: chem(3),
-      caution: 'Peroxide catalyst: goggles. Never mixed with accelerator.',
-      materials: [{ what: 'Gelcoat without wax', unit: 'kg', quantity: '0.6 * areaM2' }],
+      caution: 'Peroxide catalyst burns eyes: goggles. Never mixed with accelerator.',
+      materials: [
+        { what: 'Gelcoat without wax', unit: 'kg', quantity: '0.6 * areaM2' },
+        { what: 'Peroxide catalyst, 2 %', unit: 'g', quantity: '12 * areaM2' },
+      ],
     },
     {
       key: 'gelLast',
@@ -123,8 +151,11 @@ export const lockerLid: Recipe = {
       ...shed,
       minC: 15,
       wait: chem(24),
-      caution: 'Peroxide catalyst: goggles. Never mixed with accelerator.',
-      materials: [{ what: 'Gelcoat with wax', unit: 'kg', quantity: '0.6 * areaM2' }],
+      caution: 'Peroxide catalyst burns eyes: goggles. Never mixed with accelerator.',
+      materials: [
+        { what: 'Gelcoat with wax', unit: 'kg', quantity: '0.6 * areaM2' },
+        { what: 'Peroxide catalyst, 2 %', unit: 'g', quantity: '12 * areaM2' },
+      ],
     },
     {
       key: 'polish',

@@ -76,7 +76,11 @@ export const postThroughDeck: Recipe = {
       hours: '3',
       ...shed,
       wait: chem(24),
-      materials: [{ what: 'Timber for a {side} mm post', unit: 'pieces', quantity: '1' }],
+      minC: 12,
+      materials: [
+        { what: 'Timber for a {side} mm post', unit: 'pieces', quantity: '1' },
+        { what: 'Epoxy glue', unit: 'kg', quantity: '0.4' },
+      ],
     },
     {
       key: 'cut',
@@ -84,8 +88,17 @@ export const postThroughDeck: Recipe = {
       operation: 'cut',
       hours: '1.5',
       dry: true,
+      minC: 10,
       wait: chem(16),
-      caution: 'P3 respirator, goggles. Know what is below before the blade goes in.',
+      caution: 'The hole is open to the rain until the post stands: shut it every evening.',
+      materials: [
+        {
+          what: 'Epoxy thickened for filling',
+          unit: 'mL',
+          quantity: '4 * side * 15 * 15 / 1000 * 1.25',
+        },
+        { what: 'Sheet and tape to shut the hole', unit: 'm', quantity: '1' },
+      ],
     },
     {
       key: 'foot',
@@ -95,6 +108,9 @@ export const postThroughDeck: Recipe = {
       ...two,
       minC: 12,
       wait: chem(24),
+      materials: [
+        { what: 'Thick bedding mix', unit: 'mL', quantity: 'side * side * 5 / 1000 * 1.25' },
+      ],
     },
     {
       key: 'tabs',
@@ -107,8 +123,9 @@ export const postThroughDeck: Recipe = {
       within: '72',
       materials: [
         { what: 'Fillet mix', unit: 'mL', quantity: 'filletMl / faces' },
-        { what: 'Biaxial {cloth} g/m²', unit: 'm²', quantity: 'tabM2 / faces' },
+        { what: 'Biaxial {cloth} g/m², stitched', unit: 'm²', quantity: 'tabM2 / faces' },
         { what: 'Epoxy, mixed', unit: 'kg', quantity: 'resinKg / faces' },
+        { what: 'Peel ply', unit: 'm²', quantity: 'tabM2 / faces / plies' },
       ],
     },
     {
@@ -118,6 +135,10 @@ export const postThroughDeck: Recipe = {
       hours: '0.5',
       minC: 12,
       wait: chem(16),
+      materials: [
+        { what: 'Spacer', unit: 'pieces', quantity: 'faces' },
+        { what: 'Epoxy glue', unit: 'kg', quantity: '0.05 * faces' },
+      ],
     },
     {
       key: 'spar',
@@ -125,6 +146,13 @@ export const postThroughDeck: Recipe = {
       operation: 'drill',
       hours: '0.8',
       ...two,
+      materials: [
+        {
+          what: 'Through-bolt for the spar, with washers',
+          unit: 'pieces',
+          quantity: 'withSpares(2, 1)',
+        },
+      ],
     },
     {
       key: 'seal',

@@ -1,5 +1,5 @@
 import type { Recipe } from '../recipe'
-import { input, ours, sealantSets, two } from './words'
+import { input, ours, sealantSets, two, writeDown } from './words'
 
 /** 13 */
 export const rebedTrim: Recipe = {
@@ -15,6 +15,17 @@ export const rebedTrim: Recipe = {
     }),
     input('beadMm', 'Bead', 'mm', [3, 6, 15], 'What squeezes out all along when it is seated.', {
       drawing: 'bead',
+    }),
+    input(
+      'skinH',
+      'Sealant takes light parts after',
+      'h',
+      [1, 12, 96],
+      'When it may be nipped up or a second bead laid, from its data sheet.',
+      { drawing: 'calendar' },
+    ),
+    input('cureDays', 'Sealant cures', 'days', [1, 5, 21], 'Full cure, from its data sheet.', {
+      drawing: 'calendar',
     }),
   ],
   choices: [
@@ -51,7 +62,10 @@ export const rebedTrim: Recipe = {
       title: 'Lift, scrape, wipe with solvent',
       operation: 'strip',
       hours: '2 * lengthM',
-      caution: 'Solvent: fresh air, no flames, rags laid flat to dry.',
+      dry: true,
+      within: '10',
+      caution:
+        'Bedded the same day, or she stands open overnight: no more is lifted than goes back by evening. Solvent: fresh air, no flames, rags laid flat to dry.',
       tools: ['Thin blade', 'Scrapers', 'Solvent'],
     },
     {
@@ -61,10 +75,11 @@ export const rebedTrim: Recipe = {
       hours: '0.4 * lengthM',
       ...two,
       dry: true,
-      wait: sealantSets('24'),
+      wait: sealantSets('skinH'),
       materials: [
         { what: 'Sealant', unit: 'cartridges', quantity: 'cartridges(sealantMl)', pack: 1 },
         { what: 'Masking tape', unit: 'm', quantity: '2 * lengthM * 1.1', pack: 50 },
+        { what: 'Sheet and tape to shut her if the day runs out', unit: 'm', quantity: 'lengthM' },
       ],
     },
     {
@@ -81,7 +96,18 @@ export const rebedTrim: Recipe = {
       operation: 'bed',
       hours: '0.2 * lengthM',
       dry: true,
-      wait: sealantSets('24'),
+      wait: sealantSets('24 * cureDays'),
+      noMaterial: 'From the cartridges of the first bead: both are counted there.',
     },
+    {
+      key: 'hose',
+      title: 'Hose test, low to high',
+      operation: 'test',
+      hours: '0.3',
+      ...two,
+      helpers: true,
+      tools: ['Hose', 'Torch'],
+    },
+    writeDown('sealant, bead and how it comes off again'),
   ],
 }

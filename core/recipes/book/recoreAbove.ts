@@ -72,28 +72,29 @@ export const recoreAbove: Recipe = {
     { key: 'skinNew', label: 'Skin they build', unit: 'mm', formula: 'plies * ply' },
     { key: 'taper', label: 'Taper to grind', unit: 'mm', formula: 'taperMm(skinNew, 12)' },
     {
-      key: 'clothM2',
-      label: 'Cloth with a tenth for cutting',
+      key: 'plyM2',
+      label: 'Cloth of one ply with a tenth for cutting',
       unit: 'm²',
-      formula: 'plies * (areaM2 + edgeM * taper / 2000) * 1.1',
+      formula: '(areaM2 + edgeM * taper / 2000) * 1.1',
     },
+    { key: 'clothM2', label: 'Cloth for all plies', unit: 'm²', formula: 'plies * plyM2' },
     {
       key: 'resinKg',
-      label: 'Mixed resin for the plies, a tenth over',
+      label: 'Mixed resin for the plies',
       unit: 'kg',
       formula: 'clothM2 * resinKgPerM2(cloth, 0.5)',
+    },
+    {
+      key: 'layRate',
+      label: 'Two people lay, g of mix an hour: 0.7 h a m² and ply between them',
+      unit: 'g',
+      formula: '1000 * 2 / 0.7 * resinKgPerM2(cloth, 0.5)',
     },
     {
       key: 'sessions',
       label: 'Laminating sessions',
       unit: 'times',
       formula: 'ceil(plies / perSession)',
-    },
-    {
-      key: 'cupCount',
-      label: 'Cups a session, at most 400 g, laying 1.2 kg an hour each',
-      unit: 'pieces',
-      formula: 'cups(max(1, 1000 * resinKg / sessions), 2400, 400, 0.5, 100)',
     },
   ],
   steps: [
@@ -108,7 +109,7 @@ export const recoreAbove: Recipe = {
     {
       key: 'prop',
       title: 'Prop the deck from below',
-      operation: 'fit',
+      operation: 'setUp',
       hours: '1',
       caution: 'The deck must not sag while it has one skin.',
     },
@@ -157,6 +158,8 @@ export const recoreAbove: Recipe = {
       title: 'Abrade, wipe and prime the lower skin',
       operation: 'prime',
       hours: '0.6 * areaM2',
+      dry: true,
+      minC: 12,
       wait: chem(12),
       materials: [
         { what: 'Epoxy, mixed, to prime the skin', unit: 'kg', quantity: '0.25 * areaM2' },
@@ -192,6 +195,7 @@ export const recoreAbove: Recipe = {
       title: 'Fair the core level',
       operation: 'fill',
       hours: '1 * areaM2',
+      dry: true,
       minC: 10,
       wait: chem(16),
       materials: [{ what: 'Fairing filler', unit: 'L', quantity: '1 * areaM2' }],
@@ -210,9 +214,24 @@ export const recoreAbove: Recipe = {
       caution:
         'Gloves, no bare skin: resin sensitises for life. Not over 28 °C; a hot deck means dawn. A warming cup goes outdoors on concrete.',
       materials: [
-        { what: 'Biaxial {cloth} g/m²', unit: 'm²', quantity: 'clothM2 / sessions' },
-        { what: 'Epoxy, mixed', unit: 'kg', quantity: 'resinKg / sessions' },
-        { what: 'Cups, 400 g', unit: 'pieces', quantity: 'cupCount' },
+        {
+          what: 'Biaxial {cloth} g/m², stitched',
+          unit: 'm²',
+          quantity: 'plyM2 * min(perSession, plies - (n - 1) * perSession)',
+        },
+        {
+          what: 'Epoxy, mixed',
+          unit: 'kg',
+          quantity:
+            'plyM2 * resinKgPerM2(cloth, 0.5) * min(perSession, plies - (n - 1) * perSession)',
+        },
+        {
+          what: 'Cups of at most 400 g',
+          unit: 'pieces',
+          quantity:
+            'cups(max(1, 1000 * plyM2 * resinKgPerM2(cloth, 0.5) * min(perSession, plies - (n - 1) * perSession)), layRate, 400, 0.5, 100)',
+        },
+        { what: 'Peel ply', unit: 'm²', quantity: 'plyM2' },
       ],
     },
     {
@@ -221,6 +240,8 @@ export const recoreAbove: Recipe = {
       operation: 'fair',
       times: '2',
       hours: '2 * areaM2',
+      dry: true,
+      minC: 10,
       wait: chem(16),
       materials: [{ what: 'Fairing filler', unit: 'L', quantity: '0.6 * areaM2' }],
       tools: ['Longboard', '80 grit'],

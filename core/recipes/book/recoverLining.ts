@@ -10,22 +10,69 @@ export const recoverLining: Recipe = {
   purpose: 'live',
   system: 'interior',
   inputs: [
-    input('areaM2', 'Area', 'm²', [0.2, 5, 80], 'All pieces.', { drawing: 'panel' }),
-    input('pieces', 'Pieces', 'pieces', [1, 6, 80], 'Boards that come out.', counted),
-    input('edgeM', 'Edges to wrap', 'm', [0, 20, 300], 'All round all pieces.', {
-      drawing: 'edge',
+    input(
+      'count1',
+      'Pieces of the first size',
+      'pieces',
+      [1, 4, 200],
+      'Boards that come out.',
+      counted,
+    ),
+    input('long1M', 'their length', 'm', [0.05, 1.1, 6], 'Along the pile, where it has one.', {
+      drawing: 'panel',
     }),
+    input('wide1M', 'their width', 'm', [0.05, 0.5, 4], 'Across it.', { drawing: 'panel' }),
+    input('count2', 'Pieces of a second size', 'pieces', [0, 2, 200], '0 for none.', {
+      whole: true,
+    }),
+    input('long2M', 'their length (second)', 'm', [0.05, 0.8, 6], 'Along the pile.', {
+      drawing: 'panel',
+    }),
+    input('wide2M', 'their width (second)', 'm', [0.05, 0.4, 4], 'Across it.', {
+      drawing: 'panel',
+    }),
+    input(
+      'wrapMm',
+      'Wrapped round each edge',
+      'mm',
+      [0, 50, 150],
+      'Turned over and glued behind.',
+      {
+        drawing: 'edge',
+      },
+    ),
     input('rollM', 'Roll width', 'm', [0.5, 1.4, 4], 'Of the covering.', { drawing: 'roll' }),
   ],
-  choices: [],
+  choices: [
+    {
+      key: 'pile',
+      label: 'Pile or pattern',
+      initial: 'oneWay',
+      options: [
+        {
+          value: 'oneWay',
+          label: 'Runs one way',
+          why: 'Every piece lies along the roll, or it shades differently.',
+        },
+        { value: 'none', label: 'None', why: 'Pieces may be turned where that saves length.' },
+      ],
+    },
+  ],
   values: [
     {
-      key: 'coverM2',
-      label: 'Covering with 50 mm to wrap and 15 % waste',
+      key: 'areaM2',
+      label: 'Area of all pieces',
       unit: 'm²',
-      formula: '(areaM2 + 0.05 * edgeM) * 1.15',
+      formula: 'count1 * long1M * wide1M + count2 * long2M * wide2M',
     },
-    { key: 'coverM', label: 'Length off the roll', unit: 'm', formula: 'coverM2 / rollM' },
+    { key: 'pieces', label: 'Pieces', unit: 'pieces', formula: 'count1 + count2' },
+    {
+      key: 'coverM',
+      label: 'Length off the roll, laid out row by row',
+      unit: 'm',
+      formula:
+        "rollM(count1, long1M + wrapMm / 500, wide1M + wrapMm / 500, count2, long2M + wrapMm / 500, wide2M + wrapMm / 500, rollM, pile == 'none' ? 1 : 0)",
+    },
   ],
   steps: [
     {
@@ -58,7 +105,7 @@ export const recoverLining: Recipe = {
       ...shed,
       caution: 'Contact glue: fresh air, no flames, no sparks.',
       materials: [
-        { what: 'Covering, {rollM} m wide', unit: 'm', quantity: 'coverM' },
+        { what: 'Covering, {rollM} m wide', unit: 'm', quantity: 'coverM * 1.03' },
         { what: 'Contact glue, both faces', unit: 'L', quantity: '2 * areaM2 / 4', pack: 1 },
       ],
     },

@@ -1,6 +1,6 @@
 import type { Recipe } from '../recipe'
-import { closingSteps, watchStep } from './hullOpening'
-import { ashore, input, ours } from './words'
+import { closingInputs, closingSteps, watchSteps } from './hullOpening'
+import { ashore, ours, writeDown } from './words'
 
 const ifOld = { when: "outcome == 'overhaul'" } as const
 const ifNew = { when: "outcome == 'replace'" } as const
@@ -14,22 +14,7 @@ export const seaValve: Recipe = {
     'For a valve in a sound hull. Pink or soft metal means the zinc has gone out of it: replace it, and never with plain brass.',
   purpose: 'float',
   system: 'plumbing',
-  inputs: [
-    input('bore', 'Bore', 'mm', [6, 38, 160], 'The pipe size of the valve.', { drawing: 'bore' }),
-    input('pad', 'Pad', 'mm', [30, 110, 400], 'Width of the flange or pad inside.', {
-      drawing: 'pad',
-    }),
-    input(
-      'cureDays',
-      'Sealant cures',
-      'days',
-      [1, 7, 21],
-      'Full cure before water, from its data sheet.',
-      {
-        drawing: 'calendar',
-      },
-    ),
-  ],
+  inputs: closingInputs,
   choices: [
     {
       key: 'outcome',
@@ -72,7 +57,10 @@ export const seaValve: Recipe = {
         { what: 'Waterproof grease', unit: 'pieces', quantity: '1' },
       ],
     },
-    ...closingSteps.map((step) => ({ ...step, ...ifNew })),
+    ...closingSteps('Valve, {bore} mm, bronze or dezincification-resistant').map((step) => ({
+      ...step,
+      ...ifNew,
+    })),
     { key: 'work', title: 'Work it ten times', operation: 'test', hours: '0.1', ...ashore },
     {
       key: 'clip',
@@ -80,15 +68,9 @@ export const seaValve: Recipe = {
       operation: 'plumb',
       hours: '0.4',
       ...ashore,
-      materials: [
-        {
-          what: 'Valve, {bore} mm, dezincification-resistant or bronze',
-          unit: 'pieces',
-          quantity: "outcome == 'replace' ? 1 : 0",
-        },
-        { what: 'Hose clip, stainless', unit: 'pieces', quantity: 'withSpares(4, 1)' },
-      ],
+      materials: [{ what: 'Hose clip, stainless', unit: 'pieces', quantity: 'withSpares(4, 1)' }],
     },
-    watchStep,
+    { ...writeDown('what was found and what was done'), ...ashore },
+    ...watchSteps,
   ],
 }

@@ -1,5 +1,5 @@
 import type { Recipe } from '../recipe'
-import { afloat, ashore, input, ours, takesDays, two } from './words'
+import { afloat, afterGate, ashore, input, inSlings, ours, takesDays, two } from './words'
 
 /** 11 */
 export const shaftAndGland: Recipe = {
@@ -72,6 +72,7 @@ export const shaftAndGland: Recipe = {
       title: 'Block height or pit agreed with the yard',
       operation: 'survey',
       hours: '0.2',
+      hull: 'either',
       caution: 'Agree it before she is lifted out: not after.',
     },
     {
@@ -114,6 +115,15 @@ export const shaftAndGland: Recipe = {
       materials: [{ what: 'Bearing for a {shaft} mm shaft', unit: 'pieces', quantity: '1' }],
     },
     {
+      key: 'fit',
+      title: 'Shaft in, clearances measured',
+      operation: 'fit',
+      hours: '2',
+      ...ashore,
+      ...two,
+      skill: 'mechanics',
+    },
+    {
       key: 'gland',
       title: 'Repack or reseal the gland',
       operation: 'fit',
@@ -134,15 +144,6 @@ export const shaftAndGland: Recipe = {
           when: "gland == 'dripless'",
         },
       ],
-    },
-    {
-      key: 'fit',
-      title: 'Shaft in, clearances measured',
-      operation: 'fit',
-      hours: '2',
-      ...ashore,
-      ...two,
-      skill: 'mechanics',
     },
     {
       key: 'rudderOn',
@@ -174,18 +175,33 @@ export const shaftAndGland: Recipe = {
     },
     {
       key: 'vent',
-      title: 'Vent the seal just after launch',
+      title: 'In the slings: vent the seal, look at the gland',
       operation: 'test',
       hours: '0.1',
       when: "gland == 'dripless'",
-      ...afloat,
+      ...inSlings,
+      ...two,
+      caution:
+        'Nobody aboard while she hangs. Once she floats with the slings slack but on and the crane driver agrees. An unvented seal runs dry and burns.',
+    },
+    {
+      key: 'watch',
+      title: 'In the slings: look at the gland with a torch before they let go',
+      operation: 'test',
+      hours: '0.1',
+      when: "gland == 'packed'",
+      ...inSlings,
+      ...two,
+      caution:
+        'Nobody aboard while she hangs. Once she floats with the slings slack but on and the crane driver agrees. Spanners for the gland in hand.',
     },
     {
       key: 'settle',
-      title: 'Look at the gland, let her settle a day',
+      title: 'Look at the gland again, let her settle a day',
       operation: 'test',
       hours: '0.2',
       ...afloat,
+      ...afterGate,
       wait: takesDays('1'),
     },
     {
@@ -194,6 +210,7 @@ export const shaftAndGland: Recipe = {
       operation: 'fit',
       hours: '2',
       ...afloat,
+      ...afterGate,
       skill: 'mechanics',
       caution: 'Ashore the hull sits differently: what was aligned there is aligned again.',
       tools: ['Feeler gauges'],

@@ -1,5 +1,5 @@
 import type { Recipe } from '../recipe'
-import { chem, counted, input, ours } from './words'
+import { chem, counted, input, ours, shed } from './words'
 
 /** 17 */
 export const sisterFrame: Recipe = {
@@ -23,6 +23,14 @@ export const sisterFrame: Recipe = {
     input('spacing', 'Fastening spacing', 'mm', [50, 150, 400], 'Along the frame, staggered.', {
       drawing: 'span',
     }),
+    input(
+      'butts',
+      'Butt blocks',
+      'pieces',
+      [0, 1, 40],
+      'Planking joints in the way that go back as scarfs.',
+      counted,
+    ),
   ],
   choices: [
     {
@@ -34,6 +42,11 @@ export const sisterFrame: Recipe = {
           value: 'laminated',
           label: 'Laminated strips',
           why: 'Takes any curve cold, no grain to split. Glue, clamps and a day of cure each.',
+        },
+        {
+          value: 'polymer',
+          label: 'Polymer bar',
+          why: 'Does not rot, is sawn to the pattern and needs no glue. Heavy, creeps under load, holds fastenings only when through-bolted.',
         },
         {
           value: 'steamed',
@@ -77,7 +90,9 @@ export const sisterFrame: Recipe = {
       operation: 'laminate',
       hours: '1 * members',
       when: "stuff == 'laminated'",
+      ...shed,
       skill: 'woodwork',
+      minC: 12,
       wait: chem(24),
       materials: [
         { what: 'Timber strip for the sisters', unit: 'm', quantity: 'timberM' },
@@ -96,19 +111,35 @@ export const sisterFrame: Recipe = {
       materials: [{ what: 'Green timber for the sisters', unit: 'm', quantity: 'timberM' }],
     },
     {
+      key: 'saw',
+      title: 'Saw the sisters to their patterns',
+      operation: 'cut',
+      hours: '0.8 * members',
+      when: "stuff == 'polymer'",
+      ...shed,
+      skill: 'woodwork',
+      materials: [{ what: 'Polymer bar for the sisters', unit: 'm', quantity: 'timberM' }],
+    },
+    {
       key: 'fasten',
       title: 'Drill from inside, clamp and fasten',
       operation: 'fit',
+      caution:
+        'Below the waterline: depth stop, plug and hammer within reach, never alone afloat. Every second frame first, never two neighbours open.',
       hours: '1.5 * members',
       skill: 'woodwork',
       materials: [{ what: 'Fastening', unit: 'pieces', quantity: 'fastenings', pack: 25 }],
     },
     {
       key: 'scarf',
-      title: 'Put butt blocks back as scarfs',
+      title: 'Put butt blocks back as scarfs, 8:1 or longer',
       operation: 'fit',
-      hours: '0.5 * members',
+      hours: '0.5 * butts',
+      when: 'butts > 0',
       skill: 'woodwork',
+      minC: 12,
+      wait: chem(24),
+      materials: [{ what: 'Epoxy glue', unit: 'kg', quantity: '0.15 * butts' }],
     },
     {
       key: 'test',

@@ -1,5 +1,16 @@
 import type { Recipe } from '../recipe'
-import { away, counted, input, ours, sealantSets, takesDays, two } from './words'
+import {
+  bedSteps,
+  boltMaterials,
+  plateInputs,
+  plateStep,
+  plateValues,
+  proveSteps,
+  sleeveInputs,
+  sleeveSteps,
+  sleeveValues,
+} from './sleevedFitting'
+import { away, beddingChoice, counted, input, ours, takesDays, two, writeDown } from './words'
 
 /** 19 */
 export const solarOnArch: Recipe = {
@@ -7,12 +18,12 @@ export const solarOnArch: Recipe = {
   key: 'solar-on-arch',
   title: 'Solar panels on an arch',
   about:
-    'For an arch made by a fabricator. Dry fit aboard before the finish treatment: nothing fits after it.',
+    'For an arch made by a fabricator. A mock-up before it is ordered, and a dry fit aboard before the finish treatment: nothing fits after it.',
   purpose: 'live',
   system: 'electrical',
   inputs: [
     input('panels', 'Panels', 'pieces', [1, 2, 8], 'All on the arch.', counted),
-    input('boltsEach', 'Fastenings a panel', 'pieces', [2, 6, 16], 'As its frame asks.', {
+    input('panelBolts', 'Fastenings a panel', 'pieces', [2, 6, 16], 'As its frame asks.', {
       ...counted,
       drawing: 'holes',
     }),
@@ -24,20 +35,65 @@ export const solarOnArch: Recipe = {
       'Each bolted through the deck.',
       counted,
     ),
+    input('boltsEach', 'Bolts a foot', 'pieces', [1, 4, 8], 'Holes in one foot.', {
+      ...counted,
+      drawing: 'holes',
+    }),
     input('runM', 'Cable run, one way', 'm', [1, 8, 30], 'From the panels to the controller.', {
       drawing: 'line',
     }),
+    input(
+      'loadA',
+      'Current of the panels',
+      'A',
+      [0.5, 15, 100],
+      'Short-circuit current, all in parallel.',
+    ),
+    input(
+      'volts',
+      'Volts of the panels',
+      'V',
+      [12, 20, 60],
+      'At their best point, as they are joined.',
+    ),
+    ...sleeveInputs,
+    ...plateInputs,
   ],
-  choices: [],
+  choices: [beddingChoice],
   values: [
+    { key: 'bases', label: 'Feet', unit: 'pieces', formula: 'feet' },
+    { key: 'holes', label: 'Holes in the deck', unit: 'pieces', formula: 'feet * boltsEach' },
+    ...sleeveValues,
+    ...plateValues,
+    {
+      key: 'bolts',
+      label: 'Deck bolts with spares',
+      unit: 'pieces',
+      formula: 'withSpares(boltsEach, feet)',
+    },
     {
       key: 'fastenings',
       label: 'Panel fastenings with spares',
       unit: 'pieces',
-      formula: 'withSpares(boltsEach, panels)',
+      formula: 'withSpares(panelBolts, panels)',
     },
+    {
+      key: 'mm2',
+      label: 'Cable at 3 % drop',
+      unit: 'mm²',
+      formula: 'cableMm2(runM, loadA, volts, 3)',
+    },
+    { key: 'fuse', label: 'Fuse at the battery', unit: 'A', formula: 'fuseA(loadA)' },
   ],
   steps: [
+    {
+      key: 'mockUp',
+      title: 'Mock-up in timber: shade, boom, height, feet',
+      operation: 'survey',
+      hours: '2',
+      ...two,
+      tools: ['Battens', 'Clamps', 'Tape'],
+    },
     {
       key: 'fabricate',
       title: 'Arch made by the fabricator',
@@ -48,7 +104,7 @@ export const solarOnArch: Recipe = {
     },
     {
       key: 'dryFit',
-      title: 'Dry fit on the boat, drill everything',
+      title: 'Dry fit on the boat, mark and drill everything',
       operation: 'fit',
       hours: '3',
       ...two,
@@ -61,6 +117,8 @@ export const solarOnArch: Recipe = {
       ...away,
       wait: takesDays('12'),
     },
+    ...sleeveSteps,
+    plateStep,
     {
       key: 'isolate',
       title: 'Isolate unlike metals: sheet, sleeves, washers',
@@ -83,33 +141,19 @@ export const solarOnArch: Recipe = {
       operation: 'fit',
       hours: '2',
       crew: [3, 3],
+      dry: true,
       caution: 'Nobody under it. A tag line on each side, calm day.',
     },
+    ...bedSteps(boltMaterials),
     {
-      key: 'bed',
-      title: 'Bed the feet, then bolt',
-      operation: 'bed',
-      hours: '1.5',
-      ...two,
-      dry: true,
-      wait: sealantSets('72'),
-      materials: [
-        {
-          what: 'Sealant, serviceable',
-          unit: 'cartridges',
-          quantity: 'cartridges(beadMl(8, 0.5 * feet))',
-          pack: 1,
-        },
-      ],
-    },
-    {
-      key: 'battery',
-      title: 'Battery on the controller first',
+      key: 'fuse',
+      title: 'Fuse and switch at the battery, then battery on the controller',
       operation: 'wire',
-      hours: '0.3',
+      hours: '0.5',
       skill: 'electrics',
       caution:
-        'Battery before panel: a controller that meets the panel first may die. Cover the panels.',
+        'Battery before panel: a controller that meets the panel first may die. Fuse within 200 mm of the battery.',
+      materials: [{ what: 'Fuse {fuse} A with holder', unit: 'pieces', quantity: '2' }],
     },
     {
       key: 'cable',
@@ -119,7 +163,7 @@ export const solarOnArch: Recipe = {
       skill: 'electrics',
       caution: 'Panels make voltage in any light: cover them.',
       materials: [
-        { what: 'Solar cable, two cores', unit: 'm', quantity: 'runM * 1.1' },
+        { what: 'Solar cable {mm2} mm², two cores', unit: 'm', quantity: 'runM * 1.1' },
         { what: 'Deck gland', unit: 'pieces', quantity: '1' },
       ],
     },
@@ -131,5 +175,7 @@ export const solarOnArch: Recipe = {
       skill: 'electrics',
       tools: ['Meter'],
     },
+    ...proveSteps,
+    writeDown('feet, sealant, cable, fuse, volts'),
   ],
 }

@@ -1,14 +1,16 @@
 import type { Recipe } from '../recipe'
 import {
   closingSteps,
+  measureStep,
   openingInputs,
   openingSteps,
   openingValues,
   openingWay,
+  padStep,
   readingStep,
-  watchStep,
+  watchSteps,
 } from './hullOpening'
-import { ashore, chem, input, ours } from './words'
+import { ashore, input, ours, writeDown } from './words'
 
 /** 6 */
 export const throughHull: Recipe = {
@@ -28,25 +30,11 @@ export const throughHull: Recipe = {
   choices: [openingWay],
   values: openingValues,
   steps: [
-    {
-      key: 'measure',
-      title: 'Measure the thickness and what is behind, both sides',
-      operation: 'survey',
-      hours: '0.5',
-      ...ashore,
-    },
+    measureStep,
     readingStep,
     ...openingSteps,
-    {
-      key: 'pad',
-      title: 'Backing pad, {pad} mm',
-      operation: 'fit',
-      hours: '0.8',
-      ...ashore,
-      wait: chem(24),
-      materials: [{ what: 'Backing pad {pad} mm', unit: 'pieces', quantity: '1' }],
-    },
-    ...closingSteps,
+    padStep,
+    ...closingSteps('Through-hull and valve, {bore} mm, bronze or dezincification-resistant'),
     {
       key: 'connect',
       title: 'Connect, two clips on every end',
@@ -54,12 +42,12 @@ export const throughHull: Recipe = {
       hours: '0.6',
       ...ashore,
       materials: [
-        { what: 'Through-hull and valve, {bore} mm', unit: 'pieces', quantity: '1' },
         { what: 'Hose', unit: 'm', quantity: 'hoseM * 1.1' },
         { what: 'Hose clip, stainless', unit: 'pieces', quantity: 'withSpares(4, 1)' },
       ],
     },
     { key: 'work', title: 'Work the valve ten times', operation: 'test', hours: '0.1', ...ashore },
-    watchStep,
+    { ...writeDown('hole, sealant, valve and hose'), ...ashore },
+    ...watchSteps,
   ],
 }

@@ -1,14 +1,16 @@
 import type { Recipe } from '../recipe'
 import {
   closingSteps,
+  measureStep,
   openingInputs,
   openingSteps,
   openingValues,
   openingWay,
+  padStep,
   readingStep,
-  watchStep,
+  watchSteps,
 } from './hullOpening'
-import { ashore, input, ours, two } from './words'
+import { ashore, input, ours, two, writeDown } from './words'
 
 /** 8 */
 export const transducer: Recipe = {
@@ -60,8 +62,11 @@ export const transducer: Recipe = {
       operation: 'test',
       hours: '0.5',
       skill: 'electrics',
+      hull: 'either',
+      caution: 'Read depth or volts on the display with its own cable before a hole is drilled.',
       materials: [{ what: 'Transducer for {deadrise}° deadrise', unit: 'pieces', quantity: '1' }],
     },
+    measureStep,
     {
       key: 'mark',
       title: 'Mark it from the keel with a template, sight it from ahead',
@@ -82,7 +87,25 @@ export const transducer: Recipe = {
     },
     readingStep,
     ...openingSteps,
-    ...closingSteps,
-    watchStep,
+    padStep,
+    ...closingSteps('Housing and blanking plug, {bore} mm'),
+    {
+      key: 'connect',
+      title: 'Cable run and connected, no joint in the bilge',
+      operation: 'wire',
+      hours: '0.6',
+      ...ashore,
+      skill: 'electrics',
+      materials: [{ what: 'Cable clip', unit: 'pieces', quantity: '10' }],
+    },
+    {
+      key: 'work',
+      title: 'Plug and insert changed over once',
+      operation: 'test',
+      hours: '0.1',
+      ...ashore,
+    },
+    { ...writeDown('place, angle, sealant and cable'), ...ashore },
+    ...watchSteps,
   ],
 }

@@ -36,12 +36,12 @@ export const waterLip: Recipe = {
     {
       key: 'corners',
       label: 'Corners',
-      initial: 'notched',
+      initial: 'mitred',
       options: [
         {
-          value: 'notched',
-          label: 'Notched and joined',
-          why: 'Straight pieces cut to a mitre: no stretch, a seam in each corner to seal.',
+          value: 'mitred',
+          label: 'Mitred and joined',
+          why: 'Four straight pieces cut at 45° through both legs: no stretch, a seam in each corner to seal.',
         },
         {
           value: 'folded',
@@ -52,7 +52,18 @@ export const waterLip: Recipe = {
     },
   ],
   values: [
-    { key: 'roundM', label: 'Way round', unit: 'm', formula: '2 * (longMm + wideMm) / 1000' },
+    {
+      key: 'roundM',
+      label: 'Way round the opening',
+      unit: 'm',
+      formula: '2 * (longMm + wideMm) / 1000',
+    },
+    {
+      key: 'stockM',
+      label: 'Bent angle to cut: a mitre reaches out by the flat leg at each end',
+      unit: 'm',
+      formula: "corners == 'mitred' ? roundM + 8 * flatLeg / 1000 : roundM",
+    },
     {
       key: 'stripMm',
       label: 'Strip width before bending',
@@ -85,9 +96,10 @@ export const waterLip: Recipe = {
       operation: 'cut',
       hours: '1.2',
       ...shed,
-      caution: 'Gloves: cut sheet has edges like knives. Goggles.',
+      caution:
+        'Cut sheet has edges like knives. A mitred piece is as long outside as the opening and both flat legs: try it on card.',
       materials: [
-        { what: 'Sheet strip {stripMm} × {sheet} mm', unit: 'm', quantity: 'roundM * 1.1' },
+        { what: 'Sheet strip {stripMm} × {sheet} mm', unit: 'm', quantity: 'stockM * 1.1' },
       ],
     },
     {

@@ -3,13 +3,17 @@ import type { RecipeChoice, RecipeInput, RecipeWait } from '../recipe'
 import { recipeFormat, recipeVersion } from '../recipe'
 
 export const ours = { format: recipeFormat, version: recipeVersion } as const
-export const chem = (hours: number): RecipeWait => ({ kind: 'chem', hours: String(hours) })
+export const chem = (hours: number | string): RecipeWait => ({ kind: 'chem', hours: String(hours) })
 export const sealantSets = (hours: string): RecipeWait => ({ kind: 'moisture', hours })
 export const driesFor = (days: string): RecipeWait => ({ kind: 'dry', hours: `24 * ${days}` })
 export const takesDays = (days: string): RecipeWait => ({ kind: 'calendar', hours: `24 * ${days}` })
 
 export const ashore = { hull: 'ashore' } as const
 export const afloat = { hull: 'afloat' } as const
+/** As she floats in the slings, before she is let go. */
+export const inSlings = { hull: 'slings' } as const
+/** Never holds the gate. */
+export const afterGate = { afterGate: true } as const
 export const shed = { place: 'shed' } as const
 export const away = { place: 'away' } as const
 export const two = { crew: [2, 2] } as const
@@ -75,3 +79,26 @@ export const dryingDays = (initial: number, min: number, max: number): RecipeInp
     'A guess: it ends when the moisture reading passes, not when the days are over.',
     { drawing: 'calendar' },
   )
+
+/** Old fitting or new place: what has to come off, or be looked at, first. */
+export const oldOrNew: RecipeChoice = {
+  key: 'place',
+  label: 'What is there',
+  initial: 'old',
+  options: [
+    {
+      value: 'old',
+      label: 'An old fitting',
+      why: 'It comes off first; its holes are filled and drilled again.',
+    },
+    {
+      value: 'new',
+      label: 'A new place',
+      why: 'Nothing comes off. What is below is looked at before the first hole.',
+    },
+  ],
+}
+
+/** The last step of many: what nobody remembers a year on. */
+export const writeDown = (what: string) =>
+  ({ key: 'log', title: `Write down ${what}`, operation: 'label', hours: '0.1' }) as const
