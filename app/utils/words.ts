@@ -9,7 +9,7 @@ import {
 } from '#core/model/words'
 
 /** Operations as the screen says them. */
-const operationName: Readonly<Record<Operation, string>> = {
+export const operationName: Readonly<Record<Operation, string>> = {
   survey: 'Survey',
   strip: 'Strip',
   cut: 'Cut',

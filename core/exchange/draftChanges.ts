@@ -4,13 +4,27 @@ import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { JobDraft } from './readJobs'
 
-/** The change list that brings drafts in: jobs, a step where hours are known, links by name. */
+/** How drafts become rows. */
+export interface Bringing {
+  /** Hours of a job whose list gives none; null: it comes without a step. */
+  readonly hoursOtherwise: number | null
+  /** When work that the list calls done was finished, UTC ms. */
+  readonly doneAt: number
+}
+
+/**
+ * The change list that brings drafts in: a job each with one step that carries its name, its cost as a part,
+ * and links by name to jobs that are there or come with it. Drafts with problems are left out.
+ */
 export function draftChanges(
   drafts: readonly JobDraft[],
   rows: Pick<RefitRows, 'job'>,
+  { hoursOtherwise, doneAt }: Bringing,
   newId: () => string,
 ): ChangeItem[] {
-  const good = drafts.filter((draft) => draft.problems.length === 0)
+  const good = drafts
+    .filter((draft) => draft.problems.length === 0)
+    .sort((a, b) => (a.rank ?? 1e9) - (b.rank ?? 1e9) || a.row - b.row)
   const orders = keysAfter(inOrder(rows.job).at(-1)?.order ?? null, good.length)
   const idOf = new Map(rows.job.map((job) => [job.title.toLowerCase(), job.id]))
   const jobs = good.map((draft, index) => {
@@ -19,15 +33,56 @@ export function draftChanges(
     return { draft, id, order: orders[index] as string }
   })
   return jobs.flatMap(({ draft, id, order }): ChangeItem[] => {
-    const { title, zoneId, systemId, purpose, severity, gateId, detail } = draft
-    const patch = { title, zoneId, systemId, purpose, severity, gateId, detail, order }
-    const items: ChangeItem[] = [{ op: 'create', entity: 'job', id, patch }]
-    if (draft.hours !== null)
+    const { title, zoneId, systemId, purpose, severity, gateId, detail, decision } = draft
+    const items: ChangeItem[] = [
+      {
+        op: 'create',
+        entity: 'job',
+        id,
+        patch: {
+          title,
+          zoneId,
+          systemId,
+          purpose,
+          severity,
+          gateId,
+          detail,
+          decision,
+          order,
+          placed: gateId !== null,
+        },
+      },
+    ]
+    const stepId = newId()
+    // A finished job without hours is still finished.
+    const hours = draft.hours ?? hoursOtherwise ?? (draft.state === 'done' ? 0 : null)
+    if (hours !== null)
       items.push({
         op: 'create',
         entity: 'step',
+        id: stepId,
+        patch: {
+          jobId: id,
+          title,
+          operation: draft.operation,
+          hoursLikely: hours,
+          wantedPersonId: draft.wantedPersonId,
+          state: draft.state,
+          doneAt: draft.state === 'done' ? doneAt : null,
+          order: 'n',
+        },
+      })
+    if (draft.costMinor !== null)
+      items.push({
+        op: 'create',
+        entity: 'part',
         id: newId(),
-        patch: { jobId: id, title: 'Do the work', hoursLikely: draft.hours, order: 'n' },
+        patch: {
+          name: `Cost of the list: ${title}`.slice(0, 200),
+          jobId: id,
+          priceMinor: draft.costMinor,
+          state: draft.state === 'done' ? 'fitted' : 'wanted',
+        },
       })
     const fromJobId = draft.after === null ? undefined : idOf.get(draft.after.toLowerCase())
     if (fromJobId && fromJobId !== id)

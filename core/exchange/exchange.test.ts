@@ -1,30 +1,72 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { keyBetween, keysAfter } from '../model/order'
-import { add, emptyRefit, job } from '../testing/build'
+import { add, emptyRefit, job, person } from '../testing/build'
+import { decodeText } from './decodeText'
 import { draftChanges } from './draftChanges'
-import { guessColumns, linesToTable, looksLikeHeader, readJobs } from './readJobs'
+import { guessOperation } from './guessOperation'
+import { guessColumns, looksLikeHeader } from './jobColumns'
+import { likeness, matchName } from './likeness'
+import { linesToTable } from './linesToTable'
+import { lostLinks, readJobs } from './readJobs'
+import type { JobDraft } from './readJobs'
 
 const rows = emptyRefit()
 add(rows, 'zone', 'fore', { name: 'Foredeck, port', order: 'b' })
 add(rows, 'zone', 'galley', { name: 'Galley', order: 'c' })
+add(rows, 'zone', 'side', { name: 'Side deck, port', order: 'd' })
+add(rows, 'zone', 'other', { name: 'Side deck, starboard', order: 'e' })
+add(rows, 'zone', 'holes', { name: 'Through-hulls', order: 'f', belowWaterline: true })
 add(rows, 'gate', 'launch', { name: 'Launch', kind: 'launch', haulOutId: 'h' })
+person(rows, 'piet', [6], '08:00', '16:00', { name: 'Piet Brack' })
 job(rows, 'Old job')
 
-describe('a list of work', () => {
-  it('is read from pasted lines, with hours and places at their end', () => {
-    const { table, columns } = linesToTable(
-      '- Re-bed the cleat, 2h, galley\n\n3. Mast, boom and rig, 90m\nPaint 2 coats, white\n',
-      rows.zone,
-    )
-    const drafts = readJobs(table, columns, rows)
-    expect(drafts.map(({ title, hours, zoneId }) => [title, hours, zoneId])).toEqual([
-      ['Re-bed the cleat', 2, 'galley'],
-      ['Mast, boom and rig', 1.5, null],
-      ['Paint 2 coats, white', null, null],
+const listed = (cells: readonly string[][], first = 2) =>
+  cells.map((row, index) => ({ line: first + index, cells: row }))
+const made = (drafts: readonly JobDraft[], hoursOtherwise: number | null = null) => {
+  let id = 0
+  return draftChanges(drafts, rows, { hoursOtherwise, doneAt: 1000 }, () => `n${++id}`)
+}
+const stepsOf = (drafts: readonly JobDraft[], hoursOtherwise: number | null = null) =>
+  made(drafts, hoursOtherwise).flatMap((item) =>
+    item.op === 'create' && item.entity === 'step' ? [item.patch] : [],
+  )
+
+describe('pasted lines', () => {
+  const read = (text: string) => {
+    const { table, columns } = linesToTable(text, rows.zone)
+    return readJobs(table, columns, rows).map(({ row, title, hours, zoneId }) => [
+      row,
+      title,
+      hours,
+      zoneId,
+    ])
+  }
+  it('have hours and places at their end, and count as the file does', () => {
+    expect(
+      read('- Re-bed the cleat, 2h, galley\n\n3. Mast, boom and rig, 90m\nPaint 2 coats, white\n'),
+    ).toEqual([
+      [1, 'Re-bed the cleat', 2, 'galley'],
+      [3, 'Mast, boom and rig, 90m', null, null],
+      [4, 'Paint 2 coats, white', null, null],
     ])
   })
-  it('guesses columns from headings', () => {
+  it('read as the page says they do: a place may have a comma in it', () => {
+    expect(read('Re-bed the bow cleat, 2h, Foredeck, port')).toEqual([
+      [1, 'Re-bed the bow cleat', 2, 'fore'],
+    ])
+  })
+  it('keep a length a length', () => {
+    expect(read('Replace galley hose, 3 m\nSand the sole, 30 mins\nShelf, 1 day')).toEqual([
+      [1, 'Replace galley hose, 3 m', null, null],
+      [2, 'Sand the sole', 0.5, null],
+      [3, 'Shelf', 8, null],
+    ])
+  })
+})
+
+describe('columns', () => {
+  it('are guessed from headings, plain ones first', () => {
     const header = ['Task', 'Est. hrs', 'Location', 'Hours', 'Priority', 'Depends on', 'Colour']
     expect(looksLikeHeader(header)).toBe(true)
     expect(guessColumns(header)).toEqual([
@@ -32,24 +74,78 @@ describe('a list of work', () => {
       'skip',
       'zone',
       'hours',
-      'purpose',
+      'priority',
       'after',
       'skip',
     ])
-    expect(guessColumns(['Foo', 'Hours'])).toEqual(['title', 'hours'])
+    expect(guessColumns(['Foo', 'Est. hrs'])).toEqual(['title', 'hours'])
+    expect(guessColumns(['Job', 'By whom', 'Status', 'Price', 'Kind of work'])).toEqual([
+      'title',
+      'person',
+      'status',
+      'cost',
+      'operation',
+    ])
   })
-  it('says what is wrong with a row and brings in the others', () => {
-    const table = [
-      ['Good', '1,5', 'Galley', 'Float', '4', 'Launch', ''],
-      ['', '-2', 'Moon', 'Fun', '9', 'Never', 'Nothing'],
-      ['Same', '1', '', '', '', '', 'Same'],
-      ['Zero', '0', '', '', '', '', ''],
-    ]
+})
+
+describe('names that are nearly right', () => {
+  it('are the same with other marks, order and plural', () => {
+    expect(matchName('Side deck port', rows.zone)).toMatchObject({ id: 'side' })
+    expect(matchName('through hulls', rows.zone)).toMatchObject({ id: 'holes' })
+    expect(matchName('Gall', rows.zone)).toMatchObject({ id: 'galley' })
+  })
+  it('are offered when they are only near, best first', () => {
+    const { id, picks } = matchName('Side dek starbord', rows.zone)
+    expect(id).toBeNull()
+    expect(picks[0]?.id).toBe('other')
+    expect(matchName('Moon', rows.zone)).toEqual({ id: null, picks: [] })
+    // Two begin so: the person says which.
+    expect(
+      matchName('Side deck', rows.zone)
+        .picks.slice(0, 2)
+        .map((one) => one.id)
+        .sort(),
+    ).toEqual(['other', 'side'])
+    expect(likeness('Galley', 'galley')).toBe(1)
+  })
+})
+
+describe('files', () => {
+  const text = 'Job;Hours\nPrüfe Ø 12 mm Öse, 3½"\n'
+  const western = (said: string) =>
+    Uint8Array.from([...said].map((letter) => letter.codePointAt(0) ?? 0))
+  const wide = (said: string, mark: readonly number[], big: boolean) =>
+    Uint8Array.from([
+      ...mark,
+      ...[...said].flatMap((letter) => {
+        const code = letter.codePointAt(0) ?? 0
+        return big ? [code >> 8, code & 255] : [code & 255, code >> 8]
+      }),
+    ])
+  it.each([
+    ['UTF-8', new TextEncoder().encode(text)],
+    ['Windows-1252', western(text)],
+    ['UTF-16', wide(text, [0xff, 0xfe], false)],
+    ['UTF-16', wide(text, [0xfe, 0xff], true)],
+    ['UTF-16', wide(text, [], false)],
+  ] as const)('saved as %s read the same', (encoding, bytes) => {
+    expect(decodeText(bytes)).toEqual({ text, encoding })
+  })
+})
+
+describe('rows', () => {
+  const columns = ['title', 'hours', 'zone', 'purpose', 'severity', 'gate', 'after'] as const
+  it('say what is wrong with them', () => {
     const drafts = readJobs(
-      table,
-      ['title', 'hours', 'zone', 'purpose', 'severity', 'gate', 'after'],
+      listed([
+        ['Good', '1,5', 'Galley', 'Float', '4', 'Launch', ''],
+        ['', '-2', 'Moon', 'Fun', '9', 'Never', 'Nothing'],
+        ['Same', '1', '', '', '', '', 'Same'],
+        ['Zero', '0', '', '', '', '', ''],
+      ]),
+      columns,
       rows,
-      2,
     )
     expect(drafts[0]).toMatchObject({
       row: 2,
@@ -71,27 +167,159 @@ describe('a list of work', () => {
     ])
     expect(drafts[2]?.problems).toEqual(['A job cannot come after itself.'])
     expect(drafts[3]?.problems[0]).toMatch(/No work takes 0 hours/)
-    let id = 0
-    const items = draftChanges(drafts, rows, () => `n${++id}`)
-    expect(items.map((item) => item.entity)).toEqual(['job', 'step'])
+    expect(made(drafts).map((item) => item.entity)).toEqual(['job', 'step'])
   })
-  it('links jobs by name, new ones and old ones', () => {
+  it('offer what a place nearly is', () => {
+    const [draft] = readJobs(listed([['Cleat', '1', 'Side dek port']]), columns, rows)
+    expect(draft?.picks.zone?.[0]).toBe('Side deck, port')
+  })
+  it('put decimal commas together that a file of commas took apart', () => {
     const drafts = readJobs(
-      [
+      listed([
+        ['Cleat', '2', '5', 'Galley', '', '', '', ''],
+        ['Track', '3', 'Galley', '', '', '', ''],
+      ]),
+      columns,
+      rows,
+    )
+    expect(drafts.map(({ hours, zoneId }) => [hours, zoneId])).toEqual([
+      [2.5, 'galley'],
+      [3, 'galley'],
+    ])
+  })
+  it('read priorities as how bad, or as places in the list where they are that', () => {
+    const of = (...said: string[]) =>
+      readJobs(
+        listed(said.map((one, index) => [`Job ${index}`, one])),
+        ['title', 'priority'],
+        rows,
+      ).map(({ severity, rank }) => [severity, rank])
+    expect(of('High', 'medium', 'low', '1', 'nice to have', '')).toEqual([
+      [4, null],
+      [3, null],
+      [2, null],
+      [4, null],
+      [1, null],
+      [2, null],
+    ])
+    expect(of('2', '12', '1')).toEqual([
+      [2, 2],
+      [2, 12],
+      [2, 1],
+    ])
+    const ranked = readJobs(
+      listed([
+        ['Second', '2'],
+        ['Twelfth', '12'],
+        ['First', '1'],
+      ]),
+      ['title', 'priority'],
+      rows,
+    )
+    const titles = made(ranked).flatMap((item) =>
+      item.op === 'create' && item.entity === 'job' ? [item.patch.title] : [],
+    )
+    expect(titles).toEqual(['First', 'Second', 'Twelfth'])
+  })
+  it('read state, people and cost', () => {
+    const [done, later, mine, theirs] = readJobs(
+      listed([
+        ['A', '2', 'done', 'Piet', '120,50'],
+        ['B', '2', 'next season', '', ''],
+        ['C', '2', 'in progress', 'piet brack', ''],
+        ['D', '2', 'open', 'Sam', '2 x 15'],
+      ]),
+      ['title', 'hours', 'status', 'person', 'cost'],
+      rows,
+    )
+    expect([done?.state, later?.decision, mine?.state]).toEqual(['done', 'later', 'doing'])
+    expect([done?.wantedPersonId, mine?.wantedPersonId]).toEqual(['piet', 'piet'])
+    expect(theirs).toMatchObject({ wantedPersonId: null, detail: 'Who: Sam' })
+    expect(theirs?.problems[0]).toContain('not a sum')
+    const items = made([done!])
+    expect(items.map((item) => item.entity)).toEqual(['job', 'step', 'part'])
+    expect(items[1]).toMatchObject({
+      patch: { state: 'done', doneAt: 1000, wantedPersonId: 'piet' },
+    })
+    expect(items[2]).toMatchObject({ patch: { priceMinor: 12_050, state: 'fitted' } })
+  })
+  it('propose to leave out totals, formulas and what is there already', () => {
+    const drafts = readJobs(
+      listed([
+        ['Total', '40'],
+        ['Sum of it', '1'],
+        ['Deck', '=A1+2'],
+        ['old JOB', '1'],
+        ['Twice', '1'],
+        ['twice', '1'],
+      ]),
+      ['title', 'hours'],
+      rows,
+    )
+    expect(drafts.map((one) => one.leaveOut)).toEqual([
+      'It looks like a total.',
+      null,
+      'It holds a formula.',
+      'A job of this name is in the refit already.',
+      null,
+      'The same job as in row 6.',
+    ])
+  })
+  it('link jobs by name, new and old, and say which links fall away', () => {
+    const drafts = readJobs(
+      listed([
         ['A', 'b'],
-        ['B', 'old job'],
-      ],
+        ['B', 'old jobs'],
+        ['C', 'A'],
+      ]),
       ['title', 'after'],
       rows,
     )
-    let id = 0
-    const links = draftChanges(drafts, rows, () => `n${++id}`).filter(
-      (item) => item.entity === 'link',
-    )
+    const links = made(drafts).filter((item) => item.entity === 'link')
     expect(links.map((item) => ('patch' in item ? item.patch : null))).toEqual([
       { fromJobId: 'n2', toJobId: 'n1' },
       { fromJobId: 'Old job', toJobId: 'n2' },
+      { fromJobId: 'n1', toJobId: 'n3' },
     ])
+    expect(lostLinks(drafts.slice(2), drafts, rows)).toEqual([
+      '"C" comes after "A", which is not brought in: it comes without that link.',
+    ])
+  })
+})
+
+describe('the step of a job of one line', () => {
+  it('carries its name and the work its words speak of', () => {
+    const [draft] = readJobs(listed([['Re-bed the bow cleat', '2h']]), ['title', 'hours'], rows)
+    expect(stepsOf([draft!])).toMatchObject([
+      { title: 'Re-bed the bow cleat', operation: 'bed', hoursLikely: 2 },
+    ])
+  })
+  it('comes with a guess of hours or not at all where none are given', () => {
+    const [draft] = readJobs(listed([['Rudder', '?']]), ['title', 'hours'], rows)
+    expect(stepsOf([draft!])).toEqual([])
+    expect(stepsOf([draft!], 3)).toMatchObject([{ hoursLikely: 3 }])
+  })
+  it.each([
+    ['Antifoul, two coats', 'antifoul'],
+    ['Check the keel bolts', 'survey'],
+    ['Replace galley hose, 3 m', 'plumb'],
+    ['Sand and fair the rudder', 'grind'],
+    ['Nav lights do not work', 'wire'],
+    ['Remove old headlining', 'strip'],
+    ['Varnish the coaming', 'varnish'],
+    ['New cushions', 'fit'],
+    ['Order a new anchor', 'buy'],
+  ] as const)('%s: %s', (title, operation) => expect(guessOperation(title)).toBe(operation))
+  it('takes its purpose from its place where none is said', () => {
+    const drafts = readJobs(
+      listed([
+        ['Valve', 'through hulls'],
+        ['Shelf', ''],
+      ]),
+      ['title', 'zone'],
+      rows,
+    )
+    expect(drafts.map((one) => one.purpose)).toEqual(['float', 'go'])
   })
 })
 

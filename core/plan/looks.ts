@@ -5,6 +5,7 @@ import { dateOf, dayNumber } from '../time/civil'
 import { sayDate, sayDay } from '../time/say'
 import { formatTemp } from '../units/quantity'
 import { meanAirC } from './planned'
+import { forecastMs } from './weatherAllowance'
 import type { Activity, Compiled } from './schedule/compile'
 import type { Pass } from './schedule/serial'
 
@@ -29,7 +30,7 @@ export function lateAfterGate({ activities, clock }: Compiled, pass: Pass): Trou
 }
 
 /** Steps out of doors planned into a month whose mean air is under their lowest temperature. */
-export function coldSteps({ activities, clock, rows }: Compiled, pass: Pass): Trouble[] {
+export function coldSteps({ activities, clock, rows, now }: Compiled, pass: Pass): Trouble[] {
   const means = rows.refit[0]?.monthMeanC ?? []
   const temp = (tempC: number) => formatTemp(tempC, rows.refit[0]?.units ?? 'metric')
   return [...activities.values()].flatMap((activity): Trouble[] => {
@@ -38,6 +39,8 @@ export function coldSteps({ activities, clock, rows }: Compiled, pass: Pass): Tr
     if (minTempC === null || placeNeed !== 'boat' || start === undefined) return []
     const airC = meanAirC(start, means)
     if (airC === null || airC >= minTempC) return []
+    // Nearer than that the forecast speaks for itself, where one comes.
+    if (rows.refit[0]?.madeUpWeather && start - now < forecastMs) return []
     return [
       {
         kind: 'cold',

@@ -4,6 +4,7 @@ import type { RefitRows } from '../model/refit'
 import { byId, groupBy } from '../model/refit'
 import { formatHours, formatWait } from '../units/hours'
 import { hourMs } from '../time/civil'
+import { sayFullDate } from '../time/say'
 import { zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
 import { canBeDated, gateGaps } from './gateGaps'
@@ -253,7 +254,7 @@ function tradeWarnings(compiled: Compiled, pass: Pass): Trouble[] {
     return [
       {
         kind: 'trade',
-        message: `"${activity.step.title}" (${activity.job.title}) is booked before the boat is ready for it. The earliest safe date is ${compiled.clock.dateOf(start)}.`,
+        message: `"${activity.step.title}" (${activity.job.title}) is booked before the boat is ready for it. The earliest safe date is ${sayFullDate(compiled.clock.dateOf(start))}.`,
         jobIds: [activity.job.id],
         stepIds: [activity.step.id],
       },
@@ -271,7 +272,7 @@ function lateGates(rows: RefitRows, gates: readonly PlannedGate[], clock: ZoneCl
     return [
       {
         kind: 'deadline',
-        message: `${gate.name} is planned for ${clock.dateOf(planned.at)}, ${days} ${days === 1 ? 'day' : 'days'} after ${gateDate(rows, gate)}.`,
+        message: `${gate.name} is planned for ${sayFullDate(clock.dateOf(planned.at))}, ${days} ${days === 1 ? 'day' : 'days'} after ${sayFullDate(gateDate(rows, gate) ?? '')}.`,
         jobIds: [],
         stepIds: [],
       },

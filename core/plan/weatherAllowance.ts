@@ -4,7 +4,7 @@ import { dayMs } from '../time/civil'
 import { ceilTick } from './schedule/tick'
 
 /** Ahead of this the forecast says nothing, and the month's share of workable days is planned with. */
-const forecastMs = 7 * dayMs
+export const forecastMs = 7 * dayMs
 
 /** Time to allow before a step that needs weather, and the share of days it comes from. */
 export interface Allowance {

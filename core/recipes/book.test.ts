@@ -842,7 +842,7 @@ describe('ways that the examples do not take', () => {
     ['hull-deck-joint', 'third.1', /Never all at once/],
     ['varnish-wood', 'oil.1', /rags catch fire/],
   ] as const)('%s warns at %s', (key, stepKey, words) => {
-    const given =
+    const given: RecipeInputs =
       key === 'shaft-and-gland'
         ? { rudder: 'yes' }
         : key === 'varnish-wood'

@@ -314,7 +314,7 @@ function foundBelow(write: Writer): void {
     'aft-lining',
     'Aft cabin deckhead has let go',
     'recover-lining',
-    { areaM2: 4, pieces: 5, edgeM: 16 },
+    { count1: 3, long1M: 1.4, wide1M: 0.7, count2: 2, long2M: 0.9, wide2M: 0.6 },
     {
       zoneId: 'zone-aft-cabin',
       systemId: 'system-interior',

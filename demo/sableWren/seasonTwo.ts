@@ -512,12 +512,13 @@ function launchDay(write: Writer): void {
         'Torch at every opening, slings slack',
         0.5,
         {
-          ...afloat,
-          ...oneOrTwo,
+          hullNeed: 'slings',
+          ...two,
+          ...takes(1),
           caution: 'Nobody aboard while she hangs. The crane driver says when the slings may go.',
         },
       ],
-      ['test', 'Look again after a day', 0.5, { ...afloat }],
+      ['test', 'Look again after a day', 0.5, { ...afloat, afterGate: true }],
     ],
   )
 }

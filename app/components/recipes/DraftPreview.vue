@@ -123,9 +123,11 @@ const columns = [
           <dt>
             {{ one.label }} <code class="block text-ink2 break-words">{{ one.formula }}</code>
           </dt>
-          <dd class="cond text-lg">{{
+          <dd class="cond text-lg">
+            {{
               typeof one.value === 'string' ? one.value : formatQuantity(one.value, one.unit, units)
-            }}</dd>
+            }}
+          </dd>
         </template>
       </dl>
     </details>

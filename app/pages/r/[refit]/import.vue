@@ -1,97 +1,120 @@
 <script setup lang="ts">
-import Papa from 'papaparse'
 import { computed, ref, shallowRef } from 'vue'
 import { draftChanges } from '#core/exchange/draftChanges'
-import {
-  columnName,
-  guessColumns,
-  jobColumns,
-  linesToTable,
-  looksLikeHeader,
-  readJobs,
-} from '#core/exchange/readJobs'
-import type { JobColumn } from '#core/exchange/readJobs'
+import { columnName, jobColumns } from '#core/exchange/jobColumns'
+import type { JobColumn } from '#core/exchange/jobColumns'
+import { lostLinks, readJobs } from '#core/exchange/readJobs'
+import type { ListRow } from '#core/exchange/readJobs'
+import { dayNumber } from '#core/time/civil'
 import { formatHours } from '#core/units/hours'
 
 /** Bring in a list of work: pasted lines or a table. Nothing is written before you say so. */
 const store = useRefitStore()
 const toasts = useToastStore()
+const time = useTimeStore()
 const text = ref('')
-const header = ref<string[]>([])
-const table = shallowRef<string[][]>([])
+const said = ref('')
+const header = ref<readonly string[]>([])
+const table = shallowRef<readonly ListRow[]>([])
 const columns = ref<JobColumn[]>([])
+/** Rows ticked or unticked by hand, by line. */
+const ticked = ref<ReadonlyMap<number, boolean>>(new Map())
+const hoursOtherwise = ref<number | null>(null)
 const wrong = ref('')
 const busy = ref(false)
 const mostBytes = 20e6
 const mostRows = 50_000
 
 const options = jobColumns.map((value) => ({ value, label: columnName[value] }))
-const drafts = computed(() =>
-  readJobs(table.value, columns.value, store.rows, header.value.length > 0 ? 2 : 1),
-)
-const good = computed(() => drafts.value.filter((one) => one.problems.length === 0))
+const drafts = computed(() => readJobs(table.value, columns.value, store.rows))
+const isChosen = (one: (typeof drafts.value)[number]): boolean =>
+  one.problems.length === 0 && (ticked.value.get(one.row) ?? one.leaveOut === null)
+const chosen = computed(() => drafts.value.filter(isChosen))
 const bad = computed(() => drafts.value.filter((one) => one.problems.length > 0))
-const hours = computed(() => good.value.reduce((sum, one) => sum + (one.hours ?? 0), 0))
-const shownRows = 200
+const hours = computed(() =>
+  chosen.value.reduce((sum, one) => sum + (one.hours ?? hoursOtherwise.value ?? 0), 0),
+)
+const bare = computed(() => chosen.value.filter((one) => one.hours === null).length)
+const lost = computed(() => lostLinks(chosen.value, drafts.value, store.rows))
+/** What wants a look first. */
+const shown = computed(() => [
+  ...bad.value,
+  ...drafts.value.filter((one) => one.problems.length === 0),
+])
+const shownRows = ref(200)
 
 async function fromFile(event: Event) {
-  const file = (event.target as HTMLInputElement).files?.[0]
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  // The same file may be picked again after it was put right.
+  input.value = ''
   if (!file) return
   wrong.value = ''
   if (file.size > mostBytes) {
     wrong.value = 'This file is over 20 MB. Split it, or take out what is not needed.'
     return
   }
-  text.value = await file.text()
-  read()
+  const decoded = await textOf(file)
+  text.value = decoded.text
+  read(decoded.encoding)
 }
-function read() {
+function read(encoding = '') {
   wrong.value = ''
   table.value = []
-  const said = text.value.trim()
-  if (said === '') {
+  ticked.value = new Map()
+  if (text.value.trim() === '') {
     wrong.value = 'Paste some lines, or pick a file.'
     return
   }
-  if (said.includes('\u0000')) {
+  if (text.value.includes('\u0000')) {
     wrong.value = 'This is not a text file. Save the sheet as CSV first.'
     return
   }
-  const parsed = Papa.parse<string[]>(said, { skipEmptyLines: 'greedy' })
-  const first = parsed.data[0] ?? []
-  if (first.length > 1 && looksLikeHeader(first)) {
-    header.value = first
-    columns.value = guessColumns(first)
-    table.value = parsed.data.slice(1)
-  } else {
-    header.value = []
-    const lines = linesToTable(said, store.rows.zone)
-    columns.value = lines.columns
-    table.value = lines.table
+  const list = readList(text.value, store.rows.zone, encoding)
+  header.value = list.header
+  said.value = list.said
+  columns.value = [...list.columns]
+  if (list.table.length > mostRows) {
+    wrong.value = `${list.table.length} rows are more than ${mostRows}. Split the list.`
+    return
   }
-  if (table.value.length > mostRows) {
-    wrong.value = `${table.value.length} rows are more than ${mostRows}. Split the list.`
-    table.value = []
-  }
+  table.value = list.table
+  if (list.table.length === 0) wrong.value = 'There is no row under the headings.'
 }
-function setCell(row: number, column: JobColumn, value: string | null) {
+/** Puts a cell right; a kind of work that no column holds gets a column of its own. */
+function setCell(line: number, column: JobColumn, value: string) {
+  if (!columns.value.includes(column)) columns.value = [...columns.value, column]
   const at = columns.value.indexOf(column)
-  table.value = table.value.map((cells, index) => {
-    if (index !== row - (header.value.length > 0 ? 2 : 1)) return cells
-    const copy = [...cells]
-    copy[at] = value ?? ''
-    return copy
-  })
+  table.value = table.value.map((row) =>
+    row.line === line
+      ? {
+          ...row,
+          cells: columns.value.map((_, index) => (index === at ? value : (row.cells[index] ?? ''))),
+        }
+      : row,
+  )
 }
-const cellOf = (row: number, column: JobColumn): string =>
-  table.value[row - (header.value.length > 0 ? 2 : 1)]?.[columns.value.indexOf(column)] ?? ''
+const cellOf = (line: number, column: JobColumn): string =>
+  table.value.find((row) => row.line === line)?.cells[columns.value.indexOf(column)] ?? ''
+function choose(line: number, on: boolean) {
+  ticked.value = new Map([...ticked.value, [line, on]])
+}
+/** Work the list calls done was done when the refit began, as far as anybody knows. */
+function doneAt(): number {
+  const began = store.refit
+    ? store.derived.clock.at(dayNumber(store.refit.startedOn), 720)
+    : time.now
+  return Math.round(Math.min(began, time.now))
+}
 async function bring() {
   busy.value = true
+  wrong.value = ''
   try {
-    const items = draftChanges(good.value, store.rows, newId)
-    const done = await store.submit(`Bring in ${good.value.length} jobs`, items)
-    if (!done) return
-    toasts.say(`${good.value.length} jobs are in. z takes them out again.`)
+    const bringing = { hoursOtherwise: hoursOtherwise.value, doneAt: doneAt() }
+    const many = chosen.value.length
+    const items = draftChanges(chosen.value, store.rows, bringing, newId)
+    if (!(await store.submit(`Bring in ${many} jobs`, items))) return
+    toasts.say(`${many} ${many === 1 ? 'job is' : 'jobs are'} in. z takes them out again.`)
     await navigateTo(`/r/${store.refitId}/jobs`)
   } catch (error) {
     wrong.value = sentenceOf(error)
@@ -106,9 +129,10 @@ async function bring() {
     <h1>Bring in a list of work</h1>
     <p class="mt-1 text-ink2">
       A line a job, like "Re-bed the bow cleat, 2h, Foredeck, port". Or a table with headings: Job,
-      Hours, Place, System, Purpose, How bad, Gate, After, Notes. Decimal commas are read too.
+      Hours, Place, System, Purpose, Priority, How bad, Gate, After, Done, Who, Cost, Notes. Files
+      of any spreadsheet do, with commas or semicolons and decimal commas.
     </p>
-    <form class="mt-3 grid gap-3" @submit.prevent="read">
+    <form class="mt-3 grid gap-3" @submit.prevent="read()">
       <label for="pasted" class="cond text-ink2">Paste it here</label>
       <textarea id="pasted" v-model="text" rows="8" class="field" />
       <div class="flex flex-wrap gap-3">
@@ -126,6 +150,7 @@ async function bring() {
     <template v-if="table.length > 0">
       <section v-if="header.length > 0" class="mt-6">
         <h2>What each column holds</h2>
+        <p v-if="said" class="text-ink2">Read as {{ said }}.</p>
         <div class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-4">
           <UiSelect
             v-for="(name, index) in header"
@@ -139,60 +164,58 @@ async function bring() {
           />
         </div>
       </section>
-      <section v-if="bad.length > 0" class="mt-6 border-l-4 border-redlead pl-4">
-        <h2>
-          {{ bad.length }} {{ bad.length === 1 ? 'row needs' : 'rows need' }} mending, or will be
-          left out
+      <section class="mt-6" aria-labelledby="rows">
+        <h2 id="rows">
+          {{ chosen.length }} of {{ drafts.length }} {{ drafts.length === 1 ? 'row' : 'rows' }} to
+          bring in, {{ formatHours(hours) }}
         </h2>
-        <ul>
-          <li
-            v-for="one in bad.slice(0, shownRows)"
-            :key="one.row"
-            class="border-b border-rule2 py-2"
-          >
-            <p>
-              <span class="cond">Row {{ one.row }}: {{ one.title || '(no name)' }}</span> —
-              {{ one.problems.join(' ') }}
-            </p>
-            <div class="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-4">
-              <UiText
-                v-for="column in columns.filter((c) => c !== 'skip')"
-                :key="column"
-                :model-value="cellOf(one.row, column)"
-                :label="columnName[column]"
-                @update:model-value="setCell(one.row, column, $event)"
-              />
-            </div>
-          </li>
-        </ul>
-      </section>
-      <section class="mt-6">
-        <h2>
-          {{ good.length }} {{ good.length === 1 ? 'job' : 'jobs' }} to bring in,
-          {{ formatHours(hours) }}
-        </h2>
-        <ol class="mt-1 list-decimal pl-8">
-          <li v-for="one in good.slice(0, shownRows)" :key="one.row">
-            {{ one.title }}
-            <span class="text-ink2">
-              {{
-                [
-                  one.hours === null ? 'no hours given' : formatHours(one.hours),
-                  store.rows.zone.find((z) => z.id === one.zoneId)?.name,
-                  one.after ? `after ${one.after}` : '',
-                ]
-                  .filter(Boolean)
-                  .join(' · ')
-              }}
-            </span>
-          </li>
-        </ol>
-        <p v-if="good.length > shownRows" class="text-ink2">
-          and {{ good.length - shownRows }} more.
+        <p v-if="bad.length > 0" class="text-redlead">
+          {{ bad.length }} {{ bad.length === 1 ? 'row needs' : 'rows need' }} mending before
+          {{ bad.length === 1 ? 'it comes' : 'they come' }} in.
         </p>
-        <button class="btn btn-main mt-4" :disabled="good.length === 0 || busy" @click="bring">
-          Bring in {{ good.length }} {{ good.length === 1 ? 'job' : 'jobs' }}
+        <p v-for="one in lost" :key="one" class="text-redlead">{{ one }}</p>
+        <div v-if="bare > 0" class="mt-2 flex flex-wrap items-end gap-3">
+          <UiHours
+            v-model="hoursOtherwise"
+            class="w-44"
+            label="Hours where none are given"
+            :most="2000"
+            may-be-empty
+          />
+          <p class="text-ink2">
+            {{ bare }} {{ bare === 1 ? 'row has' : 'rows have' }} no hours.
+            {{
+              hoursOtherwise === null
+                ? 'Without them they come without a step, and no date counts them.'
+                : 'They come with this guess, to be put right.'
+            }}
+          </p>
+        </div>
+        <ul class="mt-2">
+          <ListRowCard
+            v-for="one in shown.slice(0, shownRows)"
+            :key="one.row"
+            :draft="one"
+            :chosen="isChosen(one)"
+            :columns="columns"
+            :cell-of="(column) => cellOf(one.row, column)"
+            @choose="choose(one.row, $event)"
+            @cell="(column, value) => setCell(one.row, column, value)"
+          />
+        </ul>
+        <button
+          v-if="shown.length > shownRows"
+          type="button"
+          class="btn mt-2"
+          @click="shownRows += 200"
+        >
+          Show {{ Math.min(200, shown.length - shownRows) }} more of {{ shown.length }}
         </button>
+        <div>
+          <button class="btn btn-main mt-4" :disabled="chosen.length === 0 || busy" @click="bring">
+            Bring in {{ chosen.length }} {{ chosen.length === 1 ? 'job' : 'jobs' }}
+          </button>
+        </div>
       </section>
     </template>
   </div>
