@@ -3,7 +3,7 @@ import type { Job, Step } from '../model/entities'
 import { keyBetween } from '../model/order'
 import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { deletion, patchOf } from '../model/removal'
+import { patchOf } from '../model/removal'
 import { refused } from './outcome'
 import type { Outcome } from './outcome'
 

@@ -28,7 +28,7 @@ const said = computed(() => {
   const { draft } = props
   return [
     draft.hours === null ? 'no hours given' : formatHours(draft.hours),
-    operationName(draft.operation),
+    operationName[draft.operation],
     name(store.rows.zone, draft.zoneId),
     `${purposeName[draft.purpose]}, ${severityName[draft.severity - 1]}`,
     name(store.rows.gate, draft.gateId),

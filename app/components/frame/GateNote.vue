@@ -4,7 +4,11 @@ import { sayGate } from '#core/progress/gateWords'
 import type { GateFigures } from '#core/progress/derive'
 
 /** What keeps a gate from a date, and what its date leaves out, with the way to mend it. Nothing when nothing does. */
-const props = defineProps<{ figures: GateFigures | null }>()
+const props = defineProps<{
+  figures: GateFigures | null
+  /** Without its heading, where that stands already. */
+  quiet?: boolean
+}>()
 const store = useRefitStore()
 const said = computed(() => (props.figures ? sayGate(props.figures, store.derived) : null))
 const mostShown = 3
@@ -27,20 +31,25 @@ const shown = computed(
       said.standing === 'undated' ? 'border-redlead bg-redlead-tint' : 'border-brass bg-brass-tint'
     "
   >
-    <p class="cond text-lg leading-snug">{{ said.title }}</p>
+    <p v-if="said.standing !== 'dated' && !quiet" class="cond text-lg leading-snug">
+      {{ said.title }}
+    </p>
     <ul v-if="because.length > 0" class="list-disc pl-5">
       <li v-for="reason in because" :key="reason">{{ reason }}</li>
       <li v-if="more > 0">And {{ more }} more, listed in Sequence.</li>
     </ul>
-    <p v-for="left in said.leavesOut" :key="left">{{ left }}</p>
-    <p class="no-print flex flex-wrap gap-x-4">
+    <p>
+      <span v-for="left in said.leavesOut" :key="left">{{ left }}{{ ' ' }}</span>
       <NuxtLink
         v-if="store.derived.jobsToPlace > 0"
-        class="underline"
+        class="no-print mr-4 underline"
         :to="`/r/${store.refitId}/triage`"
         >Place them</NuxtLink
       >
-      <NuxtLink v-if="bare" class="underline" :to="`/r/${store.refitId}/jobs?job=${bare.id}`"
+      <NuxtLink
+        v-if="bare"
+        class="no-print underline"
+        :to="`/r/${store.refitId}/jobs?job=${bare.id}`"
         >Write steps for "{{ bare.title }}"</NuxtLink
       >
     </p>

@@ -142,7 +142,7 @@ const words = computed(() => {
             not shown.</template
           ></template
         >
-        <span class="no-print underline"> {{ station ? 'Change' : 'Type' }} the weather</span>
+        <span class="no-print ml-1 underline">{{ station ? 'Change' : 'Type' }} the weather</span>
       </summary>
       <div class="no-print flex items-end gap-2 pt-1">
         <UiQuantity

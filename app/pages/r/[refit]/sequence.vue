@@ -142,7 +142,7 @@ function openStep(stepId: string) {
           <li v-for="reason in plan.reasons" :key="reason.message">{{ reason.message }}</li>
         </ul>
       </section>
-      <GateNote :figures="gate" />
+      <GateNote :figures="gate" quiet />
       <p v-if="links.length > 1" class="text-ink2">{{ links.length }} links, read from the end.</p>
       <BindingChain :links="links" @step="openStep" />
       <section v-if="plan && plan.warnings.length > 0" class="mt-2 border-t border-rule pt-3">
@@ -162,9 +162,11 @@ function openStep(stepId: string) {
         <p class="mt-1">
           Steps are placed one by one, the most urgent first, at the earliest time their people are
           there, what comes before is done and cured, and the hull is ashore or afloat as needed.
-          Urgent is what may start latest without moving its gate. Cures are planned with the mean
-          air of the month and the product's minimum as a floor. Weather is not in it yet; neither
-          is looking for a better order.
+          Urgent is what may start latest without moving its gate. Then other orders are tried and
+          the best is kept: least days late, then least cost ashore. Cures are planned with the mean
+          air of the month and the product's minimum as a floor. More than a week ahead, work that
+          needs weather is given time by the month's share of days that suit it; nearer, Today goes
+          by the forecast.
         </p>
       </details>
     </aside>
