@@ -7,6 +7,7 @@ import { patchOf } from '#core/model/removal'
 export function useBulk(shown: () => readonly Job[]) {
   const store = useRefitStore()
   const toasts = useToastStore()
+  const edits = useJobEdits()
   const chosen = ref<ReadonlySet<string>>(new Set())
   const jobs = computed(() => store.rows.job.filter((job) => chosen.value.has(job.id)))
 
@@ -18,15 +19,33 @@ export function useBulk(shown: () => readonly Job[]) {
   const clear = () => (chosen.value = new Set())
   const all = () => (chosen.value = new Set(shown().map((job) => job.id)))
 
-  async function change(fields: Readonly<Record<string, unknown>>): Promise<void> {
+  /** Fields of the jobs, and fields of all their steps that are still to be done. */
+  async function change(
+    fields: Readonly<Record<string, unknown>>,
+    ofSteps: Readonly<Record<string, unknown>>,
+  ): Promise<void> {
     const list = jobs.value
+    const steps = Object.keys(ofSteps).length > 0 ? list.flatMap(openSteps) : []
     if (list.length === 0) return
-    const done = await store.attempt(
-      `Change ${list.length} jobs`,
-      list.map((job) => patchOf('job', job, fields)),
-    )
+    if (steps.length === 0 && Object.keys(fields).length === 0) {
+      toasts.say('None of these jobs has an open step: nothing was changed.', true)
+      return
+    }
+    const done = await store.attempt(`Change ${list.length} jobs`, [
+      ...(Object.keys(fields).length > 0 ? list.map((job) => patchOf('job', job, fields)) : []),
+      ...steps.map((step) => patchOf('step', step, ofSteps)),
+    ])
     if (done)
-      toasts.say(`${list.length} ${list.length === 1 ? 'job' : 'jobs'} changed. z takes it back.`)
+      toasts.say(
+        `${list.length} ${list.length === 1 ? 'job' : 'jobs'} changed${steps.length > 0 ? `, ${steps.length} open ${steps.length === 1 ? 'step' : 'steps'} of theirs` : ''}. z takes it back.`,
+      )
+  }
+  const openSteps = (job: Job) =>
+    store.rows.step.filter(
+      (step) => step.jobId === job.id && step.state !== 'done' && step.state !== 'dropped',
+    )
+  async function remove(): Promise<void> {
+    if (await edits.removeJobs(jobs.value)) clear()
   }
   async function merge(): Promise<void> {
     const [into, ...others] = jobs.value
@@ -38,5 +57,5 @@ export function useBulk(shown: () => readonly Job[]) {
       clear()
     }
   }
-  return { chosen, jobs, toggle, clear, all, change, merge }
+  return { chosen, jobs, toggle, clear, all, change, merge, remove }
 }

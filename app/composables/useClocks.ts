@@ -19,6 +19,8 @@ export interface ShownClock {
   readonly openAtShare: number
   readonly nowShare: number
   readonly alarming: boolean
+  /** Run out: it comes before all that still run. */
+  readonly over: boolean
 }
 
 const openWord = {
@@ -34,7 +36,7 @@ const closeWord = {
   immersion: 'to be in the water',
 } as const
 
-/** Running clocks with what each shows, the next to change first. */
+/** Running clocks with what each shows: those run out first, then the next to change. */
 export function useClocks() {
   const store = useRefitStore()
   const time = useTimeStore()
@@ -56,7 +58,11 @@ export function useClocks() {
       .map(({ clock, state }) =>
         show(clock, state, time.now, store.derived.clock, store.refit?.units ?? 'metric'),
       )
-      .sort((a, b) => (a.state.nextAt ?? Infinity) - (b.state.nextAt ?? Infinity)),
+      .sort(
+        (a, b) =>
+          Number(b.over) - Number(a.over) ||
+          (a.state.nextAt ?? Infinity) - (b.state.nextAt ?? Infinity),
+      ),
   )
   return { clocks }
 }
@@ -82,6 +88,7 @@ function show(
     said: said(clock, state, now, zone, units),
     openAtShare: state.opensAt === null ? 0 : share(state.opensAt),
     nowShare: share(now),
+    over,
     alarming: over || (next !== null && next - now < 30 * 60_000),
   }
 }
@@ -93,7 +100,7 @@ function said(
   zone: ZoneClock,
   units: UnitSystem,
 ): string {
-  const at = (instant: number) => shortDateTime(instant, zone)
+  const at = (instant: number) => shortDateTime(instant, zone, zone.dateOf(now).slice(0, 4))
   const cold =
     state.coldHours >= 0.5 ? ` ${Math.round(state.coldHours)} h too cold to earn anything.` : ''
   if (clock.kind === 'pot')

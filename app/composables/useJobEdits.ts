@@ -1,11 +1,12 @@
 import type { Job, Step } from '#core/model/entities'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
-import { deletion, jobRemoval, patchOf, stepRemoval } from '#core/model/removal'
+import { deletion, jobsRemoval, patchOf, stepRemoval } from '#core/model/removal'
 
 /** Edits of jobs, steps and links through the one door, each with its words for undo. */
 export function useJobEdits() {
   const store = useRefitStore()
+  const toasts = useToastStore()
   const stepsOf = (jobId: string): Step[] =>
     inOrder(store.rows.step.filter((step) => step.jobId === jobId))
 
@@ -41,7 +42,23 @@ export function useJobEdits() {
     step.recipeStep === ''
       ? store.attempt(`Remove ${step.title}`, stepRemoval(store.rows, step))
       : store.attempt(`Drop ${step.title}`, [patchOf('step', step, { state: 'dropped' })])
-  const removeJob = (job: Job) => store.attempt(`Remove ${job.title}`, jobRemoval(store.rows, job))
+  /** Jobs go with all that hangs on them; those with a record of work are dropped instead, and that is said. */
+  async function removeJobs(jobs: readonly Job[]): Promise<boolean> {
+    const { items, kept } = jobsRemoval(store.rows, jobs)
+    const [first] = jobs
+    const label =
+      jobs.length === 1 && first ? `Remove ${first.title}` : `Remove ${jobs.length} jobs`
+    const done = await store.attempt(label, items)
+    if (done && kept.length > 0)
+      toasts.say(
+        `${kept.map((job) => `"${job.title}"`).join(', ')} ${kept.length === 1 ? 'has' : 'have'} hours or an as-built sheet: dropped, and the record kept.`,
+      )
+    else if (done)
+      toasts.say(
+        `${jobs.length === 1 ? 'Removed' : `${jobs.length} jobs removed`}. z takes it back.`,
+      )
+    return done
+  }
   /** Finishes or reopens a step; the server works out the inches. */
   function setState(step: Step, state: Step['state']) {
     const words = { done: 'Finish', open: 'Reopen', doing: 'Begin', dropped: 'Drop' } as const
@@ -63,7 +80,7 @@ export function useJobEdits() {
     addStep,
     moveStep,
     removeStep,
-    removeJob,
+    removeJobs,
     setState,
     addLink,
     removeLink,

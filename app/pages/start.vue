@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { addDays } from '#core/time/civil'
+import { addDays, minutesOf } from '#core/time/civil'
+import { sayFullDate } from '#core/time/say'
+import { formatHours } from '#core/units/hours'
 import type { ChangeItem } from '#core/model/changes'
-import { starterChanges } from '#core/model/starter'
+import { starterChanges, starterTrip } from '#core/model/starter'
 import { isZone } from '#core/time/zone'
 import { isCurrency } from '#core/money/money'
 
@@ -47,6 +49,11 @@ const shore = computed({
   set: (value: string) => (answers.alreadyAshore = value === 'yes'),
 })
 
+const tripMin = starterTrip.setUpMin + starterTrip.packUpMin
+const minutesThere = computed(
+  () => minutesOf(answers.to) - minutesOf(answers.from) - 2 * (answers.travelMin ?? 0) - tripMin,
+)
+
 /** The first thing that keeps us from starting, as a sentence; '' when nothing does. */
 function missing(): string {
   if (answers.boatName.trim() === '') return 'What is the boat called?'
@@ -56,6 +63,12 @@ function missing(): string {
   if (answers.lead.trim() === answers.partner.trim()) return 'Two people need two names.'
   if (answers.weekdays.length === 0) return 'On which days do you come? Tick at least one.'
   if (answers.to <= answers.from) return 'The day ends before it begins. Put the later time last.'
+  if (minutesThere.value <= 0)
+    return `${answers.from} to ${answers.to}, with ${formatHours((2 * (answers.travelMin ?? 0)) / 60)} on the way and ${formatHours(tripMin / 60)} to set up and pack up, leaves no time on her. Come for longer, or give the minutes one way again.`
+  if (answers.alreadyAshore && answers.liftOutOn > today)
+    return `She is ashore, and the lift-out on ${sayFullDate(answers.liftOutOn)} is still to come. Change one of them.`
+  if (!answers.alreadyAshore && answers.liftOutOn < today)
+    return `She is still afloat, and the lift-out on ${sayFullDate(answers.liftOutOn)} has passed. Change one of them.`
   if (answers.launchOn <= answers.liftOutOn)
     return 'The launch is before the lift-out. Change one of them.'
   if (!isZone(answers.zone)) return `"${answers.zone}" is not a time zone.`

@@ -24,6 +24,7 @@ export const useRefitStore = defineStore('refit', () => {
   const status = ref<'loading' | 'ready' | 'missing'>('loading')
   const connected = ref(true)
   const clash = shallowRef<OpenClash | null>(null)
+  const aside = shallowRef<readonly OpenClash[]>([])
   let events: EventSource | null = null
 
   const refit = computed(() => rows.value.refit[0] ?? null)
@@ -87,6 +88,7 @@ export const useRefitStore = defineStore('refit', () => {
     events = null
     rows.value = emptyRows()
     clash.value = null
+    aside.value = []
   }
 
   const changeOf = (label: string, items: readonly ChangeItem[], quiet: boolean): Change => ({
@@ -117,12 +119,13 @@ export const useRefitStore = defineStore('refit', () => {
     }
   }
 
-  /** As submit, with problems shown as a message: for edits that have no place of their own for them. */
+  /** As submit, with a problem said beneath the field it came from, or as a message when it came from none. */
   async function attempt(label: string, items: readonly ChangeItem[]): Promise<boolean> {
+    const field = fieldNow()
     try {
       return await submit(label, items)
     } catch (error) {
-      toasts.complain(error)
+      if (!field?.(sentenceOf(error))) toasts.complain(error)
       return false
     }
   }
@@ -159,6 +162,19 @@ export const useRefitStore = defineStore('refit', () => {
     await catchUp()
   }
 
+  /** Closed without a choice: the change waits, to be looked at and sent again. */
+  function setClashAside(): void {
+    if (clash.value) aside.value = [...aside.value, clash.value]
+    clash.value = null
+  }
+
+  function takeUpClash(): void {
+    const [first, ...others] = aside.value
+    if (!first || clash.value) return
+    aside.value = others
+    clash.value = first
+  }
+
   /** Takes back this device's last change. 'asks': somebody touched it since, and it waits for force. */
   async function undo(force = false): Promise<{ done: string } | { asks: string }> {
     try {
@@ -180,6 +196,7 @@ export const useRefitStore = defineStore('refit', () => {
     status,
     connected,
     clash,
+    aside,
     refit,
     plan,
     accepted,
@@ -191,6 +208,8 @@ export const useRefitStore = defineStore('refit', () => {
     submitQuietly,
     keepMine,
     keepTheirs,
+    setClashAside,
+    takeUpClash,
     undo,
   }
 })

@@ -42,6 +42,15 @@ export const operationName: Readonly<Record<Operation, string>> = {
   packUp: 'Pack up',
 }
 
+/** What hours were spent on, as the screen says it. */
+export const hoursKinds = [
+  { value: 'work', label: 'Work' },
+  { value: 'travel', label: 'Travel' },
+  { value: 'setUp', label: 'Set-up' },
+  { value: 'packUp', label: 'Pack-up' },
+  { value: 'cleanUp', label: 'Clean-up' },
+] as const
+
 type Option<Value extends string> = { readonly value: Value; readonly label: string }
 const capital = (text: string): string => text.replace(/^./, (letter) => letter.toUpperCase())
 const optionsOf = <const Words extends readonly string[]>(

@@ -98,7 +98,7 @@ describe('triage', () => {
     finding(rows, 'small', 1)
     finding(rows, 'bad', 4)
     job(rows, 'placed', { placed: true })
-    expect(triageQueue(rows).map((one) => one.id)).toEqual([
+    expect(triageQueue(rows, '2026-06-01').map((one) => one.id)).toEqual([
       'bad',
       'small',
       'child',
@@ -130,7 +130,11 @@ describe('triage', () => {
       placed: true,
     })
     expect(after.step.at(-1)?.hoursLikely).toBe(2)
-    expect(triageQueue(after).map((left) => left.id)).toEqual(['child', 'great', 'other'])
+    expect(triageQueue(after, '2026-06-01').map((left) => left.id)).toEqual([
+      'child',
+      'great',
+      'other',
+    ])
   })
   it('begins from a purpose that the place suggests', () => {
     const rows = family()
@@ -227,7 +231,7 @@ describe('the effect on gates', () => {
     )
     // A first date is good news, not the loss of one: 17 April 2027.
     expect(effectSentence(gateEffects([gate], plan({}), was, clock))).toBe(
-      'Launch gets its first date, 17 Apr.',
+      'Launch gets its first date, Sat 17 Apr 2027.',
     )
   })
 })

@@ -166,6 +166,8 @@ export const entities = {
     haulOutId: maybe(ref('Haul-out', 'haulOut')),
     decision: choice('Decision', words.jobDecisions, 'plan'),
     reason: note('Reason', 1000),
+    /** When what was accepted as it is wants another look. */
+    lookAgainOn: maybe(date('Look again on')),
     /** The job during which this one was found; null when it was planned. */
     parentJobId: maybe(ref('Found during', 'job')),
     /** Key of the recipe it was made by: one of the book, or the id of an own one. Null: written by hand. */

@@ -1,9 +1,11 @@
 /** What has to go or let go when a row is taken away. */
 import type { ChangeItem } from './changes'
 import type { EntityName, Job, Step } from './entities'
+import { references } from './references'
 import type { RefitRows } from './refit'
 
 type Plain = { readonly id: string; readonly version: number }
+type Fields = Plain & Readonly<Record<string, unknown>>
 
 export const deletion = (entity: EntityName, row: Plain): ChangeItem => ({
   op: 'delete',
@@ -17,48 +19,92 @@ export const patchOf = (
   patch: Readonly<Record<string, unknown>>,
 ): ChangeItem => ({ op: 'patch', entity, id: row.id, baseVersion: row.version, patch })
 
-/** Everything that hangs on a step, and the step. Hours logged on it still hold it: see `hasHours`. */
-export function stepRemoval(rows: RefitRows, step: Step): ChangeItem[] {
+/** References by which a row hangs on another and goes with it. All others let go. */
+const hangsOn: Partial<Readonly<Record<EntityName, readonly string[]>>> = {
+  step: ['jobId'],
+  link: ['fromJobId', 'toJobId'],
+  bringLine: ['stepId'],
+  tradeBooking: ['stepId'],
+  part: ['jobId'],
+  document: ['jobId'],
+  webLink: ['jobId'],
+}
+/** A launch is its haul-out's; other gates stay without one. */
+const goesWith = (from: EntityName, field: string, row: Fields): boolean =>
+  (hangsOn[from]?.includes(field) ?? false) ||
+  (from === 'gate' && field === 'haulOutId' && row.kind === 'launch')
+
+/** Records of what was done: they hold what they point to, and the door refuses. */
+const records: readonly EntityName[] = ['hoursEntry', 'asBuiltSheet']
+
+const points = (row: Fields, field: string, id: string): boolean => {
+  const value = row[field]
+  return Array.isArray(value) ? value.includes(id) : value === id
+}
+
+/** The rows and all that hangs on them go; whatever else points to them lets go. One operation a row. */
+export function removal(rows: RefitRows, entity: EntityName, ids: readonly string[]): ChangeItem[] {
+  const of = (name: EntityName) => rows[name] as unknown as readonly Fields[]
+  const gone = new Map<string, { entity: EntityName; row: Fields }>()
+  const loosened = new Map<
+    string,
+    { entity: EntityName; row: Fields; patch: Record<string, unknown> }
+  >()
+  const take = (name: EntityName, row: Fields): void => {
+    if (gone.has(row.id)) return
+    for (const { from, field } of references.filter(
+      (one) => one.to === name && !records.includes(one.from),
+    ))
+      for (const user of of(from).filter((one) => points(one, field, row.id)))
+        if (goesWith(from, field, user)) take(from, user)
+        else {
+          const was = loosened.get(user.id) ?? { entity: from, row: user, patch: {} }
+          const value = was.patch[field] ?? user[field]
+          const left = Array.isArray(value) ? value.filter((one) => one !== row.id) : null
+          loosened.set(user.id, { ...was, patch: { ...was.patch, [field]: left } })
+        }
+    gone.set(row.id, { entity: name, row })
+  }
+  for (const row of of(entity).filter((one) => ids.includes(one.id))) take(entity, row)
   return [
-    ...rows.bringLine
-      .filter((one) => one.stepId === step.id)
-      .map((one) => deletion('bringLine', one)),
-    ...rows.tradeBooking
-      .filter((one) => one.stepId === step.id)
-      .map((one) => deletion('tradeBooking', one)),
-    ...rows.part
-      .filter((one) => one.neededByStepId === step.id)
-      .map((one) => patchOf('part', one, { neededByStepId: null })),
-    ...rows.clock
-      .filter((one) => one.stepId === step.id)
-      .map((one) => patchOf('clock', one, { stepId: null })),
-    ...rows.bag
-      .filter((one) => one.wantedByStepId === step.id)
-      .map((one) => patchOf('bag', one, { wantedByStepId: null })),
-    ...rows.dayPlan
-      .filter((one) => one.stepOrder.includes(step.id))
-      .map((one) =>
-        patchOf('dayPlan', one, { stepOrder: one.stepOrder.filter((id) => id !== step.id) }),
-      ),
-    deletion('step', step),
+    ...[...loosened.values()]
+      .filter((one) => !gone.has(one.row.id))
+      .map((one) => patchOf(one.entity, one.row, one.patch)),
+    ...[...gone.values()].map((one) => deletion(one.entity, one.row)),
   ]
 }
+
+/** A step and everything that hangs on it. Hours logged on it still hold it: see `hasHours`. */
+export const stepRemoval = (rows: RefitRows, step: Step): ChangeItem[] =>
+  removal(rows, 'step', [step.id])
 
 /** True when hours were written down for a step: it may be dropped, but not taken away. */
 export const hasHours = (rows: Pick<RefitRows, 'hoursEntry'>, stepId: string): boolean =>
   rows.hoursEntry.some((entry) => entry.stepId === stepId)
 
-/** A job with its steps and links. */
-export function jobRemoval(rows: RefitRows, job: Job): ChangeItem[] {
-  const steps = rows.step.filter((one) => one.jobId === job.id)
-  return [
-    ...rows.link
-      .filter((one) => one.fromJobId === job.id || one.toJobId === job.id)
-      .map((one) => deletion('link', one)),
-    ...steps.flatMap((step) => stepRemoval(rows, step)),
-    ...(['part', 'document', 'webLink'] as const).flatMap((kind) =>
-      rows[kind].filter((one) => one.jobId === job.id).map((one) => deletion(kind, one)),
-    ),
-    deletion('job', job),
-  ]
+/** Jobs with their steps and links. Those with hours or an as-built sheet are dropped and keep their record. */
+export function jobsRemoval(
+  rows: RefitRows,
+  jobs: readonly Job[],
+): { readonly items: readonly ChangeItem[]; readonly kept: readonly Job[] } {
+  const steps = new Map(rows.step.map((step) => [step.id, step.jobId]))
+  const holding = new Set([
+    ...rows.hoursEntry.map((entry) => entry.jobId ?? steps.get(entry.stepId ?? '')),
+    ...rows.asBuiltSheet.map((sheet) => sheet.jobId),
+  ])
+  const kept = jobs.filter((job) => holding.has(job.id))
+  const going = jobs.filter((job) => !holding.has(job.id))
+  const items = removal(
+    rows,
+    'job',
+    going.map((job) => job.id),
+  )
+  const touched = new Map(items.map((item) => [item.id, item]))
+  const drops = kept.map((job): ChangeItem => {
+    const loosened = touched.get(job.id)
+    const patch = loosened?.op === 'patch' ? loosened.patch : {}
+    return patchOf('job', job, { ...patch, decision: 'dropped' })
+  })
+  const dropped = new Set(kept.map((job) => job.id))
+  return { items: [...items.filter((item) => !dropped.has(item.id)), ...drops], kept }
 }

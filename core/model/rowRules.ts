@@ -2,13 +2,19 @@
 import { cycleSentence, findCycle } from '../plan/network'
 import { isCurrency } from '../money/money'
 import { daysBetween, minutesOf } from '../time/civil'
+import { sayFullDate } from '../time/say'
 import { isZone } from '../time/zone'
 import type { FieldProblem } from './changes'
 import { fieldLabel } from './changes'
 import type { EntityName, Row } from './entities'
 import type { RefitRows } from './refit'
 
-type Check<Name extends EntityName> = (row: Row<Name>, rows: RefitRows) => FieldProblem[]
+/** `today` in the refit's zone, null when the check has no clock. */
+type Check<Name extends EntityName> = (
+  row: Row<Name>,
+  rows: RefitRows,
+  today: string | null,
+) => FieldProblem[]
 
 const problem = (field: string, message: string): FieldProblem => ({ field, message })
 const when = (bad: boolean, field: string, message: string): FieldProblem[] =>
@@ -25,7 +31,7 @@ function inOrder<Name extends EntityName>(
   return when(
     a !== null && b !== null && b < a,
     then,
-    `${fieldLabel(entity, then)} (${b}) is before ${fieldLabel(entity, first).toLowerCase()} (${a}). Change one of them.`,
+    `${fieldLabel(entity, then)} (${b && sayFullDate(b)}) is before ${fieldLabel(entity, first).toLowerCase()} (${a && sayFullDate(a)}). Change one of them.`,
   )
 }
 
@@ -54,9 +60,37 @@ function withinReach<Name extends EntityName>(
     return when(
       years > mostYears,
       field,
-      `${fieldLabel(entity, field)} (${on ?? ''}) is ${Math.round(years)} years after the refit began; a plan reaches ${mostYears}. Give an earlier date.`,
+      `${fieldLabel(entity, field)} (${on === null ? '' : sayFullDate(on)}) is ${Math.round(years)} years after the refit began; a plan reaches ${mostYears}. Give an earlier date.`,
     )
   })
+}
+
+/** What has happened cannot lie ahead. */
+const happened = (field: string, on: string | null, what: string, today: string | null) =>
+  when(
+    on !== null && today !== null && on > today,
+    field,
+    `${on === null ? '' : sayFullDate(on)} is still to come: she was not ${what} then. Put it in as aimed or booked.`,
+  )
+
+/** The same absence twice, or extra hours that lie over others of that day. */
+function doubled(row: Row<'personDay'>, rows: RefitRows): FieldProblem[] {
+  const name = rows.person.find((one) => one.id === row.personId)?.name ?? 'That person'
+  const twin = rows.personDay.find(
+    (other) =>
+      other.id !== row.id &&
+      other.personId === row.personId &&
+      other.on === row.on &&
+      other.kind === row.kind &&
+      (row.kind === 'cannotCome' || (other.from < row.to && row.from < other.to)),
+  )
+  return when(
+    twin !== undefined,
+    'on',
+    row.kind === 'cannotCome'
+      ? `${sayFullDate(row.on)} is down already: ${name} can't come.`
+      : `${name} has an extra day from ${twin?.from} to ${twin?.to} on ${sayFullDate(row.on)} already. Change that one.`,
+  )
 }
 
 const checks: { readonly [Name in EntityName]?: Check<Name> } = {
@@ -85,7 +119,9 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
     ...inOrder('season', row, 'from', 'to'),
     ...withinReach('season', row, rows, ['to']),
   ],
-  haulOut: (row, rows) => [
+  haulOut: (row, rows, today) => [
+    ...happened('liftOutActual', row.liftOutActual, 'lifted out', today),
+    ...happened('launchActual', row.launchActual, 'launched', today),
     ...withinReach('haulOut', row, rows, [
       'liftOutAimed',
       'launchAimed',
@@ -135,7 +171,10 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
     ),
   ],
   weekSlot: laterTime,
-  personDay: (row) => (row.kind === 'extraDay' ? laterTime(row) : []),
+  personDay: (row, rows) => [
+    ...(row.kind === 'extraDay' ? laterTime(row) : []),
+    ...doubled(row, rows),
+  ],
   dayPlan: laterTime,
   step: (row) => [
     ...when(
@@ -183,6 +222,16 @@ const checks: { readonly [Name in EntityName]?: Check<Name> } = {
   },
   tradeBooking: (row) => inOrder('tradeBooking', row, 'from', 'to'),
   clock: (row) => [
+    ...when(
+      row.kind === 'pot' && row.endedAt === null && !row.closesH,
+      'closesH',
+      'A pot needs its pot life: it is on the data sheet.',
+    ),
+    ...when(
+      row.kind !== 'pot' && row.endedAt === null && row.opensH === null && row.closesH === null,
+      'opensH',
+      'A clock needs a time to run to: when it is ready, or when it shuts.',
+    ),
     ...when(
       row.opensH !== null && row.closesH !== null && row.closesH < row.opensH,
       'closesH',
@@ -291,12 +340,13 @@ export const checkRefit = (rows: RefitRows): FieldProblem[] => [
   ...crowdedJob(rows),
 ]
 
-/** Everything wrong with a row among the rows it will live with. */
+/** Everything wrong with a row among the rows it will live with; `today` in the refit's zone. */
 export function checkRow<Name extends EntityName>(
   entity: Name,
   row: Row<Name>,
   rows: RefitRows,
+  today: string | null = null,
 ): FieldProblem[] {
   const check = checks[entity] as Check<Name> | undefined
-  return [...(check?.(row, rows) ?? []), ...sameName(entity, row, rows)]
+  return [...(check?.(row, rows, today) ?? []), ...sameName(entity, row, rows)]
 }

@@ -34,6 +34,9 @@ const zones: readonly (readonly [string, Side, boolean, Strake])[] = [
 ]
 
 /** The five answers a new refit is made from. */
+/** Minutes to set up and pack up at the boat until the owner says otherwise. */
+export const starterTrip = { setUpMin: 30, packUpMin: 30 } as const
+
 export interface StarterAnswers {
   readonly boatName: string
   readonly loaM: number
@@ -81,7 +84,7 @@ export function starterChanges(
   zones.forEach(([name, side, belowWaterline, strake], index) =>
     make('zone', { name, side, belowWaterline, strake, order: zoneOrders[index] }),
   )
-  const trip = { travelMin: answers.travelMin, setUpMin: 30, packUpMin: 30 }
+  const trip = { travelMin: answers.travelMin, ...starterTrip }
   const yard = make('place', {
     name: 'The yard',
     kind: 'yard',

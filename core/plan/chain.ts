@@ -7,7 +7,7 @@ import { formatWait } from '../units/hours'
 import { formatTemp } from '../units/quantity'
 import { hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
-import { sayDate, shortDate, shortDateTime } from '../time/say'
+import { sayFullDate, shortDateTime } from '../time/say'
 import type { Binding } from './schedule/binding'
 
 /** One link of what holds a gate: a heading, the reason below it, and the step it is about. */
@@ -35,10 +35,10 @@ export function bindingChain(
   const name = rows.gate.find((one) => one.id === gateId)?.name
   if (!gate || name === undefined) return []
   const placements = new Map(plan.placements.map((one) => [one.stepId, one]))
-  const say = sayer(rows, clock)
+  const say = sayer(rows, clock, clock.dateOf(gate.at).slice(0, 4))
   const links: ChainLink[] = [
     {
-      title: `${name}, ${notBefore ? 'not before ' : ''}${shortDate(gate.at, clock)}`,
+      title: `${name}, ${notBefore ? 'not before ' : ''}${sayFullDate(clock.dateOf(gate.at))}`,
       why: say.why(gate.binding),
       stepId: null,
       binding: gate.binding,
@@ -62,7 +62,7 @@ export function bindingChain(
     links.push({
       title: say.step(next),
       why: [
-        `${shortDateTime(placed.segments[0]?.[0] ?? 0, clock)}. ${say.why(placed.binding)}`,
+        `${shortDateTime(placed.segments[0]?.[0] ?? 0, clock, clock.dateOf(gate.at).slice(0, 4))}. ${say.why(placed.binding)}`,
         ...(placed.mends ?? []).map(sayMend),
       ].join(' '),
       stepId: next,
@@ -106,7 +106,8 @@ function lastReady(plan: StoredPlan, rows: RefitRows, gateId: string): string | 
 }
 
 /** Sentences for bindings, in the words of the trade. */
-function sayer(rows: RefitRows, clock: ZoneClock) {
+/** @param year of the gate: dates of another one are said with theirs. */
+function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
   const steps = byId(rows.step)
   const jobs = byId(rows.job)
   const people = byId(rows.person)
@@ -127,7 +128,7 @@ function sayer(rows: RefitRows, clock: ZoneClock) {
         return `${names} ${binding.personIds.length > 1 ? 'are' : 'is'} busy with "${steps.get(binding.stepId)?.title ?? ''}" until then.`
       }
       case 'calendar':
-        return `Nobody who can do it is there before ${shortDateTime(binding.until, clock)}.`
+        return `Nobody who can do it is there before ${shortDateTime(binding.until, clock, year)}.`
       case 'liftOut':
         return 'She must be ashore first.'
       case 'launch':
@@ -143,7 +144,7 @@ function sayer(rows: RefitRows, clock: ZoneClock) {
       case 'yardHours':
         return 'The yard does it in its working hours.'
       case 'notBefore':
-        return `You set it to be not before ${sayDate(binding.on)}.`
+        return `You set it to be not before ${sayFullDate(binding.on)}.`
       case 'trade': {
         const booking = rows.tradeBooking.find((one) => one.id === binding.bookingId)
         return `${booking?.trade ?? 'The trade'} is booked for then.`
@@ -156,7 +157,7 @@ function sayer(rows: RefitRows, clock: ZoneClock) {
   }
   function waitSentence(stepId: string, until: number): string {
     const one = steps.get(stepId)
-    const end = shortDateTime(until, clock)
+    const end = shortDateTime(until, clock, year)
     if (!one) return `A wait ends ${end}.`
     const length = formatWait(one.waitHours)
     switch (one.waitKind) {

@@ -2,7 +2,7 @@
 import type { Gate } from '../model/entities'
 import type { StoredPlan } from '../model/stored'
 import { daysBetween } from '../time/civil'
-import { sayDate } from '../time/say'
+import { sayFullDate } from '../time/say'
 import type { ZoneClock } from '../time/zone'
 
 export interface GateEffect {
@@ -37,7 +37,7 @@ export function effectSentence(effects: readonly GateEffect[]): string {
   if (moved.length === 0) return 'No gate moves.'
   const say = ({ gate, days, after }: GateEffect): string => {
     if (after === null) return `${gate.name} can no longer be dated`
-    if (days === null) return `${gate.name} gets its first date, ${sayDate(after)}`
+    if (days === null) return `${gate.name} gets its first date, ${sayFullDate(after)}`
     const many = Math.abs(days)
     return `${gate.name} ${many} ${many === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'earlier'}`
   }

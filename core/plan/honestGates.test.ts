@@ -314,7 +314,7 @@ describe('after the gate', () => {
     expect(placed('antifoul')?.segments[0]).toEqual([at('04-17T10:00'), at('04-17T11:00')])
     expect(plan.gates.find((one) => one.gateId === 'launch')?.at).toBe(at('05-06T09:00'))
     expect(plan.warnings.map((one) => one.message)).toContain(
-      '"look" (Valve) is to be done by 7 May and is planned for 8 May.',
+      '"look" (Valve) is to be done by Fri 7 May 2027 and is planned for Sat 8 May 2027.',
     )
     expect(checkPlan(rows, plan)).toEqual([])
   })
@@ -344,7 +344,7 @@ describe('cold months', () => {
     step(rows, 'Sheets', 'coat', { operation: 'paint', minTempC: 12, hoursLikely: 1 })
     const [cold] = makePlan(rows, friday).plan.warnings.filter((one) => one.kind === 'cold')
     expect(cold?.message).toBe(
-      '"coat" (Sheets) wants 12 °C and is planned for 17 Apr, when the air is about 8 °C. Heat and cover it, or let it wait for warmer days.',
+      '"coat" (Sheets) wants 12 °C and is planned for Sat 17 Apr 2027, when the air is about 8 °C. Heat and cover it, or let it wait for warmer days.',
     )
   })
 })

@@ -2,7 +2,7 @@
 import type { Trouble } from '../model/stored'
 import { byId } from '../model/refit'
 import { dateOf, dayNumber } from '../time/civil'
-import { sayDate, sayDay } from '../time/say'
+import { sayFullDate } from '../time/say'
 import { formatTemp } from '../units/quantity'
 import { meanAirC } from './planned'
 import { forecastMs } from './weatherAllowance'
@@ -22,7 +22,7 @@ export function lateAfterGate({ activities, clock }: Compiled, pass: Pass): Trou
     return [
       {
         kind: 'deadline',
-        message: `${named(activity)} is to be done by ${sayDate(dueBy)} and is planned for ${sayDate(clock.dateOf(finish))}.`,
+        message: `${named(activity)} is to be done by ${sayFullDate(dueBy)} and is planned for ${sayFullDate(clock.dateOf(finish))}.`,
         ...about(activity),
       },
     ]
@@ -44,7 +44,7 @@ export function coldSteps({ activities, clock, rows, now }: Compiled, pass: Pass
     return [
       {
         kind: 'cold',
-        message: `${named(activity)} wants ${temp(minTempC)} and is planned for ${sayDate(clock.dateOf(start))}, when the air is about ${temp(airC)}. Heat and cover it, or let it wait for warmer days.`,
+        message: `${named(activity)} wants ${temp(minTempC)} and is planned for ${sayFullDate(clock.dateOf(start))}, when the air is about ${temp(airC)}. Heat and cover it, or let it wait for warmer days.`,
         ...about(activity),
       },
     ]
@@ -71,7 +71,7 @@ export function comeForLaunch(compiled: Compiled, pass: Pass): Trouble[] {
     return [
       {
         kind: 'comeFor',
-        message: `${names} ${special.length > 1 ? 'have' : 'has'} to be there on ${sayDay(dateOf(day))} for the launch: ${named(activity)}. Those are not usual hours.`,
+        message: `${names} ${special.length > 1 ? 'have' : 'has'} to be there on ${sayFullDate(dateOf(day))} for the launch: ${named(activity)}. Those are not usual hours.`,
         ...about(activity),
       },
     ]

@@ -3,7 +3,7 @@ import type { Trouble } from '../model/stored'
 import { byId, groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { ZoneClock } from '../time/zone'
-import { sayDay } from '../time/say'
+import { sayFullDate } from '../time/say'
 import { haulOutOf, holdsLaunch } from './haulOutOf'
 import { plannedJobs, stepsByJob } from './network'
 import { isOpen, plannedHours } from './planned'
@@ -67,7 +67,7 @@ export function fitFixedLaunches(
       if (ids.has(job.id))
         moved.push({
           kind: 'moved',
-          message: `"${job.title}" does not fit before the launch of ${sayDay(aim)} and moves to ${next.haulOut.name}${sayWorth(worth.get(job.id))}.`,
+          message: `"${job.title}" does not fit before the launch of ${sayFullDate(aim)} and moves to ${next.haulOut.name}${sayWorth(worth.get(job.id))}.`,
           jobIds: [job.id],
           stepIds: [],
         })
@@ -83,7 +83,7 @@ const sayWorth = (worth: number | undefined): string =>
 
 const stuck = ({ haulOut }: Ashore, aim: string): Trouble => ({
   kind: 'deadline',
-  message: `The launch of ${sayDay(aim)} is fixed, and what must be done before it does not fit. Add a later haul-out, or let the launch of ${haulOut.name} follow the work.`,
+  message: `The launch of ${sayFullDate(aim)} is fixed, and what must be done before it does not fit. Add a later haul-out, or let the launch of ${haulOut.name} follow the work.`,
   jobIds: [],
   stepIds: [],
 })

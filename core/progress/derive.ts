@@ -114,7 +114,9 @@ export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): D
     jobs,
     bred: bredByJob(rows, (jobId) => jobs.get(jobId) ?? none),
     found: foundFigures(rows, jobs),
-    jobsToPlace: triageQueue(rows).filter((item) => item.kind === 'job').length,
+    jobsToPlace: triageQueue(rows, clock.dateOf(now)).filter(
+      (item) => item.kind === 'job' && item.job.decision === 'plan',
+    ).length,
     jobsWithoutSteps: planned.filter((job) => !withSteps.has(job.id)).length,
     ashore: ashoreFigures(rows, clock, now),
   }

@@ -10,16 +10,16 @@ export function sayDate(date: string, year?: string): string {
   return year === undefined || date.startsWith(year) ? said : `${said} ${date.slice(0, 4)}`
 }
 
-/** 'Sat 22 May'. */
-export const sayDay = (date: string): string =>
-  `${weekdays[weekdayOf(dayNumber(date)) - 1]} ${sayDate(date)}`
+/** 'Sat 22 May'; with the year when it is not `year`. */
+export const sayDay = (date: string, year?: string): string =>
+  `${weekdays[weekdayOf(dayNumber(date)) - 1]} ${sayDate(date, year)}`
 
 /** 'Sat 17 April 2027'-like heading without a locale: 'Sat 17 Apr 2027'. */
 export const sayFullDate = (date: string): string => `${sayDay(date)} ${date.slice(0, 4)}`
 
-/** '22 May' of an instant in the zone. */
-export const shortDate = (instant: number, clock: ZoneClock): string =>
-  sayDate(clock.dateOf(instant))
+/** '22 May' of an instant in the zone; with the year when it is not `year`. */
+export const shortDate = (instant: number, clock: ZoneClock, year?: string): string =>
+  sayDate(clock.dateOf(instant), year)
 
 /** '09:55' in the zone. */
 export function clockTimeOf(instant: number, clock: ZoneClock): string {
@@ -27,6 +27,6 @@ export function clockTimeOf(instant: number, clock: ZoneClock): string {
   return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
 }
 
-/** 'Sat 17 Apr 09:55'. */
-export const shortDateTime = (instant: number, clock: ZoneClock): string =>
-  `${sayDay(dateOf(clock.dayOf(instant)))} ${clockTimeOf(instant, clock)}`
+/** 'Sat 17 Apr 09:55'; with the year when it is not `year`. */
+export const shortDateTime = (instant: number, clock: ZoneClock, year?: string): string =>
+  `${sayDay(dateOf(clock.dayOf(instant)), year)} ${clockTimeOf(instant, clock)}`

@@ -13,13 +13,24 @@ export type TriageItem =
   | { readonly kind: 'finding'; readonly id: string; readonly finding: Finding }
   | { readonly kind: 'job'; readonly id: string; readonly job: Job }
 
-/** Findings nobody decided on, worst first, then open jobs without a gate that nobody placed. */
-export function triageQueue(rows: RefitRows): TriageItem[] {
+/** Watched or accepted until a day that has come. */
+export const wantsAnotherLook = (finding: Finding, today: string): boolean =>
+  (finding.state === 'watch' || finding.state === 'accepted') &&
+  finding.lookAgainOn !== null &&
+  finding.lookAgainOn <= today
+
+/**
+ * Findings nobody decided on or that want another look, worst first, then jobs accepted until today and open
+ * jobs without a gate that nobody placed.
+ * @param today in the refit's zone.
+ */
+export function triageQueue(rows: RefitRows, today: string): TriageItem[] {
   const findings = rows.finding
-    .filter((one) => one.state === 'new')
+    .filter((one) => one.state === 'new' || wantsAnotherLook(one, today))
     .sort((a, b) => b.severity - a.severity || a.foundAt - b.foundAt || (a.id < b.id ? -1 : 1))
   const steps = groupBy(rows.step, (step) => step.jobId)
   const jobs = inOrder(rows.job).filter((job) => {
+    if (job.decision === 'accepted' && job.lookAgainOn !== null) return job.lookAgainOn <= today
     if (job.decision !== 'plan' || job.gateId !== null || job.placed) return false
     return jobStateOf(job, steps.get(job.id) ?? []) !== 'done'
   })
@@ -77,7 +88,9 @@ const jobPatch = (judged: Judged, placing: Placing) => ({
   placed: true,
   gateId: placing.to === 'gate' ? placing.gateId : null,
   decision: placing.to === 'later' ? 'later' : placing.to === 'accept' ? 'accepted' : 'plan',
-  ...(placing.to === 'accept' || placing.to === 'watch' ? { reason: placing.reason } : {}),
+  ...(placing.to === 'accept' || placing.to === 'watch'
+    ? { reason: placing.reason, lookAgainOn: placing.lookAgainOn }
+    : { lookAgainOn: null }),
 })
 
 /** The operations of one decision. A finding that is to be done becomes a job with one guessed step. */

@@ -6,6 +6,7 @@ import { checkRefit, checkRow } from '#core/model/rowRules'
 import { settleStep } from '#core/model/settle'
 import { settleInches } from './settleInches'
 import type { RefitRows } from '#core/model/refit'
+import { isZone, zoneClock } from '#core/time/zone'
 import { problem } from '#shared/problems'
 import { database } from '../db/connect'
 import type { Models } from '../db/models'
@@ -219,12 +220,16 @@ function brokenReferences(applied: readonly Applied[], rows: RefitRows): FieldPr
 }
 
 function brokenRules(applied: readonly Applied[], rows: RefitRows): FieldProblem[] {
+  const zone = rows.refit[0]?.zone
+  const today = zone !== undefined && isZone(zone) ? zoneClock(zone).dateOf(now()) : null
   const ofRows = applied.flatMap(({ item, after }) =>
     after
-      ? checkRow(item.entity, after as unknown as Row<typeof item.entity>, rows).map((one) => ({
-          ...one,
-          field: `${item.entity}.${one.field}`,
-        }))
+      ? checkRow(item.entity, after as unknown as Row<typeof item.entity>, rows, today).map(
+          (one) => ({
+            ...one,
+            field: `${item.entity}.${one.field}`,
+          }),
+        )
       : [],
   )
   return [...ofRows, ...checkRefit(rows)]

@@ -1,4 +1,6 @@
+import { groupBy } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
+import type { JournalLine } from './journal'
 import { problem } from '#shared/problems'
 import { database } from '../db/connect'
 import { lastSeq, readRows } from './rows'
@@ -41,7 +43,14 @@ export interface HistoryLine {
   readonly at: number
   readonly personId: string | null
   readonly undone: boolean
+  /** The first rows it changed, with their fields before and after. */
+  readonly rows: readonly JournalLine[]
+  /** All rows it changed. */
+  readonly rowCount: number
 }
+
+/** Rows of one change that the history lists. */
+const mostRows = 12
 
 /** The last changes that people made, newest first. */
 export async function historyOf(refitId: string, most = 200): Promise<HistoryLine[]> {
@@ -52,5 +61,17 @@ export async function historyOf(refitId: string, most = 200): Promise<HistoryLin
     order: [['seq', 'DESC']],
     limit: most,
   })
-  return found.map((row) => row.get({ plain: true }) as unknown as HistoryLine)
+  const changes = found.map((row) => row.get({ plain: true }) as unknown as HistoryLine)
+  const journal = await models.journal.findAll({
+    where: { refitId, seq: changes.map((one) => one.seq) },
+    order: ['seq', 'place'],
+  })
+  const lines = groupBy(
+    journal.map((line) => line.get({ plain: true }) as unknown as JournalLine & { seq: number }),
+    (line) => String(line.seq),
+  )
+  return changes.map((change) => {
+    const own = lines.get(String(change.seq)) ?? []
+    return { ...change, rows: own.slice(0, mostRows), rowCount: own.length }
+  })
 }

@@ -4,6 +4,8 @@ import { idSchema } from './entitySchema'
 
 /** Most operations in one list: a refit file's worth. */
 const mostItems = 60_000
+/** Words for undo carry a whole title (500 at most) and the verb before it. */
+const mostLabel = 700
 
 const common = {
   entity: Joi.string()
@@ -31,7 +33,7 @@ export const changeSchema = Joi.object({
   changeId: idSchema.required(),
   deviceId: idSchema.required(),
   personId: idSchema.allow(null).default(null),
-  label: Joi.string().max(300).default('A change'),
+  label: Joi.string().max(mostLabel).default('A change'),
   quiet: Joi.boolean().default(false),
   items: Joi.array().items(item).min(1).max(mostItems).required(),
 }).label('change')

@@ -1,20 +1,12 @@
 <script setup lang="ts">
 import type { Clash } from '#core/model/changes'
+import { sayValue } from '#core/model/sayValue'
 
 /** Two people changed the same thing: both values, and a choice. */
 const store = useRefitStore()
-const say = (value: unknown): string =>
-  value === null || value === undefined || value === ''
-    ? 'nothing'
-    : value === true
-      ? 'yes'
-      : value === false
-        ? 'no'
-        : Array.isArray(value)
-          ? value.join(', ')
-          : String(value)
-const theirs = (clash: Clash) => say(clash.theirs)
-const yours = (clash: Clash) => (clash.field === '' ? 'removed' : say(clash.yours))
+const say = (clash: Clash, value: unknown) => sayValue(clash.entity, clash.field, value, store.rows)
+const theirs = (clash: Clash) => say(clash, clash.theirs)
+const yours = (clash: Clash) => (clash.field === '' ? 'removed' : say(clash, clash.yours))
 </script>
 
 <template>
@@ -22,7 +14,7 @@ const yours = (clash: Clash) => (clash.field === '' ? 'removed' : say(clash.your
     :open="store.clash !== null"
     title="Somebody else changed this too"
     red
-    @close="store.keepTheirs()"
+    @close="store.setClashAside()"
   >
     <p>Since you looked, another window changed the same thing. Which do you want to keep?</p>
     <table class="my-4 w-full border-collapse">
@@ -51,6 +43,19 @@ const yours = (clash: Clash) => (clash.field === '' ? 'removed' : say(clash.your
     <div class="flex gap-3">
       <button class="btn btn-main" @click="store.keepMine()">Keep yours</button>
       <button class="btn" @click="store.keepTheirs()">Keep theirs</button>
+      <button class="btn" @click="store.setClashAside()">Decide later</button>
     </div>
   </UiDialog>
+  <div
+    v-if="store.aside.length > 0 && store.clash === null"
+    class="no-print fixed inset-x-0 bottom-0 z-40 flex flex-wrap items-center gap-3 border-t-2 border-redlead bg-sheet px-4 py-2 max-sm:bottom-14"
+    role="status"
+  >
+    <p>
+      Not saved yet: “{{ store.aside[0]?.change.label }}”{{
+        store.aside.length > 1 ? ` and ${store.aside.length - 1} more` : ''
+      }}. Another window changed the same thing.
+    </p>
+    <button class="btn btn-small" @click="store.takeUpClash()">Decide now</button>
+  </div>
 </template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { ShownClock } from '~/composables/useClocks'
-import { shortDateTime } from '#core/time/say'
 import { formatTemp, formatTempStep } from '#core/units/quantity'
 
 /** A clock opened: how it was worked out, a reading to add, and stopping it. */
 const props = defineProps<{ shown: ShownClock }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useRefitStore()
+const { shortDateTime } = useDates()
 const time = useTimeStore()
 const tempC = ref<number | null>(null)
 const units = computed(() => store.refit?.units ?? 'metric')

@@ -101,13 +101,19 @@ async function start() {
         @update:model-value="fromProduct"
       />
       <div class="grid grid-cols-2 gap-3">
-        <UiNumber v-if="!isPot" v-bind="form.bind('opensH')" :min="0" may-be-empty />
-        <UiNumber
-          v-bind="
-            form.bind('closesH', isPot ? 'Pot life in hours' : 'Bond window shuts after hours')
-          "
-          :min="0.01"
-          :may-be-empty="!isPot"
+        <UiHours
+          v-if="!isPot"
+          v-bind="form.bind('opensH', 'Ready after')"
+          :day="24"
+          :most="5000"
+          may-be-empty
+        />
+        <UiHours
+          v-bind="form.bind('closesH', isPot ? 'Pot life' : 'Bond window shuts after')"
+          :day="24"
+          :most="20000"
+          :hint="isPot ? '20 min, 0:45 or 1.5 h' : undefined"
+          may-be-empty
         />
         <UiQuantity v-bind="form.bind('refC', 'Times are for')" unit="°C" />
         <UiQuantity

@@ -58,8 +58,18 @@ const all = computed<Hit[]>(() => [
 ])
 const hits = computed(() => {
   const words = asked.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const rank = (hit: Hit) => {
+    const name = hit.name.toLowerCase()
+    const said = words.join(' ')
+    if (name === said) return 0
+    if (name.startsWith(said)) return 1
+    return words.every((word) => name.includes(word)) ? 2 : 3
+  }
   return all.value
     .filter((hit) => words.every((word) => `${hit.name} ${hit.kind}`.toLowerCase().includes(word)))
+    .map((hit) => ({ hit, rank: rank(hit) }))
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ hit }) => hit)
     .slice(0, mostShown)
 })
 function go(hit: Hit | null) {
@@ -71,13 +81,14 @@ function go(hit: Hit | null) {
 
 <template>
   <UiDialog :open="open" title="Find anything" @close="frame.close()">
-    <Combobox :model-value="null" nullable @update:model-value="go">
+    <Combobox v-slot="{ activeOption }" :model-value="null" nullable @update:model-value="go">
       <ComboboxInput
         class="field"
         aria-label="Find"
         placeholder="A job, a step, a view, something to do"
         autocomplete="off"
         @change="asked = $event.target.value"
+        @keydown.enter.capture.stop.prevent="go(activeOption ?? hits[0] ?? null)"
       />
       <ComboboxOptions static class="mt-3">
         <li v-if="hits.length === 0" class="py-2 text-ink2">Nothing by that name.</li>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { inOrder } from '#core/model/refit'
 
 /** Hours written down: by step, person and day. */
@@ -14,13 +14,6 @@ const people = computed(() =>
     .filter((person) => !person.gone)
     .map((person) => ({ value: person.id, label: person.name })),
 )
-const kinds = [
-  { value: 'work', label: 'Work' },
-  { value: 'travel', label: 'Travel' },
-  { value: 'setUp', label: 'Set-up' },
-  { value: 'packUp', label: 'Pack-up' },
-  { value: 'cleanUp', label: 'Clean-up' },
-] as const
 const { options, nameOf } = useStepNames()
 const form = useRowForm('hoursEntry', () => ({
   stepId: frame.stepId,
@@ -29,7 +22,16 @@ const form = useRowForm('hoursEntry', () => ({
   on: store.derived.today,
   kind: 'work',
 }))
-watch(open, (isOpen) => isOpen && form.reset())
+/** Others who did the same, for as long. */
+const alsoIds = ref<readonly string[]>([])
+const others = computed(() => people.value.filter((one) => one.value !== form.values.personId))
+watch(open, (isOpen) => {
+  if (!isOpen) return
+  form.reset()
+  alsoIds.value = []
+})
+const toggleOther = (id: string, here: boolean) =>
+  (alsoIds.value = here ? [...alsoIds.value, id] : alsoIds.value.filter((one) => one !== id))
 
 function startTimer() {
   timer.start(String(form.values.stepId))
@@ -39,14 +41,13 @@ function startTimer() {
 async function keep() {
   const done = await form.save('Hours', (values) => {
     const step = store.rows.step.find((one) => one.id === values.stepId)
-    return [
-      {
-        op: 'create',
-        entity: 'hoursEntry',
-        id: newId(),
-        patch: { ...values, jobId: step?.jobId ?? null },
-      },
-    ]
+    const also = alsoIds.value.filter((id) => id !== values.personId)
+    return [values.personId, ...also].map((id) => ({
+      op: 'create',
+      entity: 'hoursEntry',
+      id: newId(),
+      patch: { ...values, personId: id, jobId: step?.jobId ?? null },
+    }))
   })
   if (!done) return
   frame.close()
@@ -69,8 +70,20 @@ async function keep() {
         <UiHours v-bind="form.bind('hours')" />
         <UiDate v-bind="form.bind('on', 'Day')" />
         <UiSelect v-bind="form.bind('personId')" :options="people" />
-        <UiSelect v-bind="form.bind('kind')" :options="kinds" />
+        <UiSelect v-bind="form.bind('kind')" :options="hoursKinds" />
       </div>
+      <fieldset v-if="others.length > 0">
+        <legend class="cond text-ink2">The same hours for</legend>
+        <div class="flex flex-wrap gap-x-5">
+          <UiCheck
+            v-for="one in others"
+            :key="one.value"
+            :model-value="alsoIds.includes(one.value)"
+            :label="one.label"
+            @update:model-value="toggleOther(one.value, $event)"
+          />
+        </div>
+      </fieldset>
       <UiText v-bind="form.bind('note')" />
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <div class="flex flex-wrap gap-3">

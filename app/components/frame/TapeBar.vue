@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { sayDate } from '#core/time/say'
 
 /** The boat's length as a tape measure: what is printed is earned, flags stand at the inch each gate needs. */
 const store = useRefitStore()
+const { sayDate } = useDates()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 1240, height: 40 })
 const { tape } = useSaid()

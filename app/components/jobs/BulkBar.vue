@@ -7,13 +7,23 @@ import { purposeName, severityName } from '#core/plan/priority'
 /** What can be done to all chosen jobs at once. */
 defineProps<{ count: number }>()
 const emit = defineEmits<{
-  change: [fields: Readonly<Record<string, unknown>>]
+  change: [fields: Readonly<Record<string, unknown>>, ofSteps: Readonly<Record<string, unknown>>]
+  remove: []
   merge: []
   all: []
   clear: []
 }>()
 const store = useRefitStore()
-const fields = computed(() => [
+interface Field {
+  readonly name: string
+  readonly label: string
+  /** Written to the open steps of the jobs. */
+  readonly ofSteps?: boolean
+  readonly options: readonly { readonly value: string; readonly label: string }[]
+}
+/** Stands for nobody in a list where empty means: leave as it is. */
+const nobody = 'nobody'
+const fields = computed<Field[]>(() => [
   {
     name: 'gateId',
     label: 'Gate',
@@ -48,17 +58,38 @@ const fields = computed(() => [
       { value: 'dropped', label: 'Dropped' },
     ],
   },
+  { name: 'hullNeed', label: 'Hull', ofSteps: true, options: hullOptions },
+  { name: 'skill', label: 'Skill', ofSteps: true, options: skillOptions },
+  {
+    name: 'wantedPersonId',
+    label: 'Kept for',
+    ofSteps: true,
+    options: [
+      { value: nobody, label: 'Whoever can' },
+      ...inOrder(store.rows.person)
+        .filter((one) => !one.gone)
+        .map((one) => ({ value: one.id, label: one.name })),
+    ],
+  },
 ])
 /** What is to be set, by field; nothing is written before Apply, so arrows through a list change no job. */
 const given = ref<Readonly<Record<string, string | null>>>({})
 const ready = computed(() => Object.values(given.value).some((value) => value !== null))
 function apply() {
   const set = Object.entries(given.value).filter(([, value]) => value !== null)
-  const fields = Object.fromEntries(
-    set.map(([name, value]) => [name, name === 'severity' ? Number(value) : value]),
-  )
+  const stepFields = new Set(fields.value.filter((one) => one.ofSteps).map((one) => one.name))
+  const pick = (ofSteps: boolean): Record<string, unknown> =>
+    Object.fromEntries(
+      set
+        .filter(([name]) => stepFields.has(name) === ofSteps)
+        .map(([name, value]) => [
+          name,
+          name === 'severity' ? Number(value) : value === nobody ? null : value,
+        ]),
+    )
+  const ofJobs = pick(false)
   given.value = {}
-  emit('change', 'gateId' in fields ? { ...fields, placed: true } : fields)
+  emit('change', 'gateId' in ofJobs ? { ...ofJobs, placed: true } : ofJobs, pick(true))
 }
 const bar = ref<HTMLElement | null>(null)
 defineExpose({ focus: () => bar.value?.querySelector('select')?.focus() })
@@ -76,6 +107,7 @@ defineExpose({ focus: () => bar.value?.querySelector('select')?.focus() })
       </p>
       <button class="btn btn-small" @click="emit('all')">Choose all shown</button>
       <button class="btn btn-small" :disabled="count < 2" @click="emit('merge')">Merge</button>
+      <button class="btn btn-small" @click="emit('remove')">Remove</button>
       <button class="btn btn-small" @click="emit('clear')">Choose none</button>
     </div>
     <div class="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-3">
@@ -83,7 +115,7 @@ defineExpose({ focus: () => bar.value?.querySelector('select')?.focus() })
         v-for="field in fields"
         :key="field.name"
         :model-value="given[field.name] ?? null"
-        :label="`${field.label} of all`"
+        :label="`${field.label} of all${field.ofSteps ? ' open steps' : ''}`"
         :options="field.options"
         none="Leave as it is"
         @update:model-value="given = { ...given, [field.name]: $event }"

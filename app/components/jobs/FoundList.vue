@@ -3,14 +3,28 @@ import { computed, ref } from 'vue'
 import type { Finding } from '#core/model/entities'
 import { severityName } from '#core/plan/priority'
 import { addDays } from '#core/time/civil'
-import { sayDay } from '#core/time/say'
-import { likelyPurpose, placingChanges, usualHours } from '#core/triage/triage'
+import { likelyPurpose, placingChanges, usualHours, wantsAnotherLook } from '#core/triage/triage'
 import type { Placing } from '#core/triage/triage'
 
 /** Things found that nobody has placed: make a job of it, watch it, or accept it with a reason. */
 const emit = defineEmits<{ job: [jobId: string] }>()
 const store = useRefitStore()
-const open = computed(() => store.rows.finding.filter((one) => one.state === 'new'))
+const { sayDay } = useDates()
+const open = computed(() =>
+  store.rows.finding.filter(
+    (one) => one.state === 'new' || wantsAnotherLook(one, store.derived.today),
+  ),
+)
+/** Decided on for now: the reason and the day stay in sight. */
+const watched = computed(() =>
+  store.rows.finding
+    .filter(
+      (one) =>
+        (one.state === 'watch' || one.state === 'accepted') &&
+        !wantsAnotherLook(one, store.derived.today),
+    )
+    .sort((a, b) => ((a.lookAgainOn ?? '') < (b.lookAgainOn ?? '') ? -1 : 1)),
+)
 const deciding = ref<Finding | null>(null)
 const decision = ref<'watch' | 'accepted'>('watch')
 const reason = ref('')
@@ -44,9 +58,10 @@ async function makeJob(finding: Finding) {
 function decide(finding: Finding, what: 'watch' | 'accepted') {
   deciding.value = finding
   decision.value = what
-  reason.value = ''
+  reason.value = finding.reason
   wrong.value = ''
-  lookOn.value = addDays(store.derived.today, 180)
+  const ahead = finding.lookAgainOn !== null && finding.lookAgainOn > store.derived.today
+  lookOn.value = ahead ? finding.lookAgainOn : addDays(store.derived.today, 180)
 }
 async function keep() {
   const finding = deciding.value
@@ -85,7 +100,8 @@ async function keep() {
         <div class="min-w-56 grow">
           <p class="cond text-lg leading-snug">{{ finding.title }}</p>
           <p class="text-ink2">
-            {{ where(finding) }} · {{ severityName[finding.severity - 1] }} ·
+            <template v-if="finding.state !== 'new'">Look again: {{ finding.reason }} · </template>
+            {{ where(finding) }} · {{ severityName[finding.severity - 1] }} · found
             {{ sayDay(store.derived.clock.dateOf(finding.foundAt)) }}
           </p>
         </div>
@@ -101,6 +117,32 @@ async function keep() {
         </div>
       </li>
     </ul>
+    <template v-if="watched.length > 0">
+      <h2 class="mt-6 border-b-2 border-ink">Watched and accepted</h2>
+      <ul>
+        <li
+          v-for="finding in watched"
+          :key="finding.id"
+          class="flex flex-wrap items-center gap-3 border-b border-rule2 py-2"
+        >
+          <div class="min-w-56 grow">
+            <p class="cond text-lg leading-snug">{{ finding.title }}</p>
+            <p class="text-ink2">
+              {{ finding.state === 'watch' ? 'Watched' : 'Accepted' }}: {{ finding.reason }} · look
+              again {{ finding.lookAgainOn ? sayDay(finding.lookAgainOn) : 'some day' }}
+            </p>
+          </div>
+          <button
+            class="btn btn-small"
+            :aria-label="`Change: ${finding.title}`"
+            @click="decide(finding, finding.state === 'accepted' ? 'accepted' : 'watch')"
+          >
+            Change
+          </button>
+          <button class="btn btn-small" @click="makeJob(finding)">Make a job</button>
+        </li>
+      </ul>
+    </template>
     <UiDialog
       :open="deciding !== null"
       :title="decision === 'watch' ? 'Watch it' : 'Accept it as it is'"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import type { Job, Step } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
@@ -18,6 +18,12 @@ const store = useRefitStore()
 const frame = useFrameStore()
 const edits = useJobEdits()
 const newStep = ref('')
+const head = ref<HTMLElement | null>(null)
+/** Wherever in the list it was opened, it is seen from its head. */
+onMounted(() => {
+  head.value?.focus({ preventScroll: true })
+  head.value?.scrollIntoView({ block: 'nearest' })
+})
 
 const steps = computed(() => edits.stepsOf(props.job.id))
 const figures = computed(() => store.derived.jobs.get(props.job.id))
@@ -56,8 +62,10 @@ function dragged(event: { readonly oldIndex?: number; readonly newIndex?: number
   if (step && event.newIndex !== undefined && event.newIndex !== event.oldIndex)
     void edits.moveStep(step, event.newIndex)
 }
+const asked = ref(false)
 async function remove() {
-  if (await edits.removeJob(props.job)) emit('close')
+  asked.value = false
+  if (await edits.removeJobs([props.job])) emit('close')
 }
 async function writeSheet() {
   const { sheetId, items } = draftSheet(props.job, store.rows, store.derived.clock, newId)
@@ -67,9 +75,13 @@ async function writeSheet() {
 </script>
 
 <template>
-  <section :aria-label="job.title" class="min-w-0">
+  <section
+    :aria-label="job.title"
+    class="min-w-0 lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto lg:pb-4"
+    @keydown.esc="emit('close')"
+  >
     <h1 class="sr-only lg:hidden">{{ job.title }}</h1>
-    <div class="flex items-start gap-3">
+    <div ref="head" tabindex="-1" class="flex items-start gap-3 outline-none">
       <PurposeTile :purpose="job.purpose" class="mt-1.5" />
       <UiText
         class="grow text-xl"
@@ -150,14 +162,21 @@ async function writeSheet() {
         @update:model-value="set('spreading')($event)"
       />
     </div>
-    <UiText
-      v-if="job.decision !== 'plan'"
-      class="mt-3"
-      :model-value="job.reason"
-      label="Why"
-      :most="1000"
-      @update:model-value="set('reason')($event)"
-    />
+    <div v-if="job.decision !== 'plan'" class="mt-3 grid gap-3 sm:grid-cols-[1fr_13rem]">
+      <UiText
+        :model-value="job.reason"
+        label="Why"
+        :most="1000"
+        @update:model-value="set('reason')($event)"
+      />
+      <UiDate
+        v-if="job.decision === 'accepted'"
+        :model-value="job.lookAgainOn"
+        label="Look again on"
+        may-be-empty
+        @update:model-value="set('lookAgainOn')($event)"
+      />
+    </div>
 
     <h2 class="mt-6">Steps, in order</h2>
     <p v-if="steps.length === 0" class="text-ink2">
@@ -219,7 +238,17 @@ async function writeSheet() {
         Write the as-built sheet
       </button>
       <button class="btn btn-red" @click="frame.openFound(job.id)">Found something here</button>
-      <button class="btn" @click="remove">Remove job</button>
+      <button class="btn" @click="asked = true">Remove job</button>
     </div>
+    <UiDialog :open="asked" title="Remove the job" red @close="asked = false">
+      <p>
+        “{{ job.title }}” goes with its {{ steps.length }}
+        {{ steps.length === 1 ? 'step' : 'steps' }}, links and parts. Undo brings it back.
+      </p>
+      <div class="mt-4 flex gap-3">
+        <button class="btn btn-main" @click="remove">Remove</button>
+        <button class="btn" @click="asked = false">Keep it</button>
+      </div>
+    </UiDialog>
   </section>
 </template>

@@ -37,6 +37,7 @@ const bredSaid = computed(() => {
 
 <template>
   <li
+    :data-job="listed.job.id"
     :style="{ paddingLeft: `${listed.depth * 1.75}rem` }"
     class="flex border-b border-rule2"
     :class="{ 'bg-verdigris-tint': opened, 'bg-brass-tint': chosen }"
@@ -60,6 +61,9 @@ const bredSaid = computed(() => {
             <span class="text-redlead">No steps yet: the plan cannot see it.</span>
           </template>
         </span>
+        <span v-if="(figures?.hoursPlanned ?? 0) > 0" class="cond block text-ink2 @lg:hidden"
+          >{{ formatHours(figures?.hoursPlanned ?? 0) }} · {{ formatInches(inches) }} in</span
+        >
         <span v-if="bredSaid" class="cond block text-redlead">{{ bredSaid }}</span>
         <span v-if="listed.foundDuring && !tree" class="cond block text-verdigris"
           >↳ Found during: {{ listed.foundDuring }}</span
@@ -72,13 +76,12 @@ const bredSaid = computed(() => {
         <span class="sr-only">{{ Math.round(share * 100) }} % done</span>
       </span>
       <span class="cond text-right text-lg @max-lg:hidden">
-        {{
-          tree
-            ? formatHours(figures?.hoursPlanned ?? 0)
-            : inches > 0
-              ? `${formatInches(inches)} in`
-              : ''
-        }}
+        <span class="block">{{
+          (figures?.hoursPlanned ?? 0) > 0 ? formatHours(figures?.hoursPlanned ?? 0) : ''
+        }}</span>
+        <span v-if="!tree && inches > 0" class="block text-base text-ink2"
+          >{{ formatInches(inches) }} in</span
+        >
       </span>
     </button>
     <label class="flex w-9 shrink-0 cursor-pointer items-start justify-center pt-2.5 max-sm:w-11">

@@ -11,12 +11,12 @@ import { licensedName } from '#core/canDo/canDo'
 import { cautionsOf } from '#core/plan/facts'
 import { hullReader } from '#core/plan/hullNeed'
 import { plannedHours } from '#core/plan/planned'
-import { shortDateTime } from '#core/time/say'
 import { formatHours, formatWait } from '#core/units/hours'
 
 /** One step of a job, edited in place; the rest of its facts behind a fold. */
 const props = defineProps<{ step: Step; index: number; last: number }>()
 const store = useRefitStore()
+const { shortDateTime } = useDates()
 const frame = useFrameStore()
 const edits = useJobEdits()
 const toasts = useToastStore()

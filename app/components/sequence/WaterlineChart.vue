@@ -5,7 +5,7 @@ import { formatHours } from '#core/units/hours'
 import { ashoreFrom, slingMs } from '#core/plan/schedule/sites'
 import { gateDate } from '#core/plan/haulOutOf'
 import { addDays, dateOf, dayNumber, weekdayOf } from '#core/time/civil'
-import { sayDate, shortDate } from '#core/time/say'
+import { sayDate as sayTick } from '#core/time/say'
 import { purposeName } from '#core/plan/priority'
 import { mostLabelPx, usePlanks } from '~/composables/usePlanks'
 import type { PackedPlank } from '~/composables/usePlanks'
@@ -23,6 +23,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ job: [jobId: string] }>()
 const store = useRefitStore()
+const { sayDate, shortDate } = useDates()
 const planner = usePlannerStore()
 const time = useTimeStore()
 const box = ref<HTMLElement>()
@@ -73,7 +74,7 @@ const weeks = computed(() => {
     const month = Number(date.slice(8)) <= 7 || step > 7 || list.length === 0
     list.push({
       at: zone.value.at(day, 0),
-      label: month ? sayDate(date) : String(Number(date.slice(8))),
+      label: month ? sayTick(date) : String(Number(date.slice(8))),
     })
   }
   return list

@@ -4,10 +4,10 @@ import type { Person, Row } from '#core/model/entities'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { mondayOf } from '#core/time/civil'
-import { sayDay } from '#core/time/say'
 
 /** People, their week, their skills and their exceptions. */
 const store = useRefitStore()
+const { sayDay } = useDates()
 const people = useRows('person')
 const slots = useRows('weekSlot')
 const days = useRows('personDay')

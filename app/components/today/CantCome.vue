@@ -6,10 +6,10 @@ import { inOrder } from '#core/model/refit'
 import { effectSentence, gateEffects } from '#core/plan/effect'
 import { attendanceOf } from '#core/time/attendance'
 import { addDays, dayNumber } from '#core/time/civil'
-import { sayDay } from '#core/time/say'
 
 /** "Can't come Saturday" in two presses: the day, then yes, with what it does to the launch in between. */
 const store = useRefitStore()
+const { sayDay } = useDates()
 const planner = usePlannerStore()
 const { personId } = useDevice()
 const open = ref(false)

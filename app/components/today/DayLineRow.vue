@@ -2,7 +2,7 @@
 import { ArrowDown, ArrowUp, Clock as ClockIcon, Timer } from '@lucide/vue'
 import { computed } from 'vue'
 import type { DayLine } from '#core/today/dayLine'
-import { clockTimeOf, shortDateTime } from '#core/time/say'
+import { clockTimeOf } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import { hourMs } from '#core/time/civil'
 
@@ -16,6 +16,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ done: []; up: []; down: [] }>()
 const store = useRefitStore()
+const { shortDateTime } = useDates()
 const frame = useFrameStore()
 const zone = computed(() => store.derived.clock)
 const where = computed(() => store.rows.zone.find((one) => one.id === props.line.job?.zoneId)?.name)

@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { CalendarDays } from '@lucide/vue'
+import { ref } from 'vue'
+import { parseDate } from '#core/time/parseDate'
+import { sayFullDate } from '#core/time/say'
+import { read } from '#core/units/parsed'
 
-/** A civil date; the browser's own picker, which reads aloud and works with gloves. */
+/** A civil date, read and shown as "Sat 2 May 2026", typed or picked from the browser's own calendar. */
 const model = defineModel<string | null>({ default: null })
 const props = defineProps<{
   label: string
@@ -10,26 +14,53 @@ const props = defineProps<{
   error?: string
   mayBeEmpty?: boolean
 }>()
-const id = useId()
+const store = useRefitStore()
+const time = useTimeStore()
+const picker = ref<HTMLInputElement | null>(null)
+const { refusal, put } = useRefusal(() => {
+  if (picker.value) picker.value.value = model.value ?? ''
+})
+/** Before a refit is open, the day of this machine's clock will do. */
+const today = () =>
+  store.refit ? store.derived.today : new Date(time.now).toISOString().slice(0, 10)
+const parse = (text: string) =>
+  props.mayBeEmpty && text.trim() === '' ? read(null) : parseDate(text, today())
 function take(event: Event) {
   const { value } = event.target as HTMLInputElement
-  if (value !== '') model.value = value
-  else if (props.mayBeEmpty) model.value = null
+  if (value !== '') put(() => (model.value = value))
+  else if (props.mayBeEmpty) put(() => (model.value = null))
 }
 </script>
 
 <template>
-  <UiField :id="id" v-slot="{ described }" v-bind="{ label, hideLabel, hint, error }">
+  <div class="relative">
+    <UiValue
+      v-model="model"
+      class="date-text"
+      :parse="parse"
+      :format="(value) => (value ? sayFullDate(value) : '')"
+      placeholder="2 May 2026"
+      v-bind="{ label, hideLabel, hint, error: refusal || error }"
+    />
+    <button
+      type="button"
+      class="absolute right-0 flex size-9 items-center justify-center text-ink2 max-sm:size-11"
+      :class="hideLabel ? 'top-0' : 'top-6'"
+      :aria-label="`Pick: ${label}`"
+      @click="picker?.showPicker()"
+    >
+      <CalendarDays :size="18" aria-hidden="true" />
+    </button>
     <input
-      :id="id"
+      ref="picker"
       type="date"
-      class="field"
+      class="pointer-events-none absolute right-0 bottom-0 h-9 w-9 opacity-0"
+      tabindex="-1"
+      aria-hidden="true"
       :value="model ?? ''"
       min="1970-01-01"
       max="2200-12-31"
-      :aria-invalid="Boolean(error)"
-      :aria-describedby="described"
       @change="take"
     />
-  </UiField>
+  </div>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
+import { nextTick, ref, watch } from 'vue'
 
 /** The one dialog: a titled panel over the page; Escape and the cross close it. On phones it fills the screen. */
-defineProps<{
+const props = defineProps<{
   open: boolean
   title: string
   /** Red-lead band on top, for things found and things lost. */
@@ -11,6 +12,20 @@ defineProps<{
   wide?: boolean
 }>()
 const emit = defineEmits<{ close: [] }>()
+const body = ref<HTMLElement | null>(null)
+const writable =
+  'input:not([type=file], [type=checkbox], [type=radio], [tabindex="-1"]), textarea, select'
+
+/** The cursor stands in the first field, so that a key opens a panel ready to be typed in. */
+watch(
+  () => props.open,
+  async (open) => {
+    if (!open) return
+    await nextTick()
+    requestAnimationFrame(() => body.value?.querySelector<HTMLElement>(writable)?.focus())
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
@@ -34,7 +49,7 @@ const emit = defineEmits<{ close: [] }>()
             Close <X :size="18" aria-hidden="true" />
           </button>
         </div>
-        <div class="grow px-5 py-4"><slot /></div>
+        <div ref="body" class="grow px-5 py-4"><slot /></div>
       </DialogPanel>
     </div>
   </Dialog>

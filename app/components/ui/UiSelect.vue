@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Value extends string | number">
-import { useId } from 'vue'
+import { ref, useId } from 'vue'
 
 /** One of a list. `none` is the words for nothing chosen; without it something always is. */
 const model = defineModel<Value | null>({ default: null })
@@ -13,21 +13,30 @@ const props = defineProps<{
   quiet?: boolean
 }>()
 const id = useId()
+const box = ref<HTMLSelectElement | null>(null)
+const { refusal, put } = useRefusal(() => {
+  if (box.value) box.value.value = String(model.value ?? '')
+})
 function take(event: Event) {
   const { selectedIndex } = event.target as HTMLSelectElement
   const index = props.none === undefined ? selectedIndex : selectedIndex - 1
-  model.value = props.options[index]?.value ?? null
+  put(() => (model.value = props.options[index]?.value ?? null))
 }
 </script>
 
 <template>
-  <UiField :id="id" v-slot="{ described }" v-bind="{ label, hideLabel, hint, error }">
+  <UiField
+    :id="id"
+    v-slot="{ described }"
+    v-bind="{ label, hideLabel, hint, error: refusal || error }"
+  >
     <select
       :id="id"
+      ref="box"
       class="field"
       :class="{ 'border-transparent! bg-transparent! hover:border-rule!': quiet }"
       :value="model ?? ''"
-      :aria-invalid="Boolean(error)"
+      :aria-invalid="Boolean(refusal || error)"
       :aria-describedby="described"
       @change="take"
     >

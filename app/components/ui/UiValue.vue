@@ -1,10 +1,11 @@
 <script setup lang="ts" generic="Value">
-import { computed, ref, useId, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, useId, watch } from 'vue'
 import type { Parsed } from '#core/units/parsed'
 
 /**
  * A value typed as text: read on leaving or Enter, given back by Escape. What cannot be read stays
- * as typed, with a sentence beneath. All typed values (lengths, hours, sums, names) go through here.
+ * as typed, with a sentence beneath; so does what the store refuses. What another window saves meanwhile
+ * never takes the place of what is being typed. All typed values go through here.
  */
 const props = defineProps<{
   modelValue: Value | null
@@ -26,24 +27,47 @@ const emit = defineEmits<{
   invalid: [message: string]
 }>()
 const id = useId()
-const text = ref(props.format(props.modelValue))
+const stored = computed(() => props.format(props.modelValue))
+const text = ref(stored.value)
 const wrong = ref('')
+/** Another window saved a new value while this one was being typed in. */
+const overtaken = ref(false)
+const focused = ref(false)
 let sent: string | null = null
+let awaited: string | null = null
+let onScreen = true
+onBeforeUnmount(() => (onScreen = false))
 
-watch(
-  () => props.modelValue,
-  (value) => {
-    sent = null
-    if (wrong.value === '') text.value = props.format(value)
-  },
-)
+watch(stored, (now, before) => {
+  const typing = focused.value && text.value !== before && text.value !== sent
+  sent = null
+  if (typing) overtaken.value = now !== awaited && now !== text.value
+  else if (wrong.value === '') text.value = now
+})
 
+/** Sent now; what the store refuses stays as typed, with why and what is stored beneath. */
+function send(value: Value | null) {
+  sent = text.value
+  awaited = props.format(value)
+  fromField(
+    (message) => {
+      if (!onScreen) return false
+      sent = null
+      wrong.value = `${message} Still stored: ${stored.value === '' ? 'nothing' : stored.value}.`
+      return true
+    },
+    () => emit('update:modelValue', value),
+  )
+}
 function commit() {
-  if (text.value === props.format(props.modelValue)) {
+  if (text.value === stored.value) {
     if (wrong.value !== '') emit('invalid', '')
     wrong.value = ''
+    overtaken.value = false
     return
   }
+  // Leaving the field is no answer to the question beneath it; Enter is.
+  if (overtaken.value) return
   const read = props.parse(text.value)
   wrong.value = read.ok ? '' : read.message
   if (!read.ok) {
@@ -52,9 +76,8 @@ function commit() {
   }
   // Enter is followed by the browser's own change event: one edit, not two.
   if (sent === text.value) return
-  sent = text.value
   emit('invalid', '')
-  emit('update:modelValue', read.value)
+  send(read.value)
 }
 /** A message goes as soon as what is typed reads, so that nothing moves under the next press. */
 function typed(event: Event) {
@@ -62,16 +85,28 @@ function typed(event: Event) {
   sent = null
   if (wrong.value !== '' && props.parse(text.value).ok) wrong.value = ''
 }
-const untouched = computed(() => text.value === props.format(props.modelValue))
-const shownError = computed(() => wrong.value || (untouched.value ? props.error : ''))
+const untouched = computed(() => text.value === stored.value)
+const shownError = computed(() =>
+  overtaken.value
+    ? `Another window saved ${stored.value === '' ? 'nothing' : `"${stored.value}"`} here meanwhile. Enter keeps yours, Escape takes theirs.`
+    : wrong.value || (untouched.value ? props.error : ''),
+)
 function giveBack() {
   if (wrong.value !== '') emit('invalid', '')
   wrong.value = ''
-  text.value = props.format(props.modelValue)
+  overtaken.value = false
+  text.value = stored.value
+}
+/** Escape first gives back what was typed; only then does it close what the field stands in. */
+function escape(event: KeyboardEvent) {
+  if (text.value === stored.value && wrong.value === '') return
+  event.stopPropagation()
+  giveBack()
 }
 function enter(event: KeyboardEvent) {
-  if (!props.multiline) commit()
-  else if (event.ctrlKey || event.metaKey) commit()
+  if (props.multiline && !event.ctrlKey && !event.metaKey) return
+  overtaken.value = false
+  commit()
 }
 </script>
 
@@ -98,9 +133,11 @@ function enter(event: KeyboardEvent) {
       :aria-describedby="described"
       autocomplete="off"
       @input="typed"
+      @focus="focused = true"
+      @blur="focused = false"
       @change="commit"
       @keydown.enter="enter"
-      @keydown.esc.stop="giveBack"
+      @keydown.esc="escape"
     />
   </UiField>
 </template>

@@ -1,6 +1,6 @@
 import type { Trouble } from '../../model/stored'
 import { dateOf } from '../../time/civil'
-import { sayDay } from '../../time/say'
+import { sayFullDate } from '../../time/say'
 import type { ZoneClock } from '../../time/zone'
 import type { Activity } from './compile'
 import type { Diary } from './diary'
@@ -62,7 +62,8 @@ export function notInSlings(
   clock: ZoneClock,
 ): Trouble {
   const people = crewMin === 1 ? 'somebody' : `${crewMin} people`
-  const when = own.launchAt === Infinity ? '' : ` on ${sayDay(dateOf(clock.dayOf(own.launchAt)))}`
+  const when =
+    own.launchAt === Infinity ? '' : ` on ${sayFullDate(dateOf(clock.dayOf(own.launchAt)))}`
   return {
     kind: 'noHours',
     message: `"${step.title}" (${job.title}) needs ${people} at the launch${when}, before she is let go, and they cannot come.`,

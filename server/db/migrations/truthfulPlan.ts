@@ -7,6 +7,7 @@ export const statements: readonly string[] = [
   column('refit', `"longitudeDeg" REAL`),
   column('refit', `"madeUpWeather" TINYINT(1) NOT NULL DEFAULT 0`),
   column('refit', `"earnedKeptIn" REAL NOT NULL DEFAULT 0`),
+  column('job', `"lookAgainOn" TEXT`),
   column('step', `"afterGate" TINYINT(1) NOT NULL DEFAULT 0`),
   column('step', `"dueBy" TEXT`),
   column('step', `"wantedPersonId" TEXT`),

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { HoursEntry } from '#core/model/entities'
-import { sayDay } from '#core/time/say'
+import { hoursTotals } from '#core/progress/hoursTotals'
+import { sayFullDate } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 
-/** All hours written down, newest first; a correction keeps the entry it puts right. */
+/** All hours written down, newest first, with their sums; a correction keeps the entry it puts right. */
 const store = useRefitStore()
 const frame = useFrameStore()
 const { nameOf } = useStepNames()
@@ -15,61 +16,73 @@ const columns = [
   { key: 'hours', label: 'Hours', number: true },
   { key: 'act', label: 'Put right' },
 ]
+const sums = [
+  { key: 'name', label: '' },
+  { key: 'work', label: 'Work', number: true },
+  { key: 'other', label: 'Travel, set-up, clean-up', number: true },
+  { key: 'all', label: 'Together', number: true },
+]
 const entries = computed(() =>
   [...store.rows.hoursEntry].sort((a, b) =>
     a.on < b.on ? 1 : a.on > b.on ? -1 : a.id < b.id ? 1 : -1,
   ),
 )
+const totals = computed(() => hoursTotals(store.rows))
 const corrected = computed(
   () => new Set(store.rows.hoursEntry.flatMap((one) => one.correctsId ?? [])),
 )
 const nameOfPerson = (id: string) => store.rows.person.find((one) => one.id === id)?.name ?? ''
+const kindWord = (kind: string) => hoursKinds.find((one) => one.value === kind)?.label ?? kind
 const correcting = ref<HoursEntry | null>(null)
-const right = ref<number | null>(null)
-
-function correct(entry: HoursEntry) {
-  correcting.value = entry
-  right.value = entry.hours
-}
-async function keep() {
-  const entry = correcting.value
-  if (!entry || right.value === null) return
-  const { stepId, jobId, personId, on, kind, note } = entry
-  const patch = {
-    stepId,
-    jobId,
-    personId,
-    on,
-    kind,
-    note,
-    hours: right.value,
-    correctsId: entry.id,
-  }
-  const done = await store.attempt('Correct hours', [
-    { op: 'create', entity: 'hoursEntry', id: newId(), patch },
-  ])
-  if (done) correcting.value = null
-}
 </script>
 
 <template>
   <div class="max-w-4xl">
-    <div class="mb-3 flex items-center justify-between gap-3">
+    <div class="mb-3 flex flex-wrap items-center justify-between gap-3">
       <h1>{{ formatHours(store.derived.hoursLogged) }} written down</h1>
-      <button class="btn btn-main" @click="frame.open('hours')">Log hours</button>
+      <div class="no-print flex gap-2">
+        <a class="btn" :href="`/api/refits/${store.refitId}/hours.csv`" download>Hours as CSV</a>
+        <button class="btn btn-main" @click="frame.open('hours')">Log hours</button>
+      </div>
     </div>
+    <div v-if="entries.length > 0" class="mb-6 grid gap-6 lg:grid-cols-2">
+      <section
+        v-for="[title, list] in [
+          ['By person', totals.byPerson],
+          ['By job', totals.byJob],
+        ] as const"
+        :key="title"
+        :aria-label="title"
+      >
+        <h2>{{ title }}</h2>
+        <UiTable :caption="title" :columns="sums" :rows="list">
+          <template #name="{ row }">{{ row.name }}</template>
+          <template #work="{ row }">{{ formatHours(row.workHours) }}</template>
+          <template #other="{ row }">{{
+            row.otherHours > 0 ? formatHours(row.otherHours) : ''
+          }}</template>
+          <template #all="{ row }">{{ formatHours(row.workHours + row.otherHours) }}</template>
+        </UiTable>
+      </section>
+    </div>
+    <h2 v-if="entries.length > 0">Every entry</h2>
     <UiTable
       caption="Hours"
       :columns="columns"
       :rows="entries"
       empty="No hours yet. Press h after a piece of work: it is what makes your next guess better."
     >
-      <template #on="{ row }">{{ sayDay(row.on) }} {{ row.on.slice(0, 4) }}</template>
+      <template #on="{ row }"
+        ><span class="whitespace-nowrap">{{ sayFullDate(row.on) }}</span></template
+      >
       <template #person="{ row }">{{ nameOfPerson(row.personId) }}</template>
       <template #what="{ row }">
-        {{ row.stepId ? nameOf(row.stepId) : row.kind }}
+        {{ row.stepId ? nameOf(row.stepId) : kindWord(row.kind)
+        }}<template v-if="row.stepId && row.kind !== 'work'"
+          >, {{ kindWord(row.kind).toLowerCase() }}</template
+        >
         <span v-if="row.note" class="text-ink2">{{ row.note }}</span>
-        <span v-if="row.correctsId" class="text-ink2">corrected</span>
+        <span v-if="row.correctsId" class="text-ink2"> corrected</span>
       </template>
       <template #hours="{ row }">
         <s v-if="corrected.has(row.id)">{{ formatHours(row.hours) }}</s>
@@ -78,20 +91,14 @@ async function keep() {
       <template #act="{ row }">
         <button
           v-if="!corrected.has(row.id)"
-          class="btn btn-small"
-          :aria-label="`Correct ${formatHours(row.hours)} on ${row.on}`"
-          @click="correct(row)"
+          class="btn btn-small no-print"
+          :aria-label="`Correct ${formatHours(row.hours)} on ${sayFullDate(row.on)}`"
+          @click="correcting = row"
         >
           Correct
         </button>
       </template>
     </UiTable>
-    <UiDialog :open="correcting !== null" title="Correct hours" @close="correcting = null">
-      <form class="grid gap-4" @submit.prevent="keep">
-        <p>The old entry stays to be seen, struck through.</p>
-        <UiHours v-model="right" label="It was really" />
-        <button class="btn btn-main" type="submit">Keep it</button>
-      </form>
-    </UiDialog>
+    <HoursCorrection v-if="correcting" :entry="correcting" @close="correcting = null" />
   </div>
 </template>

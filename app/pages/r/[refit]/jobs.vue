@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { inOrder } from '#core/model/refit'
 import { purposes } from '#core/model/words'
 import { purposeName } from '#core/plan/priority'
@@ -33,10 +33,20 @@ const { groups, shown } = useJobLists(
   grouping,
   (one) => zoneId.value === null || one.zoneId === zoneId.value,
 )
+/** Back in the list where it was left. */
+async function closeJob() {
+  const id = jobId.value
+  await router.push({ query: { ...route.query, job: undefined } })
+  await nextTick()
+  const row = document.querySelector<HTMLElement>(`[data-job="${CSS.escape(id ?? '')}"] button`)
+  row?.focus({ preventScroll: true })
+  row?.scrollIntoView({ block: 'nearest' })
+}
 const bulkBar = ref<{ focus: () => void } | null>(null)
 const bulk = useBulk(() => shown.value)
-const waiting = computed(() => store.rows.finding.some((one) => one.state === 'new'))
-const toPlace = computed(() => triageQueue(store.rows).length)
+const askRemove = ref(false)
+const waiting = computed(() => store.rows.finding.some((one) => one.state !== 'jobMade'))
+const toPlace = computed(() => triageQueue(store.rows, store.derived.today).length)
 const found = computed(() => store.derived.found)
 const zones = computed(() => inOrder(store.rows.zone))
 const counts = computed(() => {
@@ -134,6 +144,16 @@ async function add() {
         Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ shown.length }} jobs.
         <button class="underline" @click="zoneId = null">Show all</button>
       </p>
+      <form v-if="!showFound" class="mt-2 flex items-end gap-2" @submit.prevent="add">
+        <UiText
+          v-model="newJob"
+          class="grow"
+          label="New job"
+          hide-label
+          placeholder="New job: re-bed the bow cleat"
+        />
+        <button class="btn" type="submit">Add job</button>
+      </form>
       <FoundList v-if="showFound" class="mt-3" @job="jobId = $event" />
       <template v-else>
         <div
@@ -142,7 +162,7 @@ async function add() {
         >
           <h2>An empty list is where everybody starts</h2>
           <p class="mt-2">
-            Write the first job below, or paste the list you have: a line a job, from a note, a
+            Write the first job above, or paste the list you have: a line a job, from a note, a
             board or a spreadsheet.
           </p>
           <div class="mt-3 flex flex-wrap gap-2">
@@ -184,6 +204,7 @@ async function add() {
           ref="bulkBar"
           :count="bulk.jobs.value.length"
           @change="bulk.change"
+          @remove="askRemove = true"
           @merge="bulk.merge"
           @all="bulk.all"
           @clear="bulk.clear"
@@ -198,17 +219,23 @@ async function add() {
           @toggle="bulk.toggle"
           @bulk="bulkBar?.focus()"
         />
-        <form class="mt-4 flex items-end gap-2" @submit.prevent="add">
-          <UiText
-            v-model="newJob"
-            class="grow"
-            label="New job"
-            placeholder="Re-bed the bow cleat"
-          />
-          <button class="btn" type="submit">Add job</button>
-        </form>
       </template>
     </div>
-    <JobPanel v-if="job" :key="job.id" :job="job" @close="jobId = null" @open="jobId = $event" />
+    <UiDialog
+      :open="askRemove"
+      :title="`Remove ${bulk.jobs.value.length} jobs`"
+      red
+      @close="askRemove = false"
+    >
+      <p>
+        They go with their steps, links and parts. Jobs with logged hours or an as-built sheet are
+        dropped instead and keep their record. Undo brings them back.
+      </p>
+      <div class="mt-4 flex gap-3">
+        <button class="btn btn-main" @click="((askRemove = false), bulk.remove())">Remove</button>
+        <button class="btn" @click="askRemove = false">Keep them</button>
+      </div>
+    </UiDialog>
+    <JobPanel v-if="job" :key="job.id" :job="job" @close="closeJob" @open="jobId = $event" />
   </div>
 </template>

@@ -6,12 +6,13 @@ import { bindingChain } from '#core/plan/chain'
 import { sayMend } from '#core/plan/mends'
 import type { DayLine } from '#core/today/dayLine'
 import { addDays, dayNumber, isDate } from '#core/time/civil'
-import { sayFullDate, sayDay, shortDateTime } from '#core/time/say'
+import { sayFullDate } from '#core/time/say'
 import { meanAirC, plannedHours } from '#core/plan/planned'
 import { formatHours } from '#core/units/hours'
 
 /** What do we do now, here, with these people? */
 const store = useRefitStore()
+const { sayDay, shortDateTime } = useDates()
 const planner = usePlannerStore()
 const weather = useWeatherStore()
 const route = useRoute()

@@ -4,15 +4,15 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { purposes } from '#core/model/words'
 import { purposeName, severityName } from '#core/plan/priority'
 import { addDays } from '#core/time/civil'
-import { sayDay } from '#core/time/say'
 import { likelyPurpose, placingChanges, triageQueue, usualHours } from '#core/triage/triage'
 import type { Judged, Placing, TriageItem } from '#core/triage/triage'
 
 /** One thing at a time: what it is for, how bad, and where it goes, with what each place does to the gates. */
 const store = useRefitStore()
+const { sayDay } = useDates()
 const frame = useFrameStore()
 const { effectOf } = useGateEffect(ref([]))
-const queue = computed(() => triageQueue(store.rows))
+const queue = computed(() => triageQueue(store.rows, store.derived.today))
 const skipped = ref<readonly string[]>([])
 const placedCount = ref(0)
 const item = computed<TriageItem | null>(
@@ -66,6 +66,8 @@ watch(
   async () => {
     giving.value = null
     wrong.value = ''
+    reason.value = ''
+    lookOn.value = null
     const now = item.value
     if (!now) return
     judged.value =
@@ -113,10 +115,13 @@ async function place(placing: Placing) {
     wrong.value = sentenceOf(error)
   }
 }
+/** What was written before, here or the last time it was looked at, is there again. */
 async function give(what: 'accept' | 'watch') {
   giving.value = what
-  reason.value = ''
-  lookOn.value = addDays(store.derived.today, 180)
+  const now = item.value
+  if (reason.value === '')
+    reason.value = (now?.kind === 'finding' ? now.finding.reason : now?.job.reason) ?? ''
+  lookOn.value ??= addDays(store.derived.today, 180)
   await nextTick()
   document.querySelector<HTMLElement>('#triage-reason input')?.focus()
 }

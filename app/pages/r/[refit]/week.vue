@@ -2,13 +2,13 @@
 import { ChevronLeft, ChevronRight, Printer } from '@lucide/vue'
 import { computed } from 'vue'
 import { addDays, isDate, mondayOf } from '#core/time/civil'
-import { sayDate, sayDay, shortDateTime } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import { formatInches } from '#core/units/length'
 import { weekReview } from '#core/week/review'
 
 /** What closed, hours against plan, what was found, what moved and why, what comes next. */
 const store = useRefitStore()
+const { sayDate, sayDay, shortDateTime } = useDates()
 const route = useRoute()
 const monday = computed(() => {
   const asked = route.query.week

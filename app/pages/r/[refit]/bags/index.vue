@@ -4,10 +4,10 @@ import { computed, ref } from 'vue'
 import { bagsToFind, bagsWanted, isLocated } from '#core/bags/bags'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
-import { sayDay } from '#core/time/say'
 
 /** Everything stripped out and put away: where it is, and which step wants it back. */
 const store = useRefitStore()
+const { sayDay } = useDates()
 const route = useRoute()
 const router = useRouter()
 const asked = ref('')

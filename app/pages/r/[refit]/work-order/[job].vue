@@ -5,12 +5,13 @@ import { canDo, licensedName } from '#core/canDo/canDo'
 import { inOrder } from '#core/model/refit'
 import { cautionsOf } from '#core/plan/facts'
 import { isOpen } from '#core/plan/planned'
-import { sayFullDate, shortDateTime } from '#core/time/say'
+import { sayFullDate } from '#core/time/say'
 import { formatHours, formatWait } from '#core/units/hours'
 import { formatQuantity } from '#core/units/quantity'
 
 /** What a trade or a helper is handed: the job, its steps, what is there, what can hurt, where to sign. */
 const store = useRefitStore()
+const { shortDateTime } = useDates()
 const route = useRoute()
 const job = computed(() => store.rows.job.find((one) => one.id === route.params.job) ?? null)
 const steps = computed(() =>
