@@ -1,23 +1,23 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { expand } from '#core/recipes/expand'
-import { initialInputs } from '#core/recipes/recipe'
+import { initialInputs } from '#core/recipes/ofBoat'
 import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
 
 /** A recipe being filled in: its inputs, and what comes of them as they change. */
 export function useRecipe(recipe: Ref<Recipe | undefined>, first: Ref<RecipeInputs>) {
+  const store = useRefitStore()
   const inputs = shallowRef<Record<string, number | string>>({})
   /** Dimensions whose field holds something that cannot be read: nothing is made of the values before. */
   const unread = shallowRef<ReadonlyMap<string, string>>(new Map())
   watch(
     [recipe, first],
     ([now, given]) => {
-      inputs.value = now ? { ...initialInputs(now), ...known(now, given) } : {}
+      inputs.value = now ? { ...initialInputs(now, store.refit), ...known(now, given) } : {}
       unread.value = new Map()
     },
     { immediate: true },
   )
-  const store = useRefitStore()
   const units = computed(() => store.refit?.units ?? 'metric')
   const worked = computed(() =>
     recipe.value ? expand(recipe.value, inputs.value, units.value) : null,

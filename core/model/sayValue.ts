@@ -1,5 +1,5 @@
 import { formatHours } from '../units/hours'
-import { sayFullDate, shortDateTime } from '../time/say'
+import { clockTimeOf, sayFullDate } from '../time/say'
 import { zoneClock } from '../time/zone'
 import { entities } from './entities'
 import type { EntityName } from './entities'
@@ -35,8 +35,9 @@ export function sayValue(
     return (value as string[]).map((id) => sayRow(spec?.to as EntityName, id, rows)).join(', ')
   if (kind === 'date') return sayFullDate(String(value))
   if (kind === 'instant') {
-    const zone = rows.refit[0]?.zone ?? 'UTC'
-    return shortDateTime(Number(value), zoneClock(zone), '')
+    const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
+    const at = Number(value)
+    return `${sayFullDate(clock.dateOf(at))} ${clockTimeOf(at, clock)}`
   }
   if (kind === 'flag') return value ? 'yes' : 'no'
   if (kind === 'real' && /hours/i.test(field)) return formatHours(Number(value))

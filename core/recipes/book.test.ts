@@ -9,7 +9,7 @@ import { recipeBook } from './book'
 import { recipeProblems } from './check'
 import { expand } from './expand'
 import type { Draft, DraftStep } from './expand'
-import { initialInputs } from './recipe'
+import { initialInputs } from './ofBoat'
 import type { Recipe, RecipeInputs } from './recipe'
 
 const hullWord = { ashore: 'A', afloat: 'F', slings: 'W', either: 'E', byPlace: '' } as const

@@ -1,6 +1,7 @@
 /** What is wrong with a recipe beyond its shape: names nobody defines, formulas nobody knows, circles. */
 import type { FieldProblem } from '../model/changes'
 import { FormulaTrouble, readFormula } from './formula'
+import { boatSizes } from './ofBoat'
 import type { Recipe } from './recipe'
 
 interface Said {
@@ -143,5 +144,20 @@ export function recipeProblems(recipe: Recipe): FieldProblem[] {
       said,
     ),
   )
-  return [...twice(recipe), ...ranges(recipe), ...formulas, ...braced, ...circles(recipe)]
+  const ofBoat = recipe.inputs.flatMap((one, i) =>
+    [...namesIn(one.ofBoat ?? '0')]
+      .filter((name) => !boatSizes.some((size) => size === name))
+      .map((name) => ({
+        field: `inputs.${i}.ofBoat`,
+        message: `"${name}" is no size of the boat. There are: ${boatSizes.join(', ')}.`,
+      })),
+  )
+  return [
+    ...twice(recipe),
+    ...ranges(recipe),
+    ...ofBoat,
+    ...formulas,
+    ...braced,
+    ...circles(recipe),
+  ]
 }

@@ -81,6 +81,8 @@ export interface RecipeInput {
   readonly label: string
   readonly unit: RecipeUnit
   readonly initial: number
+  /** Formula over loaM, lwlM, beamM and draughtM: what it is on a boat of these sizes. */
+  readonly ofBoat?: string
   readonly min: number
   readonly max: number
   readonly whole?: boolean
@@ -183,7 +185,3 @@ export interface Recipe {
 
 /** What a person gave: numbers by input, a word by choice. */
 export type RecipeInputs = Readonly<Record<string, number | string>>
-
-/** The inputs a recipe begins with. */
-export const initialInputs = (recipe: Recipe): Record<string, number | string> =>
-  Object.fromEntries([...recipe.inputs, ...recipe.choices].map((one) => [one.key, one.initial]))

@@ -12,7 +12,7 @@ import { expand } from './expand'
 import type { Draft } from './expand'
 import { FormulaTrouble, readFormula } from './formula'
 import { jobFromRecipe } from './make'
-import { initialInputs } from './recipe'
+import { initialInputs } from './ofBoat'
 import type { Recipe, RecipeInputs } from './recipe'
 import { rework } from './rework'
 

@@ -6,7 +6,7 @@ import type { RefitRows } from '../model/refit'
 import { recipeBook } from './book'
 import { expand } from './expand'
 import { jobFromRecipe } from './make'
-import { initialInputs } from './recipe'
+import { initialInputs } from './ofBoat'
 import { starterList } from './starterList'
 import type { StarterJob } from './starterList'
 
@@ -32,7 +32,7 @@ export function starterJobs(
     }
     const recipe = recipeBook.find((each) => each.key === one.recipe)
     if (recipe) {
-      const inputs = initialInputs(recipe)
+      const inputs = initialInputs(recipe, rows.refit[0] ?? null)
       const worked = expand(recipe, inputs, rows.refit[0]?.units)
       if (worked.ok) return jobFromRecipe(recipe.key, inputs, worked.draft, frame, newId).items
     }

@@ -13,7 +13,7 @@ export function parseHours(text: string, most = 24, dayHours: HoursOfDay = 8): P
   if (said === '') return unread('Type hours, for example 1h30, 90m or 1.5.')
   if (said.startsWith('-'))
     return unread('Hours cannot be negative. Type what was worked, like 1h30.')
-  const asks = ambiguity(said)
+  const asks = ambiguity(said) ?? guessOrClock(said)
   if (asks) return unread(asks)
   const hours = readHours(said, dayHours)
   if (hours === null) return unread(`"${text.trim()}" is not a time. Try 1h30, 90m or 1.5.`)
@@ -45,10 +45,20 @@ function readHours(said: string, dayHours: HoursOfDay): number | null {
   return days * dayHours + hours + minutes / 60
 }
 
+/** '2 to 3' is a guess or two times of day: only the person can say. Null when it is neither. */
+function guessOrClock(said: string): string | null {
+  const match = /^(\d{1,2}) ?(?:-|to) ?(\d{1,2})(?: ?h(?:ours?|rs?)?\.?)?$/.exec(said)
+  const [low, high] = [Number(match?.[1]), Number(match?.[2])]
+  if (!match || low >= high) return null
+  const clock = high <= 24 ? `, or ${low}:00-${high}:00 if that is the time of day` : ''
+  return `From ${low} to ${high} hours? Write one number, such as ${(low + high) / 2}${clock}.`
+}
+
 /** '9:30-12', '9 - 12:15': from one time of day to a later one. Null when it is not that. */
 function fromTo(said: string): number | null {
   const match = /^(\d{1,2})(?:[:.]([0-5]\d))? ?(?:-|to) ?(\d{1,2})(?:[:.]([0-5]\d))?$/.exec(said)
-  if (!match) return null
+  // '2-3' may as well be a guess of two to three hours.
+  if (!match || (match[2] === undefined && match[4] === undefined)) return null
   const [from, to] = [
     Number(match[1]) + Number(match[2] ?? 0) / 60,
     Number(match[3]) + Number(match[4] ?? 0) / 60,

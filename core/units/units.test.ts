@@ -107,6 +107,8 @@ describe('hours', () => {
     ['1,500', /Is 1,500 1500 or 1.5\?/],
     ['12-9', /is not a time/],
     ['2 x 3', /is not a time/],
+    ['2 to 3', /From 2 to 3 hours\? Write one number, such as 2.5, or 2:00-3:00/],
+    ['9–12 h', /From 9 to 12 hours/],
   ])('refuses %s', (text, message) =>
     expect(parseHours(text)).toMatchObject({ ok: false, message: expect.stringMatching(message) }),
   )

@@ -33,6 +33,7 @@ const input = Joi.object({
   initial: finite.required(),
   min: finite.required(),
   max: finite.required(),
+  ofBoat: formula,
   whole: Joi.boolean(),
   thread: Joi.boolean(),
   help: Joi.string().allow('').max(500).default(''),

@@ -34,10 +34,10 @@ test('from five questions to inches moved, keys only', async ({ page }) => {
   await write(page, 'Name of the boat', 'Grey Plover')
   await write(page, 'Length overall', '40 ft')
   await write(page, 'Your name', 'Ida')
-  // Day, month, year as the field asks for them here.
-  await write(page, 'Lift-out', '04012027')
-  await expect(page.getByLabel('Lift-out')).toHaveValue('2027-04-01')
-  await write(page, 'Launch aimed', '05212027')
+  await write(page, 'Lift-out', '1 April 2027')
+  await write(page, 'Launch aimed', '21 May')
+  // Read on leaving the field, and shown as it was understood.
+  await expect(page.getByLabel('Lift-out', { exact: true })).toHaveValue('Thu 1 Apr 2027')
   await write(page, /^Time zone/, 'dublin')
   await expect(page.getByRole('option', { name: 'Europe/Dublin' })).toBeVisible()
   await page.keyboard.press('ArrowDown')
@@ -66,7 +66,9 @@ test('from five questions to inches moved, keys only', async ({ page }) => {
   // The views by their digits, then a timer, a clock started by its key, and the step ticked off.
   await press(page, panel.getByRole('button', { name: 'Close the job' }))
   await page.keyboard.press('3')
-  await expect(page.getByRole('heading', { name: /^Launch keeps 21 May/ })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { name: 'Launch, 21 May: no work stands before it' }),
+  ).toBeVisible()
   await page.keyboard.press('1')
   await press(page, page.getByRole('button', { name: /^Log hours: / }).first())
   await press(page, page.getByRole('button', { name: 'Start the timer' }))

@@ -25,7 +25,9 @@ test('a job by recipe, its dimension changed, what was done kept', async ({ page
   const area = page.getByLabel('Panel, m²')
   await area.fill('-2')
   await area.press('Enter')
-  await expect(page.getByRole('alert')).toContainText('Panel must be 0.1 to 30 m²; -2 is not.')
+  await expect(page.getByRole('alert')).toContainText(
+    'Panel must be 0.1 m² to 30 m²; -2 m² is not.',
+  )
   await expect(page.getByRole('button', { name: 'Make the job' })).toBeDisabled()
   await area.fill('2')
   await area.press('Enter')

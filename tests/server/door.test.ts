@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { jobsRemoval } from '#core/model/removal'
 import type { ChangeItem } from '#core/model/changes'
 import type { EntityName } from '#core/model/entities'
 
@@ -14,7 +15,8 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 const { passDoor } = await import('../../server/services/changeDoor')
 const { undoLast } = await import('../../server/services/undo')
-const { wholeRefit } = await import('../../server/services/refits')
+const { historyOf, wholeRefit } = await import('../../server/services/refits')
+const { removeRefit } = await import('../../server/services/removeRefit')
 const { listen } = await import('../../server/services/bus')
 const { changedRowsSince } = await import('../../server/services/journal')
 const { database } = await import('../../server/db/connect')
@@ -203,7 +205,7 @@ describe('the change door', () => {
         liftOutAimed: '2066-01-01',
         launchAimed: '2067-04-01',
       }),
-      /Lift-out aimed \(2066-01-01\) is \d\d years after the refit began; a plan reaches 15/,
+      /Lift-out aimed \(Fri 1 Jan 2066\) is \d\d years after the refit began; a plan reaches 15/,
     ],
     ['a crew of nobody', patch('step', 'cut', 1, { crewMin: 0 }), /Least people.*at least 1/],
     ['a wait of -1', patch('step', 'cut', 1, { waitHours: -1 }), /Wait in hours.*at least 0/],
@@ -265,6 +267,65 @@ describe('the change door', () => {
     await expect(pass([create('zone', 'y', { name: ' foredeck ', order: 'c' })])).rejects.toThrow(
       /another name/,
     )
+  })
+})
+
+describe('what has happened and what is there already', () => {
+  const person = () => create('person', 'ida', { name: 'Ida', order: 'b' })
+  const day = (id: string, more: object) =>
+    create('personDay', id, { personId: 'ida', on: '2027-05-01', kind: 'cannotCome', ...more })
+
+  it('refuses the same absence twice and extra hours over extra hours, not hours beside them', async () => {
+    await pass([person(), day('a', {}), day('x', { kind: 'extraDay', from: '08:00', to: '12:00' })])
+    await expect(pass([day('b', {})])).rejects.toThrow(/Sat 1 May 2027 is down already: Ida/)
+    await expect(
+      pass([day('y', { kind: 'extraDay', from: '11:30', to: '15:00' })]),
+    ).rejects.toThrow(/extra day from 08:00 to 12:00 on Sat 1 May 2027 already/)
+    await pass([day('z', { kind: 'extraDay', from: '12:00', to: '15:00' })])
+    expect((await rowsOf()).personDay.map((one) => one.id).sort()).toEqual(['a', 'x', 'z'])
+  })
+
+  it('refuses a lift-out and a launch that are still to come as happened, and takes today', async () => {
+    const soon = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10)
+    const today = new Date().toISOString().slice(0, 10)
+    const dates = { liftOutAimed: '2026-01-01', launchAimed: '2027-06-01' }
+    const haul = (more: object) => create('haulOut', 'h', { name: 'One', ...dates, ...more })
+    await expect(pass([haul({ liftOutActual: soon })])).rejects.toThrow(/still to come/)
+    await pass([haul({ liftOutActual: today })])
+    const [{ version = 0 } = {}] = (await rowsOf()).haulOut
+    await expect(pass([patch('haulOut', 'h', version, { launchActual: soon })])).rejects.toThrow(
+      /she was not launched then/,
+    )
+  })
+
+  it('starts no clock without its time', async () => {
+    const clock = (more: object) =>
+      create('clock', randomUUID(), { title: 'Pot', startedAt: 1, assumedC: 15, ...more })
+    await expect(pass([clock({ kind: 'pot' })])).rejects.toThrow(/pot life: it is on the data/)
+    await expect(pass([clock({ kind: 'cure' })])).rejects.toThrow(/needs a time to run to/)
+    await pass([clock({ kind: 'pot', closesH: 0.4 }), clock({ kind: 'cure', opensH: 16 })])
+  })
+
+  it('renames and removes a job whose title fills its field', async () => {
+    const long = 'x'.repeat(300)
+    const words = (verb: string) => ({ label: `${verb} ${long}` })
+    await pass([patch('job', 'deck', 1, { title: long })], words('Change') as never)
+    const history = await historyOf(refit)
+    expect(history[0]?.rows).toEqual([
+      expect.objectContaining({ before: { title: 'Deck' }, after: { title: long } }),
+    ])
+    const { items } = jobsRemoval(await rowsOf(), (await rowsOf()).job)
+    await pass([...items], words('Remove') as never)
+    expect((await rowsOf()).step).toEqual([])
+  })
+
+  it('is gone when the refit is removed, with a copy of the database from before', async () => {
+    await removeRefit(refit)
+    await expect(rowsOf()).rejects.toThrow(/no such refit/)
+    expect(readdirSync(join(folder, 'copies')).some((one) => one.includes('before-remove'))).toBe(
+      true,
+    )
+    await expect(removeRefit(refit)).rejects.toThrow(/no such refit/)
   })
 })
 

@@ -169,6 +169,16 @@ describe('bad input', () => {
   })
 })
 
+describe('words for undo', () => {
+  it('may carry a whole title, and no more than that', async () => {
+    const item = create('system', { name: 'Long', kind: 'finish', order: 'zz' })
+    expect((await change(item, { label: `Change ${'x'.repeat(500)}` })).status).toBe(200)
+    const { status, body } = await change(item, { label: 'x'.repeat(701) })
+    expect(status).toBe(422)
+    expect(body.message).toMatch(/too long/)
+  })
+})
+
 describe('the refit file', () => {
   const asRows = (bytes: Uint8Array) =>
     JSON.parse(new TextDecoder().decode(unzipSync(bytes)['refit.json'])) as {

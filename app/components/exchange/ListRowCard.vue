@@ -16,8 +16,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [chosen: boolean]; cell: [column: JobColumn, value: string] }>()
 const store = useRefitStore()
-const open = ref(false)
 const bad = computed(() => props.draft.problems.length > 0)
+/** What wants mending lies open. */
+const open = ref(bad.value)
 /** Columns a person may put right: those of the list, and the kind of work, which was guessed. */
 const editable = computed(() => [
   ...new Set([...props.columns.filter((one) => one !== 'skip'), 'operation' as const]),

@@ -14,10 +14,14 @@ interface Hit {
   readonly id: string
   readonly name: string
   readonly kind: string
+  /** Where it is and what it belongs to, found by as well. */
+  readonly about?: string
   readonly go: () => void
 }
 const mostShown = 12
 const at = (path: string) => () => void navigateTo(`/r/${store.refitId}/${path}`)
+const zoneName = (id: string | null) => store.rows.zone.find((one) => one.id === id)?.name ?? ''
+const systemName = (id: string | null) => store.rows.system.find((one) => one.id === id)?.name ?? ''
 const all = computed<Hit[]>(() => [
   ...views.value.map((view) => ({
     id: view.path,
@@ -35,6 +39,7 @@ const all = computed<Hit[]>(() => [
     id: job.id,
     name: job.title,
     kind: 'Job',
+    about: `${zoneName(job.zoneId)} ${systemName(job.systemId)}`,
     go: at(`jobs?job=${job.id}`),
   })),
   ...store.rows.step.map((step) => ({
@@ -66,7 +71,11 @@ const hits = computed(() => {
     return words.every((word) => name.includes(word)) ? 2 : 3
   }
   return all.value
-    .filter((hit) => words.every((word) => `${hit.name} ${hit.kind}`.toLowerCase().includes(word)))
+    .filter((hit) =>
+      words.every((word) =>
+        `${hit.name} ${hit.kind} ${hit.about ?? ''}`.toLowerCase().includes(word),
+      ),
+    )
     .map((hit) => ({ hit, rank: rank(hit) }))
     .sort((a, b) => a.rank - b.rank)
     .map(({ hit }) => hit)
@@ -88,6 +97,7 @@ function go(hit: Hit | null) {
         placeholder="A job, a step, a view, something to do"
         autocomplete="off"
         @change="asked = $event.target.value"
+        @keydown.esc.capture.stop="frame.close()"
         @keydown.enter.capture.stop.prevent="go(activeOption ?? hits[0] ?? null)"
       />
       <ComboboxOptions static class="mt-3">

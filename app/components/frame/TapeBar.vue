@@ -55,6 +55,13 @@ const flags = computed(() => {
       return { id: gate.id, at, label, left, shown, late: (daysLate ?? 0) > 0 }
     })
 })
+/** The sentence stands beside the names of the flags where they leave it its half, else beneath them. */
+const sentenceShare = 0.57
+const beside = computed(
+  () =>
+    width.value >= narrowPx &&
+    flags.value.every((flag) => !flag.shown || flag.left > width.value * sentenceShare),
+)
 </script>
 
 <template>
@@ -155,13 +162,16 @@ const flags = computed(() => {
           </text>
         </g>
       </svg>
-      <p class="cond max-w-full text-lg leading-tight max-sm:pt-0.5 sm:-mt-5 sm:w-[55%]">
+      <p
+        class="cond max-w-full text-lg leading-tight max-sm:pt-0.5"
+        :class="beside ? 'sm:-mt-5 sm:w-[55%]' : ''"
+      >
         <b class="font-semibold">{{ tape.earned }}</b>
         <span class="text-ink2 font-medium">
-          <span class="max-sm:hidden"> · {{ tape.week }}</span> ·
+          <span> · {{ tape.week }}</span> ·
           <span :class="{ 'text-redlead': tape.bad }">{{ tape.launch }}</span>
         </span>
-        <span v-if="tape.late" class="text-redlead max-sm:hidden"> — {{ tape.late }}</span>
+        <span v-if="tape.late" class="text-redlead"> — {{ tape.late }}</span>
       </p>
     </div>
   </NuxtLink>

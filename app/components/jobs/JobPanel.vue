@@ -77,7 +77,7 @@ async function writeSheet() {
 <template>
   <section
     :aria-label="job.title"
-    class="min-w-0 lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto lg:pb-4"
+    class="min-w-0 lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto lg:pb-4 print:max-h-none"
     @keydown.esc="emit('close')"
   >
     <h1 class="sr-only lg:hidden">{{ job.title }}</h1>

@@ -84,7 +84,9 @@ const bredSaid = computed(() => {
         >
       </span>
     </button>
-    <label class="flex w-9 shrink-0 cursor-pointer items-start justify-center pt-2.5 max-sm:w-11">
+    <label
+      class="no-print flex w-9 shrink-0 cursor-pointer items-start justify-center pt-2.5 max-sm:w-11"
+    >
       <span class="sr-only">Choose {{ listed.job.title }}</span>
       <input
         type="checkbox"

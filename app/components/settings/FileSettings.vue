@@ -1,6 +1,21 @@
 <script setup lang="ts">
+import { ref } from 'vue'
+
 /** Everything out: the refit file, the list of work, the calendar. */
 const store = useRefitStore()
+const { lastRefitId } = useDevice()
+const leaving = ref(false)
+const saved = ref(false)
+const wrong = ref('')
+async function removeRefit() {
+  try {
+    await api(`/api/refits/${store.refitId}`, { method: 'DELETE' })
+    lastRefitId.value = ''
+    await navigateTo('/?all')
+  } catch (error) {
+    wrong.value = sentenceOf(error)
+  }
+}
 const at = (rest: string) => `/api/refits/${store.refitId}/${rest}`
 </script>
 
@@ -10,9 +25,34 @@ const at = (rest: string) => `/api/refits/${store.refitId}/${rest}`
     <div class="mt-3 flex flex-wrap gap-3">
       <a class="btn" :href="at('export')" download>Refit file with pictures</a>
       <a class="btn" :href="at('jobs.csv')" download>List of work as CSV</a>
+      <a class="btn" :href="at('hours.csv')" download>Hours as CSV</a>
       <a class="btn" :href="at('calendar.ics')" download>Plan as a calendar</a>
       <NuxtLink class="btn" :to="`/bring?into=${store.refitId}`">Bring in a refit file</NuxtLink>
       <NuxtLink class="btn" :to="`/r/${store.refitId}/import`">Bring in a list of work</NuxtLink>
     </div>
+    <button class="btn mt-6" @click="((leaving = true), (saved = false), (wrong = ''))">
+      Remove this refit…
+    </button>
+    <UiDialog
+      :open="leaving"
+      :title="`Remove ${store.refit?.name ?? ''}`"
+      red
+      @close="leaving = false"
+    >
+      <p>
+        {{ store.rows.job.length }} jobs, {{ store.rows.step.length }} steps and
+        {{ store.rows.hoursEntry.length }} entries of hours go, and undo does not bring them back.
+        Save the refit file first: brought in again, it has them all. A copy of the database from
+        before stays in the data folder.
+      </p>
+      <p v-if="wrong" class="mt-2 text-redlead" role="alert">{{ wrong }}</p>
+      <div class="mt-4 flex flex-wrap gap-3">
+        <a class="btn btn-main" :href="at('export')" download @click="saved = true"
+          >Save the refit file</a
+        >
+        <button class="btn" :disabled="!saved" @click="removeRefit">Remove for good</button>
+        <button class="btn" @click="leaving = false">Keep it</button>
+      </div>
+    </UiDialog>
   </section>
 </template>

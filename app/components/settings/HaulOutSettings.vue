@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { Row } from '#core/model/entities'
+import { removal } from '#core/model/removal'
 import { addDays } from '#core/time/civil'
 
 /** Haul-outs and gates. A launch gate takes its date from its haul-out. */
@@ -10,6 +12,8 @@ const list = computed(() =>
   [...store.rows.haulOut].sort((a, b) => (a.liftOutAimed < b.liftOutAimed ? -1 : 1)),
 )
 const others = computed(() => store.rows.gate.filter((one) => one.kind !== 'launch'))
+type HaulOut = Row<'haulOut'>
+const toasts = useToastStore()
 const newGate = ref('')
 const newGateOn = ref<string | null>(null)
 const whens = [
@@ -42,6 +46,25 @@ async function addHaul() {
       patch: { name: `Launch ${list.value.length + 1}`, kind: 'launch', haulOutId },
     },
   ])
+}
+const leaving = ref<HaulOut | null>(null)
+const launchOf = (haul: HaulOut | null) =>
+  store.rows.gate.find((one) => one.kind === 'launch' && one.haulOutId === haul?.id)
+const jobsOf = (haul: HaulOut | null) =>
+  store.rows.job.filter((one) => one.gateId !== null && one.gateId === launchOf(haul)?.id).length
+async function removeHaul() {
+  const haul = leaving.value
+  leaving.value = null
+  if (!haul) return
+  const launch = launchOf(haul)
+  // Jobs of that launch were placed; they are to be placed again.
+  const items = removal(store.rows, 'haulOut', [haul.id]).map((item) =>
+    item.entity === 'job' && item.op === 'patch' && launch && 'gateId' in item.patch
+      ? { ...item, patch: { ...item.patch, placed: false } }
+      : item,
+  )
+  if (await store.attempt(`Remove ${haul.name}`, items))
+    toasts.say(`${haul.name} removed. z takes it back.`)
 }
 async function addGate() {
   if (newGate.value.trim() === '') return
@@ -105,8 +128,34 @@ async function addGate() {
           @update:model-value="hauls.edit(haul, { launchActual: $event })"
         />
       </div>
+      <button
+        class="btn btn-small mt-2"
+        :aria-label="`Remove haul-out ${haul.name}`"
+        @click="leaving = haul"
+      >
+        Remove
+      </button>
     </div>
     <button class="btn mt-3" @click="addHaul">Add a haul-out</button>
+    <UiDialog
+      :open="leaving !== null"
+      :title="`Remove ${leaving?.name ?? ''}`"
+      red
+      @close="leaving = null"
+    >
+      <p>
+        Its launch goes with it. {{ jobsOf(leaving) }}
+        {{ jobsOf(leaving) === 1 ? 'job waits' : 'jobs wait' }} for that launch: they stay, without
+        a gate, and want placing again. Save the refit file first; undo brings it back too.
+      </p>
+      <div class="mt-4 flex flex-wrap gap-3">
+        <a class="btn" :href="`/api/refits/${store.refitId}/export`" download
+          >Save the refit file</a
+        >
+        <button class="btn btn-main" @click="removeHaul">Remove the haul-out</button>
+        <button class="btn" @click="leaving = null">Keep it</button>
+      </div>
+    </UiDialog>
     <h3 class="mt-4">Other gates</h3>
     <ul>
       <li v-for="gate in others" :key="gate.id" class="flex flex-wrap items-end gap-3 py-1.5">

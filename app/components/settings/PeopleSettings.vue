@@ -19,7 +19,8 @@ const exceptionsOf = (id: string) =>
     .filter((one) => one.personId === id && one.on >= store.derived.today)
     .sort((a, b) => (a.on < b.on ? -1 : 1))
 const newName = ref('')
-const extraOn = ref<Record<string, string | null>>({})
+const away = ref<Person | null>(null)
+const extra = ref<Person | null>(null)
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
   (label, index) => ({ value: index + 1, label }),
 )
@@ -47,10 +48,6 @@ function toggleSkill(person: Person, skill: Person['skills'][number]) {
 }
 const addSlot = (personId: string) =>
   slots.add({ personId, weekday: 6, anchor: mondayOf(store.derived.today) })
-const addDay = (personId: string, kind: string) => {
-  const on = extraOn.value[personId] ?? store.derived.today
-  return days.add({ personId, on, kind })
-}
 const sayException = (one: Row<'personDay'>) =>
   `${sayDay(one.on)}: ${one.kind === 'cannotCome' ? "can't come" : `extra day ${one.from}–${one.to}`}${one.reason ? `, ${one.reason}` : ''}`
 </script>
@@ -132,14 +129,20 @@ const sayException = (one: Row<'personDay'>) =>
         </ul>
         <div class="mt-2 flex flex-wrap items-end gap-2">
           <button class="btn btn-small" @click="addSlot(person.id)">Add a weekday</button>
-          <UiDate
-            class="w-44"
-            :model-value="extraOn[person.id] ?? store.derived.today"
-            :label="`A date for ${person.name}`"
-            @update:model-value="extraOn[person.id] = $event"
-          />
-          <button class="btn btn-small" @click="addDay(person.id, 'cannotCome')">Can't come</button>
-          <button class="btn btn-small" @click="addDay(person.id, 'extraDay')">Extra day</button>
+          <button
+            class="btn btn-small"
+            :aria-label="`Days ${person.name} can't come`"
+            @click="away = person"
+          >
+            Can't come…
+          </button>
+          <button
+            class="btn btn-small"
+            :aria-label="`An extra day of ${person.name}`"
+            @click="extra = person"
+          >
+            Extra day…
+          </button>
         </div>
         <ul class="mt-1">
           <li v-for="one in exceptionsOf(person.id)" :key="one.id">
@@ -168,6 +171,8 @@ const sayException = (one: Row<'personDay'>) =>
         </div>
       </template>
     </div>
+    <AbsenceDialog v-if="away" :person="away" @close="away = null" />
+    <ExtraDayDialog v-if="extra" :person="extra" @close="extra = null" />
     <form class="mt-3 flex items-end gap-2" @submit.prevent="add">
       <UiText v-model="newName" label="Another person" />
       <button class="btn" type="submit">Add person</button>

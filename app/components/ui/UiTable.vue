@@ -35,7 +35,7 @@ defineProps<{
             v-for="column in columns"
             :key="column.key"
             class="px-2 py-1.5"
-            :class="{ 'text-right': column.number }"
+            :class="{ 'text-right whitespace-nowrap': column.number }"
           >
             <slot :name="column.key" :row="row" />
           </td>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, watch } from 'vue'
+import { sayFullDate } from '#core/time/say'
 
 /** The frame round every view of one refit: Tape, strip, clocks and the panels over them. */
 const route = useRoute()
@@ -8,8 +9,6 @@ const { lastRefitId, light } = useDevice()
 usePlannerStore()
 /** The waterline chart wants the whole width: its clocks lie in a strip. */
 const wide = computed(() => route.path.endsWith('/sequence'))
-/** Handed to somebody, or cut up: the Tape is not printed on these. */
-const bare = computed(() => /\/(work-order|bags\/labels)/.test(route.path))
 const { undo, asks, answer } = useUndo()
 useKeys(undo)
 useAlarms()
@@ -23,7 +22,15 @@ watch(
   { immediate: true },
 )
 onBeforeUnmount(() => store.close())
+/** On paper every page says which boat, when, and which page of how many. */
+const labels = computed(() => route.path.endsWith('/bags/labels'))
+const quoted = (text: string) => text.replace(/[\\"<>\n]/g, ' ')
+const foot = computed(
+  () =>
+    `@page { size: A4; margin: ${labels.value ? '8mm 10mm 12mm' : '14mm 14mm 18mm'}; @bottom-left { content: "${quoted(store.refit?.boatName ?? '')} · ${store.refit ? sayFullDate(store.derived.today) : ''}" } @bottom-right { content: "page " counter(page) " of " counter(pages) } }`,
+)
 useHead({
+  style: [{ innerHTML: foot, key: 'page-foot' }],
   title: () => (store.refit ? `${store.refit.boatName} · Inch Ahead` : 'Inch Ahead'),
   htmlAttrs: { 'data-light': () => light.value },
 })
@@ -37,11 +44,14 @@ useHead({
   </div>
   <div v-else class="mx-auto max-w-[1680px] max-sm:pb-16">
     <a href="#view" class="sr-only focus:not-sr-only">To the view</a>
-    <header class="overflow-x-clip px-3 sm:px-5" :class="{ 'no-print': bare }">
+    <header class="no-print overflow-x-clip px-3 sm:px-5">
       <TapeBar />
       <div class="sm:mt-2"><ViewStrip /></div>
     </header>
-    <div class="border-t-[3px] border-ink" :class="{ 'lg:grid lg:grid-cols-[1fr_15rem]': !wide }">
+    <div
+      class="border-ink not-print:border-t-[3px]"
+      :class="{ 'lg:grid lg:grid-cols-[1fr_15rem]': !wide }"
+    >
       <div
         class="border-rule px-3 pt-2 sm:px-5"
         :class="{ 'order-2 lg:border-l lg:px-4 lg:pt-4': !wide }"
@@ -55,7 +65,12 @@ useHead({
             The program on this machine does not answer. Trying again every few seconds.
           </p>
         </div>
-        <NuxtPage v-else />
+        <template v-else>
+          <p v-if="!store.connected" class="no-print text-redlead lg:hidden" role="status">
+            No connection. What you see may be old.
+          </p>
+          <NuxtPage />
+        </template>
       </main>
     </div>
     <PhoneBar />

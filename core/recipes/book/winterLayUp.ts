@@ -11,8 +11,14 @@ export const winterLayUp: Recipe = {
   purpose: 'float',
   system: 'safety',
   inputs: [
-    input('lengthM', 'Length to cover', 'm', [2, 12, 40], 'Stem to stern.', { drawing: 'line' }),
-    input('beamM', 'Beam', 'm', [1, 3.7, 12], 'Widest.', { drawing: 'section' }),
+    input('lengthM', 'Length to cover', 'm', [2, 12, 40], 'Stem to stern.', {
+      drawing: 'line',
+      ofBoat: 'loaM',
+    }),
+    input('beamM', 'Beam', 'm', [1, 3.7, 12], 'Widest.', {
+      drawing: 'section',
+      ofBoat: 'beamM',
+    }),
     input('antifreezeL', 'Antifreeze', 'L', [0, 10, 200], 'Engine, heads, traps.'),
     input('visits', 'Visits', 'pieces', [1, 5, 12], 'One a month.', counted),
   ],

@@ -19,7 +19,7 @@ const columns = [
 const sums = [
   { key: 'name', label: '' },
   { key: 'work', label: 'Work', number: true },
-  { key: 'other', label: 'Travel, set-up, clean-up', number: true },
+  { key: 'other', label: 'Way and set-up', number: true },
   { key: 'all', label: 'Together', number: true },
 ]
 const entries = computed(() =>

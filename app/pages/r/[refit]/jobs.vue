@@ -107,15 +107,15 @@ async function add() {
     <div :class="{ 'max-lg:hidden': job }" class="min-w-0">
       <GateNote :figures="store.derived.launch" />
       <div class="flex flex-wrap items-end justify-between gap-2">
-        <h1 :class="{ 'lg:hidden': !job }">Jobs</h1>
+        <h1 :class="{ 'lg:hidden print:block!': !job }">Jobs</h1>
         <UiSelect
           v-model="grouping"
-          class="w-44"
+          class="no-print w-44"
           label="In which order"
           hide-label
           :options="groupings"
         />
-        <div class="flex flex-wrap gap-2">
+        <div class="no-print flex flex-wrap gap-2">
           <NuxtLink
             v-if="toPlace > 0"
             class="btn btn-small btn-red"
@@ -144,7 +144,7 @@ async function add() {
         Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ shown.length }} jobs.
         <button class="underline" @click="zoneId = null">Show all</button>
       </p>
-      <form v-if="!showFound" class="mt-2 flex items-end gap-2" @submit.prevent="add">
+      <form v-if="!showFound" class="no-print mt-2 flex items-end gap-2" @submit.prevent="add">
         <UiText
           v-model="newJob"
           class="grow"
