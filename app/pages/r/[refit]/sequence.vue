@@ -56,6 +56,12 @@ const range = computed(() => {
   const to = addDays(launch, 12)
   return { from, to: to < addDays(store.derived.today, 28) ? addDays(store.derived.today, 28) : to }
 })
+/** What cannot be done and does not stand in this gate's own note. */
+const elsewhere = computed(() =>
+  (plan.value?.reasons ?? [])
+    .map((reason) => reason.message)
+    .filter((message) => !said.value?.because.includes(message)),
+)
 const title = computed(() => said.value?.title ?? 'No gate is set yet')
 const gates = computed(() =>
   store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
@@ -131,15 +137,15 @@ function openStep(stepId: string) {
         @update:model-value="chosenGate = $event"
       />
       <section
-        v-if="plan && plan.reasons.length > 0"
+        v-if="elsewhere.length > 0"
         class="my-3 border-l-4 border-redlead bg-redlead-tint px-3 py-2"
       >
         <h3>
-          {{ plan.reasons.length }} {{ plan.reasons.length === 1 ? 'thing' : 'things' }} cannot be
-          done as it stands
+          {{ elsewhere.length }} {{ elsewhere.length === 1 ? 'thing' : 'things' }} cannot be done as
+          it stands
         </h3>
         <ul class="mt-1 list-disc pl-4">
-          <li v-for="reason in plan.reasons" :key="reason.message">{{ reason.message }}</li>
+          <li v-for="reason in elsewhere" :key="reason">{{ reason }}</li>
         </ul>
       </section>
       <GateNote :figures="gate" quiet />
