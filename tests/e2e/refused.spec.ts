@@ -1,0 +1,156 @@
+/** What is refused does not act, and what was typed is there to be mended. */
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+let base = ''
+test.beforeAll(async () => {
+  await server.start({ INCH_AHEAD_SEED: 'demo' })
+  base = `${server.url}/r/${await server.refitId()}`
+})
+test.afterAll(() => server.end())
+
+const settings = async (page: Page) => {
+  await page.goto(`${base}/settings`)
+  await expect(page.getByRole('heading', { name: 'Haul-outs and gates' })).toBeVisible()
+}
+
+test('a refused edit stands at its field with what is stored, and can be mended there', async ({
+  page,
+}) => {
+  await settings(page)
+  // A name that is there already: refused by the server, said beneath the field and nowhere else.
+  const name = page.getByLabel('Haul-out', { exact: true }).nth(1)
+  await name.fill('Haul-out one')
+  await name.press('Enter')
+  await expect(
+    page.getByText(/called "Haul-out one" already.*Still stored: Haul-out two\./),
+  ).toBeVisible()
+  await expect(name).toHaveValue('Haul-out one')
+  await name.fill('Haul-out B')
+  await name.press('Enter')
+  await expect(page.getByText(/Still stored/)).toHaveCount(0)
+
+  // Dates: read as people write them, refused when they have not been yet, given back by Escape.
+  const launched = page.getByLabel('Launched on', { exact: true }).nth(1)
+  await launched.fill('25/5/2027')
+  await launched.press('Enter')
+  await expect(
+    page.getByText(/Tue 25 May 2027 is still to come.*Still stored: nothing/),
+  ).toBeVisible()
+  await launched.press('Escape')
+  await expect(launched).toHaveValue('')
+  await launched.fill('05/06/2027')
+  await launched.press('Enter')
+  await expect(page.getByText('Is it Sat 5 Jun 2027 or Thu 6 May 2027?')).toBeVisible()
+  await launched.press('Escape')
+
+  // An absence of two weeks in one go; the same again is nothing new.
+  for (const said of ['12 days; 2 down already.', 'All these days are down already.']) {
+    await page.getByRole('button', { name: "Days Piet can't come" }).click()
+    await page.getByLabel('From', { exact: true }).last().fill('19 Apr 2027')
+    await page.getByLabel('To, that day too', { exact: true }).fill('2 May 2027')
+    await page.getByLabel('Why').click()
+    if (said.startsWith('All')) await page.getByRole('button', { name: 'Keep it' }).click()
+    await expect(page.getByText(said)).toBeVisible()
+    if (!said.startsWith('All')) await page.getByRole('button', { name: 'Keep it' }).click()
+    else await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+
+  // A pot has no clock without its pot life, which is read as it is said.
+  await page.locator('body').press('k')
+  const dialog = page.getByRole('dialog', { name: 'Start a clock' })
+  await expect(dialog.getByLabel('What is curing')).toBeFocused()
+  await page.keyboard.type('Putty')
+  await dialog.getByRole('button', { name: 'Start' }).click()
+  await expect(dialog.getByRole('alert').first()).toContainText('pot life: it is on the data sheet')
+  await dialog.getByLabel('Pot life', { exact: true }).fill('20 min')
+  await dialog.getByRole('button', { name: 'Start' }).click()
+  await expect(page.getByRole('button', { name: /Putty: .*Open the clock/ })).toBeVisible()
+})
+
+test('another window overwrites nothing that is being typed, and a clash waits until it is decided', async ({
+  browser,
+}) => {
+  const open = async () => {
+    const page = await (await browser.newContext()).newPage()
+    await page.goto(`${base}/jobs?job=lids`)
+    await expect(page.getByRole('region', { name: 'Locker lid ribs' })).toBeVisible()
+    return page
+  }
+  const [one, other] = [await open(), await open()]
+  const step = (page: Page) => page.getByLabel('Step 1', { exact: true })
+  await step(other).focus()
+  await other.keyboard.press('End')
+  await other.keyboard.type(' by hand')
+  const typed = await step(other).inputValue()
+  await step(one).fill('Theirs')
+  await step(one).press('Enter')
+  await expect(other.getByText('Another window saved "Theirs" here meanwhile.')).toBeVisible()
+  await expect(step(other)).toHaveValue(typed)
+  // Leaving decides nothing; Enter does.
+  await other.getByLabel('Next step').focus()
+  await one.waitForTimeout(500)
+  await expect(step(one)).toHaveValue('Theirs')
+  await step(other).press('Enter')
+  await expect(step(one)).toHaveValue(typed)
+
+  // Without events, both change the same: closed without a choice, the change waits in sight.
+  await other.route('**/events', (route) => route.abort())
+  await other.reload()
+  await expect(step(other)).toHaveValue(typed)
+  await other.waitForTimeout(1500)
+  await step(one).fill('First')
+  await step(one).press('Enter')
+  await one.waitForTimeout(500)
+  await step(other).fill('Second')
+  await step(other).press('Enter')
+  const dialog = other.getByRole('dialog', { name: 'Somebody else changed this too' })
+  await expect(dialog).toBeVisible()
+  await other.keyboard.press('Escape')
+  await expect(other.getByText(/Not saved yet: “Change/)).toBeVisible()
+  await other.getByRole('button', { name: 'Decide now' }).click()
+  await expect(dialog.getByRole('cell', { name: 'Second', exact: true })).toBeVisible()
+  await dialog.getByRole('button', { name: 'Keep yours' }).click()
+  await expect(step(one)).toHaveValue('Second')
+  await expect(other.getByText(/Not saved yet/)).toHaveCount(0)
+
+  // History says from what to what.
+  await one.goto(`${base}/history`)
+  await expect(one.getByText('Step of step “Second”: First → Second')).toBeVisible()
+})
+
+test('a job opened far down is seen from its head, Escape goes back, and paper has no boxes', async ({
+  page,
+}) => {
+  await page.goto(`${base}/jobs`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  const row = page.locator('[data-job="lids"] > button')
+  await row.scrollIntoViewIfNeeded()
+  await row.click()
+  const panel = page.getByRole('region', { name: 'Locker lid ribs' })
+  await expect(panel.getByLabel('Job', { exact: true })).toBeInViewport()
+  expect(await panel.evaluate((one) => one.contains(document.activeElement))).toBe(true)
+  await page.keyboard.press('Escape')
+  await expect(panel).toHaveCount(0)
+  await expect(row).toBeFocused()
+  await expect(row).toBeInViewport()
+
+  // The best hit by Enter.
+  await page.keyboard.press('/')
+  await page.getByLabel('Find', { exact: true }).fill('locker lid ribs')
+  await page.keyboard.press('Enter')
+  await expect(panel).toBeVisible()
+
+  await page.goto(`${base}/log`)
+  await page.getByRole('link', { name: /Rebuild the mast step/ }).click()
+  await expect(page.getByLabel('What', { exact: true }).first()).toHaveValue(
+    'Rebuild the mast step',
+  )
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('textbox')).toHaveCount(0)
+  await expect(page.getByRole('link', { name: /^The Tape/ })).toBeHidden()
+  await expect(page.getByRole('definition').getByText('Sable Wren')).toBeVisible()
+})
