@@ -51,6 +51,7 @@ const shots = [
   ['log', `/r/${id}/log`, wide],
   ['as-built', `/r/${id}/log/sheet-side-deck`, wide],
   ['week', `/r/${id}/week`, wide],
+  ['hours', `/r/${id}/hours`, wide],
   ['settings', `/r/${id}/settings`, wide],
   ['import', `/r/${id}/import`, wide],
   ['start', '/start', wide],

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { addDays, minutesOf } from '#core/time/civil'
+import { minutesOf } from '#core/time/civil'
 import { sayFullDate } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import type { ChangeItem } from '#core/model/changes'
-import { starterChanges, starterTrip } from '#core/model/starter'
+import { firstAim, starterChanges, starterTrip } from '#core/model/starter'
 import { isZone } from '#core/time/zone'
 import { isCurrency } from '#core/money/money'
 
@@ -26,8 +26,9 @@ const answers = reactive({
   to: '17:00',
   travelMin: 45 as number | null,
   alreadyAshore: true,
-  liftOutOn: today,
-  launchOn: addDays(today, 84),
+  /** Nobody but the owner knows: no day is put in for it. */
+  liftOutOn: null as string | null,
+  launchOn: firstAim(today),
   zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
   currency: 'EUR',
 })
@@ -57,12 +58,17 @@ const minutesThere = computed(
 /** The first thing that keeps us from starting, as a sentence; '' when nothing does. */
 function missing(): string {
   if (answers.boatName.trim() === '') return 'What is the boat called?'
-  if (answers.loaM === null) return 'How long is she? The Tape is as long as the boat.'
+  if (answers.loaM === null || answers.liftOutOn === null)
+    return 'How long is she? The Tape is as long as the boat.'
   if (answers.loaM < 2 || answers.loaM > 60) return 'A length from 2 to 60 m, please.'
   if (answers.lead.trim() === '') return 'Who works on her? At least one name.'
   if (answers.lead.trim() === answers.partner.trim()) return 'Two people need two names.'
   if (answers.weekdays.length === 0) return 'On which days do you come? Tick at least one.'
   if (answers.to <= answers.from) return 'The day ends before it begins. Put the later time last.'
+  if (answers.liftOutOn === null)
+    return answers.alreadyAshore
+      ? 'When was she lifted out? About will do.'
+      : 'When will she be lifted out? About will do.'
   if (minutesThere.value <= 0)
     return `${answers.from} to ${answers.to}, with ${formatHours((2 * (answers.travelMin ?? 0)) / 60)} on the way and ${formatHours(tripMin / 60)} to set up and pack up, leaves no time on her. Come for longer, or give the minutes one way again.`
   if (answers.alreadyAshore && answers.liftOutOn > today)
@@ -78,7 +84,8 @@ function missing(): string {
 
 async function begin() {
   wrong.value = missing()
-  if (wrong.value !== '' || answers.loaM === null) return
+  const { liftOutOn } = answers
+  if (wrong.value !== '' || answers.loaM === null || liftOutOn === null) return
   const refitId = newId()
   const week = { weekdays: answers.weekdays, from: answers.from, to: answers.to }
   const people = [answers.lead, answers.partner]
@@ -90,6 +97,7 @@ async function begin() {
     {
       ...answers,
       loaM: answers.loaM,
+      liftOutOn,
       boatName: answers.boatName.trim(),
       people,
       travelMin: answers.travelMin ?? 0,
@@ -197,7 +205,7 @@ async function send(make: () => Promise<string>, view: string) {
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-2">
         <legend class="cond pr-3 text-xl">4 When was or will she be lifted out?</legend>
         <UiChoice v-model="shore" label="Now" :options="shoreChoices" />
-        <UiDate v-model="answers.liftOutOn" label="Lift-out" />
+        <UiDate v-model="answers.liftOutOn" label="Lift-out" may-be-empty />
       </fieldset>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-3">
         <legend class="cond pr-3 text-xl">5 When do you aim to launch?</legend>

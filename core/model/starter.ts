@@ -1,6 +1,7 @@
 /** What a new refit begins with: places on the boat, systems, places ashore, the season and its gate. */
 import type { ChangeItem } from './changes'
 import type { EntityName } from './entities'
+import { addDays, dayNumber, weekdayOf } from '../time/civil'
 import { keysAfter } from './order'
 import { systemKinds } from './words'
 import type { Strake } from './words'
@@ -34,6 +35,17 @@ const zones: readonly (readonly [string, Side, boolean, Strake])[] = [
 ]
 
 /** The five answers a new refit is made from. */
+/** Days of the week on which a yard lifts until the owner says otherwise: 1 Monday to 5 Friday. */
+const starterLifts = [1, 2, 3, 4, 5] as const
+
+/** A first aim for the launch: twelve weeks on, or the last day before on which the yard lifts. */
+export function firstAim(today: string): string {
+  const lifts: readonly number[] = starterLifts
+  let on = addDays(today, 84)
+  while (!lifts.includes(weekdayOf(dayNumber(on)))) on = addDays(on, -1)
+  return on
+}
+
 /** Minutes to set up and pack up at the boat until the owner says otherwise. */
 export const starterTrip = { setUpMin: 30, packUpMin: 30 } as const
 
@@ -89,7 +101,7 @@ export function starterChanges(
     name: 'The yard',
     kind: 'yard',
     ...trip,
-    liftWeekdays: [1, 2, 3, 4, 5],
+    liftWeekdays: [...starterLifts],
   })
   make('place', { name: 'The berth', kind: 'berth', ...trip })
   make('place', {

@@ -136,7 +136,9 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
       case 'aim':
         return 'What is planned before it is done by then; the aimed date is kept.'
       case 'liftDay':
-        return 'The yard lifts on set days: this is the first one after what is planned is done.'
+        return binding.aimed
+          ? 'The yard lifts on set days, and not on the aimed one: this is the first after it.'
+          : 'The yard lifts on set days: this is the first one after what is planned is done.'
       case 'bondWindow':
         return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`
       case 'weather':

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bigRefit } from '../../demo/bigRefit'
 import type { RefitRows } from '../model/refit'
+import { firstAim } from '../model/starter'
 import type { StoredPlan } from '../model/stored'
 import { derive } from '../progress/derive'
 import { sayGate } from '../progress/gateWords'
@@ -63,6 +64,22 @@ describe('what is said of a gate', () => {
     const said = saidOf(yardRefit(), 'launch')
     expect(said).toMatchObject({ standing: 'dated', title: 'Launch keeps 6 May', leavesOut: [] })
     expect(said.short).toBe('launch planned 6 May')
+  })
+
+  it('keeps no aimed date on which the yard does not lift, and says so', () => {
+    const rows = yardRefit()
+    const [haul] = rows.haulOut
+    // A Saturday; the lifts go on on Monday 10 May.
+    rows.haulOut = haul ? [{ ...haul, launchAimed: '2027-05-08' }] : []
+    const said = saidOf(rows, 'launch')
+    expect(said.title).toBe('Launch is planned for 10 May, not 8 May')
+    expect(said.chain[0]).toMatchObject({
+      title: 'Launch, Mon 10 May 2027',
+      why: 'The yard lifts on set days, and not on the aimed one: this is the first after it.',
+    })
+    // Twelve weeks from a Saturday is a Saturday: the first aim is the Friday before.
+    expect(firstAim('2027-04-17')).toBe('2027-07-09')
+    expect(firstAim('2027-04-16')).toBe('2027-07-09')
   })
 
   it('has no date with work nobody can do, and names the work', () => {

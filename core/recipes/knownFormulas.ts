@@ -7,6 +7,7 @@ import { fasteningsWithSpares } from '../fastening/count'
 import { cableMm2, fuseA } from '../electrics/cable'
 import { clearanceMm, washersMm } from '../fastening/threads'
 import { flatLengthMm } from '../geometry/bend'
+import { underwaterAreaM2 } from '../geometry/underwaterArea'
 import { cupPlan } from '../laminate/cupPlan'
 import { filletMlPerM } from '../laminate/fillet'
 import { foamLiquidL } from '../laminate/foam'
@@ -162,6 +163,11 @@ export const knownFormulas: Readonly<Record<string, KnownFormula>> = {
   cableMm2: formula(['run m', 'load A', 'volts', 'drop %'], 'cable, mm²', cableMm2),
   fuseA: formula(['load A'], 'fuse, A', fuseA),
   clearanceMm: formula(['size mm'], 'clearance hole, mm', clearanceMm),
+  underwaterM2: formula(
+    ['k', 'waterline m', 'beam m', 'draught m'],
+    'underwater hull, m²',
+    underwaterAreaM2,
+  ),
   spans: formula(
     ['length m', 'longest m'],
     'equal spans',

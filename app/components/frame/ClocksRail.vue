@@ -61,9 +61,12 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
         {{ sayFullDate(store.derived.today) }}, {{ clockTimeOf(time.now, store.derived.clock) }}
       </p>
       <p v-if="store.derived.ashore" class="text-ink2">
-        ashore day {{ store.derived.ashore.day }} ·
-        {{ formatMoney(store.derived.ashore.costPerDayMinor, store.refit?.currency ?? 'EUR') }} a
-        day
+        ashore day {{ store.derived.ashore.day
+        }}<template v-if="store.derived.ashore.costPerDayMinor > 0">
+          ·
+          {{ formatMoney(store.derived.ashore.costPerDayMinor, store.refit?.currency ?? 'EUR') }} a
+          day</template
+        >
       </p>
       <p v-if="!store.connected" class="text-redlead" role="status">
         No connection. What you see may be old.

@@ -18,7 +18,8 @@ export type Binding =
   /** The launch keeps its aimed or booked date though all is ready. */
   | { readonly kind: 'aim'; readonly haulOutId: string }
   /** The yard does not lift before. */
-  | { readonly kind: 'liftDay'; readonly haulOutId: string }
+  /** `aimed`: the aimed day itself is none, and it is the first after it. */
+  | { readonly kind: 'liftDay'; readonly haulOutId: string; readonly aimed?: true }
   /** Held back, so that the step follows within its bond window. */
   | { readonly kind: 'bondWindow'; readonly stepId: string; readonly after: string | null }
   /** More than a week ahead a step that needs weather is given what the month's days ask for. */

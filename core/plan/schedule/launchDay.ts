@@ -46,6 +46,9 @@ export function launchDay(
     at = liftFrom(at + 1)
   }
   if (at > first) return { at, binding: { kind: 'calendar', until: at } }
+  // Aimed for a day on which the yard does not lift: the first lift after it, and that is what holds.
+  const later = clock.dayOf(at) > clock.dayOf(aim)
+  if (held && later) return { at, binding: { kind: 'liftDay', haulOutId: haulOut.id, aimed: true } }
   if (held) return { at, binding: { kind: 'aim', haulOutId: haulOut.id } }
   const waits = clock.dayOf(at) > clock.dayOf(readyAt)
   return { at, binding: waits ? { kind: 'liftDay', haulOutId: haulOut.id } : readyBinding }

@@ -19,7 +19,7 @@ export const stripBarrierAntifoul: Recipe = {
       'About k × waterline × (beam + draught): k 1 full, 0.75 moderate, 0.5 light.',
       {
         drawing: 'underwater',
-        ofBoat: '0.75 * lwlM * (beamM + draughtM)',
+        ofBoat: 'underwaterM2(0.75, lwlM, beamM, draughtM)',
       },
     ),
     input('filmUm', 'Barrier, dry film a coat', 'µm', [40, 125, 400], 'From its data sheet.', {

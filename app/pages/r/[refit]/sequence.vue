@@ -83,8 +83,8 @@ function openStep(stepId: string) {
     <div class="min-w-0">
       <div class="flex flex-wrap items-center justify-between gap-2">
         <h1>What holds the {{ gate?.gate.name.toLowerCase() ?? 'launch' }}</h1>
-        <UiCheck v-model="allWork" label="All work" />
-        <div class="flex gap-2" role="group" aria-label="How much time">
+        <UiCheck v-model="allWork" class="no-print" label="All work" />
+        <div class="no-print flex gap-2" role="group" aria-label="How much time">
           <button
             v-for="one in scales"
             :key="one.value"
