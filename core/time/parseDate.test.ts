@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { addDays } from './civil'
+import { datesFromTo } from './span'
 import { parseDate } from './parseDate'
 import { sayFullDate } from './say'
 
@@ -50,4 +51,23 @@ describe('a date as people write it', () => {
         expect(value(sayFullDate(date))).toBe(date)
       }),
     ))
+})
+
+describe('a stretch of days', () => {
+  it('has both its ends, and only the weekdays asked for', () => {
+    expect(datesFromTo('2027-04-30', '2027-05-02')).toEqual([
+      '2027-04-30',
+      '2027-05-01',
+      '2027-05-02',
+    ])
+    // Saturday 1 and Sunday 2 May 2027.
+    expect(datesFromTo('2027-04-26', '2027-05-02', [6, 7])).toEqual(['2027-05-01', '2027-05-02'])
+    expect(datesFromTo('2027-05-02', '2027-05-02')).toEqual(['2027-05-02'])
+  })
+
+  it('is empty when it runs backwards or over a year', () => {
+    expect(datesFromTo('2027-05-02', '2027-05-01')).toEqual([])
+    expect(datesFromTo('2027-01-01', '2028-01-01')).toHaveLength(366)
+    expect(datesFromTo('2027-01-01', '2028-01-02')).toEqual([])
+  })
 })

@@ -40,7 +40,10 @@ const patch = (
   baseVersion,
   patch: fields as Record<string, unknown>,
 })
-const pass = (items: ChangeItem[], more: { deviceId?: string; changeId?: string } = {}) =>
+const pass = (
+  items: ChangeItem[],
+  more: { deviceId?: string; changeId?: string; label?: string; quiet?: boolean } = {},
+) =>
   passDoor(refit, {
     changeId: randomUUID(),
     deviceId: 'laptop',
@@ -304,18 +307,20 @@ describe('what has happened and what is there already', () => {
     await expect(pass([clock({ kind: 'pot' })])).rejects.toThrow(/pot life: it is on the data/)
     await expect(pass([clock({ kind: 'cure' })])).rejects.toThrow(/needs a time to run to/)
     await pass([clock({ kind: 'pot', closesH: 0.4 }), clock({ kind: 'cure', opensH: 16 })])
+    // A refit brought in whole may have one from before this was asked.
+    await pass([clock({ kind: 'pot' })], { quiet: true })
   })
 
   it('renames and removes a job whose title fills its field', async () => {
     const long = 'x'.repeat(300)
     const words = (verb: string) => ({ label: `${verb} ${long}` })
-    await pass([patch('job', 'deck', 1, { title: long })], words('Change') as never)
+    await pass([patch('job', 'deck', 1, { title: long })], words('Change'))
     const history = await historyOf(refit)
     expect(history[0]?.rows).toEqual([
       expect.objectContaining({ before: { title: 'Deck' }, after: { title: long } }),
     ])
     const { items } = jobsRemoval(await rowsOf(), (await rowsOf()).job)
-    await pass([...items], words('Remove') as never)
+    await pass([...items], words('Remove'))
     expect((await rowsOf()).step).toEqual([])
   })
 
