@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { clockState } from '#core/cure/clockState'
+import { byUrgency, clockState } from '#core/cure/clockState'
 import type { ClockState } from '#core/cure/clockState'
 import type { Clock } from '#core/model/entities'
 import { formatCountdown } from '#core/units/hours'
@@ -19,8 +19,6 @@ export interface ShownClock {
   readonly openAtShare: number
   readonly nowShare: number
   readonly alarming: boolean
-  /** Run out: it comes before all that still run. */
-  readonly over: boolean
 }
 
 const openWord = {
@@ -58,11 +56,7 @@ export function useClocks() {
       .map(({ clock, state }) =>
         show(clock, state, time.now, store.derived.clock, store.refit?.units ?? 'metric'),
       )
-      .sort(
-        (a, b) =>
-          Number(b.over) - Number(a.over) ||
-          (a.state.nextAt ?? Infinity) - (b.state.nextAt ?? Infinity),
-      ),
+      .sort((a, b) => byUrgency(time.now)(a.state, b.state)),
   )
   return { clocks }
 }
@@ -88,7 +82,6 @@ function show(
     said: said(clock, state, now, zone, units),
     openAtShare: state.opensAt === null ? 0 : share(state.opensAt),
     nowShare: share(now),
-    over,
     alarming: over || (next !== null && next - now < 30 * 60_000),
   }
 }

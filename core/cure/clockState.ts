@@ -93,3 +93,13 @@ export function clockState(
     tempC: temperatureAt(now),
   }
 }
+
+/** Nothing more is to come of it: a pot gone off, a bond window shut, a cure done, or one that never will be. */
+export const hasRunOut = (state: Pick<ClockState, 'nextAt'>, now: number): boolean =>
+  state.nextAt === null || now >= state.nextAt
+
+/** Order in which clocks want to be looked at: those run out first, then the next to change. */
+export const byUrgency =
+  (now: number) =>
+  (a: Pick<ClockState, 'nextAt'>, b: Pick<ClockState, 'nextAt'>): number =>
+    Number(hasRunOut(b, now)) - Number(hasRunOut(a, now)) || (a.nextAt ?? 0) - (b.nextAt ?? 0)

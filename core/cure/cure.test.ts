@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { newRow } from '../model/newRow'
-import { clockState, temperatureFrom } from './clockState'
+import { byUrgency, clockState, temperatureFrom } from './clockState'
 import { aboveDew, dewPointC, hourAgainst } from './dewPoint'
 import { cureRate, doseHours, doseReachedAt, potLifeForMass } from './dose'
 
@@ -137,5 +137,24 @@ describe('dew point', () => {
     expect(aboveDew(8.2, 5.2)).toBe(true)
     expect(aboveDew(4.4, 1.4)).toBe(true)
     expect(aboveDew(8.1, 5.2)).toBe(false)
+  })
+})
+
+describe('the order of clocks', () => {
+  it('has those run out first, whatever was started when, then the next to change', () => {
+    const clocks = [
+      { id: 'in an hour', nextAt: 11 },
+      { id: 'never', nextAt: null },
+      { id: 'soon', nextAt: 10.5 },
+      { id: 'just gone', nextAt: 10 },
+      { id: 'tomorrow', nextAt: 34 },
+    ]
+    expect([...clocks].sort(byUrgency(10)).map((one) => one.id)).toEqual([
+      'never',
+      'just gone',
+      'soon',
+      'in an hour',
+      'tomorrow',
+    ])
   })
 })
