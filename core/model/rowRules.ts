@@ -319,34 +319,6 @@ function sameName(
   )
 }
 
-/** Steps a refit and a job may have. */
-const mostSteps = 10_000
-const mostJobSteps = 200
-
-function crowdedJob(rows: RefitRows): FieldProblem[] {
-  const counts = new Map<string, number>()
-  for (const step of rows.step) counts.set(step.jobId, (counts.get(step.jobId) ?? 0) + 1)
-  const [jobId, many] = [...counts].find(([, count]) => count > mostJobSteps) ?? []
-  return jobId === undefined
-    ? []
-    : [
-        problem(
-          'step.jobId',
-          `"${rows.job.find((job) => job.id === jobId)?.title}" would have ${many} steps; a job holds up to ${mostJobSteps}. Split the job in two.`,
-        ),
-      ]
-}
-
-/** What a refit as a whole must keep. */
-export const checkRefit = (rows: RefitRows): FieldProblem[] => [
-  ...when(
-    rows.step.length > mostSteps,
-    'step.jobId',
-    `A refit holds up to ${mostSteps.toLocaleString('en')} steps; this would make ${rows.step.length.toLocaleString('en')}. Merge small steps, or begin a second refit.`,
-  ),
-  ...crowdedJob(rows),
-]
-
 /** Everything wrong with a row among the rows it will live with; `today` in the refit's zone, null for a whole refit. */
 export function checkRow<Name extends EntityName>(
   entity: Name,

@@ -9,6 +9,7 @@ function worked() {
   const rows = emptyRefit('Europe/Dublin')
   add(rows, 'person', 'ida', { name: 'Ida', order: 'b' })
   add(rows, 'person', 'tam', { name: 'Tam', order: 'c' })
+  add(rows, 'person', 'abe', { name: 'Abe', order: 'd' })
   job(rows, 'deck', { title: 'Deck' })
   step(rows, 'deck', 'cut', { title: 'Cut' })
   const hours = (id: string, personId: string, on: string, much: number, more: object = {}) =>
@@ -16,6 +17,8 @@ function worked() {
   hours('a', 'ida', '2027-04-10', 3, { stepId: 'cut', jobId: 'deck' })
   hours('b', 'tam', '2027-04-10', 2.5, { stepId: 'cut', jobId: 'deck' })
   hours('c', 'ida', '2027-04-11', 1, { kind: 'travel' })
+  hours('e', 'abe', '2027-04-12', 1, { stepId: 'cut', jobId: 'deck' })
+  hours('f', 'abe', '2027-04-12', 1.5, { kind: 'setUp' })
   // It was not three hours but four, and on the day before.
   hours('d', 'ida', '2027-04-09', 4, { stepId: 'cut', jobId: 'deck', correctsId: 'a' })
   return rows
@@ -26,11 +29,12 @@ describe('hours written down', () => {
     const { byPerson, byJob } = hoursTotals(worked())
     expect(byPerson).toEqual([
       { id: 'ida', name: 'Ida', workHours: 4, otherHours: 1 },
+      { id: 'abe', name: 'Abe', workHours: 1, otherHours: 1.5 },
       { id: 'tam', name: 'Tam', workHours: 2.5, otherHours: 0 },
     ])
     expect(byJob).toEqual([
-      { id: 'deck', name: 'Deck', workHours: 6.5, otherHours: 0 },
-      { id: '', name: 'On no job', workHours: 0, otherHours: 1 },
+      { id: 'deck', name: 'Deck', workHours: 7.5, otherHours: 0 },
+      { id: '', name: 'On no job', workHours: 0, otherHours: 2.5 },
     ])
   })
 
@@ -39,6 +43,8 @@ describe('hours written down', () => {
       ['2027-04-09', 'Ida', 4, 'work', 'Deck', 'Cut', ''],
       ['2027-04-10', 'Tam', 2.5, 'work', 'Deck', 'Cut', ''],
       ['2027-04-11', 'Ida', 1, 'travel', '', '', ''],
+      ['2027-04-12', 'Abe', 1, 'work', 'Deck', 'Cut', ''],
+      ['2027-04-12', 'Abe', 1.5, 'setUp', '', '', ''],
     ])
   })
 })

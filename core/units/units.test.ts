@@ -106,6 +106,8 @@ describe('hours', () => {
     ['−2', /cannot be negative/],
     ['1,500', /Is 1,500 1500 or 1.5\?/],
     ['12-9', /is not a time/],
+    ['12:30-9', /is not a time/],
+    ['9:30-25', /is not a time/],
     ['2 x 3', /is not a time/],
     ['2 to 3', /From 2 to 3 hours\? Write one number, such as 2.5, or 2:00-3:00/],
     ['9–12 h', /From 9 to 12 hours/],

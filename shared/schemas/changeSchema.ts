@@ -33,7 +33,12 @@ export const changeSchema = Joi.object({
   changeId: idSchema.required(),
   deviceId: idSchema.required(),
   personId: idSchema.allow(null).default(null),
-  label: Joi.string().max(mostLabel).default('A change'),
+  label: Joi.string()
+    .max(mostLabel)
+    .messages({
+      'string.max': 'The words for undo are too long: at most {#limit} characters.',
+    })
+    .default('A change'),
   quiet: Joi.boolean().default(false),
   items: Joi.array().items(item).min(1).max(mostItems).required(),
 }).label('change')
