@@ -108,6 +108,9 @@ describe('names that are nearly right', () => {
         .sort(),
     ).toEqual(['other', 'side'])
     expect(likeness('Galley', 'galley')).toBe(1)
+    expect(likeness('The bilge', 'Bilge')).toBe(1)
+    // aa twice against once: 2 × 1 of 3.
+    expect(likeness('aaa', 'aa')).toBeCloseTo(2 / 3, 9)
   })
 })
 
@@ -242,6 +245,15 @@ describe('rows', () => {
       patch: { state: 'done', doneAt: 1000, wantedPersonId: 'piet' },
     })
     expect(items[2]).toMatchObject({ patch: { priceMinor: 12_050, state: 'fitted' } })
+  })
+  it('are not put together where the row has all its cells', () => {
+    const read = (cells: string[]) =>
+      readJobs(listed([cells]), ['title', 'hours', 'severity'], rows).map((one) => [
+        one.hours,
+        one.severity,
+      ])
+    expect(read(['Cleat', '3', '4'])).toEqual([[3, 4]])
+    expect(read(['Cleat', '3', '5', '4'])).toEqual([[3.5, 4]])
   })
   it('propose to leave out totals, formulas and what is there already', () => {
     const drafts = readJobs(

@@ -96,6 +96,12 @@ describe('what is said of a gate', () => {
     expect(checkPlan(rows, plan)).toEqual([])
   })
 
+  it('keeps its date with work that is done and in no plan any more', () => {
+    const rows = yardRefit()
+    step(rows, 'Valve', 'cut', { state: 'done', hoursLikely: 2 })
+    expect(saidOf(rows, 'launch')).toMatchObject({ standing: 'dated', title: 'Launch keeps 6 May' })
+  })
+
   it('cannot be dated behind a launch without a date, by what is done afloat', () => {
     const rows = yardRefit()
     step(rows, 'Valve', 'wire it', { skill: 'electrics' })
@@ -103,6 +109,9 @@ describe('what is said of a gate', () => {
     const said = saidOf(rows, 'sail')
     expect(said.standing).toBe('undated')
     expect(said.because).toEqual(['Some of its work comes after Launch, which has no date.'])
+    // Whichever gate was written down first.
+    const turned = { ...rows, gate: [...rows.gate].reverse() }
+    expect(saidOf(turned, 'sail').because).toEqual(said.because)
   })
 
   it('gives no bare date while a job before it has no steps, its own or one it waits for', () => {

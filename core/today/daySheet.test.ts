@@ -143,6 +143,13 @@ describe('the day sheet', () => {
     expect(sheetOf(saturdayRefit(), warm).lines[1]).toMatchObject({ from: at(8.5), moved: false })
   })
 
+  it('goes by the stretch the work is in where the day has two', () => {
+    // Fit before 09:00 and from 10:00 to 16:00: too short first, so 10:00 to 13:00, done by 13:00 as above.
+    const twice = weather.map((hour) => ({ ...hour, tempC: hour.at === at(9) ? 8 : 14 }))
+    const [, work] = sheetOf(saturdayRefit(), twice).lines
+    expect([work?.from, work?.to, work?.limit?.at]).toEqual([at(10), at(13), at(13)])
+  })
+
   it('fills the hours before with other work, and keeps the order of a job', () => {
     const rows = saturdayRefit()
     rows.step = rows.step.map((one) => (one.id === 'hinges' ? { ...one, notBefore: null } : one))
@@ -289,6 +296,28 @@ describe('the day sheet', () => {
       'not when %s',
       (_, change) => expect(offered(change)).toEqual([]),
     )
+    it('waits out a link, and offers the shortest first, two at most', () => {
+      const linked = (doneAt: number) =>
+        offered((rows) => {
+          job(rows, 'Order')
+          step(rows, 'Order', 'bought', { state: 'done', doneAt, operation: 'buy' })
+          add(rows, 'link', 'l', { fromJobId: 'Order', toJobId: 'Lids', minWaitHours: 48 })
+        })
+      // Two days after Thursday 10:00 is Saturday 10:00, and what is offered is ready as the day begins.
+      expect(linked(at(-38))).toEqual([])
+      expect(linked(at(-49))).toEqual([['hinges', 'Lids']])
+      expect(
+        offered((rows) => {
+          for (const [name, hoursLikely] of [
+            ['long', 2],
+            ['short', 0.5],
+          ] as const) {
+            job(rows, name, { zoneId: 'cabin' })
+            step(rows, name, `${name} one`, { operation: 'fit', hoursLikely })
+          }
+        }).map(([id]) => id),
+      ).toEqual(['short one', 'hinges'])
+    })
     it('makes no dust where anything is wet, whenever it was laid', () => {
       const dusty = (rows: ReturnType<typeof saturdayRefit>) => {
         patch('hinges', { operation: 'grind' })(rows)

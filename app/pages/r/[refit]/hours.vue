@@ -16,8 +16,8 @@ const columns = [
   { key: 'hours', label: 'Hours', number: true },
   { key: 'act', label: 'Put right' },
 ]
-const sums = [
-  { key: 'name', label: '' },
+const sumsBy = (name: string) => [
+  { key: 'name', label: name },
   { key: 'work', label: 'Work', number: true },
   { key: 'other', label: 'Way and set-up', number: true },
   { key: 'all', label: 'Together', number: true },
@@ -46,16 +46,15 @@ const correcting = ref<HoursEntry | null>(null)
       </div>
     </div>
     <div v-if="entries.length > 0" class="mb-6 grid gap-6 lg:grid-cols-2">
-      <section
+      <div
         v-for="[title, list] in [
-          ['By person', totals.byPerson],
-          ['By job', totals.byJob],
+          ['Person', totals.byPerson],
+          ['Job', totals.byJob],
         ] as const"
         :key="title"
-        :aria-label="title"
       >
-        <h2>{{ title }}</h2>
-        <UiTable :caption="title" :columns="sums" :rows="list">
+        <h2>By {{ title.toLowerCase() }}</h2>
+        <UiTable :caption="`Hours by ${title.toLowerCase()}`" :columns="sumsBy(title)" :rows="list">
           <template #name="{ row }">{{ row.name }}</template>
           <template #work="{ row }">{{ formatHours(row.workHours) }}</template>
           <template #other="{ row }">{{
@@ -63,7 +62,7 @@ const correcting = ref<HoursEntry | null>(null)
           }}</template>
           <template #all="{ row }">{{ formatHours(row.workHours + row.otherHours) }}</template>
         </UiTable>
-      </section>
+      </div>
     </div>
     <h2 v-if="entries.length > 0">Every entry</h2>
     <UiTable
