@@ -6,7 +6,7 @@ import { backingPlateMm } from './backingPlate'
 import { beadMl, cartridges } from './bead'
 import { boltLength, boltSizesMm } from './boltLength'
 import { fasteningsWithSpares, packsFor } from './count'
-import { threadOf, washersMm } from './threads'
+import { threadOf, threads, threadsFor, washersMm } from './threads'
 
 describe('by hand', () => {
   it('beads', () => {
@@ -108,4 +108,19 @@ describe('always', () => {
     () => backingPlateMm([100, 60], [Number.NaN, 30]),
     () => equalSpans(0, 1),
   ])('refuses what cannot be, %#', (absurd) => expect(absurd).toThrow(RangeError))
+})
+
+describe('threads', () => {
+  it('are metric under metric, inch under feet and inches, both under mixed', () => {
+    expect(threadsFor('metric').some((one) => one.inch)).toBe(false)
+    expect(threadsFor('us').every((one) => one.inch)).toBe(true)
+    expect(new Set(threadsFor('mixed').map((one) => one.inch))).toEqual(new Set([true, false]))
+  })
+
+  it('have holes a little over the bolt, whatever they are measured in', () => {
+    for (const { name, sizeMm, clearanceMm: hole } of threads)
+      expect([name, hole > sizeMm && hole < sizeMm * 1.17]).toEqual([name, true])
+    // A 1/4" bolt, normal fit: 0.281 in.
+    expect(threadOf(6.35)?.clearanceMm).toBeCloseTo(7.137, 3)
+  })
 })

@@ -6,15 +6,10 @@ export const digitsOf = (currency: string): number =>
   new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
     .maximumFractionDigits ?? 2
 
-/** True for a three-letter code this runtime can format. */
-export const isCurrency = (code: string): boolean => {
-  if (!/^[A-Z]{3}$/.test(code)) return false
-  try {
-    return new Intl.NumberFormat('en', { style: 'currency', currency: code }).format(1).length > 0
-  } catch {
-    return false
-  }
-}
+const currencies = new Set(Intl.supportedValuesOf('currency'))
+
+/** True for the code of a currency the platform knows: 'EUR', not 'eur' or 'QQQ'. */
+export const isCurrency = (code: string): boolean => currencies.has(code)
 
 /** Marks by which people write a currency beside its code, as the platform has them, and the Swiss "Fr". */
 function marksOf(currency: string): string[] {

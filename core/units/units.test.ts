@@ -2,8 +2,15 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { formatCountdown, formatHours, parseHours } from './hours'
 import { boatUnit, formatLength, parseLength } from './length'
-import { editableQuantity, formatQuantity, formatTemp, parseQuantity } from './quantity'
-import { editableMoney, formatMoney, parseMoney, splitMoney } from '../money/money'
+import {
+  editableQuantity,
+  formatQuantity,
+  formatTemp,
+  formatTempStep,
+  parseQuantity,
+  shownUnit,
+} from './quantity'
+import { editableMoney, formatMoney, isCurrency, parseMoney, splitMoney } from '../money/money'
 
 describe('lengths', () => {
   // 1 in = 25.4 mm, 1 ft = 304.8 mm, both exact.
@@ -131,6 +138,27 @@ describe('hours', () => {
   })
 })
 
+describe('currencies', () => {
+  it.each([
+    ['EUR', true],
+    ['JPY', true],
+    ['CHF', true],
+    ['eur', false],
+    ['QQQ', false],
+    ['EU', false],
+    ['€', false],
+  ])('%s: %s', (code, known) => expect(isCurrency(code)).toBe(known))
+})
+
+describe('steps of temperature', () => {
+  it('have no zero of their own: 3 °C are 5.4 °F, not 37', () => {
+    expect(formatTempStep(3, 'us')).toBe('5.4 °F')
+    expect(formatTempStep(3, 'metric')).toBe('3 °C')
+    expect(shownUnit('m', 'us')).toBe('ft')
+    expect(shownUnit('pieces', 'us')).toBe('pieces')
+  })
+})
+
 describe('quantities', () => {
   // Exact sizes: 1 ft² 0.09290304 m², 1 lb 0.45359237 kg, 1 gal 3.785411784 L, 1 mil 25.4 µm.
   it.each([
@@ -158,6 +186,9 @@ describe('quantities', () => {
     ['89 mm', 'mm', 'us', 89],
     ['6', 'm', 'us', 1.8288],
     ['89', 'mm', 'mixed', 89],
+    ['8 fl oz', 'mL', 'metric', 236.588237],
+    ['1 qt', 'L', 'us', 0.946353],
+    ['64 floz', 'L', 'us', 1.892706],
   ] as const)('%s for %s under %s', (text, unit, units, value) => {
     const read = parseQuantity(text, unit, units)
     expect(read.ok && read.value).toBeCloseTo(value, 5)
