@@ -157,6 +157,9 @@ describe('splitting and merging steps', () => {
     ['ashore, the other afloat', { operation: 'paint', hullNeed: 'afloat' }],
     ['after the gate', { operation: 'paint', afterGate: true }],
     ['shuts before the wait', { operation: 'paint', maxWaitHours: 5 }],
+    ['different licences', { operation: 'paint', licensedKind: 'gas' }],
+    ['different people', { operation: 'paint', wantedPersonId: 'tam' }],
+    ['One takes woodwork, the other rigging', { operation: 'paint', skill: 'rigging' }],
   ] as const)('keeps apart what is unlike: %s', (reason, given) => {
     const rows = emptyRefit()
     job(rows, 'deck')
@@ -165,6 +168,9 @@ describe('splitting and merging steps', () => {
       hullNeed: 'ashore',
       waitKind: 'chem',
       waitHours: 8,
+      licensedKind: 'welding',
+      wantedPersonId: 'ida',
+      skill: 'woodwork',
     })
     const second = step(rows, 'deck', 'b', given)
     expect(message(mergeSteps(rows, first, second))).toContain(reason)

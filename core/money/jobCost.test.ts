@@ -5,7 +5,7 @@ import { canDo } from '../canDo/canDo'
 import { derive } from '../progress/derive'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
-import { jobCosts } from './jobCost'
+import { jobCosts, partCostMinor } from './jobCost'
 
 /** Parts 2 × 135.00 and, by its step alone, 250.00; one of 99.00 went back; a trade booked at 450.00. */
 function priced() {
@@ -34,6 +34,16 @@ function priced() {
   })
   return { rows, own }
 }
+
+describe('what a part costs', () => {
+  it.each([
+    ['wanted', 1_050, 3, 3_150],
+    ['returned', 1_050, 3, 0],
+    ['fitted', null, 3, 0],
+  ] as const)('%s, %s × %i: %i', (state, priceMinor, quantity, cost) =>
+    expect(partCostMinor({ state, priceMinor, quantity })).toBe(cost),
+  )
+})
 
 describe('what a job costs', () => {
   it('is parts that stayed and trades that come, the same in every view: 520 + 450 = 970', () => {

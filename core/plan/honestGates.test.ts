@@ -295,6 +295,15 @@ describe('the watch in the slings', () => {
     for (const on of away) add(rows, 'personDay', on, { personId: 'Ben', on, kind: 'cannotCome' })
     return rows
   }
+  it('is for whoever is there that day anyway, from the minute of the lift, and then nobody is asked to come', () => {
+    const rows = watched()
+    rows.step = rows.step.map((one) => (one.id === 'watch' ? { ...one, crewMin: 1 } : one))
+    person(rows, 'Cara', [4], '09:00', '12:00')
+    const { plan } = makePlan(rows, friday)
+    expect(plan.placements.find((one) => one.stepId === 'watch')?.personIds).toEqual(['Cara'])
+    expect(plan.warnings.filter((one) => one.kind === 'comeFor')).toEqual([])
+  })
+
   it('happens at the launch, by two, who come for it though Thursday is not their day', () => {
     const rows = watched()
     const { plan } = makePlan(rows, friday)
@@ -372,6 +381,12 @@ describe('cold months', () => {
     expect(cold?.message).toBe(
       '"coat" (Sheets) wants 12 °C and is planned for Sat 17 Apr 2027, when the air is about 8 °C. Heat and cover it, or let it wait for warmer days.',
     )
+    // The shed is heated; a step after the gate alone has a last day.
+    rows.step = rows.step.map((one) =>
+      one.id === 'coat' ? { ...one, placeNeed: 'shed', dueBy: '2027-04-01' } : one,
+    )
+    const kinds = makePlan(rows, friday).plan.warnings.map((one) => one.kind)
+    expect(kinds.filter((kind) => kind === 'cold' || kind === 'deadline')).toEqual([])
   })
 })
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { makePlan } from '../plan/makePlan'
 import { derive } from './derive'
-import { gateMarkInches, inchesForClosing, inchesOfFoundWork } from './inches'
+import { gateMarkInches, inchesForClosing, inchesOfFoundWork, tapeInches } from './inches'
 import { jobStateOf } from './jobState'
 
 describe('inches', () => {
@@ -118,4 +118,18 @@ describe('derive', () => {
     ])
     expect(jobStateOf({ decision: 'accepted' }, [{ state: 'open' }])).toBe('accepted')
   })
+})
+
+describe('what the Tape shows', () => {
+  it.each([
+    // [LOA, earned, hours open, shown]
+    [480, 240, 5, 240],
+    // The last open step was dropped: nothing is left to do, and all of it is earned.
+    [480, 240, 0, 480],
+    [480, 0, 0, 0],
+    // The length was put right to less than is earned.
+    [400, 450, 3, 400],
+  ])('of %i in with %i earned and %i h open: %i', (loaIn, earnedIn, openHours, shown) =>
+    expect(tapeInches(loaIn, earnedIn, openHours)).toBe(shown),
+  )
 })

@@ -411,6 +411,7 @@ describe('weather', () => {
       expect.closeTo(11, 9),
     ])
     expect(made[12]?.dewC).toBe(5)
+    expect(made.map((hour) => hour.at)).toEqual(Array.from({ length: 24 }, (_, hour) => at(hour)))
   })
 
   it('gives a third of the cure to touch-dry, one hour at least and six at most', () => {

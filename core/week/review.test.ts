@@ -37,6 +37,10 @@ describe('the week', () => {
     const { plan } = makePlan(rows, friday)
     const review = weekReview(rows, plan, derive(rows, plan, friday), monday)
     expect(review.closed.map((one) => one.step.id)).toEqual(['cut'])
+    expect(review.compared).toBe(false)
+    // The week before closed nothing: what is done later belongs to its own week.
+    const earlier = weekReview(rows, plan, derive(rows, plan, friday), '2027-04-05')
+    expect([earlier.closed, earlier.earnedIn, earlier.hoursLogged]).toEqual([[], 0, 1])
     expect(review).toMatchObject({
       earnedIn: 12.5,
       hoursLogged: 2,
@@ -64,6 +68,7 @@ describe('the week', () => {
     step(rows, 'Beam', 'sister', { hoursLikely: 4 })
     const { plan } = makePlan(rows, friday)
     const review = weekReview(rows, plan, derive(rows, plan, friday), monday)
+    expect(review.compared).toBe(true)
     expect(review.moved).toEqual([
       { gateId: 'show', name: 'Show', days: 14, from: '2027-04-10', to: '2027-04-24' },
     ])
