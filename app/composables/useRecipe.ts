@@ -8,13 +8,12 @@ import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
 export function useRecipe(recipe: Ref<Recipe | undefined>, first: Ref<RecipeInputs>) {
   const store = useRefitStore()
   const inputs = shallowRef<Record<string, number | string>>({})
-  /** Dimensions whose field holds something that cannot be read: nothing is made of the values before. */
-  const unread = shallowRef<ReadonlyMap<string, string>>(new Map())
+  const unread = useUnread()
   watch(
     [recipe, first],
     ([now, given]) => {
       inputs.value = now ? { ...initialInputs(now, store.refit), ...known(now, given) } : {}
-      unread.value = new Map()
+      unread.clear()
     },
     { immediate: true },
   )
@@ -23,10 +22,10 @@ export function useRecipe(recipe: Ref<Recipe | undefined>, first: Ref<RecipeInpu
     recipe.value ? expand(recipe.value, inputs.value, units.value) : null,
   )
   const draft = computed(() =>
-    unread.value.size === 0 && worked.value?.ok ? worked.value.draft : null,
+    unread.messages.value.size === 0 && worked.value?.ok ? worked.value.draft : null,
   )
   const problems = computed(() => [
-    ...[...unread.value].map(([field, message]) => ({ field, message })),
+    ...[...unread.messages.value].map(([field, message]) => ({ field, message })),
     ...(worked.value && !worked.value.ok ? worked.value.problems : []),
   ])
   const problemOf = (key: string): string =>
@@ -36,12 +35,7 @@ export function useRecipe(recipe: Ref<Recipe | undefined>, first: Ref<RecipeInpu
   const set = (key: string, value: number | string | null) => {
     if (value !== null) inputs.value = { ...inputs.value, [key]: value }
   }
-  function setUnread(key: string, message: string) {
-    const next = new Map(unread.value)
-    if (message === '') next.delete(key)
-    else next.set(key, message)
-    unread.value = next
-  }
+  const setUnread = (key: string, message: string) => unread.mark(key)(message)
   return { inputs, draft, problems, problemOf, set, setUnread }
 }
 

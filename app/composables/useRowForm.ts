@@ -37,6 +37,7 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
   /** Messages wait until the first try to save: an empty form is no mistake. */
   const tried = ref(false)
   const busy = ref(false)
+  const unread = useUnread()
 
   /** What an input of the field needs: value, label, message and where to put the new value. */
   const bind = (name: string, label = fieldLabel(entity, name)) => {
@@ -46,6 +47,7 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
       modelValue: values[name] as never,
       error: tried.value ? errors.value[name] : undefined,
       'onUpdate:modelValue': (value: unknown) => set(name, value),
+      onInvalid: unread.mark(name),
     }
   }
   /** A new value takes its message away at once: one that went a moment later would move the page under a press. */
@@ -61,6 +63,10 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
   async function save(label: string, itemsOf: (values: Values) => ChangeItem[]): Promise<boolean> {
     wrong.value = ''
     tried.value = true
+    if (unread.first() !== '') {
+      wrong.value = unread.first()
+      return false
+    }
     const { valid } = await validate()
     if (!valid) {
       wrong.value =
@@ -89,6 +95,7 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
   const reset = (to?: Values) => {
     wrong.value = ''
     tried.value = false
+    unread.clear()
     resetForm({ values: to ?? initial() }, { force: true })
   }
   return { values, errors, bind, save, reset, wrong, busy, set }

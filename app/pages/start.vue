@@ -33,6 +33,7 @@ const answers = reactive({
   currency: 'EUR',
 })
 const wrong = ref('')
+const unread = useUnread()
 const busy = ref(false)
 const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({ id: zone, name: zone }))
@@ -57,9 +58,9 @@ const minutesThere = computed(
 
 /** The first thing that keeps us from starting, as a sentence; '' when nothing does. */
 function missing(): string {
+  if (unread.first() !== '') return unread.first()
   if (answers.boatName.trim() === '') return 'What is the boat called?'
-  if (answers.loaM === null || answers.liftOutOn === null)
-    return 'How long is she? The Tape is as long as the boat.'
+  if (answers.loaM === null) return 'How long is she? The Tape is as long as the boat.'
   if (answers.loaM < 2 || answers.loaM > 60) return 'A length from 2 to 60 m, please.'
   if (answers.lead.trim() === '') return 'Who works on her? At least one name.'
   if (answers.lead.trim() === answers.partner.trim()) return 'Two people need two names.'
@@ -158,6 +159,7 @@ async function send(make: () => Promise<string>, view: string) {
           :units="answers.units"
           may-be-empty
           placeholder="12.19 m or 40 ft"
+          @invalid="unread.mark('loaM')($event)"
         />
         <UiChoice
           v-model="answers.units"
@@ -192,11 +194,12 @@ async function send(make: () => Promise<string>, view: string) {
             {{ day }}
           </label>
         </div>
-        <UiTime v-model="answers.from" label="From" />
-        <UiTime v-model="answers.to" label="To" />
+        <UiTime v-model="answers.from" label="From" @invalid="unread.mark('from')($event)" />
+        <UiTime v-model="answers.to" label="To" @invalid="unread.mark('to')($event)" />
         <UiNumber
           v-model="answers.travelMin"
           label="Minutes to the boat, one way"
+          @invalid="unread.mark('travelMin')($event)"
           :min="0"
           :max="1440"
           whole
@@ -205,11 +208,20 @@ async function send(make: () => Promise<string>, view: string) {
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-2">
         <legend class="cond pr-3 text-xl">4 When was or will she be lifted out?</legend>
         <UiChoice v-model="shore" label="Now" :options="shoreChoices" />
-        <UiDate v-model="answers.liftOutOn" label="Lift-out" may-be-empty />
+        <UiDate
+          v-model="answers.liftOutOn"
+          label="Lift-out"
+          may-be-empty
+          @invalid="unread.mark('liftOutOn')($event)"
+        />
       </fieldset>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-3">
         <legend class="cond pr-3 text-xl">5 When do you aim to launch?</legend>
-        <UiDate v-model="answers.launchOn" label="Launch aimed" />
+        <UiDate
+          v-model="answers.launchOn"
+          label="Launch aimed"
+          @invalid="unread.mark('launchOn')($event)"
+        />
         <UiText v-model="answers.currency" label="Currency" :most="3" />
         <UiPick
           :label="`Time zone: ${answers.zone}`"

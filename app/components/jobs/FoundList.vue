@@ -30,6 +30,7 @@ const decision = ref<'watch' | 'accepted'>('watch')
 const reason = ref('')
 const lookOn = ref<string | null>(null)
 const wrong = ref('')
+const unread = useUnread()
 
 const pictureOf = (finding: Finding) =>
   store.rows.picture.find((one) => one.findingId === finding.id)
@@ -57,6 +58,7 @@ async function makeJob(finding: Finding) {
 }
 function decide(finding: Finding, what: 'watch' | 'accepted') {
   deciding.value = finding
+  unread.clear()
   decision.value = what
   reason.value = finding.reason
   wrong.value = ''
@@ -66,6 +68,8 @@ function decide(finding: Finding, what: 'watch' | 'accepted') {
 async function keep() {
   const finding = deciding.value
   if (!finding) return
+  wrong.value = unread.first()
+  if (wrong.value !== '') return
   try {
     const patch = { state: decision.value, reason: reason.value, lookAgainOn: lookOn.value }
     await store.submit(`${decision.value === 'watch' ? 'Watch' : 'Accept'}: ${finding.title}`, [
@@ -151,7 +155,7 @@ async function keep() {
       <form class="grid gap-4" @submit.prevent="keep">
         <p>{{ deciding?.title }}</p>
         <UiText v-model="reason" label="Why" :most="1000" />
-        <UiDate v-model="lookOn" label="Look again on" />
+        <UiDate v-model="lookOn" label="Look again on" @invalid="unread.mark('lookOn')($event)" />
         <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
         <button class="btn btn-main" type="submit">Keep it so</button>
       </form>

@@ -13,6 +13,7 @@ const from = ref<string | null>(store.derived.today)
 const to = ref<string | null>(null)
 const reason = ref('')
 const wrong = ref('')
+const unread = useUnread()
 const last = computed(() => to.value ?? from.value)
 const span = computed(() => (from.value && last.value ? datesFromTo(from.value, last.value) : []))
 const known = computed(
@@ -26,6 +27,7 @@ const known = computed(
 const days = computed(() => span.value.filter((on) => !known.value.has(on)))
 
 function missing(): string {
+  if (unread.first() !== '') return unread.first()
   if (!from.value || !last.value) return 'From which day?'
   if (last.value < from.value)
     return `${sayDay(last.value)} is before ${sayDay(from.value)}. Change one of them.`
@@ -59,8 +61,14 @@ async function keep() {
   <UiDialog open :title="`${person.name} can't come`" @close="emit('close')">
     <form class="grid gap-4" @submit.prevent="keep">
       <div class="grid gap-3 sm:grid-cols-2">
-        <UiDate v-model="from" label="From" />
-        <UiDate v-model="to" label="To, that day too" hint="Empty: one day." may-be-empty />
+        <UiDate v-model="from" label="From" @invalid="unread.mark('from')($event)" />
+        <UiDate
+          v-model="to"
+          label="To, that day too"
+          hint="Empty: one day."
+          may-be-empty
+          @invalid="unread.mark('to')($event)"
+        />
       </div>
       <UiText v-model="reason" label="Why" :most="200" />
       <p v-if="days.length > 0" class="text-ink2" role="status">

@@ -16,6 +16,7 @@ type HaulOut = Row<'haulOut'>
 const toasts = useToastStore()
 const newGate = ref('')
 const newGateOn = ref<string | null>(null)
+const unread = useUnread()
 const whens = [
   { value: 'notBeforeAim', label: 'Keep the aimed date' },
   { value: 'asReady', label: 'As soon as ready' },
@@ -67,7 +68,8 @@ async function removeHaul() {
     toasts.say(`${haul.name} removed. z takes it back.`)
 }
 async function addGate() {
-  if (newGate.value.trim() === '') return
+  // Its message stands beneath the date.
+  if (newGate.value.trim() === '' || unread.first() !== '') return
   const patch =
     newGateOn.value === null
       ? { name: newGate.value, kind: 'asap' }
@@ -183,7 +185,12 @@ async function addGate() {
     </ul>
     <form class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="addGate">
       <UiText v-model="newGate" label="Another gate" placeholder="Rigger comes" />
-      <UiDate v-model="newGateOn" label="On (empty: as soon as possible)" may-be-empty />
+      <UiDate
+        v-model="newGateOn"
+        label="On (empty: as soon as possible)"
+        may-be-empty
+        @invalid="unread.mark('on')($event)"
+      />
       <button class="btn" type="submit">Add gate</button>
     </form>
   </section>

@@ -6,6 +6,7 @@ import { sayFullDate } from '#core/time/say'
 import { read } from '#core/units/parsed'
 
 /** A civil date, read and shown as "Sat 2 May 2026", typed or picked from the browser's own calendar. */
+const emit = defineEmits<{ invalid: [message: string] }>()
 const model = defineModel<string | null>({ default: null })
 const props = defineProps<{
   label: string
@@ -41,6 +42,7 @@ function take(event: Event) {
       :format="(value) => (value ? sayFullDate(value) : '')"
       placeholder="2 May 2026"
       v-bind="{ label, hideLabel, hint, error: refusal || error }"
+      @invalid="emit('invalid', $event)"
     />
     <button
       type="button"

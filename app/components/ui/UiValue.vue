@@ -83,7 +83,9 @@ function commit() {
 function typed(event: Event) {
   text.value = (event.target as HTMLInputElement).value
   sent = null
-  if (wrong.value !== '' && props.parse(text.value).ok) wrong.value = ''
+  if (wrong.value === '' || !props.parse(text.value).ok) return
+  wrong.value = ''
+  emit('invalid', '')
 }
 const untouched = computed(() => text.value === stored.value)
 const shownError = computed(() =>

@@ -23,6 +23,7 @@ const giving = ref<'accept' | 'watch' | null>(null)
 const reason = ref('')
 const lookOn = ref<string | null>(null)
 const wrong = ref('')
+const unread = useUnread()
 const effects = ref<Readonly<Record<string, string>>>({})
 const card = ref<HTMLElement | null>(null)
 
@@ -66,6 +67,7 @@ watch(
   async () => {
     giving.value = null
     wrong.value = ''
+    unread.clear()
     reason.value = ''
     lookOn.value = null
     const now = item.value
@@ -107,7 +109,8 @@ watch(
 async function place(placing: Placing) {
   const now = item.value
   if (!now) return
-  wrong.value = ''
+  wrong.value = unread.first()
+  if (wrong.value !== '') return
   const { items } = placingChanges(store.rows, now, judged.value, placing, newId)
   try {
     if (await store.submit(`Place: ${title.value}`, items)) placedCount.value++
@@ -127,6 +130,10 @@ async function give(what: 'accept' | 'watch') {
 }
 async function keep() {
   await nextTick()
+  if (unread.first() !== '') {
+    wrong.value = unread.first()
+    return
+  }
   if (reason.value.trim() === '' || !lookOn.value) {
     wrong.value = 'Say why, and when to look again.'
     return
@@ -231,6 +238,7 @@ const setHours = (hours: number | null) =>
           class="max-w-48"
           :model-value="judged.hours"
           label="Hours, at a guess"
+          @invalid="unread.mark('hours')($event)"
           :most="2000"
           hint="What found jobs came to here so far."
           @update:model-value="setHours"
@@ -239,7 +247,7 @@ const setHours = (hours: number | null) =>
       <form v-if="giving" class="mt-4 grid gap-3 border-t-2 border-ink pt-3" @submit.prevent="keep">
         <h3>{{ giving === 'watch' ? 'Watch it' : 'Accept it as it is' }}</h3>
         <div id="triage-reason"><UiText v-model="reason" label="Why" :most="1000" /></div>
-        <UiDate v-model="lookOn" label="Look again on" />
+        <UiDate v-model="lookOn" label="Look again on" @invalid="unread.mark('lookOn')($event)" />
         <div class="flex gap-2">
           <button class="btn btn-main" type="submit">Keep it so</button>
           <button class="btn" type="button" @click="giving = null">Back</button>
