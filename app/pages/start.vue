@@ -199,10 +199,10 @@ async function send(make: () => Promise<string>, view: string) {
         <UiNumber
           v-model="answers.travelMin"
           label="Minutes to the boat, one way"
-          @invalid="unread.mark('travelMin')($event)"
           :min="0"
           :max="1440"
           whole
+          @invalid="unread.mark('travelMin')($event)"
         />
       </fieldset>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-2">

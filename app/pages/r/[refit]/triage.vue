@@ -238,9 +238,9 @@ const setHours = (hours: number | null) =>
           class="max-w-48"
           :model-value="judged.hours"
           label="Hours, at a guess"
-          @invalid="unread.mark('hours')($event)"
           :most="2000"
           hint="What found jobs came to here so far."
+          @invalid="unread.mark('hours')($event)"
           @update:model-value="setHours"
         />
       </div>
