@@ -8,12 +8,31 @@ export default defineNuxtConfig({
   ssr: false,
   telemetry: false,
   devtools: { enabled: false },
-  experimental: { viteEnvironmentApi: true },
+  experimental: {
+    viteEnvironmentApi: true,
+    // The server is on this machine: what a view needs is there in a moment, and must not crowd out the first.
+    defaults: { nuxtLink: { prefetch: false } },
+  },
+  spaLoadingTemplate: 'spa-loading-template.html',
   modules: ['@pinia/nuxt', '@nuxt/eslint'],
   alias: { '#core': core },
   css: ['~/assets/main.css'],
   components: [{ path: '~/components', pathPrefix: false }],
-  routeRules: { '/': { prerender: true } },
+  routeRules: {
+    '/': { prerender: true },
+    '/**': {
+      headers: {
+        'Content-Security-Policy': "frame-ancestors 'none'",
+        'X-Frame-Options': 'DENY',
+        'X-Content-Type-Options': 'nosniff',
+        'Referrer-Policy': 'no-referrer',
+      },
+    },
+  },
+  nitro: {
+    compressPublicAssets: { gzip: true, brotli: true },
+    errorHandler: '~~/server/http/errorHandler',
+  },
   app: {
     head: {
       htmlAttrs: { lang: 'en' },

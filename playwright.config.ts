@@ -3,9 +3,11 @@ import { defineConfig } from '@playwright/test'
 /** Drives the production build with a real SQLite file in Debian's Chromium. */
 export default defineConfig({
   testDir: 'tests/e2e',
+  globalSetup: './tests/e2e/demoOnce.ts',
   timeout: 90_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  // Each file has a server of its own.
+  workers: 2,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {

@@ -1,13 +1,53 @@
 import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
+import unimport from 'unimport/unplugin'
 import { defineConfig } from 'vitest/config'
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const alias = {
+  '#components': at('./tests/components/components.ts'),
+  '#core': at('./core'),
+  '#shared': at('./shared'),
+  '~~': at('.'),
+  '~': at('./app'),
+}
 
 export default defineConfig({
-  resolve: { alias: { '#core': at('./core'), '~~': at('.'), '#shared': at('./shared') } },
   test: {
-    include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'tests/server/**/*.test.ts'],
-    // Searches and property runs share two cores with each other.
-    testTimeout: 60_000,
+    projects: [
+      {
+        resolve: { alias },
+        test: {
+          name: 'plain',
+          include: [
+            'core/**/*.test.ts',
+            'shared/**/*.test.ts',
+            'app/sync/**/*.test.ts',
+            'tests/{server,judge,look}/**/*.test.ts',
+          ],
+          setupFiles: ['./tests/properties.ts'],
+          // Searches and property runs share two cores with each other.
+          testTimeout: 60_000,
+        },
+      },
+      {
+        resolve: { alias },
+        plugins: [
+          vue(),
+          // What the framework imports by itself in the app.
+          unimport.vite({
+            presets: [{ from: 'pinia', imports: ['defineStore', 'storeToRefs'] }],
+            dirs: [at('./app/composables'), at('./app/stores'), at('./app/utils')],
+            addons: { vueTemplate: true },
+          }),
+        ],
+        test: {
+          name: 'components',
+          include: ['tests/components/**/*.test.ts'],
+          environment: 'happy-dom',
+          setupFiles: ['./tests/properties.ts', './tests/components/setup.ts'],
+        },
+      },
+    ],
   },
 })

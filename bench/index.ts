@@ -1,3 +1,5 @@
-export { bench } from './plan.bench'
+export { bench, judged } from './plan.bench'
 export { again, byFamily, overTime } from './kernel.bench'
 export { bigFile, jobsBench } from './jobs.bench'
+export { createRandom } from '#core/random'
+export { statements as firstTables } from '../server/db/migrations/first'

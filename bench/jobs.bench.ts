@@ -1,5 +1,5 @@
 /** How long ranking 500 jobs takes: order, sentences, and all that a changed priority asks for. */
-import { compile } from '#core/plan/schedule/compile'
+import { openWork } from '#core/plan/schedule/openWork'
 import { criticalPath } from '#core/plan/schedule/criticalPath'
 import { phasesOf } from '#core/plan/schedule/phases'
 import { prioritySentence } from '#core/plan/priority'
@@ -15,7 +15,7 @@ const now = Date.UTC(2027, 3, 16, 12)
 
 export function jobsBench() {
   const rows = bigRefit(1)
-  const compiled = compile(rows, zoneClock('Europe/Dublin'), now)
+  const compiled = openWork(rows, zoneClock('Europe/Dublin'), now)
   const bounds = criticalPath(compiled, phasesOf(compiled))
   const sentences = () => rankedJobs(rows, bounds).map((one) => prioritySentence(one.basis))
   return [
@@ -23,7 +23,7 @@ export function jobsBench() {
       jobs: rows.job.length,
       'ranks and sentences, ms': medianMs(sentences),
       'with slack worked out again, ms': medianMs(() => {
-        const again = compile(rows, zoneClock('Europe/Dublin'), now)
+        const again = openWork(rows, zoneClock('Europe/Dublin'), now)
         return rankedJobs(rows, criticalPath(again, phasesOf(again)))
       }),
       'found-work tree and all figures, ms': medianMs(() => derive(rows, null, now)),
@@ -33,4 +33,4 @@ export function jobsBench() {
 }
 
 /** The big refit as a file, for the page to be measured with. */
-export const bigFile = (): string => JSON.stringify(toDocument('big', bigRefit(1)))
+export const bigFile = (jobs = 500): string => JSON.stringify(toDocument('big', bigRefit(1, jobs)))

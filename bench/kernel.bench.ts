@@ -3,7 +3,7 @@ import { bestPlan } from '#core/plan/improve'
 import { layPass, prepare } from '#core/plan/makePlan'
 import { compileProblem, retimed } from '#core/plan/schedule/kernel/compiled'
 import { faultsOf } from '#core/plan/schedule/kernel/verify'
-import { Serial } from '#core/plan/schedule/kernel/serial'
+import { SerialGeneration } from '#core/plan/schedule/kernel/serialGeneration'
 import { solveProblem } from '#core/plan/schedule/kernel/solve'
 import { families, generate } from '#core/plan/schedule/kernel/testing/families'
 import { onKernel } from '#core/plan/schedule/onKernel'
@@ -85,7 +85,7 @@ export function again() {
   const compiled = compileProblem(problem)
   const modes = problem.activities.map(() => 0)
   const keys = problem.activities.map((_, index) => index)
-  const serial = new Serial(compiled)
+  const serial = new SerialGeneration(compiled)
   const before = process.memoryUsage().heapUsed
   const big = prepare(bigRefit(1), now)
   const pass = layPass(big)
@@ -98,7 +98,7 @@ export function again() {
         const longer = retimed(compiled, (activity, mode) =>
           Math.ceil((problem.activities[activity]?.modes[mode]?.duration ?? 0) * 1.1),
         )
-        return new Serial(longer).forward(keys, modes)
+        return new SerialGeneration(longer).forward(keys, modes)
       }),
       'big refit in memory, MB': Math.round(heapMb),
       'steps placed': pass.placements.size,

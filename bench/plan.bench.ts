@@ -1,8 +1,10 @@
 /** How long planning takes, by size of refit; medians after warming up. */
+import { createRandom } from '#core/random'
 import { layPass, makePlan, prepare } from '#core/plan/makePlan'
 import { derive } from '#core/progress/derive'
 import { bigRefit } from '~~/demo/bigRefit'
 import { demoNow, sableWren } from '~~/demo/sableWren'
+import { judgePlan } from '~~/tests/judge/judgePlan'
 import { medianMs } from './median'
 
 const now = Date.UTC(2027, 3, 16, 12)
@@ -29,4 +31,20 @@ export function bench() {
       'derive, ms': medianMs(() => derive(rows, plan, at)),
     }
   })
+}
+
+/** Random refits planned and judged, from a seed: those whose plan does not hold, with the first fault. */
+export function judged(count: number, seed: number) {
+  const random = createRandom(seed)
+  const broken: { refit: number; jobs: number; steps: number; fault: string }[] = []
+  for (let done = 0; done < count; done++) {
+    const refit = Math.floor(random() * 1e6)
+    const jobs = 1 + Math.floor(random() * 40)
+    const steps = 1 + Math.floor(random() * 4)
+    const rows = bigRefit(refit, jobs, steps, 2)
+    const { plan } = makePlan(rows, now)
+    const [fault = plan.status === 'feasible' ? '' : plan.status] = judgePlan(rows, plan)
+    if (fault) broken.push({ refit, jobs, steps, fault })
+  }
+  return broken
 }

@@ -1,4 +1,5 @@
 /** Small helpers for writing a made-up refit down: readable ids, dates that may be shifted by weeks. */
+import { problemsOf } from '../core/result'
 import type { Building } from '#core/testing/build'
 import { add } from '#core/testing/build'
 import { keysAfter } from '#core/model/order'
@@ -96,9 +97,9 @@ export class Writer {
     if (!recipe) throw new Error(`no recipe ${recipeKey}`)
     const recipeInputs = { ...initialInputs(recipe), ...given }
     const worked = expand(recipe, recipeInputs)
-    if (!worked.ok) throw new Error(`${slug}: ${worked.problems[0]?.message}`)
+    if (!worked.ok) throw new Error(`${slug}: ${problemsOf(worked)[0]?.message}`)
     const { done = [], facts = {}, ...job } = more
-    const { steps } = worked.draft
+    const { steps } = worked.value
     this.job(
       slug,
       title,

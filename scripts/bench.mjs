@@ -5,7 +5,11 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { pathToFileURL } from 'node:url'
 import { scrollJobs } from './benchPage.mjs'
-import { ensurePackages, root } from './prepare.mjs'
+import { benchFirst } from './benchFirst.mjs'
+import { benchKill } from './benchKill.mjs'
+import { benchLoad } from './benchLoad.mjs'
+import { makeOldDatabase } from './oldDatabase.mjs'
+import { ensureBuild, ensurePackages, root, run } from './prepare.mjs'
 
 ensurePackages()
 const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-bench-'))
@@ -19,9 +23,62 @@ await build({
   outfile,
   logLevel: 'error',
 })
-const { again, bench, bigFile, byFamily, jobsBench, overTime } = await import(
-  pathToFileURL(outfile).href
-)
+const { again, bench, bigFile, byFamily, createRandom, firstTables, jobsBench, judged, overTime } =
+  await import(pathToFileURL(outfile).href)
+
+/** npm run bench -- server: how long edits take with twenty people at once. */
+async function serverBench() {
+  ensureBuild()
+  console.log('Twenty clients on 5,000 steps')
+  console.table(await benchLoad(bigFile(1250)))
+}
+
+/** npm run bench -- kill 300: killed in the midst of everything it writes. */
+async function killBench(cycles) {
+  ensureBuild()
+  const oldDatabase = join(folder, 'old.sqlite')
+  await makeOldDatabase(oldDatabase, firstTables)
+  const { counts, faults } = await benchKill({ cycles, oldDatabase, dice: createRandom(1) })
+  console.log(`Killed over ${cycles} cycles`)
+  console.table(counts)
+  console.log(faults.length === 0 ? 'Nothing that was acknowledged was lost.' : faults.join('\n'))
+  return faults.length === 0 ? 0 : 1
+}
+
+/** npm run bench -- fuzz 12000: requests at random over every route. */
+const fuzzBench = (many) =>
+  run('npx', ['vitest', 'run', 'tests/server/fuzz.test.ts'], {
+    mayFail: true,
+    env: { ...process.env, FUZZ: String(many) },
+  })
+
+/** npm run bench -- first: how soon a view can be used on a slow machine, and what it fetches. */
+async function firstBench() {
+  ensureBuild()
+  console.table(await benchFirst())
+}
+
+/** npm run bench -- plans 2000 7: random refits from a seed, planned and judged. */
+function plansBench(count, seed) {
+  const broken = judged(count, seed)
+  console.log(`${count} random refits from seed ${seed}, ${broken.length} whose plan does not hold`)
+  console.table(broken)
+  return broken.length === 0 ? 0 : 1
+}
+
+const [, , only, size, seed = '1'] = process.argv
+const one = {
+  server: () => serverBench(),
+  kill: () => killBench(Number(size ?? 300)),
+  fuzz: () => fuzzBench(Number(size ?? 12000)),
+  first: () => firstBench(),
+  plans: () => plansBench(Number(size ?? 2000), Number(seed)),
+}[only]
+if (one) {
+  const status = await one()
+  rmSync(folder, { recursive: true, force: true })
+  process.exit(status ?? 0)
+}
 // npm run bench -- jobs: only what the list of jobs asks for.
 console.log('Ranking 500 jobs')
 console.table(jobsBench())

@@ -1,4 +1,5 @@
-/** npm test: lint, types, unit and server tests, build, end-to-end. Ends with the count on a line of its own. */
+/** npm test: lint, types, nothing unused, licences, unit and server tests, build, end-to-end. Ends with the count on a line of its own. */
+import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureBuild, ensureDebian, ensurePackages, root, run } from './prepare.mjs'
@@ -7,15 +8,26 @@ const results = join(root, 'test-results')
 let passed = 0
 let failed = 0
 
-/** A check that passes or fails as a whole. */
+const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`
+
+/** A check that passes or fails as a whole. Its words are shown when it is over, so that two may run at once. */
 function check(name, command, args) {
   const started = Date.now()
-  const status = run(command, args, { mayFail: true })
-  console.log(
-    `${status === 0 ? 'ok' : 'FAILED'}  ${name}, ${Math.round((Date.now() - started) / 1000)} s`,
-  )
-  if (status === 0) passed++
-  else failed++
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    let words = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (words += text))
+    child.on('error', (error) => (words += error.message))
+    child.on('close', (status) => {
+      if (status === 0) passed++
+      else {
+        failed++
+        console.log(words)
+      }
+      console.log(`${status === 0 ? 'ok' : 'FAILED'}  ${name}, ${seconds(started)}`)
+      done()
+    })
+  })
 }
 
 /** A runner that counts its own tests in a JSON file. */
@@ -31,7 +43,7 @@ function suite(name, command, args, file, count) {
   passed += counts.passed
   failed += counts.failed
   console.log(
-    `${counts.failed === 0 ? 'ok' : 'FAILED'}  ${name}, ${Math.round((Date.now() - started) / 1000)} s`,
+    `${counts.failed === 0 ? 'ok' : 'FAILED'}  ${name}, ${counts.passed} passed, ${seconds(started)}`,
   )
 }
 
@@ -45,8 +57,12 @@ ensureDebian([['chromium', 'chromium']])
 run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
 // The server tests and the end-to-end tests both drive the build.
 ensureBuild()
-check('lint', 'npm', ['run', '--silent', 'lint'])
-check('types', 'npm', ['run', '--silent', 'types'])
+await Promise.all([
+  check('lint', 'npm', ['run', '--silent', 'lint']),
+  check('types', 'npm', ['run', '--silent', 'types'])
+    .then(() => check('nothing unused', 'npx', ['knip']))
+    .then(() => check('licences', 'node', ['scripts/licences.mjs'])),
+])
 suite(
   'unit and server',
   'npx',

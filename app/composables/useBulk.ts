@@ -52,8 +52,8 @@ export function useBulk(shown: () => readonly Job[]) {
     if (!into) return
     const outcome = mergeJobs(store.rows, into, others)
     if (!outcome.ok) toasts.say(outcome.message)
-    else if (await store.attempt(`Merge ${jobs.value.length} jobs`, outcome.items)) {
-      toasts.say(outcome.said)
+    else if (await store.attempt(`Merge ${jobs.value.length} jobs`, outcome.value.items)) {
+      toasts.say(outcome.value.said)
       clear()
     }
   }

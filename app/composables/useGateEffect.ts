@@ -39,11 +39,13 @@ export function useGateEffect(items: Ref<readonly ChangeItem[]>) {
     { immediate: true, debounce: settleMs },
   )
 
-  /** The sentence for one change list. */
+  /** The sentence for one change list; '' when there is nothing to say, or a newer question came. */
   async function effectOf(list: readonly ChangeItem[]): Promise<string> {
     const before = store.accepted
     if (!before) return ''
-    const { plan } = await planner.suppose(supposing(store.rows, list))
+    const answer = await planner.suppose(supposing(store.rows, list))
+    if (!answer) return ''
+    const { plan } = answer
     const gates = store.derived.gates.map((one) => one.gate)
     const said = effectSentence(gateEffects(gates, before, plan, store.derived.clock))
     const known = new Set(before.reasons.map((reason) => reason.message))

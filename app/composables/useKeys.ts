@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core'
 
-/** Inputs that take no letters: keys of the frame work on them too. */
+/** Inputs that take no letters: keys work on them too. */
 const letterless = ['checkbox', 'radio', 'button', 'file']
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLInputElement
@@ -8,25 +8,27 @@ const typing = (target: EventTarget | null): boolean =>
     : target instanceof HTMLElement &&
       (target.isContentEditable || ['TEXTAREA', 'SELECT'].includes(target.tagName))
 
-/** The keys of the frame; none of them work while a person types. */
+/** The one listener, and the keys of the frame; none of them work while a person types or a panel is open. */
 export function useKeys(undo: () => void): void {
   const frame = useFrameStore()
   const { views } = useViews()
-  const keys: Readonly<Record<string, () => void>> = {
-    n: () => frame.open('found'),
-    h: () => frame.open('hours'),
-    k: () => frame.open('clock'),
-    '/': () => frame.open('find'),
-    '?': () => frame.open('keys'),
-    z: undo,
-  }
+  useKeyScope(
+    {
+      found: () => frame.open('found'),
+      hours: () => frame.open('hours'),
+      clock: () => frame.open('clock'),
+      find: () => frame.open('find'),
+      keys: () => frame.open('keys'),
+      undo,
+    },
+    ({ key }) => {
+      const view = views.value.find((one) => one.key === key)
+      return view && (() => void navigateTo(view.to))
+    },
+  )
   useEventListener(document, 'keydown', (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || frame.panel)
       return
-    const view = views.value.find((one) => one.key === event.key)
-    const act = view ? () => void navigateTo(view.to) : keys[event.key]
-    if (!act) return
-    event.preventDefault()
-    act()
+    takeKey(event)
   })
 }

@@ -2,6 +2,7 @@ import { computed, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import { expand } from '#core/recipes/expand'
 import { initialInputs } from '#core/recipes/ofBoat'
+import { problemsOf } from '#core/result'
 import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
 
 /** A recipe being filled in: its inputs, and what comes of them as they change. */
@@ -22,16 +23,17 @@ export function useRecipe(recipe: Ref<Recipe | undefined>, first: Ref<RecipeInpu
     recipe.value ? expand(recipe.value, inputs.value, units.value) : null,
   )
   const draft = computed(() =>
-    unread.messages.value.size === 0 && worked.value?.ok ? worked.value.draft : null,
+    unread.messages.value.size === 0 && worked.value?.ok ? worked.value.value : null,
+  )
+  const refusals = computed(() =>
+    worked.value && !worked.value.ok ? problemsOf(worked.value) : [],
   )
   const problems = computed(() => [
     ...[...unread.messages.value].map(([field, message]) => ({ field, message })),
-    ...(worked.value && !worked.value.ok ? worked.value.problems : []),
+    ...refusals.value,
   ])
   const problemOf = (key: string): string =>
-    (worked.value && !worked.value.ok
-      ? worked.value.problems.find((one) => one.field === key)?.message
-      : undefined) ?? ''
+    refusals.value.find((one) => one.field === key)?.message ?? ''
   const set = (key: string, value: number | string | null) => {
     if (value !== null) inputs.value = { ...inputs.value, [key]: value }
   }

@@ -4,6 +4,7 @@ import type { ChangeItem } from '#core/model/changes'
 import { fieldLabel } from '#core/model/changes'
 import { entities } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
+import { fieldProblems } from '#shared/problems'
 import { createSchema } from '#shared/schemas/entitySchema'
 
 type Values = Record<string, unknown>
@@ -23,7 +24,7 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
       (value: unknown) => {
         if (!shown.has(name)) return true
         const { error } = whole.extract(name).validate(value === '' ? undefined : value)
-        return error ? error.message : true
+        return error ? (fieldProblems(error)[0]?.message ?? error.message) : true
       },
     ]),
   )
@@ -43,6 +44,8 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
   const bind = (name: string, label = fieldLabel(entity, name)) => {
     shown.add(name)
     return {
+      entity,
+      field: name,
       label,
       modelValue: values[name] as never,
       error: tried.value ? errors.value[name] : undefined,

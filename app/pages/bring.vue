@@ -10,6 +10,12 @@ interface Preview {
   readonly counts: Readonly<Record<EntityName, number>>
   readonly pictures: number
 }
+interface Brought {
+  readonly refitId: string
+  /** What stood in the file and wants mending, a sentence each. */
+  readonly toMend: readonly string[]
+}
+const done = ref<Brought | null>(null)
 const route = useRoute()
 const { light } = useDevice()
 const into = computed(() => (typeof route.query.into === 'string' ? route.query.into : null))
@@ -33,6 +39,7 @@ useHead({ title: 'Bring in a refit · Inch Ahead', htmlAttrs: { 'data-light': ()
 async function picked(event: Event) {
   file.value = (event.target as HTMLInputElement).files?.[0] ?? null
   preview.value = null
+  done.value = null
   wrong.value = ''
   if (!file.value) return
   if (file.value.size > mostBytes) {
@@ -46,10 +53,9 @@ async function picked(event: Event) {
 const bring = (replace: boolean) =>
   run(async () => {
     const query = replace && into.value ? `?replace=${into.value}` : ''
-    const { refitId } = await api<{ refitId: string }>(`/api/import${query}`, {
-      bytes: file.value ?? undefined,
-    })
-    await navigateTo(`/r/${refitId}/today`)
+    const brought = await api<Brought>(`/api/import${query}`, { bytes: file.value ?? undefined })
+    if (brought.toMend.length === 0) await navigateTo(`/r/${brought.refitId}/today`)
+    else done.value = brought
   })
 async function run(work: () => Promise<void>) {
   busy.value = true
@@ -78,7 +84,7 @@ async function run(work: () => Promise<void>) {
         @change="picked"
     /></label>
     <p v-if="wrong" class="mt-3 text-redlead" role="alert">{{ wrong }}</p>
-    <section v-if="preview" class="mt-6">
+    <section v-if="preview && !done" class="mt-6">
       <h2>{{ preview.name }}</h2>
       <ul class="mt-1">
         <li v-for="entity in shown" :key="entity">
@@ -97,6 +103,13 @@ async function run(work: () => Promise<void>) {
       <p v-if="into" class="mt-2 text-ink2">
         The open refit is copied to the data folder's copies first.
       </p>
+    </section>
+    <section v-if="done" class="mt-6" aria-labelledby="mend">
+      <h2 id="mend">It is in. Some of it wants mending</h2>
+      <ul class="mt-2 list-disc pl-5">
+        <li v-for="line in done.toMend" :key="line">{{ line }}</li>
+      </ul>
+      <NuxtLink :to="`/r/${done.refitId}/today`" class="btn btn-main mt-4">Open it</NuxtLink>
     </section>
     <NuxtLink to="/?all" class="mt-6 inline-block underline">All refits</NuxtLink>
   </main>

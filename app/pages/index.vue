@@ -13,7 +13,12 @@ const refits = ref<RefitSummary[] | null>(null)
 const wrong = ref('')
 useHead({ title: 'Inch Ahead', htmlAttrs: { 'data-light': () => light.value } })
 
-onMounted(async () => {
+/** True when the data folder is what is wrong: its copies can be put back from here. */
+const folderWrong = ref(false)
+onMounted(look)
+async function look() {
+  wrong.value = ''
+  folderWrong.value = false
   try {
     const found = await api<RefitSummary[]>('/api/refits')
     const last =
@@ -25,14 +30,22 @@ onMounted(async () => {
     else refits.value = found
   } catch (error) {
     wrong.value = sentenceOf(error)
+    folderWrong.value = error instanceof ProblemError && error.status === 503
   }
-})
+}
 </script>
 
 <template>
   <main class="mx-auto max-w-xl p-6">
     <h1>Inch Ahead</h1>
-    <p v-if="wrong" class="mt-4 text-redlead" role="alert">{{ wrong }}</p>
+    <template v-if="wrong">
+      <p class="mt-4 text-redlead" role="alert">{{ wrong }}</p>
+      <button class="btn mt-4" @click="look">Try again</button>
+      <template v-if="folderWrong">
+        <h2 class="mt-6">Copies</h2>
+        <CopiesList @back="look" />
+      </template>
+    </template>
     <p v-else-if="!refits" class="mt-4 text-ink2" role="status">Looking for your refits…</p>
     <template v-else>
       <h2 class="mt-6">Refits here</h2>

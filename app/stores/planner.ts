@@ -1,5 +1,4 @@
-import { wrap } from 'comlink'
-import type { Remote } from 'comlink'
+import { proxy } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
@@ -9,7 +8,8 @@ import { inputsHash } from '#core/plan/inputsHash'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
 import { snapshotFigures } from '#core/week/review'
-import type { PlanAnswer, Planner } from '~/workers/planner.worker'
+import type { PlanAnswer } from '~/workers/planner.worker'
+import { PlannerLink, Superseded } from '~/workers/plannerLink'
 
 /** Edits that come in a bunch are planned once. */
 const settleMs = 150
@@ -20,9 +20,15 @@ export const usePlannerStore = defineStore('planner', () => {
   const time = useTimeStore()
   const toasts = useToastStore()
   const busy = ref(false)
+  /** How much of the effort is spent, 0 to 1; null: it has only begun. */
+  const progress = ref<number | null>(null)
+  /** Why no plan could be made; '': nothing of the kind. */
+  const failed = ref('')
   const ranking = shallowRef<PlanAnswer['ranking']>([])
   const hours = shallowRef<PlanAnswer['hours']>({ weeks: [], unfit: 0 })
-  let worker: Remote<Planner> | null = null
+  const planner = new PlannerLink()
+  /** "What if" has a planner of its own, so that neither waits for the other. */
+  const supposer = new PlannerLink()
   let timer: ReturnType<typeof setTimeout> | null = null
   let run = 0
 
@@ -31,37 +37,52 @@ export const usePlannerStore = defineStore('planner', () => {
   )
   const stale = computed(() => store.plan?.inputsHash !== hash.value)
 
-  function remote(): Remote<Planner> {
-    worker ??= wrap<Planner>(
-      new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' }),
-    )
-    return worker
+  /** Plans a refit that is only supposed, for "what if". A newer question ends this one: then null. */
+  async function suppose(rows: RefitRows): Promise<PlanAnswer | null> {
+    try {
+      return await supposer.work(plainRows(rows), (remote) => remote.plan(time.now, null))
+    } catch (error) {
+      if (error instanceof Superseded) return null
+      throw error
+    }
   }
 
-  /** Plans a refit that is only supposed, for "what if". */
-  const suppose = (rows: RefitRows): Promise<PlanAnswer> => remote().plan(plainRows(rows), time.now)
-
+  const noRows: readonly never[] = []
   // Accepted plans and weekly figures are no inputs, and large; the rest crosses to the worker.
-  const plainRows = (rows: RefitRows): RefitRows => ({ ...toRaw(rows), plan: [], weekSnapshot: [] })
+  const plainRows = (rows: RefitRows): RefitRows => ({
+    ...toRaw(rows),
+    plan: noRows,
+    weekSnapshot: noRows,
+  })
 
   async function replan(): Promise<void> {
     const mine = ++run
     const wanted = hash.value
     busy.value = true
+    progress.value = null
     try {
       // A plan that still holds is not laid again: opening a view only asks for the order of the jobs.
       const accepted = store.plan?.inputsHash === wanted ? store.accepted : null
-      const rows = plainRows(store.rows)
-      const made = accepted ? null : await remote().plan(rows, time.now)
-      const standing =
-        made ?? (await remote().standing(rows, time.now, toRaw(accepted) as StoredPlan))
+      const told = proxy((share: number) => {
+        if (mine === run) progress.value = share
+      })
+      const { made, standing } = await planner.work(plainRows(store.rows), async (remote) => {
+        const plan = accepted ? null : await remote.plan(time.now, told)
+        return {
+          made: plan,
+          standing: plan ?? (await remote.standing(time.now, toRaw(accepted) as StoredPlan)),
+        }
+      })
       if (mine !== run) return
+      failed.value = ''
       ranking.value = standing.ranking
       hours.value = standing.hours
       if (made) await accept(wanted, made)
       await keepWeek(made !== null)
     } catch (error) {
-      toasts.complain(error)
+      if (error instanceof Superseded) return
+      if (error instanceof ProblemError) toasts.complain(error)
+      else failed.value = sentenceOf(error)
     } finally {
       if (mine === run) busy.value = false
     }
@@ -97,10 +118,16 @@ export const usePlannerStore = defineStore('planner', () => {
     await store.submitQuietly('Week', [item])
   }
 
-  watch(hash, (now) => {
+  function planSoon(): void {
     if (timer) clearTimeout(timer)
-    if (now !== '') timer = setTimeout(() => void replan(), settleMs)
-  })
+    if (hash.value !== '') timer = setTimeout(() => void replan(), settleMs)
+  }
+  watch(hash, planSoon)
+  // A plan that was made while nobody answered could not be kept.
+  watch(
+    () => store.connected,
+    (back) => back && stale.value && planSoon(),
+  )
 
-  return { busy, ranking, hours, stale, suppose, replan }
+  return { busy, progress, failed, ranking, hours, stale, suppose, replan }
 })

@@ -1,11 +1,12 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
-import { applyRows } from '#core/model/applyChange'
-import type { Change, ChangeItem, Clash, Heard, RowChange } from '#core/model/changes'
-import { emptyRows } from '#core/model/refit'
+import { computed, shallowRef } from 'vue'
+import type { Change, ChangeItem, Clash } from '#core/model/changes'
 import { acceptedPlan } from '#core/model/stored'
-import type { RefitRows } from '#core/model/refit'
 import { derive } from '#core/progress/derive'
+import { browserPorts } from '~/sync/browserPorts'
+import { SyncMachine } from '~/sync/machine'
+import { differences, rebased } from '~/sync/outbox'
+import type { Ports } from '~/sync/ports'
 
 /** A change that met somebody else's, waiting for a choice. */
 export interface OpenClash {
@@ -13,108 +14,88 @@ export interface OpenClash {
   readonly clashes: readonly Clash[]
 }
 
-/** The whole refit in memory: read once, kept in step by events, changed through the one door. */
+/** The whole refit in memory, kept in step by the sync machine, changed through the one door. */
 export const useRefitStore = defineStore('refit', () => {
   const time = useTimeStore()
   const toasts = useToastStore()
   const { deviceId, personId } = useDevice()
-  const refitId = ref('')
-  const rows = shallowRef<RefitRows>(emptyRows())
-  const seq = ref(0)
-  const status = ref<'loading' | 'ready' | 'missing'>('loading')
-  const connected = ref(true)
   const clash = shallowRef<OpenClash | null>(null)
   const aside = shallowRef<readonly OpenClash[]>([])
-  let events: EventSource | null = null
+  // No rows before the server's clock: without it a plan would begin on another day.
+  const ports: Ports = {
+    ...browserPorts,
+    readWhole: async (id, signal) => {
+      const [whole] = await Promise.all([browserPorts.readWhole(id, signal), time.start()])
+      return whole
+    },
+  }
+  const machine = new SyncMachine(ports, (next) => (state.value = next), refusedLater)
+  const state = shallowRef(machine.state)
 
+  const refitId = computed(() => state.value.refitId)
+  const rows = computed(() => state.value.rows)
+  const seq = computed(() => state.value.seq)
+  const status = computed(() => state.value.phase)
+  const connected = computed(() => state.value.connected)
+  const waiting = computed(() => state.value.waiting)
+  const kept = computed(() => state.value.kept)
+  const trouble = computed(() => state.value.trouble)
   const refit = computed(() => rows.value.refit[0] ?? null)
   const plan = computed(() => rows.value.plan[0] ?? null)
   /** The plan that views read: accepted, and of this make. */
   const accepted = computed(() => acceptedPlan(rows.value))
   const derived = computed(() => derive(rows.value, accepted.value, time.minute))
-  const path = (rest: string) => `/api/refits/${refitId.value}${rest}`
 
   async function open(id: string): Promise<void> {
     close()
-    refitId.value = id
-    status.value = 'loading'
-    try {
-      await time.start()
-      const whole = await api<{ seq: number; rows: RefitRows }>(path(''))
-      rows.value = whole.rows
-      seq.value = whole.seq
-      status.value = 'ready'
-      connected.value = true
-      listen()
-    } catch (error) {
-      if (error instanceof ProblemError && error.status === 404) status.value = 'missing'
-      else {
-        connected.value = false
-        setTimeout(() => refitId.value === id && status.value === 'loading' && open(id), 3000)
-      }
-    }
-  }
-
-  function listen(): void {
-    events = new EventSource(path('/events'))
-    events.onopen = () => {
-      if (!connected.value) void catchUp()
-      connected.value = true
-    }
-    events.onerror = () => {
-      connected.value = false
-    }
-    events.onmessage = (event: MessageEvent<string>) => {
-      const heard = JSON.parse(event.data) as Heard
-      if (heard.seq > seq.value + 1) void catchUp()
-      else take(heard.seq, heard.rows)
-    }
-  }
-
-  function take(at: number, changes: readonly RowChange[]): void {
-    rows.value = applyRows(rows.value, changes)
-    seq.value = Math.max(seq.value, at)
-  }
-
-  async function catchUp(): Promise<void> {
-    const missed = await api<{ seq: number; rows: RowChange[] }>(
-      path(`/changes?since=${seq.value}`),
-    )
-    take(missed.seq, missed.rows)
+    await machine.open(id)
   }
 
   function close(): void {
-    events?.close()
-    events = null
-    rows.value = emptyRows()
+    machine.close()
     clash.value = null
     aside.value = []
   }
 
+  const who = () => (personId.value === '' ? null : personId.value)
   const changeOf = (label: string, items: readonly ChangeItem[], quiet: boolean): Change => ({
     changeId: newId(),
     deviceId: deviceId.value,
-    personId: personId.value === '' ? null : personId.value,
+    personId: who(),
     label,
     quiet,
     items,
   })
 
-  async function send(change: Change): Promise<void> {
-    const heard = await api<Heard>(path('/changes'), { body: change })
-    if (heard.seq > seq.value + 1) await catchUp()
-    take(heard.seq, heard.rows)
+  /** What somebody has to decide before it can be sent again; null: nothing of the kind. */
+  function clashOf(change: Change, error: unknown): OpenClash | null {
+    if (!(error instanceof ProblemError)) return null
+    const { code, clashes } = error.problem
+    if (code === 'clash') return { change, clashes: clashes ?? [] }
+    return code === 'otherLife' ? { change, clashes: differences(change, rows.value) } : null
   }
 
-  /** Sends a change. A clash is put to the person; any other problem is thrown. True when it went through. */
+  /** A change that waited is refused long after it was typed: it is set aside to be decided, or said. */
+  function refusedLater(change: Change, error: unknown): void {
+    const open = clashOf(change, error)
+    if (open) aside.value = [...aside.value, open]
+    else toasts.say(`Not saved: “${change.label}”. ${sentenceOf(error)}`, true)
+  }
+
+  /**
+   * Sends a change. A clash is put to the person; any other problem is thrown. True when it went through, or
+   * waits here to be sent when the program answers again.
+   */
   async function submit(label: string, items: readonly ChangeItem[]): Promise<boolean> {
     const change = changeOf(label, items, false)
     try {
-      await send(change)
+      await machine.send(change)
       return true
     } catch (error) {
-      if (!(error instanceof ProblemError) || error.problem.code !== 'clash') throw error
-      clash.value = { change, clashes: error.problem.clashes ?? [] }
+      const open = clashOf(change, error)
+      if (!open) throw error
+      if (clash.value) aside.value = [...aside.value, open]
+      else clash.value = open
       return false
     }
   }
@@ -131,35 +112,21 @@ export const useRefitStore = defineStore('refit', () => {
   }
 
   /** What the program writes by itself; when somebody else was first, theirs stands. */
-  async function submitQuietly(label: string, items: readonly ChangeItem[]): Promise<void> {
-    try {
-      await send(changeOf(label, items, true))
-    } catch (error) {
-      const raced = error instanceof ProblemError && [409, 422].includes(error.status)
-      if (!raced) throw error
-      await catchUp()
-    }
-  }
+  const submitQuietly = (label: string, items: readonly ChangeItem[]): Promise<void> =>
+    machine.sendQuietly(changeOf(label, items, true))
 
   /** Sends a clashing change again on top of what is there now. */
   async function keepMine(): Promise<void> {
     const open = clash.value
     if (!open) return
     clash.value = null
-    await catchUp()
-    const version = (item: ChangeItem) =>
-      (rows.value[item.entity] as readonly { id: string; version: number }[]).find(
-        (row) => row.id === item.id,
-      )?.version
-    const items = open.change.items.map((item) =>
-      item.op === 'create' ? item : { ...item, baseVersion: version(item) ?? item.baseVersion },
-    )
-    await attempt(open.change.label, items)
+    await machine.catchUp()
+    await attempt(open.change.label, rebased(open.change.items, rows.value))
   }
 
   async function keepTheirs(): Promise<void> {
     clash.value = null
-    await catchUp()
+    await machine.catchUp()
   }
 
   /** Closed without a choice: the change waits, to be looked at and sent again. */
@@ -178,10 +145,9 @@ export const useRefitStore = defineStore('refit', () => {
   /** Takes back this device's last change. 'asks': somebody touched it since, and it waits for force. */
   async function undo(force = false): Promise<{ done: string } | { asks: string }> {
     try {
-      const body = { changeId: newId(), deviceId: deviceId.value, personId: null, force }
-      const heard = await api<Heard>(path('/undo'), { body })
-      take(heard.seq, heard.rows)
-      return { done: heard.label }
+      return {
+        done: await machine.undo({ deviceId: deviceId.value, personId: who(), force }),
+      }
     } catch (error) {
       if (error instanceof ProblemError && error.problem.code === 'touchedSince')
         return { asks: error.message }
@@ -195,6 +161,9 @@ export const useRefitStore = defineStore('refit', () => {
     seq,
     status,
     connected,
+    waiting,
+    kept,
+    trouble,
     clash,
     aside,
     refit,

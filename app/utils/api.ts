@@ -20,7 +20,12 @@ const noServer = problem(
 /** One way to ask the server: JSON or bytes out, JSON back, a ProblemError for anything else. */
 export async function api<Result>(
   path: string,
-  options: { readonly method?: string; readonly body?: unknown; readonly bytes?: Blob } = {},
+  options: {
+    readonly method?: string
+    readonly body?: unknown
+    readonly bytes?: Blob
+    readonly signal?: AbortSignal
+  } = {},
 ): Promise<Result> {
   const body =
     options.bytes ?? (options.body === undefined ? undefined : JSON.stringify(options.body))
@@ -29,6 +34,7 @@ export async function api<Result>(
     response = await fetch(path, {
       method: options.method ?? (body === undefined ? 'GET' : 'POST'),
       body,
+      signal: options.signal,
       headers: options.bytes ? {} : { 'Content-Type': 'application/json' },
     })
   } catch {

@@ -1,86 +1,31 @@
-import type { Operation } from '#core/model/words'
-import {
-  accessKinds,
-  hullNeeds,
-  operations,
-  placeNeeds,
-  skills,
-  waitKinds,
-} from '#core/model/words'
+import type { EntityName } from '#core/model/entities'
+import { fieldOf } from '#core/model/references'
+import { inOrder } from '#core/model/refit'
+import type { RefitRows } from '#core/model/refit'
+import { sayChoice } from '#core/model/sayValue'
 
-/** Operations as the screen says them. */
-export const operationName: Readonly<Record<Operation, string>> = {
-  survey: 'Survey',
-  strip: 'Strip',
-  cut: 'Cut',
-  drill: 'Drill',
-  grind: 'Grind',
-  weld: 'Weld',
-  fill: 'Fill',
-  laminate: 'Laminate',
-  fair: 'Fair',
-  prime: 'Prime',
-  barrier: 'Barrier coat',
-  antifoul: 'Antifoul',
-  paint: 'Paint',
-  varnish: 'Varnish',
-  bed: 'Bed',
-  fit: 'Fit',
-  plumb: 'Plumb',
-  wire: 'Wire',
-  test: 'Test',
-  clean: 'Clean',
-  buy: 'Buy',
-  contract: 'Trade',
-  launch: 'Launch',
-  lift: 'Lift',
-  move: 'Move',
-  finish: 'Finish',
-  close: 'Close up',
-  label: 'Label',
-  setUp: 'Set up',
-  packUp: 'Pack up',
+interface Option {
+  readonly value: string
+  readonly label: string
 }
 
-/** What hours were spent on, as the screen says it. */
-export const hoursKinds = [
-  { value: 'work', label: 'Work' },
-  { value: 'travel', label: 'Travel' },
-  { value: 'setUp', label: 'Set-up' },
-  { value: 'packUp', label: 'Pack-up' },
-  { value: 'cleanUp', label: 'Clean-up' },
-] as const
+/** The choices of a field with their words. */
+export const optionsOf = (entity: EntityName, field: string): Option[] =>
+  (fieldOf(entity, field).options ?? []).map((value) => ({
+    value,
+    label: sayChoice(fieldOf(entity, field), value),
+  }))
 
-type Option<Value extends string> = { readonly value: Value; readonly label: string }
-const capital = (text: string): string => text.replace(/^./, (letter) => letter.toUpperCase())
-const optionsOf = <const Words extends readonly string[]>(
-  words: Words,
-  names: Partial<Record<Words[number], string>> = {},
-): Option<Words[number]>[] =>
-  words.map((value: Words[number]) => ({ value, label: names[value] ?? capital(value) }))
+/** Rows of a kind to choose from, by name; in their order where they have one. */
+export function rowOptions(rows: RefitRows, entity: EntityName): Option[] {
+  type Named = { id: string; order?: string; name?: string; title?: string; gone?: boolean }
+  const list = (rows[entity] as unknown as readonly Named[]).filter((one) => !one.gone)
+  const ordered = list.every((one) => typeof one.order === 'string')
+    ? inOrder(list as readonly (Named & { order: string })[])
+    : list
+  return ordered.map((one) => ({ value: one.id, label: one.name ?? one.title ?? one.id }))
+}
 
-export const operationOptions = optionsOf(operations, operationName)
-export const accessOptions = optionsOf(accessKinds, {
-  open: 'Open, × 1',
-  awkward: 'Awkward, × 1.3',
-  cramped: 'Cramped, × 1.7',
-  blind: 'Blind, × 2.2',
-})
-export const skillOptions = optionsOf(skills, { general: 'Anybody' })
-export const hullOptions = optionsOf(hullNeeds, {
-  byPlace: 'By place and work',
-  either: 'Ashore or afloat',
-  slings: 'In the slings',
-})
-export const placeOptions = optionsOf(placeNeeds, {
-  boat: 'At the boat',
-  shed: 'In the shed',
-  away: 'Away',
-})
-export const waitOptions = optionsOf(waitKinds, {
-  none: 'No wait',
-  chem: 'Cure (warmth counts)',
-  moisture: 'Sealant cure',
-  dry: 'Drying, by a reading',
-  calendar: 'Days as they are',
-})
+/** What stands in a field that was emptied: nothing, or an empty text where it cannot be nothing. */
+export const emptyOf = (entity: EntityName | undefined, field: string): null | '' =>
+  entity && !fieldOf(entity, field).nullable && fieldOf(entity, field).kind === 'text' ? '' : null

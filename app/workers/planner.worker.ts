@@ -1,4 +1,7 @@
 import { expose } from 'comlink'
+import { applyDifference } from '#core/model/applyChange'
+import type { RowChange } from '#core/model/changes'
+import { emptyRows } from '#core/model/refit'
 import type { StoredPlan } from '#core/model/stored'
 import type { RefitRows } from '#core/model/refit'
 import type { PriorityBasis } from '#core/plan/priority'
@@ -26,31 +29,48 @@ export interface PlanAnswer {
 /** What is worked out anew at every opening: the order of the jobs, and the hours by week. */
 export type Standing = Pick<PlanAnswer, 'ranking' | 'hours'>
 
+/** Told now and then how much of the effort is spent, 0 to 1. */
+export type OnProgress = (share: number) => void
+
 /** The same for everybody, so that two windows come to one plan. */
 const seed = 1
 
 /** Weeks of hours planned and there that the Sequence can show. */
 const weeksShown = 60
+/** Progress is told so often at most, ms. */
+const toldEveryMs = 100
 
-const standingOf = (rows: RefitRows, ranked: Planned['ranked'], plan: StoredPlan): Standing => ({
+/** Rows as the page had them last; only what changed since crosses over. */
+let rows: RefitRows = emptyRows()
+
+const standingOf = (ranked: Planned['ranked'], plan: StoredPlan): Standing => ({
   ranking: ranked.map(({ job, score, basis }) => ({ jobId: job.id, score, basis })),
   hours: hoursByWeek(rows, plan, weeksShown),
 })
 
 const planner = {
+  /** What became of the rows since the last call. */
+  take(changes: readonly RowChange[]): void {
+    rows = applyDifference(rows, changes)
+  },
   /** For a refit whose accepted plan still holds: no plan is laid. */
-  standing: (rows: RefitRows, now: number, plan: StoredPlan): Standing =>
-    standingOf(rows, prepare(rows, now).ranked, plan),
-  plan(rows: RefitRows, now: number): PlanAnswer {
+  standing: (now: number, plan: StoredPlan): Standing =>
+    standingOf(prepare(rows, now).ranked, plan),
+  plan(now: number, onProgress: OnProgress | null): PlanAnswer {
     const iterations = usualIterations(rows.step.filter(isOpen).length)
-    const effort = { seed, iterations, stop: () => false }
-    const planned = bestPlan(rows, now, effort)
-    return {
-      plan: planned.plan,
-      seed,
-      iterations,
-      ...standingOf(rows, planned.ranked, planned.plan),
+    let asked = 0
+    let told = performance.now()
+    // Asked between tries: the place to say how far it is.
+    const stop = (): boolean => {
+      asked++
+      if (onProgress && performance.now() - told > toldEveryMs) {
+        told = performance.now()
+        onProgress(Math.min(1, asked / (2 * iterations)))
+      }
+      return false
     }
+    const planned = bestPlan(rows, now, { seed, iterations, stop })
+    return { plan: planned.plan, seed, iterations, ...standingOf(planned.ranked, planned.plan) }
   },
 }
 export type Planner = typeof planner

@@ -5,7 +5,7 @@ import { supposing } from '../model/applyChange'
 import type { Job } from '../model/entities'
 import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { checkRow } from '../model/rowRules'
+import { checkRow, ruleContext } from '../model/rules'
 import { expand } from '../recipes/expand'
 import { recipeProblems } from '../recipes/check'
 import { add, emptyRefit, job, step } from '../testing/build'
@@ -24,7 +24,7 @@ const ids = () => {
 }
 const carriedOut = (rows: RefitRows, outcome: Outcome): RefitRows => {
   if (!outcome.ok) throw new Error(outcome.message)
-  return supposing(rows, outcome.items)
+  return supposing(rows, outcome.value.items)
 }
 const message = (outcome: Outcome): string => (outcome.ok ? '' : outcome.message)
 const titles = (rows: RefitRows, jobId: string): string[] =>
@@ -62,7 +62,7 @@ describe('splitting a job', () => {
     expect(links(head)).toEqual(['before>new0', 'deck>after', 'new0>deck'])
     const middle = splitJob(rows, deck, ['b'], 'Middle', ids())
     expect(links(carriedOut(rows, middle))).toEqual(['before>deck', 'deck>after'])
-    expect(middle.ok && middle.said).toContain('No link was made')
+    expect(middle.ok && middle.value.said).toContain('No link was made')
   })
   it('refuses a split of nothing', () => {
     const { rows, deck } = three()
@@ -247,8 +247,8 @@ describe('a copy and a template', () => {
     expect(recipeProblems(recipe)).toEqual([])
     const half = expand(recipe, { size: 0.5 })
     if (!half.ok) throw new Error('no draft')
-    expect(half.draft.steps.map((one) => one.fields.hoursLikely)).toEqual([1, 1, 1, 1])
-    expect(half.draft.steps[1]?.materials[0]).toMatchObject({ what: 'Bolt M8', quantity: 3 })
+    expect(half.value.steps.map((one) => one.fields.hoursLikely)).toEqual([1, 1, 1, 1])
+    expect(half.value.steps[1]?.materials[0]).toMatchObject({ what: 'Bolt M8', quantity: 3 })
   })
 })
 
@@ -289,6 +289,8 @@ describe('a job found during itself', () => {
     const rows = emptyRefit()
     job(rows, 'a', { parentJobId: 'b' })
     const b = job(rows, 'b', { parentJobId: 'a' })
-    expect(checkRow('job', b, rows)[0]?.message).toContain('cannot be found during itself')
+    expect(checkRow('job', b, ruleContext(rows))[0]?.message).toContain(
+      'cannot be found during itself',
+    )
   })
 })

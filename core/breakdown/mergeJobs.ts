@@ -1,23 +1,19 @@
+import { topological } from '../graph'
 import type { ChangeItem } from '../model/changes'
 import type { Job } from '../model/entities'
 import { keysAfter } from '../model/order'
 import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { deletion, patchOf } from '../model/removal'
+import { references } from '../model/references'
+import { deletion, patchOf, plainRows } from '../model/removal'
 import { cycleSentence, findCycle } from '../plan/network'
-import { refused } from './outcome'
+import { accepted, refused } from '../result'
 import type { Outcome } from './outcome'
 
-/** Kinds of rows that name the job they belong to. */
-const belongings = [
-  'part',
-  'hoursEntry',
-  'asBuiltSheet',
-  'picture',
-  'document',
-  'webLink',
-  'bag',
-] as const
+/** References to a job that simply move over. Steps take their order along, links may fall together, children are jobs. */
+const movingOver = references.filter(
+  ({ from, to }) => to === 'job' && !['step', 'link', 'job'].includes(from),
+)
 
 /** Links as they would be with some jobs taken into one: none to itself, none twice. */
 function mergedLinks(rows: RefitRows, into: string, gone: ReadonlySet<string>) {
@@ -45,7 +41,6 @@ export function mergeJobs(rows: RefitRows, into: Job, others: readonly Job[]): O
   const stepsOf = (jobId: string) => inOrder(rows.step.filter((step) => step.jobId === jobId))
   const moving = others.flatMap((job) => stepsOf(job.id))
   const orders = keysAfter(stepsOf(into.id).at(-1)?.order ?? null, moving.length)
-  const ofGone = (row: { readonly jobId: string | null }) => gone.has(row.jobId ?? '')
   const items: ChangeItem[] = [
     ...moving.map((step, index) =>
       patchOf('step', step, {
@@ -55,17 +50,16 @@ export function mergeJobs(rows: RefitRows, into: Job, others: readonly Job[]): O
         recipeMade: {},
       }),
     ),
-    ...belongings.flatMap((kind) =>
-      rows[kind].filter(ofGone).map((row) =>
-        patchOf(kind, row, {
-          jobId: into.id,
-          ...(kind === 'part' ? { recipePart: '', recipeMade: {} } : {}),
-        }),
-      ),
+    ...movingOver.flatMap(({ from, field }) =>
+      plainRows(rows, from)
+        .filter((row) => gone.has(String(row[field])))
+        .map((row) =>
+          patchOf(from, row, {
+            [field]: into.id,
+            ...(from === 'part' ? { recipePart: '', recipeMade: {} } : {}),
+          }),
+        ),
     ),
-    ...rows.finding
-      .filter((one) => gone.has(one.duringJobId ?? ''))
-      .map((one) => patchOf('finding', one, { duringJobId: into.id })),
     ...rows.job
       .filter((one) => !gone.has(one.id) && one.id !== into.id && gone.has(one.parentJobId ?? ''))
       .map((one) => patchOf('job', one, { parentJobId: into.id })),
@@ -83,11 +77,7 @@ export function mergeJobs(rows: RefitRows, into: Job, others: readonly Job[]): O
   const parentJobId = gone.has(into.parentJobId ?? '') ? null : into.parentJobId
   items.push(patchOf('job', into, { severity, spreading, parentJobId }))
   // A child among the merged ones points at its parent: children go first.
-  const depth = (job: Job): number => {
-    const parent = rows.job.find((one) => one.id === job.parentJobId)
-    return parent && gone.has(parent.id) ? depth(parent) + 1 : 0
-  }
-  const leaving = [...others].sort((a, b) => depth(b) - depth(a))
+  const leaving = topological(others, (job) => others.filter((one) => one.id === job.parentJobId))
   items.push(...leaving.map((job) => deletion('job', job)))
-  return { ok: true, items, said: `${others.length + 1} jobs are one now.` }
+  return accepted({ items, said: `${others.length + 1} jobs are one now.` })
 }

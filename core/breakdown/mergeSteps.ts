@@ -1,10 +1,11 @@
 import type { ChangeItem } from '../model/changes'
 import type { Step } from '../model/entities'
 import type { RefitRows } from '../model/refit'
-import { deletion, patchOf } from '../model/removal'
+import { references } from '../model/references'
+import { deletion, patchOf, plainRows } from '../model/removal'
 import { hullReader } from '../plan/hullNeed'
 import { plannedHours } from '../plan/planned'
-import { refused } from './outcome'
+import { accepted, refused } from '../result'
 import type { Outcome } from './outcome'
 
 /** Low and high where they were not given, as shares of the likely hours. Source: handbook 5. */
@@ -90,8 +91,7 @@ export function mergeSteps(rows: RefitRows, first: Step, second: Step): Outcome 
   const hullOf = hullReader(rows)
   const strict = hullOf(first) === 'either' ? second : first
   const oneGo = first.splittable === false || second.splittable === false
-  return {
-    ok: true,
+  return accepted({
     said: 'Merged; what hung on the second hangs on the first.',
     items: [
       patchOf('step', first, {
@@ -123,27 +123,23 @@ export function mergeSteps(rows: RefitRows, first: Step, second: Step): Outcome 
       ...movedOver(rows, first, second),
       deletion('step', second),
     ],
-  }
+  })
 }
 
-/** What hung on the second step, hung on the first. */
+/** What hung on the second step, hung on the first; where both are in a list, the first stays. */
 function movedOver(rows: RefitRows, first: Step, second: Step): ChangeItem[] {
-  return [
-    ...(['bringLine', 'clock', 'tradeBooking', 'hoursEntry'] as const).flatMap((kind) =>
-      rows[kind]
-        .filter((row) => row.stepId === second.id)
-        .map((row) => patchOf(kind, row, { stepId: first.id })),
-    ),
-    ...rows.part
-      .filter((part) => part.neededByStepId === second.id)
-      .map((part) => patchOf('part', part, { neededByStepId: first.id })),
-    ...rows.bag
-      .filter((bag) => bag.wantedByStepId === second.id)
-      .map((bag) => patchOf('bag', bag, { wantedByStepId: first.id })),
-    ...rows.dayPlan
-      .filter((plan) => plan.stepOrder.includes(second.id))
-      .map((plan) =>
-        patchOf('dayPlan', plan, { stepOrder: plan.stepOrder.filter((id) => id !== second.id) }),
-      ),
-  ]
+  return references
+    .filter(({ to }) => to === 'step')
+    .flatMap(({ from, field, many }) =>
+      plainRows(rows, from).flatMap((row): ChangeItem[] => {
+        const value = row[field]
+        if (!many) return value === second.id ? [patchOf(from, row, { [field]: first.id })] : []
+        const list = value as readonly string[]
+        if (!list.includes(second.id)) return []
+        const left = list.includes(first.id)
+          ? list.filter((id) => id !== second.id)
+          : list.map((id) => (id === second.id ? first.id : id))
+        return [patchOf(from, row, { [field]: left })]
+      }),
+    )
 }

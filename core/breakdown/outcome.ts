@@ -1,8 +1,9 @@
 import type { ChangeItem } from '../model/changes'
+import type { Result } from '../result'
 
-/** A change list to send, or a sentence that says why there is none. */
-export type Outcome =
-  | { readonly ok: true; readonly items: readonly ChangeItem[]; readonly said: string }
-  | { readonly ok: false; readonly message: string }
-
-export const refused = (message: string): Outcome => ({ ok: false, message })
+/** A list of changes to send, and what to say of it. */
+interface Edit {
+  readonly items: readonly ChangeItem[]
+  readonly said: string
+}
+export type Outcome = Result<Edit>

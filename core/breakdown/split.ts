@@ -4,7 +4,7 @@ import { keyBetween } from '../model/order'
 import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { patchOf } from '../model/removal'
-import { refused } from './outcome'
+import { accepted, refused } from '../result'
 import type { Outcome } from './outcome'
 
 const stepsOf = (rows: RefitRows, jobId: string): Step[] =>
@@ -75,7 +75,7 @@ export function splitJob(
     where === 'among'
       ? 'Split. No link was made: the steps lay among the others. Add one where order matters.'
       : 'Split, and linked in the order the steps had.'
-  return { ok: true, items, said }
+  return accepted({ items, said })
 }
 
 const hundredths = (hours: number): number => Math.round(hours * 100) / 100
@@ -106,8 +106,7 @@ export function splitStep(
     hoursHigh: of(step.hoursHigh),
   })
   const { id: _, version: _version, earnedIn: _earned, ...fields } = step
-  return {
-    ok: true,
+  return accepted({
     said: 'Split in two. Cut the hours as you like.',
     items: [
       patchOf('step', step, {
@@ -134,5 +133,5 @@ export function splitStep(
         },
       },
     ],
-  }
+  })
 }

@@ -1,7 +1,8 @@
 /** Links that place and facts of two jobs suggest. They are offered with their reason, never added. */
+import { reachable } from '../graph'
 import type { Job, Step, Zone } from '../model/entities'
 import type { Operation } from '../model/words'
-import { byId } from '../model/refit'
+import { byId, groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { factsOf } from '../plan/facts'
 import { findCycle, plannedJobs, stepsByJob } from '../plan/network'
@@ -100,18 +101,11 @@ export function suggestedLinks(rows: RefitRows, job: Job): SuggestedLink[] {
 
 /** Whether links lead from one job to another, however many between. */
 function reachability(rows: Pick<RefitRows, 'link'>): (from: string, to: string) => boolean {
-  const known = new Map<string, Set<string>>()
+  const linksFrom = groupBy(rows.link, (link) => link.fromJobId)
+  const next = (id: string) => (linksFrom.get(id) ?? []).map((link) => link.toJobId)
+  const known = new Map<string, ReadonlySet<string>>()
   return (from, to) => {
-    const already = known.get(from)
-    if (already) return already.has(to)
-    const found = new Set<string>()
-    const queue = [from]
-    for (let id = queue.pop(); id !== undefined; id = queue.pop())
-      for (const link of rows.link)
-        if (link.fromJobId === id && !found.has(link.toJobId)) {
-          found.add(link.toJobId)
-          queue.push(link.toJobId)
-        }
+    const found = known.get(from) ?? reachable(next(from), next)
     known.set(from, found)
     return found.has(to)
   }

@@ -1,4 +1,6 @@
 /** Can we do this job ourselves? Skills, tools, dangers, licences, and our hours against a trade's price. */
+import { fieldOf } from '../model/references'
+import { sayChoice } from '../model/sayValue'
 import type { Job, Step } from '../model/entities'
 import type { LicensedKind, Skill } from '../model/words'
 import { inOrder } from '../model/refit'
@@ -7,27 +9,20 @@ import { jobCosts } from '../money/jobCost'
 import { cautionList, factsOf } from '../plan/facts'
 import { isOpen, plannedHours } from '../plan/planned'
 
-export const licensedName: Readonly<Record<LicensedKind, string>> = {
-  mains: 'Mains electricity',
-  gas: 'Gas',
-  lithium: 'Lithium batteries',
-  fuel: 'Fuel systems',
-  welding: 'Welding',
-  rigging: 'Standing rigging',
-  refrigerant: 'Refrigerant',
-}
+export const licensedName = (kind: LicensedKind): string =>
+  sayChoice(fieldOf('step', 'licensedKind'), kind)
 
-export interface SkillNeed {
+interface SkillNeed {
   readonly skill: Skill
   /** Open planned hours that ask for it. */
   readonly hours: number
   readonly who: readonly string[]
 }
-export interface Danger {
+interface Danger {
   readonly caution: string
   readonly steps: readonly string[]
 }
-export interface LicenceNeed {
+interface LicenceNeed {
   readonly kind: LicensedKind
   /** True where the user said that it takes a licensed person. */
   readonly here: boolean
@@ -105,7 +100,7 @@ export function canDo(rows: RefitRows, job: Job): CanDo {
     against: [
       ...licences
         .filter((one) => one.here)
-        .map((one) => `${licensedName[one.kind]}: takes a licensed person where she lies.`),
+        .map((one) => `${licensedName(one.kind)}: takes a licensed person where she lies.`),
       ...skills
         .filter((one) => one.who.length === 0)
         .map((one) => `Nobody here has the skill: ${one.skill}.`),

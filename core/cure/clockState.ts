@@ -95,7 +95,7 @@ export function clockState(
 }
 
 /** Nothing more is to come of it: a pot gone off, a bond window shut, a cure done, or one that never will be. */
-export const hasRunOut = (state: Pick<ClockState, 'nextAt'>, now: number): boolean =>
+const hasRunOut = (state: Pick<ClockState, 'nextAt'>, now: number): boolean =>
   state.nextAt === null || now >= state.nextAt
 
 /** Order in which clocks want to be looked at: those run out first, then the next to change. */

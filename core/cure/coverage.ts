@@ -1,7 +1,7 @@
 import { needRange } from '../guard'
 
 /** Paint left in the tray, roller and pot. Source: handbook 9, brush and roller. */
-export const brushLoss = 0.15
+const brushLoss = 0.15
 
 /**
  * Spreading rate, m²/L: volume solids % × 10 ÷ dry film µm. Solids over 0 to 100 %, film 1–5000 µm.

@@ -246,6 +246,28 @@ describe('rows', () => {
     })
     expect(items[2]).toMatchObject({ patch: { priceMinor: 12_050, state: 'fitted' } })
   })
+  it.each([
+    ['', 'open', 'plan'],
+    ['To do', 'open', 'plan'],
+    ['n', 'open', 'plan'],
+    ['0 %', 'open', 'plan'],
+    ['completed', 'done', 'plan'],
+    ['Y', 'done', 'plan'],
+    ['100%', 'done', 'plan'],
+    ['started', 'doing', 'plan'],
+    ['40 %', 'doing', 'plan'],
+    ['on hold', 'open', 'later'],
+    ['next season', 'open', 'later'],
+    ['cancelled', 'open', 'dropped'],
+    ["won't do", 'open', 'dropped'],
+  ])('reads the state "%s" as %s, %s', (said, state, decision) => {
+    const [draft] = readJobs(listed([['A', said]]), ['title', 'status'], rows)
+    expect(draft).toMatchObject({ state, decision, problems: [] })
+  })
+  it('asks about a state that nobody knows', () => {
+    const [draft] = readJobs(listed([['A', 'mañana']]), ['title', 'status'], rows)
+    expect(draft?.problems.join()).toContain('not a state that is known')
+  })
   it('are not put together where the row has all its cells', () => {
     const read = (cells: string[]) =>
       readJobs(listed([cells]), ['title', 'hours', 'severity'], rows).map((one) => [
@@ -358,6 +380,19 @@ describe('order keys', () => {
         expect((keys[0] as string) > 'nb').toBe(true)
       }),
     )
-    expect(() => keyBetween('b', 'b')).toThrow(RangeError)
+    expect(() => keyBetween('b', 'b')).toThrow()
+  })
+  it('fit between keys that a file made by hand brought, which end in the lowest letter', () => {
+    for (const [before, after] of [
+      ['ba', 'c'],
+      ['ab', 'ba'],
+      [null, 'ba'],
+      ['za', null],
+    ] as const) {
+      const key = keyBetween(before, after)
+      expect(key > (before ?? '')).toBe(true)
+      expect(after === null || key < after).toBe(true)
+      expect(keyBetween(before, key) > (before ?? '')).toBe(true)
+    }
   })
 })

@@ -7,26 +7,40 @@ import type { RefitRows } from '../model/refit'
 const refitFormat = 'inch-ahead-refit'
 const refitFormatVersion = 1
 
+/** A file that rows name and that is not there. */
+export interface MissingFile {
+  readonly hash: string
+  /** Caption or title. */
+  readonly name: string
+}
+
 export interface RefitDocument {
   readonly format: typeof refitFormat
   readonly version: number
   /** Which refit it was; a copy brought in as new keeps the ids of its rows and gets another of these. */
   readonly refitId: string
+  /** Pictures and documents that were named but not there when the file was written. */
+  readonly missing?: readonly MissingFile[]
   readonly rows: { readonly [Name in EntityName]?: readonly Readonly<Record<string, unknown>>[] }
 }
 
 /** A refit as a document. Loses nothing but versions, which begin again where it is brought in. */
-export const toDocument = (refitId: string, rows: RefitRows): RefitDocument => ({
+export const toDocument = (
+  refitId: string,
+  rows: RefitRows,
+  missing: readonly MissingFile[] = [],
+): RefitDocument => ({
   format: refitFormat,
   version: refitFormatVersion,
   refitId,
+  ...(missing.length > 0 ? { missing } : {}),
   rows: Object.fromEntries(
     entityNames.map((entity) => [
       entity,
-      rows[entity].map((row) => {
-        const { version: _, ...kept } = row as { version: number }
-        return kept
-      }),
+      // By id, so that the same refit makes the same file.
+      [...(rows[entity] as readonly { id: string; version: number }[])]
+        .sort((a, b) => (a.id < b.id ? -1 : 1))
+        .map(({ version: _, ...kept }) => kept),
     ]),
   ),
 })

@@ -1,7 +1,7 @@
 import { needRange } from '../guard'
 
 /** What a cartridge holds, mL, and what stays in it and its nozzle. Source: handbook 11. */
-export const cartridgeMl = 290
+const cartridgeMl = 290
 const waste = 0.15
 
 /**

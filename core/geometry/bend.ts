@@ -20,7 +20,7 @@ function check(caller: string, bend: Bend): void {
 }
 
 /** How far a bend reaches into each outside leg, mm: (r + t)·tan(angle/2), which at 90° is r + t. */
-export function setbackMm(bend: Bend): number {
+function setbackMm(bend: Bend): number {
   check('setbackMm', bend)
   return (bend.radiusMm + bend.thicknessMm) * Math.tan((Math.PI / 360) * bend.angleDeg)
 }

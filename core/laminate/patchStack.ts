@@ -1,8 +1,5 @@
 import { needRange } from '../guard'
 
-/** Taper ratios: for structure, and for the rest. Source: handbook 10. */
-export const taperRatio = { structural: 12, light: 8 } as const
-
 /** Width of the ground taper, mm, for a skin of 0–100 mm at a ratio of 1–50. Throws RangeError outside. */
 export function taperWidthMm(thicknessMm: number, ratio: number): number {
   needRange('taperWidthMm', 'thickness in mm', thicknessMm, 0, 100)

@@ -4,10 +4,6 @@ import { needRange } from '../guard'
 const glassKgM3 = 2560
 /** Density of cured resin, kg/m³. Source: handbook 10. */
 export const resinKgM3 = { epoxy: 1150, polyester: 1200 } as const
-/** Share of a ply's weight that is fibre, hand laid. Source: handbook 10. */
-export const fibreShare = { mat: 0.32, combination: 0.42, woven: 0.48, biaxial: 0.5 } as const
-export type Cloth = keyof typeof fibreShare
-export type Resin = keyof typeof resinKgM3
 
 function check(caller: string, weightGM2: number, share: number): void {
   needRange(caller, 'cloth weight in g/m²', weightGM2, 0, 5000)

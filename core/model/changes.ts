@@ -35,6 +35,10 @@ export interface Change {
   readonly label: string
   /** Computed by the program, not by a person: not undone by z. */
   readonly quiet: boolean
+  /** Which life of the refit it was made for; another one by now is refused. Absent: not said. */
+  readonly epoch?: string
+  /** Changes of the same window that it was made on top of: what they did is no clash. */
+  readonly basedOn?: readonly string[]
   readonly items: readonly ChangeItem[]
 }
 
@@ -45,13 +49,24 @@ export interface RowChange {
   readonly row: Readonly<Record<string, unknown>> | null
 }
 
+/** A computed row that changed: large, and fetched by whoever wants it. */
+interface RowNumber {
+  readonly entity: EntityName
+  readonly id: string
+  readonly version: number
+}
+
 /** A change as everybody hears of it. */
 export interface Heard {
   readonly seq: number
+  /** Which life of the refit it belongs to: another when it is brought in anew. */
+  readonly epoch: string
   readonly changeId: string
   readonly deviceId: string
   readonly label: string
   readonly rows: readonly RowChange[]
+  /** Computed rows that changed, without what is in them. */
+  readonly numbers: readonly RowNumber[]
 }
 
 /** A field where two people said different things. */

@@ -1,48 +1,29 @@
+import { generateKeyBetween, generateNKeysBetween } from 'fractional-indexing'
+
 /**
- * Fractional keys: strings of digits a–z that sort by plain comparison, so that a row can be put
- * between two others without touching them. A key never ends in 'a' (the lowest digit), so there is
- * always room before it.
+ * Fractional keys: letters a–z that sort by plain comparison, so that a row can be put between two others
+ * without touching them. A key never ends in 'a', the lowest digit, so there is always room before it.
  */
 const digits = 'abcdefghijklmnopqrstuvwxyz'
-const lowest = digits[0] as string
+
+/**
+ * The package writes a whole number before the fraction. Ours are fractions of the first unit, from 'na' to
+ * 'nb', and kept without it: so are those of every refit file there is.
+ */
+const unit = 'na'
+const next = 'nb'
+/** Keys of files made by hand may end in the lowest digit, which puts nothing after what stands before it. */
+const trimmed = (key: string): string => key.replace(/a+$/, '')
+const low = (before: string | null): string => unit + trimmed(before ?? '')
+const high = (after: string | null): string => (after === null ? next : unit + trimmed(after))
 
 /**
  * A key strictly between `before` and `after`; null stands for the open end.
- * Throws RangeError when before ≥ after.
+ * Throws when before ≥ after.
  */
-export function keyBetween(before: string | null, after: string | null): string {
-  if (before !== null && after !== null && before >= after)
-    throw new RangeError(`keyBetween: ${before} does not sort before ${after}`)
-  let prefix = ''
-  let low = before ?? ''
-  let high: string | null = after
-  for (let i = 0; ; i++) {
-    const lowDigit = i < low.length ? digits.indexOf(low[i] as string) : 0
-    const highDigit: number =
-      high !== null && i < high.length ? digits.indexOf(high[i] as string) : 26
-    if (lowDigit === highDigit) {
-      prefix += digits[lowDigit]
-      continue
-    }
-    const middle = Math.floor((lowDigit + highDigit) / 2)
-    if (middle > lowDigit) return prefix + digits[middle]
-    prefix += digits[lowDigit]
-    high = null
-    low = low.padEnd(i + 1, lowest)
-  }
-}
+export const keyBetween = (before: string | null, after: string | null): string =>
+  generateKeyBetween(low(before), high(after), digits).slice(unit.length)
 
 /** `count` keys in rising order after `before`, for a list made in one go. Keys grow slowly in length. */
-export function keysAfter(before: string | null, count: number): string[] {
-  const width = Math.max(1, Math.ceil(Math.log(count + 2) / Math.log(25)))
-  const stem = before === null ? '' : keyBetween(before, null)
-  return Array.from({ length: count }, (_, index) => {
-    let value = index
-    let tail = ''
-    for (let place = 0; place < width; place++) {
-      tail = digits[(value % 25) + 1] + tail
-      value = Math.floor(value / 25)
-    }
-    return stem + tail
-  })
-}
+export const keysAfter = (before: string | null, count: number): string[] =>
+  generateNKeysBetween(low(before), next, count, digits).map((key) => key.slice(unit.length))

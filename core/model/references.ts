@@ -1,6 +1,6 @@
-import { entities, entityNames } from './entities'
+import { entities, entityNames, kinds } from './entities'
 import type { EntityName } from './entities'
-import type { Field, Fields } from './field'
+import type { Field, Fields, OnDelete } from './field'
 
 /** A field of one kind of row that points to another. */
 export interface Reference {
@@ -8,52 +8,58 @@ export interface Reference {
   readonly field: string
   readonly to: EntityName
   readonly many: boolean
+  /** What becomes of the row when that to which it points is taken away. */
+  readonly onDelete: OnDelete | 'letsGo'
+  /** A copy of that to which it points takes a copy of the row along. */
+  readonly copied: boolean
+}
+
+/** The fields of a kind of row with their names. */
+export const fieldsOf = (entity: EntityName): [string, Field<unknown>][] =>
+  Object.entries(entities[entity] as Fields)
+
+/** The description of a field. Throws RangeError when there is none of that name. */
+export function fieldOf(entity: EntityName, field: string): Field<unknown> {
+  const found = (entities[entity] as Fields)[field]
+  if (!found) throw new RangeError(`fieldOf: there is no ${entity}.${field}`)
+  return found
 }
 
 /** Every reference between kinds of rows. */
 export const references: readonly Reference[] = entityNames.flatMap((from) =>
-  (Object.entries(entities[from] as Fields) as [string, Field<unknown>][]).flatMap(
-    ([field, spec]): Reference[] =>
-      spec.to === undefined
-        ? []
-        : [{ from, field, to: spec.to as EntityName, many: spec.kind === 'refs' }],
+  fieldsOf(from).flatMap(([field, spec]): Reference[] =>
+    spec.to === undefined
+      ? []
+      : [
+          {
+            from,
+            field,
+            to: spec.to as EntityName,
+            many: spec.kind === 'refs',
+            onDelete: spec.onDelete ?? 'letsGo',
+            copied: spec.copied === true,
+          },
+        ],
   ),
 )
 
+/** Fields that name a kept file, with its folder. */
+export const fileFields = entityNames.flatMap((entity) =>
+  fieldsOf(entity).flatMap(([field, { folder }]) => (folder ? [{ entity, field, folder }] : [])),
+)
+
+/** What a row with a file is called: its title, or what is written under it. */
+export const fileTitle = (row: Readonly<Record<string, unknown>>): string =>
+  String(row.title ?? row.caption ?? '')
+
 /** Names of kinds of rows for sentences. */
-export const entityWord: Readonly<Record<EntityName, string>> = {
-  refit: 'refit',
-  system: 'system',
-  zone: 'place on the boat',
-  place: 'place',
-  yardTariff: 'yard price',
-  person: 'person',
-  weekSlot: 'weekly hours',
-  personDay: 'dated exception',
-  season: 'season',
-  haulOut: 'haul-out',
-  gate: 'gate',
-  finding: 'finding',
-  job: 'job',
-  product: 'product',
-  step: 'step',
-  link: 'link',
-  bringLine: 'line to bring',
-  part: 'part',
-  recipe: 'recipe',
-  bag: 'bag',
-  bagWire: 'wire',
-  document: 'document',
-  webLink: 'link',
-  tradeBooking: 'trade booking',
-  clock: 'clock',
-  clockReading: 'temperature reading',
-  hoursEntry: 'hours entry',
-  asBuiltSheet: 'as-built sheet',
-  asBuiltLine: 'as-built line',
-  asBuiltTest: 'test',
-  picture: 'picture',
-  dayPlan: 'day plan',
-  plan: 'plan',
-  weekSnapshot: 'weekly snapshot',
-}
+export const entityWord = Object.fromEntries(
+  entityNames.map((name) => [name, kinds[name].word]),
+) as Readonly<Record<EntityName, string>>
+
+/** Kinds of rows that the program works out by itself: kept, but neither journalled nor sent to everybody. */
+export const isComputed = (entity: EntityName): boolean => kinds[entity].computed === true
+
+/** Fields that the server alone changes; a row brought in whole may have them. */
+export const isByServer = (entity: EntityName, field: string): boolean =>
+  (entities[entity] as Fields)[field]?.byServer === true

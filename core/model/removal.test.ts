@@ -4,8 +4,9 @@ import { describe, expect, it } from 'vitest'
 import { add, emptyRefit, job, step } from '../testing/build'
 import type { Building } from '../testing/build'
 import { supposing } from './applyChange'
-import { entityNames } from './entities'
-import { references } from './references'
+import { entities, entityNames } from './entities'
+import type { Fields } from './field'
+import { fieldsOf, references } from './references'
 import type { RefitRows } from './refit'
 import { jobsRemoval, removal } from './removal'
 
@@ -60,6 +61,29 @@ function crowded(count: number, worked: readonly number[]): Building {
   add(rows, 'dayPlan', 'day', { on: '2027-04-17', stepOrder: rows.step.map((one) => one.id) })
   return rows
 }
+
+describe('descriptions of kinds of rows', () => {
+  it('say what becomes of a row that cannot stand without what it points to', () => {
+    const homeless = references.filter(({ from, field, many, onDelete }) => {
+      const mayStand = (entities[from] as Fields)[field]?.nullable || many
+      return !mayStand && onDelete === 'letsGo'
+    })
+    expect(homeless).toEqual([])
+  })
+
+  it('name only states that there are, and leave none without a way on', () => {
+    for (const entity of entityNames)
+      for (const [field, { moves, options }] of fieldsOf(entity))
+        if (moves) {
+          const all = [...(options ?? [])].sort()
+          expect(Object.keys(moves).sort(), `${entity}.${field}`).toEqual(all)
+          for (const next of Object.values(moves)) {
+            expect(next.length).toBeGreaterThan(0)
+            expect(next.every((one) => all.includes(one))).toBe(true)
+          }
+        }
+  })
+})
 
 describe('removing jobs', () => {
   it('leaves nothing dangling, touches each row once, and keeps what was worked', () =>

@@ -2,6 +2,7 @@
 import type { ChangeItem } from './changes'
 import type { EntityName, Job, Step } from './entities'
 import { references } from './references'
+import type { Reference } from './references'
 import type { RefitRows } from './refit'
 
 type Plain = { readonly id: string; readonly version: number }
@@ -19,23 +20,13 @@ export const patchOf = (
   patch: Readonly<Record<string, unknown>>,
 ): ChangeItem => ({ op: 'patch', entity, id: row.id, baseVersion: row.version, patch })
 
-/** References by which a row hangs on another and goes with it. All others let go. */
-const hangsOn: Partial<Readonly<Record<EntityName, readonly string[]>>> = {
-  step: ['jobId'],
-  link: ['fromJobId', 'toJobId'],
-  bringLine: ['stepId'],
-  tradeBooking: ['stepId'],
-  part: ['jobId'],
-  document: ['jobId'],
-  webLink: ['jobId'],
-}
-/** A launch is its haul-out's; other gates stay without one. */
-const goesWith = (from: EntityName, field: string, row: Fields): boolean =>
-  (hangsOn[from]?.includes(field) ?? false) ||
-  (from === 'gate' && field === 'haulOutId' && row.kind === 'launch')
+/** True when a row goes with what the reference points to. */
+const goesWith = ({ onDelete }: Reference, row: Fields): boolean =>
+  typeof onDelete === 'object' ? row[onDelete.goesWhen] === onDelete.is : onDelete === 'goes'
 
-/** Records of what was done: they hold what they point to, and the door refuses. */
-const records: readonly EntityName[] = ['hoursEntry', 'asBuiltSheet']
+/** Rows of a kind, whichever it is. */
+export const plainRows = (rows: RefitRows, name: EntityName): readonly Fields[] =>
+  rows[name] as unknown as readonly Fields[]
 
 const points = (row: Fields, field: string, id: string): boolean => {
   const value = row[field]
@@ -44,7 +35,7 @@ const points = (row: Fields, field: string, id: string): boolean => {
 
 /** The rows and all that hangs on them go; whatever else points to them lets go. One operation a row. */
 export function removal(rows: RefitRows, entity: EntityName, ids: readonly string[]): ChangeItem[] {
-  const of = (name: EntityName) => rows[name] as unknown as readonly Fields[]
+  const of = (name: EntityName) => plainRows(rows, name)
   const gone = new Map<string, { entity: EntityName; row: Fields }>()
   const loosened = new Map<
     string,
@@ -52,17 +43,20 @@ export function removal(rows: RefitRows, entity: EntityName, ids: readonly strin
   >()
   const take = (name: EntityName, row: Fields): void => {
     if (gone.has(row.id)) return
-    for (const { from, field } of references.filter(
-      (one) => one.to === name && !records.includes(one.from),
-    ))
+    // Records of what was done hold what they point to, and the door refuses.
+    for (const reference of references.filter(
+      (one) => one.to === name && one.onDelete !== 'holds',
+    )) {
+      const { from, field } = reference
       for (const user of of(from).filter((one) => points(one, field, row.id)))
-        if (goesWith(from, field, user)) take(from, user)
+        if (goesWith(reference, user)) take(from, user)
         else {
           const was = loosened.get(user.id) ?? { entity: from, row: user, patch: {} }
           const value = was.patch[field] ?? user[field]
           const left = Array.isArray(value) ? value.filter((one) => one !== row.id) : null
           loosened.set(user.id, { ...was, patch: { ...was.patch, [field]: left } })
         }
+    }
     gone.set(row.id, { entity: name, row })
   }
   for (const row of of(entity).filter((one) => ids.includes(one.id))) take(entity, row)

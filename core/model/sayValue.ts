@@ -42,11 +42,19 @@ export function sayValue(
   if (kind === 'flag') return value ? 'yes' : 'no'
   if (kind === 'real' && /hours/i.test(field)) return formatHours(Number(value))
   if (kind === 'real') return String(Math.round(Number(value) * 1000) / 1000)
-  if (kind === 'choice' || kind === 'choices') return [value].flat().map(sayWord).join(', ')
+  if (spec && (kind === 'choice' || kind === 'choices'))
+    return [value]
+      .flat()
+      .map((word) => sayChoice(spec, String(word)).toLowerCase())
+      .join(', ')
   const text = typeof value === 'object' ? 'changed' : String(value)
   return text.length > mostShown ? `${text.slice(0, mostShown - 1)}…` : text
 }
 
 /** 'cannotCome' as 'cannot come'. */
-const sayWord = (word: unknown): string =>
+export const sayWord = (word: unknown): string =>
   String(word).replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+
+/** A choice in the words of its description, with a capital. */
+export const sayChoice = ({ said }: Pick<Field<unknown>, 'said'>, word: string): string =>
+  said?.[word] ?? sayWord(word).replace(/^./, (letter) => letter.toUpperCase())

@@ -2,14 +2,8 @@
 import { earnedInches, inchesForClosing, loaInches, openHoursOf } from '../progress/inches'
 import { plannedJobs } from '../plan/network'
 import { plannedHours } from '../plan/planned'
-import type { EntityName, RefitRow, Step } from './entities'
+import type { RefitRow, Step } from './entities'
 import type { RefitRows } from './refit'
-
-/** Fields that the server alone changes; a row brought in whole may have them. */
-export const serverFields: Partial<Record<EntityName, readonly string[]>> = {
-  step: ['earnedIn'],
-  refit: ['earnedKeptIn'],
-}
 
 /** The part of a step that the program itself sets. */
 export interface Settled {

@@ -7,31 +7,32 @@ import { systemKinds } from './words'
 import type { Strake } from './words'
 
 type Side = 'port' | 'starboard' | 'both' | 'centre'
-const zones: readonly (readonly [string, Side, boolean, Strake])[] = [
-  ['Foredeck, port', 'port', false, 'deck'],
-  ['Foredeck, starboard', 'starboard', false, 'deck'],
-  ['Side deck, port', 'port', false, 'deck'],
-  ['Side deck, starboard', 'starboard', false, 'deck'],
-  ['Coachroof', 'centre', false, 'deck'],
-  ['Cockpit', 'centre', false, 'deck'],
-  ['Bow and anchor gear', 'centre', false, 'deck'],
-  ['Mast and rigging', 'centre', false, 'rig'],
-  ['Topsides', 'both', false, 'deck'],
-  ['Underwater hull, port', 'port', true, 'underwater'],
-  ['Underwater hull, starboard', 'starboard', true, 'underwater'],
-  ['Keel', 'centre', true, 'underwater'],
-  ['Rudder and skeg', 'centre', true, 'underwater'],
-  ['Stern gear', 'centre', true, 'underwater'],
-  ['Through-hulls', 'both', true, 'underwater'],
-  ['Forecabin', 'centre', false, 'below'],
-  ['Saloon', 'centre', false, 'below'],
-  ['Galley', 'port', false, 'below'],
-  ['Chart table', 'starboard', false, 'below'],
-  ['Heads', 'both', false, 'below'],
-  ['Aft cabin', 'centre', false, 'below'],
-  ['Engine space', 'centre', false, 'below'],
-  ['Bilge', 'centre', false, 'below'],
-  ['Whole boat', 'both', false, 'below'],
+/** Name, side, below the waterline, strake, and how far forward: 0 the stern, 1 the bow. */
+const zones: readonly (readonly [string, Side, boolean, Strake, number | null])[] = [
+  ['Foredeck, port', 'port', false, 'deck', 0.8],
+  ['Foredeck, starboard', 'starboard', false, 'deck', 0.8],
+  ['Side deck, port', 'port', false, 'deck', 0.5],
+  ['Side deck, starboard', 'starboard', false, 'deck', 0.5],
+  ['Coachroof', 'centre', false, 'deck', 0.55],
+  ['Cockpit', 'centre', false, 'deck', 0.2],
+  ['Bow and anchor gear', 'centre', false, 'deck', 0.95],
+  ['Mast and rigging', 'centre', false, 'rig', 0.58],
+  ['Topsides', 'both', false, 'deck', 0.92],
+  ['Underwater hull, port', 'port', true, 'underwater', 0.68],
+  ['Underwater hull, starboard', 'starboard', true, 'underwater', 0.8],
+  ['Keel', 'centre', true, 'underwater', 0.48],
+  ['Rudder and skeg', 'centre', true, 'underwater', 0.08],
+  ['Stern gear', 'centre', true, 'underwater', 0.26],
+  ['Through-hulls', 'both', true, 'underwater', 0.4],
+  ['Forecabin', 'centre', false, 'below', 0.8],
+  ['Saloon', 'centre', false, 'below', 0.6],
+  ['Galley', 'port', false, 'below', 0.48],
+  ['Chart table', 'starboard', false, 'below', 0.39],
+  ['Heads', 'both', false, 'below', 0.7],
+  ['Aft cabin', 'centre', false, 'below', 0.16],
+  ['Engine space', 'centre', false, 'below', 0.28],
+  ['Bilge', 'centre', false, 'below', 0.54],
+  ['Whole boat', 'both', false, 'below', null],
 ]
 
 /** The five answers a new refit is made from. */
@@ -93,8 +94,8 @@ export function starterChanges(
     make('system', { name: capital(kind), kind, order: systemOrders[index] }),
   )
   const zoneOrders = keysAfter(null, zones.length)
-  zones.forEach(([name, side, belowWaterline, strake], index) =>
-    make('zone', { name, side, belowWaterline, strake, order: zoneOrders[index] }),
+  zones.forEach(([name, side, belowWaterline, strake, along], index) =>
+    make('zone', { name, side, belowWaterline, strake, along, order: zoneOrders[index] }),
   )
   const trip = { travelMin: answers.travelMin, ...starterTrip }
   const yard = make('place', {

@@ -30,25 +30,29 @@ export interface PlannedGate {
   readonly binding: Binding
 }
 
-export interface Trouble {
+/**
+ * Kinds of trouble in a plan. `moved`: a job put into the next haul-out because the launch is fixed; `cold`: a step
+ * in a month colder than it may be done in; `comeFor`: people who have to come on a day that is not theirs.
+ */
+export const remarkKinds = [
+  'cycle',
+  'noSkill',
+  'noHours',
+  'tooLong',
+  'noWindow',
+  'horizon',
+  'maxWait',
+  'deadline',
+  'trade',
+  'moved',
+  'cold',
+  'comeFor',
+] as const
+
+export interface Remark {
   /** Sentence that names the jobs, steps or people. */
   readonly message: string
-  readonly kind:
-    | 'cycle'
-    | 'noSkill'
-    | 'noHours'
-    | 'tooLong'
-    | 'noWindow'
-    | 'horizon'
-    | 'maxWait'
-    | 'deadline'
-    | 'trade'
-    /** A job put into the next haul-out because the launch is fixed. */
-    | 'moved'
-    /** A step in a month colder than it may be done in. */
-    | 'cold'
-    /** People who have to come on a day that is not theirs. */
-    | 'comeFor'
+  readonly kind: (typeof remarkKinds)[number]
   readonly jobIds: readonly string[]
   readonly stepIds: readonly string[]
 }
@@ -62,9 +66,9 @@ export interface StoredPlan {
   /** Launches round which the work is laid, dated or not. */
   readonly launches: readonly { readonly haulOutId: string; readonly at: number }[]
   /** Why it is infeasible or unknown. */
-  readonly reasons: readonly Trouble[]
+  readonly reasons: readonly Remark[]
   /** Things that hold but want a look: bond windows that close, gates that are late. */
-  readonly warnings: readonly Trouble[]
+  readonly warnings: readonly Remark[]
 }
 
 /** The accepted plan; null: none yet, or one of an older make that is laid anew. */

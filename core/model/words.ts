@@ -91,13 +91,11 @@ export const waitKinds = ['none', 'chem', 'moisture', 'dry', 'calendar'] as cons
 export type WaitKind = (typeof waitKinds)[number]
 
 export const stepStates = ['open', 'doing', 'done', 'dropped'] as const
-export type StepState = (typeof stepStates)[number]
 
 /** What a person decides about a job; everything else follows from its steps. */
 export const jobDecisions = ['plan', 'later', 'accepted', 'dropped'] as const
 
 export const findingStates = ['new', 'watch', 'accepted', 'jobMade', 'gone'] as const
-export type FindingState = (typeof findingStates)[number]
 
 export const partStates = [
   'wanted',
@@ -108,16 +106,16 @@ export const partStates = [
   'fitted',
   'returned',
 ] as const
-export type PartState = (typeof partStates)[number]
 
 export const strakes = ['underwater', 'deck', 'rig', 'below', 'shed', 'away'] as const
 /** A strake of the waterline chart: where the work happens. */
 export type Strake = (typeof strakes)[number]
 
 export const clockKinds = ['pot', 'cure', 'overcoat', 'immersion'] as const
-export type ClockKind = (typeof clockKinds)[number]
 
 /** Who does a job, once somebody has thought about it. */
 export const doers = ['undecided', 'own', 'trade'] as const
 
 export const bagStates = ['stored', 'fitted', 'lost'] as const
+
+export const bookingStates = ['asked', 'booked', 'came', 'cancelled'] as const

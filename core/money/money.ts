@@ -1,5 +1,6 @@
-import { plainInput, read, unread } from '../units/parsed'
-import type { Parsed } from '../units/parsed'
+import { accepted, refused } from '../result'
+import type { Result } from '../result'
+import { plainInput } from '../units/parsed'
 
 /** Digits after the point of a currency, as the platform has them. Source: ISO 4217, through Intl. */
 export const digitsOf = (currency: string): number =>
@@ -37,34 +38,34 @@ function withoutMark(said: string, currency: string): string {
  * refit's own currency. One grammar: anything else is refused, among it `19.999`, `12.50.`, `2 x 15`, `(5)`,
  * negative sums, other currencies and sums over 1e9.
  */
-export function parseMoney(text: string, currency: string): Parsed<number> {
+export function parseMoney(text: string, currency: string): Result<number> {
   const digits = digitsOf(currency)
   const said = withoutMark(plainInput(text), currency)
-  if (said === '') return unread('Type a sum, for example 12.50.')
-  if (/^-|^\(.*\)$/.test(said)) return unread('A sum cannot be negative here.')
+  if (said === '') return refused('Type a sum, for example 12.50.')
+  if (/^-|^\(.*\)$/.test(said)) return refused('A sum cannot be negative here.')
   const match = /^(\d{1,3}([ ,.'])\d{3}(?:\2\d{3})*|\d+)(?:([.,])(\d+))?$/.exec(said)
   const [, whole = '', group, point, decimals = ''] = match ?? []
   // A point that also groups thousands, or three digits after a lone point, can be read in two ways.
   if (!match || (group !== undefined && group === point))
-    return unread(
+    return refused(
       `"${text.trim()}" is not a sum in ${currency}. Write it like ${exampleOf(digits)}.`,
     )
   if (group === '.' && point === undefined && digits === 3 && /^\d+\.\d{3}$/.test(whole))
-    return read(Number(whole.replace('.', '')))
+    return accepted(Number(whole.replace('.', '')))
   if (group === '.' && point === undefined)
-    return unread(asked(text, whole.replace(/\./g, ''), whole.replace(/\.(?=.*\.)/g, '')))
+    return refused(asked(text, whole.replace(/\./g, ''), whole.replace(/\.(?=.*\.)/g, '')))
   if (group === ',' && point === undefined && digits === 3)
-    return unread(asked(text, whole.replace(/,/g, ''), whole.replace(',', '.')))
+    return refused(asked(text, whole.replace(/,/g, ''), whole.replace(',', '.')))
   if (decimals.length > digits)
-    return unread(
+    return refused(
       digits === 0
         ? `${currency} has no smaller coin: leave out what follows the point.`
         : `${currency} has ${digits} digits after the point, not ${decimals.length}. Write it like ${exampleOf(digits)}.`,
     )
   const minor = Number(whole.replace(/\D/g, '') + decimals.padEnd(digits, '0'))
   if (minor > 1e9 * 10 ** digits)
-    return unread('That sum is too large. Check the point and the comma.')
-  return read(minor)
+    return refused('That sum is too large. Check the point and the comma.')
+  return accepted(minor)
 }
 
 const exampleOf = (digits: number): string =>

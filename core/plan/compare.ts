@@ -2,7 +2,7 @@ import { priorityFactors, purposeName, severityName } from './priority'
 import type { Ranked } from './priority'
 
 /** One line of a comparison: what each job has, and how much it moves the first above the second. */
-export interface ComparedLine {
+interface ComparedLine {
   readonly what: string
   readonly first: string
   readonly second: string

@@ -1,5 +1,5 @@
 import type { Job } from '../model/entities'
-import type { Placement, StoredPlan, Trouble } from '../model/stored'
+import type { Placement, StoredPlan, Remark } from '../model/stored'
 import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { gateNeeds } from './gateNeeds'
@@ -13,7 +13,7 @@ export interface GateGap {
   /** Open steps it waits for that have no place in the plan. */
   readonly missing: readonly string[]
   /** Why, as far as the plan says. */
-  readonly reasons: readonly Trouble[]
+  readonly reasons: readonly Remark[]
   /** A launch that cannot be dated, and after which some of its work comes; null: none. */
   readonly behindGateId: string | null
   /** Jobs before it that nobody has broken into steps. */

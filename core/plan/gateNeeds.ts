@@ -1,3 +1,4 @@
+import { reachable } from '../graph'
 import type { Gate, Job } from '../model/entities'
 import { groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
@@ -54,27 +55,18 @@ export function gateNeeds(given: RefitRows): GateNeeds {
   function stepsOf(gateId: string): ReadonlySet<string> {
     const already = known.get(gateId)
     if (already) return already
-    const needed = new Set<string>()
     const gate = gates.get(gateId)
-    const queue = gate ? holding(gate) : []
-    for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
-      if (needed.has(id)) continue
-      needed.add(id)
-      for (const arc of before.get(id) ?? []) queue.push(arc.from)
-    }
+    const needed = reachable(gate ? holding(gate) : [], (id) =>
+      (before.get(id) ?? []).map((arc) => arc.from),
+    )
     known.set(gateId, needed)
     return needed
   }
 
   /** True when a job that the gate waits for comes after this one, over links. */
   function leadsTo(jobId: string, wanted: ReadonlySet<string>): boolean {
-    const seen = new Set([jobId])
-    for (const id of seen)
-      for (const link of after.get(id) ?? []) {
-        if (wanted.has(link.toJobId)) return true
-        seen.add(link.toJobId)
-      }
-    return false
+    const next = (id: string) => (after.get(id) ?? []).map((link) => link.toJobId)
+    return [...reachable(next(jobId), next)].some((id) => wanted.has(id))
   }
 
   return {

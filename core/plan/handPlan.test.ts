@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { bindingChain } from './chain'
-import { checkPlan } from './check'
+import { judgePlan } from '../../tests/judge/judgePlan'
 import { makePlan } from './makePlan'
 import { zoneClock } from '../time/zone'
 
@@ -137,7 +137,7 @@ describe('the plan worked out by hand', () => {
   })
 
   it('passes the independent check', () => {
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 
   it('reads the chain aloud when the launch is as soon as ready', () => {

@@ -11,7 +11,7 @@ import { add, emptyRefit, job, person, step } from '../testing/build'
 import type { Building } from '../testing/build'
 import { zoneClock } from '../time/zone'
 import { bindingChain } from './chain'
-import { checkPlan } from './check'
+import { judgePlan } from '../../tests/judge/judgePlan'
 import { hullReader } from './hullNeed'
 import { inputsHash } from './inputsHash'
 import { makePlan } from './makePlan'
@@ -93,7 +93,7 @@ describe('what is said of a gate', () => {
     expect(said.short).toBe('cannot be launched as it stands: 1 thing stands in the way')
     expect(said.because[0]).toContain('electrics')
     expect(said.chain).toEqual([])
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 
   it('keeps its date with work that is done and in no plan any more', () => {
@@ -202,7 +202,7 @@ describe('no sentence about a gate says more than is known', () => {
           const rows = bigRefit(seed, jobs, 3, 2)
           for (const one of list) spoil(rows, one.kind, one.where)
           const { plan } = makePlan(rows, friday)
-          expect(checkPlan(rows, plan)).toEqual([])
+          expect(judgePlan(rows, plan)).toEqual([])
           const placed = new Set(plan.placements.map((one) => one.stepId))
           const derived = derive(rows, plan, friday)
           for (const figures of derived.gates) {
@@ -313,13 +313,13 @@ describe('the watch in the slings', () => {
     expect(plan.warnings.find((one) => one.kind === 'comeFor')?.message).toContain(
       'Ann and Ben have to be there on Thu 6 May',
     )
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
   it('moves the launch to the next lift when one of them cannot come', () => {
     const rows = watched(['2027-05-06'])
     const { plan } = makePlan(rows, friday)
     expect(plan.gates.find((one) => one.gateId === 'launch')?.at).toBe(at('05-07T09:00'))
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
   it('keeps everybody else off the boat while she hangs', () => {
     const rows = watched()
@@ -333,7 +333,7 @@ describe('the watch in the slings', () => {
       .flatMap((one) => one.segments)
       .filter(([from, to]) => from < at('05-08T12:00') && to > at('05-08T09:00'))
     expect(hangs).toEqual([])
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 })
 
@@ -351,7 +351,7 @@ describe('after the gate', () => {
     expect(plan.warnings.map((one) => one.message)).toContain(
       '"look" (Valve) is to be done by Fri 7 May 2027 and is planned for Sat 8 May 2027.',
     )
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 })
 

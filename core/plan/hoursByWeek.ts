@@ -9,7 +9,7 @@ import { haulOutsInTime, makeSites } from './schedule/sites'
 import type { Sites } from './schedule/sites'
 
 /** A week's person-hours: what the plan puts there, and what its people have. */
-export interface WeekHours {
+interface WeekHours {
   readonly monday: string
   readonly planned: number
   /** Hours people can work that week, at whichever place gives them most each day. */

@@ -4,7 +4,7 @@ import { demoNow, sableWren } from '../../demo/sableWren'
 import { zoneClock } from '../time/zone'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { bindingChain } from './chain'
-import { checkPlan } from './check'
+import { judgePlan } from '../../tests/judge/judgePlan'
 import { bestPlan } from './improve'
 import { makePlan } from './makePlan'
 import { comparePlanCost, planCost } from './planCost'
@@ -20,7 +20,7 @@ describe('an improved plan', () => {
       const rows = bigRefit(seed, 60, 4, 2)
       const first = makePlan(rows, friday).plan
       const { plan } = bestPlan(rows, friday, effort)
-      expect(checkPlan(rows, plan)).toEqual([])
+      expect(judgePlan(rows, plan)).toEqual([])
       const difference = comparePlanCost(planCost(rows, plan, clock), planCost(rows, first, clock))
       expect(difference).toBeLessThanOrEqual(0)
       if (difference < 0) better++
@@ -52,7 +52,7 @@ describe('an improved plan', () => {
     const rows = sableWren('r')
     const dublin = zoneClock('Europe/Dublin')
     const { plan } = bestPlan(rows, demoNow, { ...effort, iterations: 24 })
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
     const plies = plan.placements.find((one) => one.stepId === 'foredeck-13')
     // 2.6 h of laminating for two: a tenth of it is 15.6 minutes, just over the least quarter hour.
     expect(plies?.mends).toMatchObject([{ kind: 'peelPly', toStepId: 'foredeck-14', hours: 0.26 }])

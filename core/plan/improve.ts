@@ -9,7 +9,7 @@ import { Breeding } from './schedule/kernel/breed'
 import { compileProblem } from './schedule/kernel/compiled'
 import type { Plan } from './schedule/kernel/problem'
 import { onKernel } from './schedule/onKernel'
-import type { Pass } from './schedule/serial'
+import type { Pass } from './schedule/refitPass'
 
 export interface PlanEffort {
   readonly seed: number

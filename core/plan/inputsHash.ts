@@ -1,30 +1,11 @@
-import type { EntityName } from '../model/entities'
+import { entityNames, kinds } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 
 /** Rises when the planner itself makes something else of the same rows. */
 const planMake = 2
 
 /** Kinds of rows a plan depends on. */
-const inputs: readonly EntityName[] = [
-  'refit',
-  'zone',
-  'system',
-  'place',
-  'yardTariff',
-  'person',
-  'weekSlot',
-  'personDay',
-  'haulOut',
-  'gate',
-  'job',
-  'step',
-  'link',
-  'part',
-  'tradeBooking',
-  'clock',
-  'dayPlan',
-  'hoursEntry',
-]
+const inputs = entityNames.filter((name) => kinds[name].planInput)
 
 /**
  * Fingerprint of all that a plan depends on: FNV-1a, 64 bits as two halves, over ids and versions.

@@ -1,20 +1,20 @@
 /** Things of a laid plan that hold but want a look. */
-import type { Trouble } from '../model/stored'
+import type { Remark } from '../model/stored'
 import { byId } from '../model/refit'
 import { dateOf, dayNumber } from '../time/civil'
 import { sayFullDate } from '../time/say'
 import { formatTemp } from '../units/quantity'
 import { meanAirC } from './planned'
 import { forecastMs } from './weatherAllowance'
-import type { Activity, Compiled } from './schedule/compile'
-import type { Pass } from './schedule/serial'
+import type { OpenStep, OpenWork } from './schedule/openWork'
+import type { Pass } from './schedule/refitPass'
 
-const about = ({ step, job }: Activity) => ({ jobIds: [job.id], stepIds: [step.id] })
-const named = ({ step, job }: Activity): string => `"${step.title}" (${job.title})`
+const about = ({ step, job }: OpenStep) => ({ jobIds: [job.id], stepIds: [step.id] })
+const named = ({ step, job }: OpenStep): string => `"${step.title}" (${job.title})`
 
 /** Steps after a gate whose last day is over before they are done. */
-export function lateAfterGate({ activities, clock }: Compiled, pass: Pass): Trouble[] {
-  return [...activities.values()].flatMap((activity): Trouble[] => {
+export function lateAfterGate({ activities, clock }: OpenWork, pass: Pass): Remark[] {
+  return [...activities.values()].flatMap((activity): Remark[] => {
     const { afterGate, dueBy } = activity.step
     const finish = pass.placements.get(activity.step.id)?.segments.at(-1)?.[1]
     if (!afterGate || dueBy === null || finish === undefined) return []
@@ -30,10 +30,10 @@ export function lateAfterGate({ activities, clock }: Compiled, pass: Pass): Trou
 }
 
 /** Steps out of doors planned into a month whose mean air is under their lowest temperature. */
-export function coldSteps({ activities, clock, rows, now }: Compiled, pass: Pass): Trouble[] {
+export function coldSteps({ activities, clock, rows, now }: OpenWork, pass: Pass): Remark[] {
   const means = rows.refit[0]?.monthMeanC ?? []
   const temp = (tempC: number) => formatTemp(tempC, rows.refit[0]?.units ?? 'metric')
-  return [...activities.values()].flatMap((activity): Trouble[] => {
+  return [...activities.values()].flatMap((activity): Remark[] => {
     const { minTempC, placeNeed } = activity.step
     const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
     if (minTempC === null || placeNeed !== 'boat' || start === undefined) return []
@@ -52,10 +52,10 @@ export function coldSteps({ activities, clock, rows, now }: Compiled, pass: Pass
 }
 
 /** People planned for the slings on a day on which they are not usually there. */
-export function comeForLaunch(compiled: Compiled, pass: Pass): Trouble[] {
+export function comeForLaunch(compiled: OpenWork, pass: Pass): Remark[] {
   const people = byId(compiled.rows.person)
   const index = new Map(compiled.sites.people.map((person, at) => [person.id, at]))
-  return [...compiled.activities.values()].flatMap((activity): Trouble[] => {
+  return [...compiled.activities.values()].flatMap((activity): Remark[] => {
     const placed = pass.placements.get(activity.step.id)
     if (activity.step.hullNeed !== 'slings' || !placed) return []
     const [from, to] = placed.segments[0] ?? [0, 0]

@@ -5,7 +5,7 @@ import { bigRefit } from '../../demo/bigRefit'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import type { Building } from '../testing/build'
 import type { StoredPlan } from '../model/stored'
-import { checkPlan } from './check'
+import { judgePlan } from '../../tests/judge/judgePlan'
 import { findCycle } from './network'
 import { makePlan } from './makePlan'
 
@@ -23,7 +23,7 @@ describe('every plan', () => {
           const rows = bigRefit(seed, jobs, steps, 2)
           const { plan } = makePlan(rows, friday)
           expect(plan.status).toBe('feasible')
-          expect(checkPlan(rows, plan)).toEqual([])
+          expect(judgePlan(rows, plan)).toEqual([])
         },
       ),
       { numRuns: 60 },
@@ -130,7 +130,7 @@ describe('tiny plans against brute force', () => {
         const best = bruteForce(spec)
         expect(plan.status === 'feasible').toBe(best !== null)
         if (best === null) return
-        expect(checkPlan(rows, plan)).toEqual([])
+        expect(judgePlan(rows, plan)).toEqual([])
         const last = Math.max(...plan.placements.map((one) => one.segments.at(-1)?.[1] ?? 0))
         expect(last).toBeGreaterThanOrEqual(best)
         for (const one of plan.placements) expect(earlierFaults(rows, plan, one.stepId)).toBe(true)
@@ -164,7 +164,7 @@ function earlierFaults(rows: Building, plan: StoredPlan, stepId: string): boolea
             : one,
         ),
       }
-      if (checkPlan(rows, moved).length === 0) return false
+      if (judgePlan(rows, moved).length === 0) return false
     }
   return true
 }
@@ -244,7 +244,7 @@ describe('what cannot be done', () => {
     expect(plan.warnings[0]?.message).toMatch(
       /within 48 h.*6\.7 days later.*Peel ply.*within its hours/,
     )
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 
   it('holds a coat back so that the next falls into its window', () => {
@@ -264,7 +264,7 @@ describe('what cannot be done', () => {
     ])
     expect(plan.placements[0]?.binding.kind).toBe('bondWindow')
     expect(plan.warnings).toEqual([])
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 
   it('allows for weather more than a week ahead, by the share of days that suit it', () => {
@@ -275,7 +275,7 @@ describe('what cannot be done', () => {
       step(rows, 'Deck', 'sand', { operation: 'grind', hoursLikely: 4, notBefore })
       step(rows, 'Deck', 'coat', { operation: 'paint', hoursLikely: 2, needsDry: true })
       const { plan } = makePlan(rows, friday)
-      expect(checkPlan(rows, plan)).toEqual([])
+      expect(judgePlan(rows, plan)).toEqual([])
       return plan.placements[1]
     }
     // Tomorrow the forecast decides. On 1 May four days in five suit it: 24 h ÷ 0.8 is 6 h more, past the
@@ -288,6 +288,32 @@ describe('what cannot be done', () => {
       ms: 6 * hour,
       after: 'sand',
     })
+  })
+
+  it('keeps to keying where the longer work could start before the window shuts, by other hands', () => {
+    const rows = emptyRefit()
+    person(rows, 'Ann', [5], '08:00', '11:00', { skills: ['woodwork'] })
+    person(rows, 'Ben', [6], '08:00', '12:00', { skills: ['woodwork'] })
+    person(rows, 'Cal', [4], '08:00', '10:00', { skills: ['laminating'] })
+    job(rows, 'Hull')
+    step(rows, 'Hull', 'coat', {
+      operation: 'prime',
+      skill: 'laminating',
+      hoursLikely: 2,
+      maxWaitHours: 26,
+    })
+    step(rows, 'Hull', 'trim', { skill: 'woodwork', hoursLikely: 4 })
+    // Cal ends on Thursday 22 April at 10:00, the window shuts on Friday at 12:00. Four hours are soonest
+    // done by Ben on Saturday; five, with an hour of keying, would end with Ann's second Friday or Ben's
+    // second Saturday. Whatever is chosen, it does not start in the window and key as well.
+    const { plan } = makePlan(rows, friday)
+    const trim = plan.placements[1]
+    expect(trim?.mends).toMatchObject([{ kind: 'keying', fromStepId: 'coat', hours: 1 }])
+    expect(trim?.segments).toEqual([
+      [Date.UTC(2027, 3, 24, 8), Date.UTC(2027, 3, 24, 12)],
+      [Date.UTC(2027, 4, 1, 8), Date.UTC(2027, 4, 1, 9)],
+    ])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 
   it('plans keying with its hours where holding back would cost a week', () => {
@@ -303,6 +329,6 @@ describe('what cannot be done', () => {
       [Date.UTC(2027, 3, 24, 8), Date.UTC(2027, 3, 24, 15, 30)],
     ])
     expect(plan.placements[1]?.mends).toMatchObject([{ kind: 'keying', hours: 1.5 }])
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 })

@@ -1,5 +1,5 @@
 import type { Gate } from '../model/entities'
-import type { Mend, PlannedGate, StoredPlan, Trouble } from '../model/stored'
+import type { Mend, PlannedGate, StoredPlan, Remark } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { byId, groupBy } from '../model/refit'
 import { formatHours, formatWait } from '../units/hours'
@@ -15,14 +15,16 @@ import { fitFixedLaunches } from './overflow'
 import { coldSteps, comeForLaunch, lateAfterGate } from './looks'
 import { rankedJobs } from './ranking'
 import type { Ranked } from './priority'
-import { compile } from './schedule/compile'
-import type { Activity, Compiled } from './schedule/compile'
+import { calendarsOf } from './schedule/calendars'
+import { openWork } from './schedule/openWork'
+import type { OpenStep, OpenWork } from './schedule/openWork'
 import { criticalPath } from './schedule/criticalPath'
 import type { Bounds } from './schedule/criticalPath'
 import { phasesOf } from './schedule/phases'
 import type { Phase } from './schedule/phases'
-import { serialPass } from './schedule/serial'
-import type { Pass } from './schedule/serial'
+import { refitPass } from './schedule/refitPass'
+import type { Pass } from './schedule/refitPass'
+import { structureOf } from './schedule/structure'
 
 /** A plan and what it was weighed with. */
 export interface Planned {
@@ -34,12 +36,12 @@ export interface Planned {
 /** A refit made ready for passes: circles cut, work that misses a fixed launch moved on. */
 export interface Prepared {
   readonly rows: RefitRows
-  readonly compiled: Compiled
+  readonly compiled: OpenWork
   readonly phases: readonly Phase[]
   readonly bounds: ReadonlyMap<string, Bounds>
   readonly ranked: readonly Ranked[]
-  readonly troubles: readonly Trouble[]
-  readonly moved: readonly Trouble[]
+  readonly remarks: readonly Remark[]
+  readonly moved: readonly Remark[]
 }
 
 /**
@@ -55,33 +57,41 @@ export function makePlan(rows: RefitRows, now: number): Planned {
 /** Everything about a refit that does not depend on the order in which steps are placed. */
 export function prepare(given: RefitRows, now: number): Prepared {
   const clock = zoneClock(given.refit[0]?.zone ?? 'UTC')
-  const { links, troubles } = withoutCircles(given)
+  const { links, remarks } = withoutCircles(given)
   const rows = withHullNeeds(given)
   const open = { ...rows, link: links }
-  const fitted = fitFixedLaunches(open, clock, scoresOf(open, clock, now), (some, haulOutId) => {
-    const pass = layPass({ rows, troubles, moved: [], ...weigh(some, clock, now) })
-    return pass.launches.find((one) => one.haulOutId === haulOutId)?.at ?? 0
-  })
-  return { rows, troubles, moved: fitted.moved, ...weigh(fitted.rows, clock, now) }
+  // Work that is moved to another haul-out follows the same work, and is done by the same people.
+  const structure = structureOf(open)
+  const calendars = calendarsOf(open, clock)
+  const weigh = (some: RefitRows) => weighed(openWork(some, clock, now, structure, calendars))
+  const fitted = fitFixedLaunches(
+    open,
+    clock,
+    scoresOf(() => weigh(open).ranked),
+    (some, haulOutId) => {
+      const pass = layPass({ rows, remarks, moved: [], ...weigh(some) })
+      return pass.launches.find((one) => one.haulOutId === haulOutId)?.at ?? 0
+    },
+  )
+  return { rows, remarks, moved: fitted.moved, ...weigh(fitted.rows) }
 }
 
-function weigh(rows: RefitRows, clock: ZoneClock, now: number) {
-  const compiled = compile(rows, clock, now)
+function weighed(compiled: OpenWork) {
   const phases = phasesOf(compiled)
   const bounds = criticalPath(compiled, phases)
-  return { compiled, phases, bounds, ranked: rankedJobs(rows, bounds) }
+  return { compiled, phases, bounds, ranked: rankedJobs(compiled.rows, bounds) }
 }
 
 /** One pass. `orderOf` says a step's place in the order instead of its latest start. */
 export function layPass(prepared: Prepared, orderOf?: (stepId: string) => number): Pass {
-  return serialPass(prepared.compiled, prepared.phases, urgency(prepared, orderOf))
+  return refitPass(prepared.compiled, prepared.phases, urgency(prepared, orderOf))
 }
 
 /** The plan of a pass, with what is wrong with it and what wants a look. */
 export function finishPlan(prepared: Prepared, pass: Pass): Planned {
-  const { rows, compiled, bounds, ranked, troubles, moved } = prepared
+  const { rows, compiled, bounds, ranked, remarks, moved } = prepared
   const { clock } = compiled
-  const reasons = [...troubles, ...compiled.troubles, ...pass.troubles]
+  const reasons = [...remarks, ...compiled.remarks, ...pass.remarks]
   const launches = pass.launches.map(({ haulOutId, at }) => ({ haulOutId, at }))
   const placements = [...pass.placements.values()]
   const laid = plannedGates(compiled, pass)
@@ -117,59 +127,55 @@ export function finishPlan(prepared: Prepared, pass: Pass): Planned {
 }
 
 /** Priority by job, worked out when first asked for. */
-function scoresOf(rows: RefitRows, clock: ZoneClock, now: number): (jobId: string) => number {
+function scoresOf(rankedOf: () => readonly Ranked[]): (jobId: string) => number {
   let scores: ReadonlyMap<string, number> | null = null
   return (jobId) => {
-    if (!scores) {
-      const compiled = compile(rows, clock, now)
-      const ranked = rankedJobs(rows, criticalPath(compiled, phasesOf(compiled)))
-      scores = new Map(ranked.map((one) => [one.job.id, one.score]))
-    }
+    scores ??= new Map(rankedOf().map((one) => [one.job.id, one.score]))
     return scores.get(jobId) ?? 0
   }
 }
 
-function statusOf(reasons: readonly Trouble[]): StoredPlan['status'] {
+function statusOf(reasons: readonly Remark[]): StoredPlan['status'] {
   if (reasons.some((reason) => reason.kind !== 'horizon')) return 'infeasible'
   return reasons.length > 0 ? 'unknown' : 'feasible'
 }
 
 /** Takes the closing link out of each circle, naming its jobs. */
-function withoutCircles(rows: RefitRows): { links: RefitRows['link']; troubles: Trouble[] } {
+function withoutCircles(rows: RefitRows): { links: RefitRows['link']; remarks: Remark[] } {
   const planned = new Set(plannedJobs(rows).map((job) => job.id))
   let links = rows.link.filter((one) => planned.has(one.fromJobId) && planned.has(one.toJobId))
-  const troubles: Trouble[] = []
+  const remarks: Remark[] = []
   for (let cycle = findCycle(links); cycle; cycle = findCycle(links)) {
     const [first, last] = [cycle[0], cycle.at(-1)]
     links = links.filter((one) => !(one.fromJobId === last && one.toJobId === first))
-    troubles.push({
+    remarks.push({
       kind: 'cycle',
       message: cycleSentence(cycle, rows.job),
       jobIds: cycle,
       stepIds: [],
     })
   }
-  return { links, troubles }
+  return { links, remarks }
 }
 
 /** Urgency: today's hand-made order, then pins, then latest start (or a given order), priority, list order. */
 function urgency(
   { compiled, bounds, ranked }: Prepared,
   orderOf: (stepId: string) => number = (stepId) => bounds.get(stepId)?.latestStart ?? Infinity,
-): (a: Activity, b: Activity) => boolean {
+): (a: OpenStep, b: OpenStep) => boolean {
   const { rows, clock, now } = compiled
   const today = rows.dayPlan.find((day) => day.on === clock.dateOf(now))
   const hand = new Map((today?.stepOrder ?? []).map((id, index) => [id, index]))
   const rank = new Map(ranked.map((one, index) => [one.job.id, index]))
-  const pinned = (a: Activity) => a.job.pinnedRank ?? Infinity
-  const keys = (a: Activity): number[] => [
+  const pinned = (a: OpenStep) => a.job.pinnedRank ?? Infinity
+  const keys = (a: OpenStep): number[] => [
     hand.get(a.step.id) ?? Infinity,
     pinned(a),
     orderOf(a.step.id),
     rank.get(a.job.id) ?? Infinity,
   ]
   const known = new Map<string, number[]>()
-  const keysOf = (a: Activity) => {
+  const keysOf = (a: OpenStep) => {
     const already = known.get(a.step.id) ?? keys(a)
     known.set(a.step.id, already)
     return already
@@ -184,7 +190,7 @@ function urgency(
 }
 
 /** Launches as placed; other gates when the last of their jobs' steps is ready. */
-function plannedGates(compiled: Compiled, pass: Pass): PlannedGate[] {
+function plannedGates(compiled: OpenWork, pass: Pass): PlannedGate[] {
   const byGate = groupBy([...compiled.activities.values()], (one) => one.job.gateId)
   const launched = pass.launches
     .filter((launch) => launch.gateId !== '')
@@ -210,7 +216,7 @@ function plannedGates(compiled: Compiled, pass: Pass): PlannedGate[] {
 }
 
 /** Bond windows that shut before the next step starts, each with the mend that is planned for it. */
-function bondWarnings(compiled: Compiled, pass: Pass): Trouble[] {
+function bondWarnings(compiled: OpenWork, pass: Pass): Remark[] {
   const steps = byId(compiled.rows.step)
   const jobs = byId(compiled.rows.job)
   const arcs = new Map(
@@ -219,7 +225,7 @@ function bondWarnings(compiled: Compiled, pass: Pass): Trouble[] {
     ),
   )
   return [...pass.placements.values()].flatMap((placed) =>
-    (placed.mends ?? []).flatMap((mend): Trouble[] => {
+    (placed.mends ?? []).flatMap((mend): Remark[] => {
       const [from, to] = [steps.get(mend.fromStepId), steps.get(mend.toStepId)]
       const limit = arcs.get(`${mend.fromStepId} ${mend.toStepId}`)?.maxWaitHours ?? null
       const start = pass.placements.get(mend.toStepId)?.segments[0]?.[0]
@@ -247,8 +253,8 @@ function planned(mend: Mend): string {
 }
 
 /** Trades booked before what must be ready for them is. */
-function tradeWarnings(compiled: Compiled, pass: Pass): Trouble[] {
-  return [...compiled.activities.values()].flatMap((activity): Trouble[] => {
+function tradeWarnings(compiled: OpenWork, pass: Pass): Remark[] {
+  return [...compiled.activities.values()].flatMap((activity): Remark[] => {
     const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
     if (!activity.booking || start === undefined || start <= activity.booking.from) return []
     return [
@@ -262,9 +268,9 @@ function tradeWarnings(compiled: Compiled, pass: Pass): Trouble[] {
   })
 }
 
-function lateGates(rows: RefitRows, gates: readonly PlannedGate[], clock: ZoneClock): Trouble[] {
+function lateGates(rows: RefitRows, gates: readonly PlannedGate[], clock: ZoneClock): Remark[] {
   const named = new Map(rows.gate.map((gate): [string, Gate] => [gate.id, gate]))
-  return gates.flatMap((planned): Trouble[] => {
+  return gates.flatMap((planned): Remark[] => {
     const gate = named.get(planned.gateId)
     const by = gate ? gateDeadline(rows, gate, clock) : null
     if (!gate || by === null || planned.at < by) return []

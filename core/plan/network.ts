@@ -1,9 +1,10 @@
+import { circleFrom, reachable } from '../graph'
 import type { Job, Link, Step } from '../model/entities'
 import { byId, groupBy, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 
 /** From the finish of one step to the start of another, in hours round the clock. */
-export interface Arc {
+export interface StepArc {
   readonly from: string
   readonly to: string
   readonly minWaitHours: number
@@ -36,8 +37,8 @@ export function stepsByJob(rows: Pick<RefitRows, 'job' | 'step'>): Map<string, S
 }
 
 /** Arcs of one job: each rank after the one before; what comes after the gate hangs beside the row. */
-function arcsInside(steps: readonly Step[]): Arc[] {
-  const arcs: Arc[] = []
+function arcsInside(steps: readonly Step[]): StepArc[] {
+  const arcs: StepArc[] = []
   const join = (before: readonly Step[], to: Step) => {
     for (const from of before)
       arcs.push({ from: from.id, to: to.id, minWaitHours: 0, maxWaitHours: from.maxWaitHours })
@@ -68,7 +69,7 @@ function arcsInside(steps: readonly Step[]): Arc[] {
  * along links. A link through a job without steps reaches on to what follows that job. Steps after the
  * gate follow what stands before them in the list, and nothing waits for them but their like.
  */
-export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): Arc[] {
+export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): StepArc[] {
   const steps = stepsByJob(rows)
   const ranks = new Map(
     [...steps].map(([jobId, list]) => {
@@ -76,7 +77,7 @@ export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): Arc[] {
       return [jobId, ranksOf(held.length > 0 ? held : list)]
     }),
   )
-  const arcs: Arc[] = [...steps.values()].flatMap(arcsInside)
+  const arcs: StepArc[] = [...steps.values()].flatMap(arcsInside)
   const linksFrom = groupBy(rows.link, (link) => link.fromJobId)
   for (const [jobId, list] of ranks)
     for (const link of reach(jobId, linksFrom, ranks))
@@ -97,49 +98,20 @@ function reach(
   linksFrom: ReadonlyMap<string, readonly Link[]>,
   ranks: ReadonlyMap<string, unknown>,
 ): Link[] {
-  const found: Link[] = []
-  const seen = new Set([jobId])
-  const queue = [...(linksFrom.get(jobId) ?? [])]
-  for (let link = queue.shift(); link; link = queue.shift()) {
-    if (ranks.has(link.toJobId)) found.push(link)
-    else if (!seen.has(link.toJobId)) {
-      seen.add(link.toJobId)
-      queue.push(...(linksFrom.get(link.toJobId) ?? []))
-    }
-  }
-  return found
+  const linksOf = (id: string) => linksFrom.get(id) ?? []
+  const stepless = (id: string) =>
+    linksOf(id).flatMap(({ toJobId }) => (ranks.has(toJobId) ? [] : [toJobId]))
+  return [...reachable([jobId], stepless)]
+    .flatMap(linksOf)
+    .filter((link) => ranks.has(link.toJobId))
 }
 
 /** Ids of jobs that form a circle of links, in order round it; null when there is none. */
 export function findCycle(links: readonly Pick<Link, 'fromJobId' | 'toJobId'>[]): string[] | null {
   const next = groupBy(links, (link) => link.fromJobId)
-  const done = new Set<string>()
-  for (const start of [...next.keys()].sort()) {
-    const path: string[] = []
-    const onPath = new Set<string>()
-    const stack: { id: string; at: number }[] = [{ id: start, at: 0 }]
-    while (stack.length > 0) {
-      const top = stack.at(-1) as { id: string; at: number }
-      if (top.at === 0) {
-        if (done.has(top.id)) {
-          stack.pop()
-          continue
-        }
-        if (onPath.has(top.id)) return path.slice(path.indexOf(top.id))
-        path.push(top.id)
-        onPath.add(top.id)
-      }
-      const link = next.get(top.id)?.[top.at++]
-      if (link) stack.push({ id: link.toJobId, at: 0 })
-      else {
-        stack.pop()
-        path.pop()
-        onPath.delete(top.id)
-        done.add(top.id)
-      }
-    }
-  }
-  return null
+  return circleFrom([...next.keys()].sort(), (id) =>
+    (next.get(id) ?? []).map((link) => link.toJobId),
+  )
 }
 
 /** "Bed the posts → Paint the deck → Bed the posts" for a circle of job ids. */

@@ -1,7 +1,7 @@
 /** A launch on a fixed date, worked out by hand. */
 import { describe, expect, it } from 'vitest'
 import { add, emptyRefit, job, person, step } from '../testing/build'
-import { checkPlan } from './check'
+import { judgePlan } from '../../tests/judge/judgePlan'
 import { makePlan } from './makePlan'
 
 const friday = Date.UTC(2027, 3, 16, 12)
@@ -69,7 +69,7 @@ describe('a launch on a fixed date', () => {
     const moved = plan.warnings.filter((one) => one.kind === 'moved')
     expect(moved.flatMap((one) => one.jobIds)).toEqual(['Polish', 'Wax'])
     expect(moved[0]?.message).toMatch(/"Polish" does not fit .*24 Apr.* Autumn: .* points an hour/)
-    expect(checkPlan(rows, plan)).toEqual([])
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 
   it('says so when there is no later haul-out, and launches when all is ready', () => {

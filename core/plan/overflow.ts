@@ -1,5 +1,6 @@
+import { reachable } from '../graph'
 import type { Job } from '../model/entities'
-import type { Trouble } from '../model/stored'
+import type { Remark } from '../model/stored'
 import { byId, groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { ZoneClock } from '../time/zone'
@@ -16,7 +17,7 @@ const mostTriedBack = 24
 /** Rows in which what does not fit before a fixed launch is put into the next haul-out, and what was. */
 export interface Fitted {
   readonly rows: RefitRows
-  readonly moved: readonly Trouble[]
+  readonly moved: readonly Remark[]
 }
 
 /**
@@ -32,7 +33,7 @@ export function fitFixedLaunches(
 ): Fitted {
   const coming = haulOutsInTime(rows, clock).filter((one) => one.launchAt === Infinity)
   let now = rows
-  const moved: Trouble[] = []
+  const moved: Remark[] = []
   coming.forEach((own, index) => {
     if (own.haulOut.launchWhen !== 'fixed') return
     const aim = own.haulOut.launchBooked ?? own.haulOut.launchAimed
@@ -81,7 +82,7 @@ const sayWorth = (worth: number | undefined): string =>
     ? ', with what it waits for'
     : `: ${Math.round(worth * 10) / 10} points an hour ashore`
 
-const stuck = ({ haulOut }: Ashore, aim: string): Trouble => ({
+const stuck = ({ haulOut }: Ashore, aim: string): Remark => ({
   kind: 'deadline',
   message: `The launch of ${sayFullDate(aim)} is fixed, and what must be done before it does not fit. Add a later haul-out, or let the launch of ${haulOut.name} follow the work.`,
   jobIds: [],
@@ -114,10 +115,9 @@ function byWorth(
 function withFollowers(rows: RefitRows, ids: readonly string[]): Set<string> {
   const after = groupBy(rows.link, (link) => link.fromJobId)
   const jobs = byId(rows.job)
-  const all = new Set(ids)
-  for (const id of all)
-    for (const link of after.get(id) ?? []) if (jobs.has(link.toJobId)) all.add(link.toJobId)
-  return all
+  return reachable(ids, (id) =>
+    (after.get(id) ?? []).flatMap(({ toJobId }) => (jobs.has(toJobId) ? [toJobId] : [])),
+  )
 }
 
 function moveTo(rows: RefitRows, ids: ReadonlySet<string>, from: Ashore, to: Ashore): RefitRows {

@@ -38,7 +38,7 @@ export interface GateFigures {
   readonly hasWork: boolean
 }
 
-export interface JobFigures {
+interface JobFigures {
   readonly state: JobState
   readonly hoursPlanned: number
   readonly hoursOpen: number

@@ -3,7 +3,7 @@ import { canBeDated } from '../plan/gateGaps'
 import { sayDate } from '../time/say'
 import type { Derived, GateFigures } from './derive'
 
-export type GateStanding =
+type GateStanding =
   /** Nothing was planned yet. */
   | 'unplanned'
   /** Something it waits for has no place: it has no date. */

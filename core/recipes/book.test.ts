@@ -3,6 +3,7 @@
  * order, hours, people, place, hull, weather and wait, each material with its packs. Comments carry the sums
  * that are not plain.
  */
+import { problemsOf } from '../result'
 import { describe, expect, it } from 'vitest'
 import { packsFor } from '../fastening/count'
 import { recipeBook } from './book'
@@ -688,8 +689,8 @@ const worked = (key: string, given: RecipeInputs, units: 'metric' | 'us' = 'metr
   if (!recipe) throw new Error(`no recipe ${key}`)
   expect(recipeProblems(recipe)).toEqual([])
   const found = expand(recipe, { ...initialInputs(recipe), ...given }, units)
-  if (!found.ok) throw new Error(found.problems[0]?.message)
-  return found.draft
+  if (!found.ok) throw new Error(problemsOf(found)[0]?.message)
+  return found.value
 }
 
 describe('every recipe, one example by hand', () => {

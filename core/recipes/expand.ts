@@ -1,4 +1,6 @@
 /** A recipe and its inputs worked out: steps, waits, materials and the values between. */
+import { accepted, refused } from '../result'
+import type { Result } from '../result'
 import type { FieldProblem } from '../model/changes'
 import type { Entities } from '../model/entities'
 import type { PatchOf } from '../model/field'
@@ -9,7 +11,7 @@ import { FormulaTrouble, readFormula } from './formula'
 import type { Formula, Scope, Value } from './formula'
 import type { Recipe, RecipeInputs, RecipeMaterial, RecipeStep, RecipeUnit } from './recipe'
 
-export type StepFields = Partial<PatchOf<Entities['step']>>
+type StepFields = Partial<PatchOf<Entities['step']>>
 
 export interface DraftMaterial {
   /** The same for the same material of the same step, whatever the dimensions. */
@@ -28,7 +30,7 @@ export interface DraftStep {
   readonly materials: readonly DraftMaterial[]
   readonly tools: readonly string[]
 }
-export interface ShownValue {
+interface ShownValue {
   readonly key: string
   readonly label: string
   readonly unit: RecipeUnit
@@ -40,12 +42,8 @@ export interface Draft {
   readonly steps: readonly DraftStep[]
   readonly values: readonly ShownValue[]
 }
-export type Expanded =
-  | { readonly ok: true; readonly draft: Draft }
-  | { readonly ok: false; readonly problems: readonly FieldProblem[] }
-
 /** Steps that one job may be given. */
-export const mostStepsInJob = 200
+const mostStepsInJob = 200
 const mostRepeats = 60
 
 const formulas = new Map<string, Formula>()
@@ -88,7 +86,7 @@ const shownValue = (value: Value): number | string =>
   typeof value === 'number' ? rounded(value, 3) : String(value)
 
 /** Inputs that are missing, not numbers, out of range, or not one of a choice; said in the units of the refit. */
-export function inputProblems(
+function inputProblems(
   recipe: Recipe,
   inputs: RecipeInputs,
   units: UnitSystem = 'metric',
@@ -126,26 +124,24 @@ export function expand(
   recipe: Recipe,
   inputs: RecipeInputs,
   units: UnitSystem = 'metric',
-): Expanded {
+): Result<Draft> {
   const problems = inputProblems(recipe, inputs, units)
-  if (problems.length > 0) return { ok: false, problems }
+  if (problems.length > 0) return refused('Some of the dimensions cannot be used.', problems)
   try {
     const { scope, values } = workedValues(recipe, inputs)
     const steps = recipe.steps.flatMap((step) => draftSteps(step, scope, units))
     if (steps.length === 0)
-      return wrong('These dimensions leave nothing to do. Check what was chosen.')
+      return refused('These dimensions leave nothing to do. Check what was chosen.')
     if (steps.length > mostStepsInJob)
-      return wrong(
+      return refused(
         `This makes ${steps.length} steps; a job holds up to ${mostStepsInJob}. Split the work in two.`,
       )
-    return { ok: true, draft: { steps, values } }
+    return accepted({ steps, values })
   } catch (error) {
-    if (error instanceof FormulaTrouble) return wrong(error.message)
+    if (error instanceof FormulaTrouble) return refused(error.message)
     throw error
   }
 }
-
-const wrong = (message: string): Expanded => ({ ok: false, problems: [{ field: '', message }] })
 
 /** Values in an order in which each has what it needs. Throws FormulaTrouble when they go in a circle. */
 function workedValues(

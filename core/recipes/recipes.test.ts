@@ -1,4 +1,5 @@
 /** Recipes that cannot be, dimensions that cannot be, and jobs worked again without losing anything. */
+import { problemsOf } from '../result'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { boltSizesMm } from '../fastening/boltLength'
@@ -59,12 +60,12 @@ const plies: Recipe = {
 
 const drafted = (inputs: RecipeInputs): Draft => {
   const worked = expand(plies, { ...initialInputs(plies), ...inputs })
-  if (!worked.ok) throw new Error(worked.problems[0]?.message)
-  return worked.draft
+  if (!worked.ok) throw new Error(problemsOf(worked)[0]?.message)
+  return worked.value
 }
 const refusal = (inputs: RecipeInputs): string => {
   const worked = expand(plies, { ...initialInputs(plies), ...inputs })
-  return worked.ok ? '' : (worked.problems[0]?.message ?? '')
+  return worked.ok ? '' : (problemsOf(worked)[0]?.message ?? '')
 }
 
 describe('formulas', () => {
@@ -120,13 +121,13 @@ describe('every recipe of the book, at any dimensions', () => {
         const worked = expand(recipe, inputs)
         if (!worked.ok) {
           // Refused in a sentence: what is stocked or can be laid ends somewhere.
-          expect(worked.problems[0]?.message).toMatch(/\w.*\.$/)
+          expect(problemsOf(worked)[0]?.message).toMatch(/\w.*\.$/)
           return
         }
         whole++
-        const keys = worked.draft.steps.map((step) => step.key)
+        const keys = worked.value.steps.map((step) => step.key)
         expect(new Set(keys).size).toBe(keys.length)
-        for (const { fields, materials } of worked.draft.steps) {
+        for (const { fields, materials } of worked.value.steps) {
           expect(fields.hoursLikely).toBeGreaterThanOrEqual(0)
           expect(fields.title).not.toMatch(/[{}]|undefined|NaN/)
           for (const one of materials) {

@@ -34,7 +34,7 @@ export function starterJobs(
     if (recipe) {
       const inputs = initialInputs(recipe, rows.refit[0] ?? null)
       const worked = expand(recipe, inputs, rows.refit[0]?.units)
-      if (worked.ok) return jobFromRecipe(recipe.key, inputs, worked.draft, frame, newId).items
+      if (worked.ok) return jobFromRecipe(recipe.key, inputs, worked.value, frame, newId).items
     }
     return plainJob(one, frame, newId)
   })

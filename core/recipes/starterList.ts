@@ -4,7 +4,7 @@ import type { PatchOf } from '../model/field'
 import type { Operation, Purpose, SystemKind } from '../model/words'
 
 /** What a step of the list says beyond its operation, title and hours. */
-export type StarterMore = Partial<PatchOf<Entities['step']>>
+type StarterMore = Partial<PatchOf<Entities['step']>>
 
 export interface StarterJob {
   readonly key: string

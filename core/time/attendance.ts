@@ -1,33 +1,19 @@
 import type { Row } from '../model/entities'
 import { dayNumber, minutesOf, weekdayOf } from './civil'
-
-/** Minutes after local midnight, half open. */
-export type MinuteSpan = readonly [number, number]
+import { joined } from './intervals'
+import type { Interval } from './intervals'
 
 /** The hours a person gives on each day, from weekly slots and dated exceptions. */
 export interface Attendance {
-  /** Spans in order, apart from each other; empty when the person does not come. */
-  on(day: number): readonly MinuteSpan[]
+  /** Minutes after local midnight: spans in order, apart from each other; empty when the person does not come. */
+  on(day: number): readonly Interval[]
   /** True when no slot and no extra day gives any hours. */
   readonly never: boolean
   /** True when the person said they cannot come that day. */
   away(day: number): boolean
 }
 
-const none: readonly MinuteSpan[] = []
-
-/** Joins spans that touch or overlap. */
-function joined(spans: MinuteSpan[]): readonly MinuteSpan[] {
-  const sorted = spans.filter(([from, to]) => to > from).sort((a, b) => a[0] - b[0])
-  const result: MinuteSpan[] = []
-  for (const span of sorted) {
-    const last = result.at(-1)
-    if (last && span[0] <= last[1])
-      result[result.length - 1] = [last[0], Math.max(last[1], span[1])]
-    else result.push(span)
-  }
-  return result
-}
+const none: readonly Interval[] = []
 
 /** Monday-based week number since the epoch. */
 const weekOf = (day: number): number => Math.floor((day + 3) / 7)
@@ -47,11 +33,11 @@ export function attendanceOf(
     .filter((day) => day.kind === 'extraDay')
     .map((day) => ({
       day: dayNumber(day.on),
-      span: [minutesOf(day.from), minutesOf(day.to)] as MinuteSpan,
+      span: [minutesOf(day.from), minutesOf(day.to)] as Interval,
     }))
   const weekly = slots.map((slot) => ({
     weekday: slot.weekday,
-    span: [minutesOf(slot.from), minutesOf(slot.to)] as MinuteSpan,
+    span: [minutesOf(slot.from), minutesOf(slot.to)] as Interval,
     every: slot.everyWeeks,
     week: slot.anchor ? weekOf(dayNumber(slot.anchor)) : 0,
   }))

@@ -2,6 +2,7 @@
 export const dayMs = 86_400_000
 export const hourMs = 3_600_000
 export const minuteMs = 60_000
+export const secondMs = 1000
 
 /** Days since 1970-01-01, negative before. Throws RangeError when it is not a real date. */
 export function dayNumber(date: string): number {

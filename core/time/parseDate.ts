@@ -1,5 +1,6 @@
-import { plainInput, read, unread } from '../units/parsed'
-import type { Parsed } from '../units/parsed'
+import { accepted, refused } from '../result'
+import type { Result } from '../result'
+import { plainInput } from '../units/parsed'
 import { addDays, dayNumber, daysBetween, isDate, weekdayOf } from './civil'
 import { sayFullDate } from './say'
 
@@ -41,10 +42,10 @@ function named(text: string, today: string): string | null {
  * 'tomorrow'. Without a year: the coming one. '5/2/2026' asks which is meant; a weekday that does not fit is said.
  * @returns 'YYYY-MM-DD', 1970 to 2200, or the sentence that says what to write.
  */
-export function parseDate(text: string, today: string): Parsed<string> {
+export function parseDate(text: string, today: string): Result<string> {
   const plain = plainInput(text)
-  if (plain === 'today') return read(today)
-  if (plain === 'tomorrow') return read(addDays(today, 1))
+  if (plain === 'today') return accepted(today)
+  if (plain === 'tomorrow') return accepted(addDays(today, 1))
   const weekday = /^(mon|tue|wed|thu|fri|sat|sun)[a-z]*\.?,? +/.exec(plain)
   const rest = plain.slice(weekday?.[0].length ?? 0)
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(rest)
@@ -64,15 +65,15 @@ export function parseDate(text: string, today: string): Parsed<string> {
     const year = fullYear(slashed[3] ?? '')
     const readings = [civil(year, second, first), civil(year, first, second)].filter(isDate)
     if (readings.length === 2 && first !== second)
-      return unread(`Is it ${readings.map(sayFullDate).join(' or ')}? Write one of these.`)
+      return refused(`Is it ${readings.map(sayFullDate).join(' or ')}? Write one of these.`)
     date = readings[0] ?? civil(year, second, first)
   } else date = named(rest, today)
-  if (date === null) return unread(`"${text.trim()}" is not a date. ${help}`)
+  if (date === null) return refused(`"${text.trim()}" is not a date. ${help}`)
   const year = Number(date.slice(0, 4))
-  if (!isDate(date)) return unread(`There is no such day as "${text.trim()}". ${help}`)
+  if (!isDate(date)) return refused(`There is no such day as "${text.trim()}". ${help}`)
   if (year < yearsKnown[0] || year > yearsKnown[1])
-    return unread(`A date from ${yearsKnown[0]} to ${yearsKnown[1]}, please.`)
+    return refused(`A date from ${yearsKnown[0]} to ${yearsKnown[1]}, please.`)
   if (weekday && weekdays[weekdayOf(dayNumber(date)) - 1] !== weekday[1])
-    return unread(`${sayFullDate(date)} is no ${weekday[0].trim()}. Which is meant?`)
-  return read(date)
+    return refused(`${sayFullDate(date)} is no ${weekday[0].trim()}. Which is meant?`)
+  return accepted(date)
 }

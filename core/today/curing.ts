@@ -4,7 +4,7 @@ import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { Placement } from '../model/stored'
 import { meanAirC } from '../plan/planned'
-import { waitOver } from '../plan/schedule/compile'
+import { waitOver } from '../plan/schedule/openWork'
 
 /** Something that dries or cures: from when, until when. */
 export interface Curing {

@@ -6,7 +6,7 @@ import type { PlaceNeed } from '../model/words'
 import { cautionsOf } from '../plan/facts'
 import { arcsOf } from '../plan/network'
 import { isOpen } from '../plan/planned'
-import { waitOver } from '../plan/schedule/compile'
+import { waitOver } from '../plan/schedule/openWork'
 import { liveHours } from '../progress/derive'
 import { dayNumber, hourMs, minuteMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
@@ -22,7 +22,7 @@ import { takeWith } from './takeWith'
 import type { TakeLine } from './takeWith'
 
 /** A step finished on the day, with what was logged on it. */
-export interface DoneLine {
+interface DoneLine {
   readonly step: Step
   readonly job: Job | null
   readonly at: number

@@ -1,5 +1,6 @@
-import { ambiguity, plainInput, read, readAmount, unread } from './parsed'
-import type { Parsed } from './parsed'
+import { accepted, refused } from '../result'
+import type { Result } from '../result'
+import { ambiguity, plainInput, readAmount } from './parsed'
 
 /** Hours in a day as people mean it: of work, and on the clock. */
 export type HoursOfDay = 8 | 24
@@ -8,18 +9,18 @@ export type HoursOfDay = 8 | 24
  * Hours as people write them: `1h30`, `1 h 30 mins`, `90m`, `1.5`, `1½`, `1:30`, `1 1/2 h`, `9:30-12`,
  * `1 day` (of `dayHours`: 8 of work, 24 of waiting). Accepts 0 to `most` (a day's 24 unless told otherwise).
  */
-export function parseHours(text: string, most = 24, dayHours: HoursOfDay = 8): Parsed<number> {
+export function parseHours(text: string, most = 24, dayHours: HoursOfDay = 8): Result<number> {
   const said = plainInput(text).replace(/\.$/, '')
-  if (said === '') return unread('Type hours, for example 1h30, 90m or 1.5.')
+  if (said === '') return refused('Type hours, for example 1h30, 90m or 1.5.')
   if (said.startsWith('-'))
-    return unread('Hours cannot be negative. Type what was worked, like 1h30.')
+    return refused('Hours cannot be negative. Type what was worked, like 1h30.')
   const asks = ambiguity(said) ?? guessOrClock(said)
-  if (asks) return unread(asks)
+  if (asks) return refused(asks)
   const hours = readHours(said, dayHours)
-  if (hours === null) return unread(`"${text.trim()}" is not a time. Try 1h30, 90m or 1.5.`)
+  if (hours === null) return refused(`"${text.trim()}" is not a time. Try 1h30, 90m or 1.5.`)
   if (hours > most)
-    return unread(`${formatHours(hours)} is more than ${most} h. Check it, or split it.`)
-  return read(hours)
+    return refused(`${formatHours(hours)} is more than ${most} h. Check it, or split it.`)
+  return accepted(hours)
 }
 
 const amount = '(\\d+[ -]\\d+ ?/ ?\\d+|\\d+ ?/ ?\\d+|\\d+(?:[.,]\\d+)?|[.,]\\d+)'

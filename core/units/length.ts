@@ -1,5 +1,6 @@
-import { ambiguity, plainInput, read, readAmount, unread } from './parsed'
-import type { Parsed } from './parsed'
+import { accepted, refused } from '../result'
+import type { Result } from '../result'
+import { ambiguity, plainInput, readAmount } from './parsed'
 
 export const metresPerInch = 0.0254
 /** Mixed is metric with drills and bolts in inches. */
@@ -46,19 +47,19 @@ export function parseLength(
   text: string,
   units: UnitSystem,
   bare: LengthUnit = units === 'us' ? 'in' : 'm',
-): Parsed<number> {
+): Result<number> {
   const said = plainInput(text)
-  if (said === '') return unread('Type a length, for example 89 mm or 3 1/2".')
-  if (said.startsWith('-')) return unread('A length cannot be negative.')
+  if (said === '') return refused('Type a length, for example 89 mm or 3 1/2".')
+  if (said.startsWith('-')) return refused('A length cannot be negative.')
   const asks = ambiguity(said)
-  if (asks) return unread(asks)
+  if (asks) return refused(asks)
   let metres = 0
   let last: LengthUnit | null = null
   piece.lastIndex = 0
   let at = 0
   for (let match = piece.exec(said); match; match = piece.exec(said)) {
     const value = readAmount(match[1] as string)
-    if (value === null) return unread(`"${match[1]?.trim()}" is not a number or a fraction.`)
+    if (value === null) return refused(`"${match[1]?.trim()}" is not a number or a fraction.`)
     const unit: LengthUnit | null = match[2]
       ? (unitOf[match[2]] ?? null)
       : last === 'ft'
@@ -72,7 +73,7 @@ export function parseLength(
         (isInch(unit) !== isInch(last) ||
           (metresPer[unit] as number) >= (metresPer[last] as number)))
     )
-      return unread(`"${text.trim()}" could not be read. Write it like 5' 3 1/2" or 1.6 m.`)
+      return refused(`"${text.trim()}" could not be read. Write it like 5' 3 1/2" or 1.6 m.`)
     metres += value * (metresPer[unit] as number)
     last = unit
     at = piece.lastIndex
@@ -81,12 +82,12 @@ export function parseLength(
   const rest = said.slice(at).trim()
   const word = /[a-z]+/i.exec(rest)?.[0]
   if (rest !== '')
-    return unread(
+    return refused(
       word
         ? `"${word}" is not a unit of length here. Use mm, cm, m, in or ft.`
         : `"${rest}" could not be read. Write it like 5' 3 1/2" or 1.6 m.`,
     )
-  return read(metres)
+  return accepted(metres)
 }
 
 /** Inches as a whole and sixteenths: 3.5 → `3 1/2"`. */

@@ -1,10 +1,4 @@
-/** What reading a person's input gives: the value, or a sentence that says what to type instead. */
-export type Parsed<Value> =
-  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly message: string }
-
-export const read = <Value>(value: Value): Parsed<Value> => ({ ok: true, value })
-export const unread = (message: string): Parsed<never> => ({ ok: false, message })
-
+/** Reading what people type: one kind of marks, numbers as they are written. */
 const fractions: Readonly<Record<string, string>> = {
   '½': '1/2',
   '¼': '1/4',

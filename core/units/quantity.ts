@@ -1,8 +1,9 @@
 /** Amounts in the units a refit is measured in: one way to read them and one to say them. */
+import { accepted, refused } from '../result'
+import type { Result } from '../result'
 import { formatLength, parseLength } from './length'
 import type { LengthUnit, UnitSystem } from './length'
-import { ambiguity, plainInput, read, readAmount, readNumber, unread } from './parsed'
-import type { Parsed } from './parsed'
+import { ambiguity, plainInput, readAmount, readNumber } from './parsed'
 
 interface Unit {
   readonly label: string
@@ -112,7 +113,7 @@ const kinds: Readonly<Record<string, Kind>> = {
 const isLength = (unit: string): unit is 'mm' | 'm' => unit === 'mm' || unit === 'm'
 
 /** A number for reading: no more digits than anybody can measure. */
-export function plainNumber(value: number): string {
+function plainNumber(value: number): string {
   const places = Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : 2
   return String(Number(value.toFixed(places)))
 }
@@ -127,7 +128,7 @@ export function shownUnit(unit: string, units: UnitSystem): string {
 }
 
 export const fahrenheit = (tempC: number): number => (tempC * 9) / 5 + 32
-export const celsius = (tempF: number): number => ((tempF - 32) * 5) / 9
+const celsius = (tempF: number): number => ((tempF - 32) * 5) / 9
 
 /** '12 °C', or '54 °F' under US units. */
 export const formatTemp = (tempC: number, units: UnitSystem): string =>
@@ -166,28 +167,30 @@ export function editableQuantity(value: number, unit: string, units: UnitSystem)
  * An amount as written, in the metric `unit` core counts in. A bare number is taken in the unit shown
  * beside the field; any other unit of the kind may be typed after it.
  */
-export function parseQuantity(text: string, unit: string, units: UnitSystem): Parsed<number> {
+export function parseQuantity(text: string, unit: string, units: UnitSystem): Result<number> {
   const said = plainInput(text)
   const asks = ambiguity(said)
-  if (asks) return unread(asks)
+  if (asks) return refused(asks)
   if (unit === '°C') return parseTemp(said, units)
   if (isLength(unit)) {
     const bare: LengthUnit = units !== 'us' ? unit : unit === 'mm' ? 'in' : 'ft'
     const metres = parseLength(text, units, bare)
-    return metres.ok ? read(roundedTo(unit === 'mm' ? metres.value * 1000 : metres.value)) : metres
+    return metres.ok
+      ? accepted(roundedTo(unit === 'mm' ? metres.value * 1000 : metres.value))
+      : metres
   }
   const match = /^(-?[\d.,/ -]*\d)\s*([^\d\s.,/-].*)?$/.exec(said)
   const value = match ? (readAmount(match[1] as string) ?? readNumber(match[1] as string)) : null
   if (!match || value === null)
-    return unread(`"${text.trim()}" is not a number. Try ${exampleOf(unit, units)}.`)
+    return refused(`"${text.trim()}" is not a number. Try ${exampleOf(unit, units)}.`)
   const kind = kinds[unit]
   const typed = (match[2] ?? '').replace(/\.$/, '').trim()
   if (typed === '' || typed === unit.toLowerCase())
-    return read(typed === '' ? value * bareSize(unit, units) : value)
+    return accepted(typed === '' ? value * bareSize(unit, units) : value)
   const size = kind?.typed[typed]
   return size === undefined
-    ? unread(`"${match[2]}" is not a unit here. Use ${shownUnit(unit, units)}.`)
-    : read(roundedTo(value * size))
+    ? refused(`"${match[2]}" is not a unit here. Use ${shownUnit(unit, units)}.`)
+    : accepted(roundedTo(value * size))
 }
 
 const roundedTo = (value: number): number => Number(value.toFixed(6))
@@ -196,11 +199,11 @@ const bareSize = (unit: string, units: UnitSystem): number =>
 const exampleOf = (unit: string, units: UnitSystem): string =>
   unit === 'pieces' || unit === 'times' || unit === '' ? '4' : `2.5 ${shownUnit(unit, units)}`
 
-function parseTemp(said: string, units: UnitSystem): Parsed<number> {
+function parseTemp(said: string, units: UnitSystem): Result<number> {
   const match = /^(-?\s?[\d.,]+)\s*(?:°|deg(?:rees)?)?\s*([cf])?$/.exec(said)
   const value = match ? readNumber((match[1] as string).replace(/\s/g, '')) : null
   if (!match || value === null)
-    return unread(`"${said}" is not a temperature. Try ${units === 'us' ? '60' : '15'}.`)
+    return refused(`"${said}" is not a temperature. Try ${units === 'us' ? '60' : '15'}.`)
   const inF = match[2] === 'f' || (match[2] === undefined && units === 'us')
-  return read(roundedTo(inF ? celsius(value) : value))
+  return accepted(roundedTo(inF ? celsius(value) : value))
 }

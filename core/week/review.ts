@@ -10,7 +10,7 @@ import { sayDay } from '../time/say'
 import { formatHours } from '../units/hours'
 
 /** One gate that moved in a week, and why as far as the figures tell. */
-export interface Moved {
+interface Moved {
   readonly gateId: string
   readonly name: string
   /** Days later; negative when earlier. */

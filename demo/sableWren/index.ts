@@ -1,5 +1,3 @@
-import type { ChangeItem } from '#core/model/changes'
-import { entities, entityNames } from '#core/model/entities'
 import { emptyRows } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
 import type { Building } from '#core/testing/build'
@@ -73,17 +71,3 @@ function lastWeek(write: Writer): void {
     figures: snapshotFigures(before, plan, derive(before, plan, at)),
   })
 }
-
-/** Rows as the operations that make them. */
-export const asChanges = (rows: RefitRows): ChangeItem[] =>
-  entityNames.flatMap((entity) =>
-    rows[entity].map((row): ChangeItem => {
-      const patch = Object.fromEntries(
-        Object.keys(entities[entity]).map((name) => [
-          name,
-          (row as unknown as Record<string, unknown>)[name],
-        ]),
-      )
-      return { op: 'create', entity, id: row.id, patch }
-    }),
-  )

@@ -1,14 +1,17 @@
-import { getQuery } from 'h3'
-import { idSchema } from '#shared/schemas/entitySchema'
+import Joi from 'joi'
+import { idSchema } from '#shared/schemas/idSchema'
 import { handle } from '../http/handle'
-import { readBytes } from '../http/input'
+import { readBytes, readQuery } from '../http/input'
 import { importRefit, mostFileBytes, previewFile } from '../services/refitFile'
+
+const schema = Joi.object<{ preview?: string; replace: string | null }>({
+  preview: Joi.string().allow(''),
+  replace: idSchema.default(null),
+})
 
 /** A refit file: `?preview` says what is in it, `?replace=ID` puts it in place of one, else it comes in as new. */
 export default handle(async (event) => {
-  const query = getQuery(event)
+  const { preview, replace } = readQuery(event, schema)
   const bytes = await readBytes(event, mostFileBytes, 'This refit file')
-  if ('preview' in query) return previewFile(bytes)
-  const { error, value } = idSchema.validate(query.replace)
-  return importRefit(bytes, error ? null : ((value as string | undefined) ?? null))
+  return preview === undefined ? importRefit(bytes, replace) : previewFile(bytes)
 })

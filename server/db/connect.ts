@@ -1,32 +1,56 @@
-import { join } from 'node:path'
 import { Sequelize } from 'sequelize'
-import sqlite3 from 'sqlite3'
-import { dataFolder } from '../services/dataFolder'
 import { migrate } from './migrate'
 import { defineModels } from './models'
 import type { Models } from './models'
+import { patientSqlite } from './patientSqlite'
 
 export interface Database {
   readonly sequelize: Sequelize
   readonly models: Models
 }
 
-/** Opens a database file, brings it up to date, and gives its models. */
-export async function openDatabase(file: string): Promise<Database> {
-  const sequelize = new Sequelize({
+const connectionTo = (file: string): Sequelize =>
+  new Sequelize({
     dialect: 'sqlite',
-    dialectModule: sqlite3,
+    dialectModule: patientSqlite,
     storage: file,
     logging: false,
   })
-  await sequelize.query('PRAGMA journal_mode = WAL')
-  await sequelize.query('PRAGMA busy_timeout = 5000')
-  await migrate(sequelize, file)
-  return { sequelize, models: defineModels(sequelize) }
+
+/** What SQLite finds wrong with a file; '' when it is whole. */
+async function faultOf(sequelize: Sequelize): Promise<string> {
+  const [found] = await sequelize.query('PRAGMA quick_check(1)')
+  const word = String(
+    (found[0] as { quick_check?: string } | undefined)?.quick_check ?? 'no answer',
+  )
+  return word === 'ok' ? '' : word
 }
 
-let opened: Promise<Database> | null = null
+/** Opens a database file, checks that it is whole, brings it up to date, and gives its models. */
+export async function openDatabase(file: string): Promise<Database> {
+  const sequelize = connectionTo(file)
+  try {
+    const fault = await faultOf(sequelize)
+    if (fault !== '') throw new Error(`SQLITE_CORRUPT: ${fault}`)
+    await sequelize.query('PRAGMA journal_mode = WAL')
+    await migrate(sequelize)
+    return { sequelize, models: defineModels(sequelize) }
+  } catch (error) {
+    await sequelize.close()
+    throw error
+  }
+}
 
-/** The database of this installation, opened on first use. */
-export const database = (): Promise<Database> =>
-  (opened ??= openDatabase(join(dataFolder(), 'inch-ahead.sqlite')))
+/** What is wrong with a copy of a database, as SQLite says it; '' when it opens, is whole and holds our tables. */
+export async function copyFault(file: string): Promise<string> {
+  const sequelize = connectionTo(file)
+  try {
+    const fault = await faultOf(sequelize)
+    if (fault === '') await sequelize.query('SELECT count(*) FROM refit')
+    return fault
+  } catch (error) {
+    return String(error)
+  } finally {
+    await sequelize.close()
+  }
+}

@@ -1,43 +1,69 @@
-import { existsSync } from 'node:fs'
-import { join } from 'node:path'
+import { QueryTypes, Transaction } from 'sequelize'
 import type { Sequelize } from 'sequelize'
-import { SequelizeStorage, Umzug } from 'umzug'
-import { folderIn } from '../services/dataFolder'
+import { Umzug } from 'umzug'
 import { log } from '../services/log'
+import { copyDatabase } from './copyDatabase'
 import { statements } from './migrations/first'
+import { statements as alongTheBoat } from './migrations/alongTheBoat'
 import { statements as recipesAndBags } from './migrations/recipesAndBags'
+import { statements as solidStore } from './migrations/solidStore'
 import { statements as truthfulPlan } from './migrations/truthfulPlan'
 
 const migrations = [
   { name: '0001-first', statements },
   { name: '0002-recipes-and-bags', statements: recipesAndBags },
   { name: '0003-truthful-plan', statements: truthfulPlan },
+  { name: '0004-solid-store', statements: solidStore },
+  { name: '0005-along-the-boat', statements: alongTheBoat },
 ]
 
-/** A whole copy of the database beside it, named for why it was taken. */
-export async function copyDatabase(sequelize: Sequelize, why: string): Promise<string> {
-  const stamp = new Date().toISOString().replace(/[:.]/g, '-')
-  const file = join(folderIn('copies'), `${stamp}-${why}.sqlite`)
-  await sequelize.query('VACUUM INTO $file', { bind: { file } })
-  return file
-}
+/** Names of the migrations a database has had, kept in the same transaction as what they do. */
+const storageIn = (sequelize: Sequelize, transaction: Transaction) => ({
+  executed: async (): Promise<string[]> => {
+    await sequelize.query(
+      'CREATE TABLE IF NOT EXISTS "migrations" ("name" VARCHAR(255) NOT NULL UNIQUE PRIMARY KEY)',
+      { transaction },
+    )
+    const rows = await sequelize.query<{ name: string }>('SELECT "name" FROM "migrations"', {
+      transaction,
+      type: QueryTypes.SELECT,
+    })
+    return rows.map((row) => row.name)
+  },
+  logMigration: async ({ name }: { name: string }): Promise<void> => {
+    await sequelize.query('INSERT INTO "migrations" ("name") VALUES ($name)', {
+      bind: { name },
+      transaction,
+    })
+  },
+  unlogMigration: (): Promise<void> => Promise.reject(new Error('Migrations only go forward.')),
+})
 
-/** Brings the tables up to date; an existing database is copied first when there is anything to do. */
-export async function migrate(sequelize: Sequelize, databaseFile: string): Promise<void> {
-  const existed = existsSync(databaseFile)
-  const umzug = new Umzug({
+const umzugIn = (sequelize: Sequelize, transaction: Transaction) =>
+  new Umzug({
     migrations: migrations.map(({ name, statements: list }) => ({
       name,
       up: async () => {
-        for (const statement of list) await sequelize.query(statement)
+        for (const statement of list) await sequelize.query(statement, { transaction })
       },
     })),
-    storage: new SequelizeStorage({ sequelize, modelName: 'migration' }),
+    storage: storageIn(sequelize, transaction),
     logger: undefined,
   })
-  const pending = await umzug.pending()
+
+/**
+ * Brings the tables up to date, all in one transaction: a start that is cut off leaves what was there
+ * before. A database that holds something is copied first when there is anything to do.
+ */
+export async function migrate(sequelize: Sequelize): Promise<void> {
+  const all = { type: Transaction.TYPES.IMMEDIATE }
+  const pending = await sequelize.transaction(all, (transaction) =>
+    umzugIn(sequelize, transaction).pending(),
+  )
   if (pending.length === 0) return
-  if (existed && pending.length < migrations.length)
+  if (pending.length < migrations.length)
     log.info({ file: await copyDatabase(sequelize, 'before-migration') }, 'copied before migrating')
-  await umzug.up()
+  await sequelize.transaction(all, async (transaction) => {
+    await umzugIn(sequelize, transaction).up()
+  })
 }

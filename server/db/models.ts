@@ -32,11 +32,12 @@ const rowColumns = (): ModelAttributes => ({
   deletedAt: { type: DataTypes.INTEGER, allowNull: true },
 })
 
-export type AnyModel = ModelStatic<Model<Record<string, unknown>>>
+type AnyModel = ModelStatic<Model<Record<string, unknown>>>
 export interface Models {
   readonly rows: Readonly<Record<EntityName, AnyModel>>
   readonly change: AnyModel
   readonly journal: AnyModel
+  readonly life: AnyModel
 }
 
 /** One model a kind of row, made from its description, and the two of the journal. */
@@ -59,6 +60,8 @@ export function defineModels(sequelize: Sequelize): Models {
   const key = { primaryKey: true }
   return {
     rows,
+    /** Which life of a refit this is: another when it is brought in anew or put back from a copy. */
+    life: define('life', { refitId: { ...text(), ...key }, epoch: text() }),
     change: define('change', {
       refitId: { ...text(), ...key },
       seq: { ...whole(), ...key },

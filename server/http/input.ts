@@ -1,8 +1,9 @@
-import { getRouterParam } from 'h3'
+import { getQuery, getRouterParam } from 'h3'
 import type { H3Event } from 'h3'
 import type Joi from 'joi'
+import { readJson } from '#shared/keepable'
 import { fieldProblems, problem } from '#shared/problems'
-import { idSchema } from '#shared/schemas/entitySchema'
+import { idSchema } from '#shared/schemas/idSchema'
 import { Trouble } from '../services/trouble'
 
 /** The bytes of a request, counted as they come: a header about the length is not trusted. */
@@ -16,7 +17,7 @@ export async function readBytes(event: H3Event, most: number, what: string): Pro
         413,
         problem(
           'tooLarge',
-          `${what} is over ${Math.round(most / 1e6)} MB. Make it smaller or split it.`,
+          `${what} is over ${most >= 1e6 ? `${Math.round(most / 1e6)} MB` : `${Math.round(most / 1e3)} kB`}. Make it smaller or split it.`,
         ),
       )
     chunks.push(chunk as Buffer)
@@ -33,7 +34,7 @@ export async function readInput<Value>(
   const bytes = await readBytes(event, most, 'This request')
   let body: unknown
   try {
-    body = JSON.parse(bytes.toString('utf8'))
+    body = readJson(bytes.toString('utf8'))
   } catch {
     throw new Trouble(400, problem('notJson', 'The request is not JSON, or it was cut off.'))
   }
@@ -43,6 +44,14 @@ export async function readInput<Value>(
     throw new Trouble(422, problem('invalid', fields[0]?.message ?? 'Invalid.', { fields }))
   }
   return value
+}
+
+/** What stands behind the question mark, checked. Unknown words are let be. */
+export function readQuery<Value>(event: H3Event, schema: Joi.ObjectSchema<Value>): Value {
+  const { error, value } = schema.validate(getQuery(event), { allowUnknown: true })
+  if (!error) return value
+  const fields = fieldProblems(error)
+  throw new Trouble(422, problem('invalid', fields[0]?.message ?? 'Invalid.', { fields }))
 }
 
 /** A plain id from the path. */

@@ -1,4 +1,4 @@
-import { defineEventHandler, getRequestHeader, setResponseHeader, setResponseStatus } from 'h3'
+import { defineEventHandler, getRequestHeader, removeResponseHeader, setResponseStatus } from 'h3'
 import { problem } from '#shared/problems'
 
 const loopback = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
@@ -10,9 +10,8 @@ const loopback = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
 export default defineEventHandler((event) => {
   const host = getRequestHeader(event, 'host') ?? ''
   const origin = getRequestHeader(event, 'origin')
-  setResponseHeader(event, 'X-Content-Type-Options', 'nosniff')
-  setResponseHeader(event, 'X-Frame-Options', 'DENY')
-  setResponseHeader(event, 'Referrer-Policy', 'no-referrer')
+  // The head of an answer belongs to this program alone.
+  removeResponseHeader(event, 'X-Powered-By')
   const foreign = origin !== undefined && origin !== `http://${host}`
   if (loopback.test(host) && !(foreign && event.method !== 'GET')) return undefined
   setResponseStatus(event, 403)

@@ -2,7 +2,7 @@ import type { ChangeItem, Clash, FieldProblem } from '#core/model/changes'
 import { fieldLabel } from '#core/model/changes'
 import type { EntityName } from '#core/model/entities'
 import { withInitials } from '#core/model/newRow'
-import { entityWord } from '#core/model/references'
+import { entityWord, isComputed } from '#core/model/references'
 import { createSchema, patchSchema } from '#shared/schemas/entitySchema'
 import { fieldProblems } from '#shared/problems'
 import type { Plain } from './rows'
@@ -18,12 +18,12 @@ export interface Applied {
   readonly restored?: boolean
 }
 
-/** Fields of a row that others changed since a version, with who set them to what. */
+/** Fields of a row that others changed since a version; null: not known any more, so it may be any. */
 export type ChangedSince = (
   entity: EntityName,
   id: string,
   version: number,
-) => Promise<ReadonlySet<string>>
+) => Promise<ReadonlySet<string> | null>
 
 export type Outcome =
   | { readonly applied: Applied }
@@ -53,7 +53,7 @@ export async function applyItem(
     return {
       problems: [{ field: item.entity, message: 'That version is not known here. Reload.' }],
     }
-  if (item.op === 'delete') return applyDelete(item, current)
+  if (item.op === 'delete') return applyDelete(item, current, changedSince)
   const { error, value } = patchSchema(item.entity).validate(item.patch)
   if (error) return { problems: fieldProblems(error, item.entity) }
   return applyPatch(item, value as Plain, current, changedSince)
@@ -76,8 +76,14 @@ function applyCreate(item: ChangeItem & { op: 'create' }, current: Plain | null)
   return { applied: { item, before: null, after, fields: Object.keys(values) } }
 }
 
-function applyDelete(item: ChangeItem & { op: 'delete' }, current: Plain): Outcome {
-  if (item.baseVersion < (current.version as number))
+async function applyDelete(
+  item: ChangeItem & { op: 'delete' },
+  current: Plain,
+  changedSince: ChangedSince,
+): Promise<Outcome> {
+  const behind = item.baseVersion < (current.version as number)
+  const touched = behind ? await changedSince(item.entity, item.id, item.baseVersion) : new Set()
+  if (touched === null || touched.size > 0)
     return {
       clashes: [
         {
@@ -101,10 +107,11 @@ async function applyPatch(
   changedSince: ChangedSince,
 ): Promise<Outcome> {
   const fields = Object.keys(patch).filter((name) => !same(patch[name], current[name]))
-  if (item.baseVersion < (current.version as number)) {
+  // What the program works out is the same whoever works it out: the last one stands.
+  if (item.baseVersion < (current.version as number) && !isComputed(item.entity)) {
     const touched = await changedSince(item.entity, item.id, item.baseVersion)
     const clashes = fields
-      .filter((name) => touched.has(name))
+      .filter((name) => touched?.has(name) ?? true)
       .map((name) => ({
         entity: item.entity,
         id: item.id,

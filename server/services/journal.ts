@@ -1,11 +1,12 @@
 import { Op } from 'sequelize'
 import type { Transaction } from 'sequelize'
-import type { Change, Heard, RowChange } from '#core/model/changes'
+import type { RowChange } from '#core/model/changes'
+import { isComputed } from '#core/model/references'
 import type { EntityName } from '#core/model/entities'
 import type { Models } from '../db/models'
-import type { Applied } from './applyItem'
 import { plainRow } from './rows'
 import type { Plain } from './rows'
+import type { Staged } from './stage'
 
 export interface JournalLine {
   readonly entity: EntityName
@@ -19,25 +20,11 @@ export interface JournalLine {
 const pickFields = (row: Plain | null, fields: readonly string[]): Plain | null =>
   row && Object.fromEntries(fields.map((name) => [name, row[name] ?? null]))
 
-/** Writes a change with what each row was before and after. */
-export async function writeJournal(
-  models: Models,
-  refitId: string,
-  seq: number,
-  change: Change,
-  applied: readonly Applied[],
-  at: number,
-  transaction: Transaction,
-  undoes: number | null,
-): Promise<void> {
-  const { changeId, deviceId, personId, label, quiet } = change
-  await models.change.create(
-    { refitId, seq, changeId, deviceId, personId, label, quiet, at, undoes, undone: false },
-    { transaction },
-  )
-  await models.journal.bulkCreate(
-    applied.map(({ item, before, after, fields }, place) => ({
-      refitId,
+const linesOfStaged = ({ one, seq, applied }: Staged) =>
+  applied
+    .filter(({ item }) => !isComputed(item.entity))
+    .map(({ item, before, after, fields }, place) => ({
+      refitId: one.refitId,
       seq,
       place,
       entity: item.entity,
@@ -46,9 +33,31 @@ export async function writeJournal(
       version: (after?.version ?? before?.version ?? 1) as number,
       before: item.op === 'patch' ? pickFields(before, fields) : before,
       after: item.op === 'patch' ? pickFields(after, fields) : after,
-    })),
+    }))
+
+/** Lines written in one statement: a statement has a most of a million letters. */
+const mostLines = 200
+
+/** Writes changes with what each row was before and after; computed rows and whole refits leave no lines. */
+export async function writeJournal(
+  models: Models,
+  staged: readonly Staged[],
+  transaction: Transaction,
+): Promise<void> {
+  await models.change.bulkCreate(
+    staged.map(({ one, change, seq, at, undoes }) => {
+      const { changeId, deviceId, personId, label, quiet } = change
+      return {
+        refitId: one.refitId,
+        ...{ seq, changeId, deviceId, personId, label, quiet, at, undoes },
+        undone: false,
+      }
+    }),
     { transaction },
   )
+  const lines = staged.flatMap((each) => (each.whole ? [] : linesOfStaged(each)))
+  for (let at = 0; at < lines.length; at += mostLines)
+    await models.journal.bulkCreate(lines.slice(at, at + mostLines), { transaction })
 }
 
 /** Lines of a change in their order. */
@@ -61,48 +70,28 @@ export async function linesOf(
   return found.map((line) => line.get({ plain: true }) as unknown as JournalLine)
 }
 
-/** Fields of a row that were patched after a version. */
-export async function touchedSince(
+/** What changed in a row after a version, by version: fields and the change that set them. */
+export async function touchesInJournal(
   models: Models,
   refitId: string,
   entity: EntityName,
   rowId: string,
   version: number,
-  transaction?: Transaction,
-): Promise<Set<string>> {
+): Promise<{ version: number; fields: string[]; changeId: string }[]> {
   const found = await models.journal.findAll({
     where: { refitId, entity, rowId, version: { [Op.gt]: version } },
-    transaction,
   })
-  return new Set(found.flatMap((line) => Object.keys((line.get('after') as Plain | null) ?? {})))
-}
-
-/** What a change that already went through did, as its rows are now; null when there is none. */
-export async function journalled(
-  models: Models,
-  refitId: string,
-  changeId: string,
-): Promise<Heard | null> {
-  const change = await models.change.findOne({ where: { refitId, changeId } })
-  if (!change) return null
-  const seq = change.get('seq') as number
-  const lines = await linesOf(models, refitId, seq)
-  const rows = await Promise.all(
-    lines.map(async ({ entity, rowId }): Promise<RowChange> => {
-      const row = await models.rows[entity].findOne({
-        where: { refitId, id: rowId, deletedAt: null },
-      })
-      const plain = row && plainRow(entity, row.get({ plain: true }) as Plain)
-      return { entity, id: rowId, row: plain }
-    }),
-  )
-  return {
-    seq,
-    changeId,
-    deviceId: change.get('deviceId') as string,
-    label: change.get('label') as string,
-    rows,
-  }
+  if (found.length === 0) return []
+  const changes = await models.change.findAll({
+    where: { refitId, seq: found.map((line) => line.get('seq') as number) },
+    attributes: ['seq', 'changeId'],
+  })
+  const ids = new Map(changes.map((one) => [one.get('seq'), one.get('changeId') as string]))
+  return found.map((line) => ({
+    version: line.get('version') as number,
+    fields: Object.keys((line.get('after') as Plain | null) ?? {}),
+    changeId: ids.get(line.get('seq')) ?? '',
+  }))
 }
 
 /** Rows touched after a change number, as they are now, each once. */
@@ -115,13 +104,46 @@ export async function changedRowsSince(
     (Object.keys(models.rows) as EntityName[]).map(async (entity) => {
       const found = await models.rows[entity].findAll({
         where: { refitId, seq: { [Op.gt]: since } },
+        raw: true,
       })
       return found.map((row): RowChange => {
-        const stored = row.get({ plain: true }) as Plain
+        const stored = row as unknown as Plain
         const live = stored.deletedAt === null
         return { entity, id: stored.id as string, row: live ? plainRow(entity, stored) : null }
       })
     }),
   )
   return lists.flat()
+}
+
+/** Changes kept by their ids and words alone, so that one sent again long after is still known. */
+const mostNamed = 20_000
+
+/**
+ * Lets go of what lies further back than the history is kept: lines before the `kept`th last change made by
+ * people, and the oldest names of changes.
+ */
+export async function trimJournal(models: Models, refitId: string, kept: number): Promise<void> {
+  const where = { refitId, quiet: false }
+  const edge = await models.change.findOne({
+    where,
+    attributes: ['seq'],
+    order: [['seq', 'DESC']],
+    offset: kept,
+  })
+  if (edge)
+    await models.journal.destroy({
+      where: { refitId, seq: { [Op.lte]: edge.get('seq') as number } },
+    })
+  const oldest = await models.change.findOne({
+    where: { refitId },
+    attributes: ['seq'],
+    order: [['seq', 'DESC']],
+    offset: mostNamed,
+  })
+  if (oldest) {
+    const gone = { refitId, seq: { [Op.lte]: oldest.get('seq') as number } }
+    await models.journal.destroy({ where: gone })
+    await models.change.destroy({ where: gone })
+  }
 }

@@ -1,11 +1,9 @@
-import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
-import { readFile, writeFile } from 'node:fs/promises'
-import { join } from 'node:path'
+import { readFile } from 'node:fs/promises'
 import sharp from 'sharp'
 import type { Metadata } from 'sharp'
 import { problem } from '#shared/problems'
-import { folderIn } from './dataFolder'
+import { keepFile, keptFile, writeFileWhole } from './keptFiles'
 import { Trouble } from './trouble'
 
 export const mostPictureBytes = 40e6
@@ -22,11 +20,17 @@ const mimeOf: Readonly<Record<string, string>> = {
 }
 
 const notPicture = (why: string): Trouble => new Trouble(422, problem('notPicture', why))
+const broken = 'This picture is cut off or broken. Take it again or send it once more.'
 
-/** Keeps a picture under the hash of its bytes, with a small one beside it. Throws Trouble 422. */
-export async function keepPicture(
-  bytes: Buffer,
-): Promise<{ hash: string; mime: string; widthPx: number; heightPx: number }> {
+export interface KeptPicture {
+  readonly hash: string
+  readonly mime: string
+  readonly widthPx: number
+  readonly heightPx: number
+}
+
+/** What a picture says of itself, without unpacking it. Throws Trouble 413 and 422. */
+async function lookAt(bytes: Uint8Array): Promise<Omit<KeptPicture, 'hash'>> {
   let meta: Metadata
   try {
     meta = await sharp(bytes, { limitInputPixels: false }).metadata()
@@ -44,23 +48,58 @@ export async function keepPicture(
       413,
       problem('tooLarge', 'This picture has over 60 million points. Make it smaller.'),
     )
-  const hash = createHash('sha256').update(bytes).digest('hex')
-  const file = join(folderIn('pictures'), hash)
-  if (!existsSync(file)) {
-    let small: Buffer
-    try {
-      small = await sharp(bytes)
-        .autoOrient()
-        .resize({ width: smallWidth, withoutEnlargement: true })
-        .webp()
-        .toBuffer()
-    } catch {
-      throw notPicture('This picture is cut off or broken. Take it again or send it once more.')
-    }
-    await writeFile(`${file}.small`, small)
-    await writeFile(file, bytes)
+  return { mime, widthPx: width, heightPx: height }
+}
+
+const shrink = (picture: Uint8Array | string): Promise<Buffer> =>
+  sharp(picture)
+    .autoOrient()
+    .resize({ width: smallWidth, withoutEnlargement: true })
+    .webp()
+    .toBuffer()
+
+/** Keeps a picture under the hash of its bytes, with a small one beside it. Throws Trouble 413 and 422. */
+export async function keepPicture(bytes: Buffer): Promise<KeptPicture> {
+  const seen = await lookAt(bytes)
+  let small: Buffer
+  try {
+    small = await shrink(bytes)
+  } catch {
+    throw notPicture(broken)
   }
-  return { hash, mime, widthPx: width, heightPx: height }
+  const hash = await keepFile('pictures', bytes)
+  const file = keptFile('pictures', hash)
+  if (file && !existsSync(`${file}.small`)) await writeFileWhole(`${file}.small`, small)
+  return { hash, ...seen }
+}
+
+/**
+ * Keeps a picture that comes with many others: only its head is read, and the small one is made when
+ * somebody looks. Throws Trouble 413 and 422.
+ */
+export async function keepPictureUnread(bytes: Buffer): Promise<void> {
+  await lookAt(bytes)
+  await keepFile('pictures', bytes)
+}
+
+/** Small ones are made one after the other: unpacking takes a picture's whole size in memory. */
+let making: Promise<unknown> = Promise.resolve()
+
+/** The small picture beside a file, made again when it is missing. Throws Trouble 422 for a broken one. */
+async function smallOf(file: string): Promise<Buffer> {
+  const beside = `${file}.small`
+  if (existsSync(beside)) return readFile(beside)
+  const made = making.then(async () => {
+    if (existsSync(beside)) return readFile(beside)
+    const small = await shrink(file).catch(() => {
+      throw notPicture(broken)
+    })
+    await writeFileWhole(beside, small)
+    return small
+  })
+  // The next waits for this one however it ends; its error goes to its own caller.
+  making = made.catch(() => undefined)
+  return made
 }
 
 /** A kept picture's bytes. Throws Trouble 404. */
@@ -68,10 +107,9 @@ export async function readPicture(
   hash: string,
   small: boolean,
 ): Promise<{ bytes: Buffer; mime: string }> {
-  const file = join(folderIn('pictures'), hash)
-  if (!/^[0-9a-f]{64}$/.test(hash) || !existsSync(file))
-    throw new Trouble(404, problem('notFound', 'That picture is not here.'))
-  if (small) return { bytes: await readFile(`${file}.small`), mime: 'image/webp' }
+  const file = keptFile('pictures', hash)
+  if (!file) throw new Trouble(404, problem('notFound', 'That picture is not here.'))
+  if (small) return { bytes: await smallOf(file), mime: 'image/webp' }
   const bytes = await readFile(file)
   const { format } = await sharp(bytes).metadata()
   return { bytes, mime: mimeOf[format ?? ''] ?? 'application/octet-stream' }

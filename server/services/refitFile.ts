@@ -1,142 +1,151 @@
-import { randomUUID } from 'node:crypto'
+/** The refit file: a refit with its pictures and documents, as a zip. docs/refit-file.md */
 import { readFile } from 'node:fs/promises'
-import { join } from 'node:path'
-import { strFromU8, strToU8, unzip, zipSync } from 'fflate'
-import type { Zippable } from 'fflate'
-import { documentChanges, documentProblem, toDocument } from '#core/exchange/refitFile'
-import type { RefitDocument } from '#core/exchange/refitFile'
+import { strToU8, zip } from 'fflate'
+import type { AsyncZippable } from 'fflate'
+import { documentProblem, toDocument } from '#core/exchange/refitFile'
+import type { MissingFile, RefitDocument } from '#core/exchange/refitFile'
 import { entityNames } from '#core/model/entities'
+import type { RefitRows } from '#core/model/refit'
+import { readJson } from '#shared/keepable'
 import { problem } from '#shared/problems'
-import { database } from '../db/connect'
-import { passDoor } from './changeDoor'
-import { folderIn } from './dataFolder'
-import { keepDocument, readDocument } from './documents'
-import { keepPicture } from './pictures'
+import { bringIn } from './bringIn'
+import type { BroughtIn } from './bringIn'
+import { keepDocument, mostDocumentBytes } from './documents'
+import { keptFile } from './keptFiles'
+import type { KeptKind } from '#core/model/field'
+import { entityWord, fileFields, fileTitle } from '#core/model/references'
+import { keepPictureUnread, mostPictureBytes } from './pictures'
 import { wholeRefit } from './refits'
-import { replaceRefit } from './replaceRefit'
 import { Trouble } from './trouble'
+import { openZip, ZipTrouble } from './unzip'
+import type { OpenZip } from './unzip'
 
 export const mostFileBytes = 200e6
-const mostUnpackedBytes = 800e6
+const limits = { entries: 20_000, bytes: 800e6 }
+/** Of refit.json, unpacked: a refit at every other limit has a quarter of it. */
+const mostDocument = 80e6
 
 const refused = (message: string): Trouble => new Trouble(422, problem('notRefitFile', message))
 
-/** The refit as a zip: refit.json, its pictures and its documents by hash. */
+/** Files that the rows name, by folder, each once. */
+const filesOf = (rows: Partial<RefitRows>): readonly (readonly [KeptKind, MissingFile])[] =>
+  fileFields.flatMap(({ entity, field, folder }) =>
+    ((rows[entity] ?? []) as unknown as readonly Readonly<Record<string, unknown>>[]).map(
+      (row) =>
+        [
+          folder,
+          {
+            hash: String(row[field]),
+            name: fileTitle(row) || `a ${entityWord[entity]} without words`,
+          },
+        ] as const,
+    ),
+  )
+
+/** Files of a refit that are not in the data folder, named. Throws Trouble 404. */
+export async function missingFilesOf(refitId: string): Promise<readonly MissingFile[]> {
+  const { rows } = await wholeRefit(refitId)
+  return filesOf(rows).flatMap(([kind, file]) => (keptFile(kind, file.hash) ? [] : [file]))
+}
+
+const zipped = (files: AsyncZippable): Promise<Uint8Array> =>
+  new Promise((resolve, reject) =>
+    zip(files, { consume: true }, (error, bytes) => (error ? reject(error) : resolve(bytes))),
+  )
+
+/** The refit as a zip: refit.json, its pictures and its documents by hash. Files that are not here are named in it. */
 export async function exportRefit(refitId: string): Promise<{ name: string; bytes: Uint8Array }> {
   const { rows } = await wholeRefit(refitId)
-  const files: Zippable = {
-    'refit.json': strToU8(JSON.stringify(toDocument(refitId, rows), null, 1)),
+  const files: AsyncZippable = {}
+  const missing: MissingFile[] = []
+  for (const [kind, file] of filesOf(rows)) {
+    const path = keptFile(kind, file.hash)
+    if (path) files[`${kind}/${file.hash}`] = [await readFile(path), { level: 0 }]
+    else missing.push(file)
   }
-  for (const { hash } of rows.picture)
-    files[`pictures/${hash}`] = [await readFile(join(folderIn('pictures'), hash)), { level: 0 }]
-  for (const { hash } of rows.document)
-    files[`documents/${hash}`] = [await readDocument(hash), { level: 0 }]
+  files['refit.json'] = strToU8(JSON.stringify(toDocument(refitId, rows, missing), null, 1))
   const name = (rows.refit[0]?.boatName ?? 'refit').replace(/[^\w-]+/g, '-').toLowerCase()
-  return { name: `${name}.refit.zip`, bytes: zipSync(files) }
+  return { name: `${name}.refit.zip`, bytes: await zipped(files) }
 }
 
 interface Unpacked {
   readonly document: RefitDocument
-  readonly pictures: ReadonlyMap<string, Uint8Array>
-  readonly documents: ReadonlyMap<string, Uint8Array>
+  readonly zip: OpenZip
+}
+
+const noZip: OpenZip = {
+  names: [],
+  read: () => Promise.reject(new ZipTrouble('There is no such file in it.')),
 }
 
 /** Reads a zip or a bare refit.json. Throws Trouble 422 for anything else, half a file among it. */
 async function unpack(bytes: Buffer): Promise<Unpacked> {
-  const zipped = bytes.subarray(0, 2).toString('latin1') === 'PK'
-  const files = zipped ? await unzipAll(bytes) : { 'refit.json': new Uint8Array(bytes) }
-  const inner = files['refit.json']
-  if (!inner) throw refused('There is no refit.json in this zip: it is not a refit file of ours.')
+  const isZip = bytes.subarray(0, 2).toString('latin1') === 'PK'
+  try {
+    const zip = isZip ? await openZip(bytes, limits) : noZip
+    if (isZip && !zip.names.includes('refit.json'))
+      throw refused('There is no refit.json in this zip: it is not a refit file of ours.')
+    const inner = isZip ? await zip.read('refit.json', mostDocument) : bytes
+    return { document: readDocumentText(inner), zip }
+  } catch (error) {
+    throw error instanceof ZipTrouble ? refused(error.message) : error
+  }
+}
+
+function readDocumentText(inner: Buffer): RefitDocument {
+  if (inner.length > mostDocument)
+    throw refused(`The refit.json is over ${mostDocument / 1e6} MB: no refit is that large.`)
   let document: unknown
   try {
-    document = JSON.parse(strFromU8(inner))
+    document = readJson(inner.toString('utf8'))
   } catch {
     throw refused('The refit file cannot be read: it is cut off or not ours.')
   }
   const wrong = documentProblem(document)
   if (wrong !== '') throw refused(wrong)
-  const byHash = (folder: string) =>
-    new Map(
-      Object.entries(files)
-        .map(([name, content]) => [name.split('/'), content] as const)
-        .filter(([path]) => path.length === 2 && path[0] === folder)
-        .filter(([path]) => /^[0-9a-f]{64}$/.test(path[1] as string))
-        .map(([path, content]) => [path[1] as string, content]),
-    )
-  return {
-    document: document as RefitDocument,
-    pictures: byHash('pictures'),
-    documents: byHash('documents'),
-  }
+  return document as RefitDocument
 }
-
-const unzipAll = (bytes: Buffer): Promise<Record<string, Uint8Array>> =>
-  new Promise((resolve, reject) => {
-    let total = 0
-    unzip(
-      bytes,
-      {
-        filter: (file) => {
-          total += file.originalSize
-          return total <= mostUnpackedBytes
-        },
-      },
-      (error, files) => {
-        if (error) reject(refused('The zip cannot be opened: it is cut off or broken.'))
-        else if (total > mostUnpackedBytes) reject(refused('The zip unpacks to more than 800 MB.'))
-        else resolve(files)
-      },
-    )
-  })
 
 /** What a refit file holds, before anything is written. */
 export async function previewFile(bytes: Buffer) {
-  const { document, pictures } = await unpack(bytes)
+  const { document, zip } = await unpack(bytes)
   return {
     name: String(document.rows.refit?.[0]?.name ?? ''),
     boatName: String(document.rows.refit?.[0]?.boatName ?? ''),
     counts: Object.fromEntries(
       entityNames.map((entity) => [entity, document.rows[entity]?.length ?? 0]),
     ),
-    pictures: pictures.size,
+    pictures: zip.names.filter((name) => name.startsWith('pictures/')).length,
   }
 }
 
-/** Brings a refit file in: as a new refit, or in place of one. All or nothing. */
-export async function importRefit(
-  bytes: Buffer,
-  replace: string | null,
-): Promise<{ refitId: string }> {
-  const { document, pictures, documents } = await unpack(bytes)
-  const refitId = replace ?? (await freeId(document.refitId))
-  for (const [hash, content] of pictures) {
-    const kept = await keepPicture(Buffer.from(content))
-    if (kept.hash !== hash)
-      throw refused(`The picture ${hash.slice(0, 8)}… is not the one it says it is.`)
+/** Puts the files that the rows name into the data folder. Files that no row names stay where they are. */
+async function keepFiles({ document, zip }: Unpacked): Promise<void> {
+  const names = new Set(zip.names)
+  const wanted = new Map(
+    filesOf(document.rows as Partial<RefitRows>).map(([kind, { hash }]) => [
+      `${kind}/${hash}`,
+      kind,
+    ]),
+  )
+  for (const [name, kind] of wanted) {
+    if (!names.has(name)) continue
+    const picture = kind === 'pictures'
+    const content = await zip
+      .read(name, picture ? mostPictureBytes : mostDocumentBytes)
+      .catch((error: unknown) => {
+        throw error instanceof ZipTrouble ? refused(error.message) : error
+      })
+    if (picture) await keepPictureUnread(content)
+    else await keepDocument(content)
+    if (!keptFile(kind, name.split('/')[1] ?? ''))
+      throw refused(`The file ${name.slice(0, 18)}… is not the one it says it is.`)
   }
-  for (const [hash, content] of documents) {
-    const kept = await keepDocument(Buffer.from(content))
-    if (kept.hash !== hash)
-      throw refused(`The document ${hash.slice(0, 8)}… is not the one it says it is.`)
-  }
-  const change = {
-    changeId: randomUUID(),
-    deviceId: 'import',
-    personId: null,
-    label: 'A refit file brought in',
-    quiet: true,
-    items: documentChanges(document, refitId),
-  }
-  if (replace) await replaceRefit(refitId, change)
-  else await passDoor(refitId, change)
-  return { refitId }
 }
 
-/** The file's own refit id where it is not in use here. */
-async function freeId(wanted: string): Promise<string> {
-  const { models } = await database()
-  const taken =
-    /^[\w-]{1,64}$/.test(wanted) &&
-    (await models.rows.refit.findOne({ where: { refitId: wanted } }))
-  return taken || !/^[\w-]{1,64}$/.test(wanted) ? randomUUID() : wanted
+/** Brings a refit file in: as a new refit, or in place of one. All or nothing. Says what wants mending. */
+export async function importRefit(bytes: Buffer, replace: string | null): Promise<BroughtIn> {
+  const unpacked = await unpack(bytes)
+  await keepFiles(unpacked)
+  return bringIn(unpacked.document, replace)
 }

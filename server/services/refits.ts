@@ -1,10 +1,11 @@
 import { groupBy } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
+import type { RowChange } from '#core/model/changes'
+import { database } from '../db/store'
+import { alone } from './alone'
+import { changedRowsSince } from './journal'
 import type { JournalLine } from './journal'
-import { problem } from '#shared/problems'
-import { database } from '../db/connect'
-import { lastSeq, readRows } from './rows'
-import { Trouble } from './trouble'
+import { presentRefit } from './openRefit'
 
 export interface RefitSummary {
   readonly id: string
@@ -23,19 +24,34 @@ export async function listRefits(): Promise<RefitSummary[]> {
   return found.map((row) => row.get({ plain: true }) as unknown as RefitSummary)
 }
 
-/** A whole refit with its change number. Throws Trouble 404. */
-export async function wholeRefit(refitId: string): Promise<{ seq: number; rows: RefitRows }> {
-  const { models } = await database()
-  // The number first: a change in between is heard again, which does no harm.
-  const seq = await lastSeq(models, refitId)
-  const rows = await readRows(models, refitId)
-  if (rows.refit.length === 0)
-    throw new Trouble(
-      404,
-      problem('notFound', 'There is no such refit here. It may have been removed.'),
-    )
-  return { seq, rows }
+export interface WholeRefit {
+  readonly epoch: string
+  readonly seq: number
+  readonly rows: RefitRows
 }
+
+/** A whole refit as it stood between two changes. Not to be called inside `alone`. Throws Trouble 404. */
+export const wholeRefit = (refitId: string): Promise<WholeRefit> =>
+  alone(async () => {
+    const one = await presentRefit(refitId)
+    return { epoch: one.epoch, seq: one.seq, rows: { ...one.rows } }
+  })
+
+/** Rows changed after a number; null when the caller has to read the refit anew. Throws Trouble 404. */
+export const caughtUp = (
+  refitId: string,
+  since: number,
+  epoch: string | null,
+): Promise<{ epoch: string; seq: number; rows: RowChange[] | null }> =>
+  alone(async () => {
+    const one = await presentRefit(refitId)
+    const { seq } = one
+    if (since > seq || (epoch !== null && epoch !== one.epoch))
+      return { epoch: one.epoch, seq, rows: null }
+    const { models } = await database()
+    const rows = since < seq ? await changedRowsSince(models, refitId, since) : []
+    return { epoch: one.epoch, seq, rows }
+  })
 
 export interface HistoryLine {
   readonly seq: number

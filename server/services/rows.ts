@@ -1,18 +1,35 @@
 import type { Transaction } from 'sequelize'
 import { entities, entityNames } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
+import type { Field, FieldKind, Fields } from '#core/model/field'
 import type { RefitRows } from '#core/model/refit'
 import type { Models } from '../db/models'
 
 export type Plain = Readonly<Record<string, unknown>>
 
-/** Rows of a refit by kind and id while a change is applied to them. */
-export type Working = { -readonly [Name in EntityName]: Map<string, Plain> }
+/** Kinds of fields that a table keeps in another form: how they come back. */
+const fromTable: Partial<Readonly<Record<FieldKind, (kept: unknown) => unknown>>> = {
+  flag: (kept) => (kept === null ? null : Boolean(kept)),
+  choices: (kept) => JSON.parse(String(kept)) as unknown,
+  refs: (kept) => JSON.parse(String(kept)) as unknown,
+  record: (kept) => JSON.parse(String(kept)) as unknown,
+}
 
-/** A stored row as core and clients know it: id, version and its fields. */
+const readers = Object.fromEntries(
+  entityNames.map((entity) => [
+    entity,
+    (Object.entries(entities[entity] as Fields) as [string, Field<unknown>][]).map(
+      ([name, { kind }]) => [name, fromTable[kind] ?? ((kept: unknown) => kept)] as const,
+    ),
+  ]),
+) as unknown as Readonly<
+  Record<EntityName, readonly (readonly [string, (kept: unknown) => unknown])[]>
+>
+
+/** A row of a table as core and clients know it: id, version and its fields. */
 export function plainRow(entity: EntityName, stored: Plain): Plain {
   const row: Record<string, unknown> = { id: stored.id, version: stored.version }
-  for (const name of Object.keys(entities[entity])) row[name] = stored[name]
+  for (const [name, reader] of readers[entity]) row[name] = reader(stored[name])
   return row
 }
 
@@ -24,29 +41,15 @@ export async function readRows(
 ): Promise<RefitRows> {
   const lists = await Promise.all(
     entityNames.map(async (entity) => {
+      // Raw: making a model of each row takes longer than reading it.
       const found = await models.rows[entity].findAll({
         where: { refitId, deletedAt: null },
         order: ['id'],
         transaction,
-        raw: false,
+        raw: true,
       })
-      return [entity, found.map((row) => plainRow(entity, row.get({ plain: true }) as Plain))]
+      return [entity, found.map((row) => plainRow(entity, row as unknown as Plain))]
     }),
   )
   return Object.fromEntries(lists) as RefitRows
-}
-
-/** The number of the last change; 0 when there was none. */
-export async function lastSeq(
-  models: Models,
-  refitId: string,
-  transaction?: Transaction,
-): Promise<number> {
-  const last = await models.change.findOne({
-    where: { refitId },
-    attributes: ['seq'],
-    order: [['seq', 'DESC']],
-    transaction,
-  })
-  return (last?.get('seq') as number | undefined) ?? 0
 }

@@ -1,7 +1,8 @@
-import type { RefitRow, Step } from '#core/model/entities'
+import type { Step } from '#core/model/entities'
 import { keptAfter } from '#core/model/settle'
 import type { Applied } from './applyItem'
-import type { Plain, Working } from './rows'
+import type { OpenRefit } from './openRefit'
+import type { Plain } from './rows'
 
 const inchesOf = (row: Plain | null): number => (row as unknown as Step | null)?.earnedIn ?? 0
 
@@ -30,7 +31,7 @@ function scaleOf(applied: readonly Applied[]): number {
  * Adds what a change does to inches already earned: those of a removed step are kept with the refit, and
  * a corrected length stretches all of them with the Tape, so that the share earned stays.
  */
-export function settleInches(applied: readonly Applied[], working: Working): readonly Applied[] {
+export function settleInches(applied: readonly Applied[], one: OpenRefit): readonly Applied[] {
   const keptIn = movedOut(applied)
   const scale = scaleOf(applied)
   if (keptIn === 0 && scale === 1) return applied
@@ -42,7 +43,7 @@ export function settleInches(applied: readonly Applied[], working: Working): rea
     if (own?.after) {
       const after = { ...own.after, ...values }
       list[at] = { ...own, after, fields: [...new Set([...own.fields, ...fields])] }
-      working[entity].set(row.id as string, after)
+      one.set(entity, row.id as string, after)
       return
     }
     const version = row.version as number
@@ -53,14 +54,14 @@ export function settleInches(applied: readonly Applied[], working: Working): rea
       after,
       fields,
     })
-    working[entity].set(row.id as string, after)
+    one.set(entity, row.id as string, after)
   }
-  for (const row of working.refit.values()) {
-    const earnedKeptIn = keptAfter(row as unknown as RefitRow, { keptIn, scale })
-    if (earnedKeptIn !== row.earnedKeptIn) patch('refit', row, { earnedKeptIn })
+  for (const row of one.rows.refit) {
+    const earnedKeptIn = keptAfter(row, { keptIn, scale })
+    if (earnedKeptIn !== row.earnedKeptIn) patch('refit', row as unknown as Plain, { earnedKeptIn })
   }
   if (scale !== 1)
-    for (const row of working.step.values())
+    for (const row of one.rows.step as unknown as readonly Plain[])
       if (inchesOf(row) > 0) patch('step', row, { earnedIn: inchesOf(row) * scale })
   return list
 }

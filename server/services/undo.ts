@@ -1,14 +1,17 @@
-import { Op } from 'sequelize'
 import type { ChangeItem, Heard } from '#core/model/changes'
 import { entities } from '#core/model/entities'
-import { entityWord } from '#core/model/references'
-import { serverFields } from '#core/model/settle'
+import { entityWord, isByServer } from '#core/model/references'
 import { problem } from '#shared/problems'
-import { database } from '../db/connect'
-import type { Models } from '../db/models'
-import { passDoor } from './changeDoor'
+import { database } from '../db/store'
+import { alone } from './alone'
+import { commit } from './commit'
+import { firstAnswer } from './firstAnswer'
 import { linesOf } from './journal'
 import type { JournalLine } from './journal'
+import { presentRefit } from './openRefit'
+import type { OpenRefit } from './openRefit'
+import type { Plain } from './rows'
+import { isStaged, stage } from './stage'
 import { Trouble } from './trouble'
 
 export interface UndoWish {
@@ -19,79 +22,82 @@ export interface UndoWish {
   readonly force: boolean
 }
 
-/** Takes back a device's last change that is not undone yet, as a change of its own. */
-export async function undoLast(refitId: string, wish: UndoWish): Promise<Heard> {
+/**
+ * Takes back a device's last change that is not undone yet, as a change of its own. Which one that is, is
+ * decided when its turn comes; the same wish sent again answers as the first.
+ */
+export const undoLast = (refitId: string, wish: UndoWish): Promise<Heard> =>
+  alone(async () => {
+    const one = await presentRefit(refitId)
+    const first = await firstAnswer(one, wish.changeId)
+    if (first) return first
+    const { seq, label } = await lastOf(refitId, wish.deviceId)
+    const { models } = await database()
+    const lines = (await linesOf(models, refitId, seq)).reverse()
+    if (lines.length === 0)
+      throw new Trouble(
+        404,
+        problem('nothingToUndo', `"${label}" lies further back than the history is kept.`),
+      )
+    if (lines.some(({ entity, op }) => entity === 'refit' && op === 'create'))
+      throw new Trouble(
+        404,
+        problem(
+          'nothingToUndo',
+          'That is how this refit began: there is nothing before it. To take the whole refit away, see Settings.',
+        ),
+      )
+    const touched = wish.force ? undefined : lines.find((line) => wasTouched(line, one))
+    if (touched)
+      throw new Trouble(
+        409,
+        problem(
+          'touchedSince',
+          `The ${entityWord[touched.entity]} was changed again after "${label}". Undo it all the same?`,
+        ),
+      )
+    const restores = lines.filter(({ op }) => op === 'delete')
+    const items = lines.flatMap((line) => inverse(line, one))
+    const change = { ...wish, label: `Undo: ${label}`, quiet: false, items }
+    const outcome = await stage(one, change, { undoes: seq, restores })
+    if (isStaged(outcome)) await commit([outcome])
+    return outcome.heard
+  })
+
+async function lastOf(refitId: string, deviceId: string): Promise<{ seq: number; label: string }> {
   const { models } = await database()
   const last = await models.change.findOne({
-    where: { refitId, deviceId: wish.deviceId, quiet: false, undone: false, undoes: null },
+    where: { refitId, deviceId, quiet: false, undone: false, undoes: null },
     order: [['seq', 'DESC']],
   })
   if (!last)
     throw new Trouble(404, problem('nothingToUndo', 'There is nothing of yours to undo here.'))
-  const seq = last.get('seq') as number
-  const label = last.get('label') as string
-  const lines = (await linesOf(models, refitId, seq)).reverse()
-  const touched = wish.force ? null : await touchedByOthers(models, refitId, seq, lines)
-  if (touched)
-    throw new Trouble(
-      409,
-      problem(
-        'touchedSince',
-        `The ${touched} was changed again after "${label}". Undo it all the same?`,
-      ),
-    )
-  const restores = lines.filter((line) => line.op === 'delete')
-  const others = lines.filter((line) => line.op !== 'delete')
-  const items = await Promise.all(others.map((line) => inverse(models, refitId, line)))
-  return passDoor(
-    refitId,
-    {
-      ...wish,
-      label: `Undo: ${label}`,
-      quiet: false,
-      items: items.filter((item) => item !== null),
-    },
-    { undoes: seq, restores },
+  return { seq: last.get('seq') as number, label: last.get('label') as string }
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
+
+/** True when a row does not stand as this change left it: somebody went on from there. */
+function wasTouched({ entity, rowId, op, after }: JournalLine, one: OpenRefit): boolean {
+  const row = one.get(entity, rowId)
+  if (op === 'delete') return row !== null
+  if (!row) return op === 'patch'
+  return Object.entries(after ?? {}).some(
+    ([name, value]) => name !== 'version' && !isByServer(entity, name) && !same(value, row[name]),
   )
 }
 
-async function touchedByOthers(
-  models: Models,
-  refitId: string,
-  seq: number,
-  lines: readonly JournalLine[],
-): Promise<string | null> {
-  for (const line of lines) {
-    const later = await models.journal.findAll({
-      where: { refitId, entity: line.entity, rowId: line.rowId, seq: { [Op.gt]: seq } },
-    })
-    const own = new Set(Object.keys(line.after ?? {}))
-    const overlaps = later.some(
-      (one) =>
-        one.get('op') !== 'patch' ||
-        line.op !== 'patch' ||
-        Object.keys((one.get('after') as object | null) ?? {}).some((field) => own.has(field)),
-    )
-    if (overlaps) return entityWord[line.entity]
-  }
-  return null
-}
-
-/** The operation that puts a row back. */
-async function inverse(
-  models: Models,
-  refitId: string,
-  line: JournalLine,
-): Promise<ChangeItem | null> {
-  const { entity, rowId: id } = line
-  const row = await models.rows[entity].findOne({ where: { refitId, id } })
-  const baseVersion = (row?.get('version') as number | undefined) ?? line.version
-  if (line.op === 'create') return { op: 'delete', entity, id, baseVersion }
+/** The operation that puts a row back; none for a row that is gone already or comes back by itself. */
+function inverse({ entity, rowId: id, op, before }: JournalLine, one: OpenRefit): ChangeItem[] {
+  const row: Plain | null = one.get(entity, id)
+  if (op === 'delete' || (op === 'create' && !row)) return []
+  const baseVersion = Number(row?.version ?? 1)
+  if (op === 'create') return [{ op: 'delete', entity, id, baseVersion }]
   const settable = Object.keys(entities[entity]).filter(
-    (name) => !serverFields[entity]?.includes(name) && !(entity === 'step' && name === 'doneAt'),
+    (name) => !isByServer(entity, name) && !(entity === 'step' && name === 'doneAt'),
   )
-  const before = Object.entries(line.before ?? {}).filter(([name]) => settable.includes(name))
-  return before.length === 0
-    ? null
-    : { op: 'patch', entity, id, baseVersion, patch: Object.fromEntries(before) }
+  const patch = Object.fromEntries(
+    Object.entries(before ?? {}).filter(([name]) => settable.includes(name)),
+  )
+  return Object.keys(patch).length === 0 ? [] : [{ op: 'patch', entity, id, baseVersion, patch }]
 }

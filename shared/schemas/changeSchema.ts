@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { entityNames } from '#core/model/entities'
-import { idSchema } from './entitySchema'
+import { idSchema } from './idSchema'
 
 /** Most operations in one list: a refit file's worth. */
 const mostItems = 60_000
@@ -25,7 +25,9 @@ const item = Joi.alternatives().conditional('.op', {
     },
     { is: 'delete', then: Joi.object({ op: 'delete', ...common, baseVersion }) },
   ],
-  otherwise: Joi.forbidden().messages({ 'any.unknown': 'op must be create, patch or delete.' }),
+  otherwise: Joi.forbidden().messages({
+    'any.unknown': 'The operation of a change must be create, patch or delete.',
+  }),
 })
 
 /** The shape of a change list; each patch is checked against its entity afterwards. */
@@ -40,5 +42,7 @@ export const changeSchema = Joi.object({
     })
     .default('A change'),
   quiet: Joi.boolean().default(false),
+  epoch: Joi.string().max(64).messages({ 'string.max': 'That is no life of a refit.' }),
+  basedOn: Joi.array().items(idSchema).max(1000),
   items: Joi.array().items(item).min(1).max(mostItems).required(),
 }).label('change')

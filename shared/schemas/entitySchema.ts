@@ -2,14 +2,11 @@ import Joi from 'joi'
 import { entities } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
 import type { Field, Fields } from '#core/model/field'
-import { serverFields } from '#core/model/settle'
+import { isByServer } from '#core/model/references'
 import { isDate } from '#core/time/civil'
-import { recipeSchema } from './recipeSchema'
-
-/** Ids are made by the client; anything short and plain will do, so that imported files keep theirs. */
-export const idSchema = Joi.string()
-  .pattern(/^[\w-]{1,64}$/)
-  .messages({ 'string.pattern.base': 'An id may have letters, digits, - and _, at most 64.' })
+import { recordSchemas } from './recordSchemas'
+import { idSchema } from './idSchema'
+import { keepable } from '../keepable'
 
 const date = Joi.string().custom((value: string, helpers) =>
   isDate(value) ? value : helpers.error('date.real'),
@@ -23,7 +20,10 @@ function numberSchema(field: Field<unknown>): Joi.Schema {
 }
 
 function textSchema(field: Field<unknown>): Joi.Schema {
-  const schema = Joi.string().max(field.max ?? 200)
+  let schema = Joi.string()
+    .max(field.max ?? 200)
+    .custom(keepable)
+  if (field.pattern) schema = schema.pattern(field.pattern)
   return field.min === 0 ? schema.allow('') : schema.trim().min(1)
 }
 
@@ -42,58 +42,25 @@ const base: Readonly<Record<Field<unknown>['kind'], (field: Field<unknown>) => J
   clockTime: () => Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/),
   ref: () => idSchema,
   refs: () => Joi.array().items(idSchema).unique().max(10_000),
-  record: () => Joi.alternatives(Joi.object().unknown(true), Joi.array()),
-}
-
-/** Sentences for a field, in which {#label} is its name on screen. */
-const sentences = {
-  'any.required': '{#label} is missing.',
-  'any.only': '{#label} must be one of {#valids}.',
-  'string.base': '{#label} must be text.',
-  'string.empty': '{#label} is empty. Write something.',
-  'string.min': '{#label} is empty. Write something.',
-  'string.max': '{#label} is too long: at most {#limit} characters.',
-  'string.pattern.base': '{#label} is not in the form it should be.',
-  'number.base': '{#label} must be a number.',
-  'number.min': '{#label} must be at least {#limit}.',
-  'number.max': '{#label} must be at most {#limit}.',
-  'number.integer': '{#label} must be a whole number.',
-  'number.unsafe': '{#label} is too large a number.',
-  'boolean.base': '{#label} must be yes or no.',
-  'array.base': '{#label} must be a list.',
-  'array.unique': '{#label} names something twice.',
-  'date.real': '{#label} is not a date. Write it as 2027-05-22.',
-  'object.unknown': 'There is no field {#label}.',
+  // Each record has a schema of its own: see recordSchemas.
+  record: () => Joi.forbidden(),
 }
 
 function fieldSchema(field: Field<unknown>): Joi.Schema {
-  const schema = base[field.kind](field)
-    .label(field.label)
-    .messages(sentences)
-    .prefs({ errors: { wrap: { label: false } } })
+  const schema = base[field.kind](field).label(field.label)
   return field.nullable ? schema.allow(null) : schema
 }
 
 const objectOf = (keys: Record<string, Joi.Schema>): Joi.ObjectSchema =>
-  Joi.object(keys)
-    .messages(sentences)
-    .prefs({ abortEarly: false, errors: { wrap: { label: false } } })
-
-/** What a person gives a recipe: numbers by input, a word by choice. */
-const recipeInputs = Joi.object().pattern(
-  /^[a-z][A-Za-z0-9]{0,39}$/,
-  Joi.alternatives(Joi.number(), Joi.string().max(40)),
-)
-/** Records a person can write, with their whole shape. */
-const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
-  recipe: { body: recipeSchema },
-  job: { recipeInputs },
-}
+  Joi.object(keys).prefs({ abortEarly: false })
 
 const keysOf = (entity: EntityName): Record<string, Joi.Schema> =>
   Object.fromEntries(
     (Object.entries(entities[entity] as Fields) as [string, Field<unknown>][]).map(
-      ([name, field]) => [name, recordSchemas[entity]?.[name] ?? fieldSchema(field)],
+      ([name, field]) => [
+        name,
+        recordSchemas[entity]?.[name]?.label(field.label) ?? fieldSchema(field),
+      ],
     ),
   )
 
@@ -116,8 +83,6 @@ export const createSchema = (entity: EntityName): Joi.ObjectSchema =>
 /** What a patch may hold: at least one field. */
 export const patchSchema = (entity: EntityName): Joi.ObjectSchema =>
   once(`patch ${entity}`, () => {
-    const keys = Object.entries(keysOf(entity)).filter(
-      ([name]) => !serverFields[entity]?.includes(name),
-    )
+    const keys = Object.entries(keysOf(entity)).filter(([name]) => !isByServer(entity, name))
     return objectOf(Object.fromEntries(keys)).min(1)
   })

@@ -15,7 +15,7 @@ describe('recipe files', () => {
   it.each(recipeBook.map((recipe) => [recipe.key, recipe] as const))(
     '%s goes out and comes back',
     (_, recipe) => {
-      expect(readRecipeFile(JSON.stringify(recipe))).toEqual({ recipe })
+      expect(readRecipeFile(JSON.stringify(recipe))).toEqual({ ok: true, value: recipe })
     },
   )
   it.each<[string, Partial<Record<keyof Recipe, unknown>>, RegExp]>([
@@ -49,6 +49,6 @@ describe('recipe files', () => {
   })
   it('refuses what is cut off', () => {
     const cut = JSON.stringify(sleeve).slice(0, 400)
-    expect(readRecipeFile(cut)).toEqual({ message: expect.stringContaining('cut off') })
+    expect(readRecipeFile(cut)).toEqual({ ok: false, message: expect.stringContaining('cut off') })
   })
 })

@@ -1,4 +1,7 @@
+import { accepted, refused } from '#core/result'
+import type { Result } from '#core/result'
 import Joi from 'joi'
+import { fieldProblems } from '../problems'
 import {
   hullNeeds,
   licensedKinds,
@@ -136,16 +139,16 @@ export const recipeSchema: Joi.ObjectSchema<Recipe> = Joi.object<Recipe>({
 })
 
 /** A recipe file's text read: the recipe, or the sentence that says what is wrong with it and where. */
-export function readRecipeFile(text: string): { recipe: Recipe } | { message: string } {
+export function readRecipeFile(text: string): Result<Recipe> {
   let read: unknown
   try {
     read = JSON.parse(text)
   } catch {
-    return { message: 'This file cannot be read: it is cut off, or not a recipe of Inch Ahead.' }
+    return refused('This file cannot be read: it is cut off, or not a recipe of Inch Ahead.')
   }
   const { error, value } = recipeSchema.validate(read)
-  if (!error) return { recipe: value }
-  const [first] = error.details
-  const at = first && first.path.length > 0 ? `At ${first.path.join('.')}: ` : ''
-  return { message: `${at}${(first?.message ?? 'This is not a recipe').replace(/\.?$/, '.')}` }
+  if (!error) return accepted(value as Recipe)
+  const [first] = fieldProblems(error)
+  const at = first && first.field !== '' ? `At ${first.field}: ` : ''
+  return refused(`${at}${first?.message ?? 'This is not a recipe.'}`)
 }

@@ -106,6 +106,7 @@ test('another window overwrites nothing that is being typed, and a clash waits u
 
   // Without events, both change the same: closed without a choice, the change waits in sight.
   await other.route('**/events', (route) => route.abort())
+  await other.route('**/changes?since=*', (route) => route.abort())
   await other.reload()
   await expect(step(other)).toHaveValue(typed)
   await other.waitForTimeout(1500)
@@ -118,6 +119,7 @@ test('another window overwrites nothing that is being typed, and a clash waits u
   await expect(dialog).toBeVisible()
   await other.keyboard.press('Escape')
   await expect(other.getByText(/Not saved yet: “Change/)).toBeVisible()
+  await other.unroute('**/changes?since=*')
   await other.getByRole('button', { name: 'Decide now' }).click()
   await expect(dialog.getByRole('cell', { name: 'Second', exact: true })).toBeVisible()
   await dialog.getByRole('button', { name: 'Keep yours' }).click()
@@ -159,4 +161,30 @@ test('a job opened far down is seen from its head, Escape goes back, and paper h
   await expect(page.getByRole('textbox')).toHaveCount(0)
   await expect(page.getByRole('link', { name: /^The Tape/ })).toBeHidden()
   await expect(page.getByRole('definition').getByText('Sable Wren')).toBeVisible()
+})
+
+test('a haul-out and a whole refit can be removed, asked first and saved first', async ({
+  page,
+}) => {
+  await settings(page)
+  await page.getByRole('button', { name: /^Remove haul-out Haul-out one/ }).click()
+  const asked = page.getByRole('dialog')
+  await expect(asked).toContainText('Haul-out one')
+  await expect(asked).toContainText('No job waits for that launch')
+  await asked.getByRole('button', { name: /^Keep/ }).click()
+  await page.getByRole('button', { name: /^Remove haul-out Haul-out one/ }).click()
+  await asked.getByRole('button', { name: /^Remove/ }).click()
+  await expect(page.getByLabel('Haul-out', { exact: true })).toHaveCount(2)
+
+  await page.getByRole('button', { name: 'Remove this refit…' }).click()
+  const leaving = page.getByRole('dialog', { name: /^Remove/ })
+  const remove = leaving.getByRole('button', { name: 'Remove for good' })
+  await expect(remove).toBeDisabled()
+  const saved = page.waitForEvent('download')
+  await leaving.getByRole('link', { name: 'Save the refit file' }).click()
+  expect((await saved).suggestedFilename()).toBe('sable-wren.refit.zip')
+  await remove.click()
+  // It was the only one: the first questions come.
+  await expect(page).toHaveURL(/\/start$/)
+  await expect(page.getByText('Sable Wren')).toHaveCount(0)
 })

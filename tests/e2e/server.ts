@@ -1,7 +1,7 @@
 /** Starts and kills the built server on its own data folder and clock. */
 import { spawn } from 'node:child_process'
 import type { ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -37,9 +37,30 @@ export class TestServer {
     return `http://127.0.0.1:${this.port}`
   }
 
-  async start(env: Record<string, string> = {}): Promise<void> {
+  /** What the server said on its way. */
+  said = ''
+
+  /** Seeds the demo into the folder and stops again. */
+  async seed(): Promise<void> {
+    await this.run({ INCH_AHEAD_SEED: 'demo' }, false)
+    await this.stop()
+  }
+
+  /** Starts it and waits until its refits can be read, or only until it answers at all. With `demo` on the demo. */
+  async start(env: Record<string, string> = {}, answersAtAll = false): Promise<void> {
+    const { INCH_AHEAD_SEED: seeds, ...others } = env
+    const demo = process.env.DEMO_FOLDER
+    if (!seeds || !demo) return this.run(env, answersAtAll)
+    cpSync(demo, this.folder, {
+      recursive: true,
+      filter: (source) => !/clock\.json$|in-use\.lock/.test(source),
+    })
+    return this.run(others, answersAtAll)
+  }
+
+  private async run(env: Record<string, string>, answersAtAll: boolean): Promise<void> {
     if (this.port === 0) this.port = await freePort()
-    this.child = spawn(process.execPath, ['.output/server/index.mjs'], {
+    const child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
         ...process.env,
         NODE_ENV: 'production',
@@ -51,12 +72,18 @@ export class TestServer {
         INCH_AHEAD_DATA: this.folder,
         ...env,
       },
-      stdio: ['ignore', 'ignore', 'inherit'],
+      stdio: ['ignore', 'ignore', 'pipe'],
+    })
+    this.child = child
+    child.stderr.on('data', (text: Buffer) => {
+      this.said += text.toString()
+      process.stderr.write(text)
     })
     for (let tries = 0; tries < 200; tries++) {
       const ready = await fetch(`${this.url}/api/refits`).then(
         async (answer) =>
-          answer.ok && (!env.INCH_AHEAD_SEED || ((await answer.json()) as unknown[]).length > 0),
+          answersAtAll ||
+          (answer.ok && (!env.INCH_AHEAD_SEED || ((await answer.json()) as unknown[]).length > 0)),
         () => false,
       )
       if (ready) return
@@ -65,11 +92,31 @@ export class TestServer {
     throw new Error('the server did not start')
   }
 
+  /** Ends it as Ctrl-C does; gives its exit code. */
+  async stop(): Promise<number | null> {
+    const child = this.child
+    if (!child) return null
+    this.child = null
+    const gone = new Promise<number | null>((resolve) => child.once('exit', resolve))
+    child.kill('SIGTERM')
+    return gone
+  }
+
+  /** Exit code of a server that ends by itself. */
+  exited(): Promise<number | null> {
+    const child = this.child
+    return new Promise((resolve) => {
+      if (!child || child.exitCode !== null) resolve(child?.exitCode ?? null)
+      else child.once('exit', resolve)
+    })
+  }
+
   /** Ends it at once, as a power cut would. */
   async kill(): Promise<void> {
     const child = this.child
     if (!child) return
     this.child = null
+    if (child.exitCode !== null) return
     const gone = new Promise((resolve) => child.once('exit', resolve))
     child.kill('SIGKILL')
     await gone

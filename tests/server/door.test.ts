@@ -1,83 +1,34 @@
 /** The change door against a real SQLite file. */
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { readdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
-import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterAll, beforeEach, describe, expect, it } from 'vitest'
 import { jobsRemoval } from '#core/model/removal'
 import type { ChangeItem } from '#core/model/changes'
-import type { EntityName } from '#core/model/entities'
+import {
+  beginRefit,
+  create,
+  database,
+  endFolder,
+  folder,
+  pass,
+  patch,
+  refitId,
+  rowsOf,
+  stepRow,
+  undo,
+} from './doorHarness'
 
-const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-door-'))
-process.env.INCH_AHEAD_DATA = folder
-process.env.LOG_LEVEL = 'silent'
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
-
-const { passDoor } = await import('../../server/services/changeDoor')
-const { undoLast } = await import('../../server/services/undo')
-const { historyOf, wholeRefit } = await import('../../server/services/refits')
+const { caughtUp, historyOf } = await import('../../server/services/refits')
 const { removeRefit } = await import('../../server/services/removeRefit')
 const { listen } = await import('../../server/services/bus')
-const { changedRowsSince } = await import('../../server/services/journal')
-const { database } = await import('../../server/db/connect')
 
 let refit = ''
-const create = (entity: EntityName, id: string, patch: Record<string, unknown>): ChangeItem => ({
-  op: 'create',
-  entity,
-  id,
-  patch,
-})
-const patch = (
-  entity: EntityName,
-  id: string,
-  baseVersion: number,
-  fields: object,
-): ChangeItem => ({
-  op: 'patch',
-  entity,
-  id,
-  baseVersion,
-  patch: fields as Record<string, unknown>,
-})
-const pass = (
-  items: ChangeItem[],
-  more: { deviceId?: string; changeId?: string; label?: string; quiet?: boolean } = {},
-) =>
-  passDoor(refit, {
-    changeId: randomUUID(),
-    deviceId: 'laptop',
-    personId: null,
-    label: 'Test',
-    quiet: false,
-    items,
-    ...more,
-  })
-const rowsOf = async () => (await wholeRefit(refit)).rows
-const stepRow = async (id: string) => (await rowsOf()).step.find((one) => one.id === id)
-const undo = (force = false, deviceId = 'laptop') =>
-  undoLast(refit, { changeId: randomUUID(), deviceId, personId: null, force })
-const newRefit = () =>
-  create('refit', refit, {
-    name: `Refit ${refit}`,
-    boatName: 'Test boat',
-    loaM: 12.192,
-    zone: 'UTC',
-    currency: 'EUR',
-    startedOn: '2027-04-01',
-  })
-const step = (id: string, hoursLikely: number) =>
-  create('step', id, { jobId: 'deck', title: id, order: id, hoursLikely })
-
 beforeEach(async () => {
-  refit = randomUUID()
-  await pass([
-    newRefit(),
-    create('job', 'deck', { title: 'Deck', order: 'b' }),
-    step('cut', 6),
-    step('fair', 18),
-  ])
+  await beginRefit()
+  refit = refitId()
 })
+afterAll(endFolder)
 
 describe('the change door', () => {
   it('stores and gives back every kind of value', async () => {
@@ -154,14 +105,13 @@ describe('the change door', () => {
 
   it('tells listeners and lets late ones catch up', async () => {
     const heard: unknown[] = []
-    const stop = listen(refit, (one) => heard.push(one))
+    const stop = listen(refit, ({ text }) => heard.push(JSON.parse(text)))
     const { seq } = await pass([patch('step', 'cut', 1, { title: 'Cut' })])
     stop()
     expect(heard).toMatchObject([
       { seq, rows: [{ entity: 'step', id: 'cut', row: { title: 'Cut' } }] },
     ])
-    const { models } = await database()
-    expect(await changedRowsSince(models, refit, seq - 1)).toMatchObject([{ id: 'cut' }])
+    expect(await caughtUp(refit, seq - 1, null)).toMatchObject({ seq, rows: [{ id: 'cut' }] })
   })
 
   it.each([
@@ -307,8 +257,6 @@ describe('what has happened and what is there already', () => {
     await expect(pass([clock({ kind: 'pot' })])).rejects.toThrow(/pot life: it is on the data/)
     await expect(pass([clock({ kind: 'cure' })])).rejects.toThrow(/needs a time to run to/)
     await pass([clock({ kind: 'pot', closesH: 0.4 }), clock({ kind: 'cure', opensH: 16 })])
-    // A refit brought in whole may have one from before this was asked.
-    await pass([clock({ kind: 'pot' })], { quiet: true })
   })
 
   it('renames and removes a job whose title fills its field', async () => {
@@ -392,49 +340,11 @@ describe('inches', () => {
   })
 })
 
-describe('undo', () => {
-  it('takes back creating, changing, finishing and removing, newest first', async () => {
-    await pass([patch('step', 'cut', 1, { state: 'done' })])
-    await pass([{ op: 'delete', entity: 'step', id: 'fair', baseVersion: 1 }])
-    await undo()
-    expect(await stepRow('fair')).toMatchObject({ title: 'fair', hoursLikely: 18, version: 2 })
-    await undo()
-    expect(await stepRow('cut')).toMatchObject({ state: 'open', earnedIn: null })
-    await expect(undo(false, 'other')).rejects.toMatchObject({ status: 404 })
-  })
-
-  it('asks when somebody touched the same thing since, and goes on when told to', async () => {
-    await pass([patch('step', 'cut', 1, { title: 'Saw' })])
-    await pass([patch('step', 'cut', 2, { title: 'Jigsaw' })], { deviceId: 'phone' })
-    await expect(undo()).rejects.toMatchObject({ status: 409, problem: { code: 'touchedSince' } })
-    await undo(true)
-    expect((await stepRow('cut'))?.title).toBe('cut')
-  })
-
-  it('leaves alone what the program wrote by itself', async () => {
-    const quiet = {
-      changeId: randomUUID(),
-      deviceId: 'laptop',
-      personId: null,
-      label: 'plan',
-      quiet: true,
-    }
-    await pass([patch('step', 'cut', 1, { title: 'Saw' })])
-    await passDoor(refit, {
-      ...quiet,
-      items: [create('plan', 'p', { inputsHash: 'x', at: 1, result: { status: 'feasible' } })],
-    })
-    await undo()
-    expect((await stepRow('cut'))?.title).toBe('cut')
-    expect((await rowsOf()).plan).toHaveLength(1)
-  })
-})
-
 it('keeps the database whole with a copy on demand', async () => {
-  const { copyDatabase } = await import('../../server/db/migrate')
+  const { copyDatabase } = await import('../../server/db/copyDatabase')
   const { sequelize } = await database()
   const { openDatabase } = await import('../../server/db/connect')
-  const copy = await openDatabase(await copyDatabase(sequelize, 'test'))
+  const copy = await openDatabase(await copyDatabase(sequelize, 'start'))
   expect(await copy.models.rows.step.count()).toBeGreaterThan(0)
   await copy.sequelize.close()
 
@@ -449,5 +359,4 @@ it('keeps the database whole with a copy on demand', async () => {
   expect(dailies).toHaveLength(7)
   expect(dailies).not.toContain(day(2))
   expect(dailies).toContain(day(3))
-  vi.unstubAllEnvs()
 })

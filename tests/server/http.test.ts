@@ -26,12 +26,14 @@ const get = async (path: string) => {
   const answer = await fetch(server.url + path)
   return { status: answer.status, bytes: new Uint8Array(await answer.arrayBuffer()) }
 }
-const rows = async () =>
-  (
-    JSON.parse(new TextDecoder().decode((await get(`/api/refits/${refitId}`)).bytes)) as {
-      rows: Record<string, { id: string; version: number }[]>
-    }
-  ).rows
+const rows = async () => {
+  const { bytes } = await get(`/api/refits/${refitId}`)
+  const read = JSON.parse(new TextDecoder().decode(bytes)) as {
+    rows: Record<string, { id: string; version: number }[]>
+  }
+  for (const list of Object.values(read.rows)) list.sort((a, b) => (a.id < b.id ? -1 : 1))
+  return read.rows
+}
 const create = (entity: string, patch: object) => [
   { op: 'create', entity, id: randomUUID(), patch },
 ]
@@ -224,7 +226,7 @@ describe('the refit file', () => {
       JSON.stringify({ changeId: randomUUID(), deviceId: 'none' }),
     )
     const replaced = await post(`/api/import?replace=${second}`, out)
-    expect(replaced.body).toEqual({ refitId: second })
+    expect(replaced.body).toEqual({ refitId: second, toMend: [] })
     expect(same((await get(`/api/refits/${second}/export`)).bytes)).toBe(same(out))
   }, 60_000)
 

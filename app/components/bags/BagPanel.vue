@@ -14,15 +14,8 @@ const store = useRefitStore()
 const toasts = useToastStore()
 const time = useTimeStore()
 const { options: stepOptions, nameOf } = useStepNames()
+provideRow({ entity: 'bag', row: computed(() => props.bag), edit: (patch) => edit(patch) })
 const wire = ref('')
-const zones = computed(() =>
-  inOrder(store.rows.zone).map((one) => ({ value: one.id, label: one.name })),
-)
-const states = [
-  { value: 'stored', label: 'Stored' },
-  { value: 'fitted', label: 'Back in place' },
-  { value: 'lost', label: 'Lost' },
-] as const
 const wires = computed(() =>
   inOrder(store.rows.bagWire.filter((one) => one.bagId === props.bag.id)),
 )
@@ -82,34 +75,11 @@ async function remove() {
     </div>
     <div class="mt-2 grid gap-3">
       <div class="grid grid-cols-[6rem_1fr] gap-3">
-        <UiText
-          :model-value="bag.code"
-          label="Code"
-          needed
-          :most="20"
-          @update:model-value="edit({ code: $event })"
-        />
-        <UiText
-          :model-value="bag.what"
-          label="What it is"
-          needed
-          @update:model-value="edit({ what: $event })"
-        />
+        <RowField field="code" />
+        <RowField field="what" label="What it is" />
       </div>
-      <UiText
-        :model-value="bag.contents"
-        label="What is in it"
-        multiline
-        :most="20000"
-        @update:model-value="edit({ contents: $event ?? '' })"
-      />
-      <UiSelect
-        :model-value="bag.fromZoneId"
-        label="Came from"
-        :options="zones"
-        none="Not said"
-        @update:model-value="edit({ fromZoneId: $event })"
-      />
+      <RowField field="contents" label="What is in it" />
+      <RowField field="fromZoneId" none="Not said" />
       <div class="grid grid-cols-[1fr_9rem] gap-3">
         <UiText
           :model-value="bag.storedAt"
@@ -118,12 +88,7 @@ async function remove() {
           :most="200"
           @update:model-value="sayPlace"
         />
-        <UiSelect
-          :model-value="bag.state"
-          label="State"
-          :options="states"
-          @update:model-value="edit({ state: $event })"
-        />
+        <RowField field="state" label="State" />
       </div>
       <p v-if="bag.lastSeenOn" class="text-ink2">Last seen {{ sayFullDate(bag.lastSeenOn) }}.</p>
       <div>

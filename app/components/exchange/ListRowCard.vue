@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { fieldOf } from '#core/model/references'
+import { sayChoice } from '#core/model/sayValue'
 import { computed, ref } from 'vue'
 import { columnName } from '#core/exchange/jobColumns'
 import type { JobColumn } from '#core/exchange/jobColumns'
@@ -29,7 +31,7 @@ const said = computed(() => {
   const { draft } = props
   return [
     draft.hours === null ? 'no hours given' : formatHours(draft.hours),
-    operationName[draft.operation],
+    sayChoice(fieldOf('step', 'operation'), draft.operation),
     name(store.rows.zone, draft.zoneId),
     `${purposeName[draft.purpose]}, ${severityName[draft.severity - 1]}`,
     name(store.rows.gate, draft.gateId),
@@ -92,7 +94,7 @@ const said = computed(() => {
               v-if="column === 'operation'"
               :model-value="draft.operation"
               :label="columnName.operation"
-              :options="operationOptions"
+              :options="optionsOf('step', 'operation')"
               @update:model-value="emit('cell', 'operation', $event ?? '')"
             />
             <UiText

@@ -46,16 +46,4 @@ const yours = (clash: Clash) => (clash.field === '' ? 'removed' : say(clash, cla
       <button class="btn" @click="store.setClashAside()">Decide later</button>
     </div>
   </UiDialog>
-  <div
-    v-if="store.aside.length > 0 && store.clash === null"
-    class="no-print fixed inset-x-0 bottom-0 z-40 flex flex-wrap items-center gap-3 border-t-2 border-redlead bg-sheet px-4 py-2 max-sm:bottom-14"
-    role="status"
-  >
-    <p>
-      Not saved yet: “{{ store.aside[0]?.change.label }}”{{
-        store.aside.length > 1 ? ` and ${store.aside.length - 1} more` : ''
-      }}. Another window changed the same thing.
-    </p>
-    <button class="btn btn-small" @click="store.takeUpClash()">Decide now</button>
-  </div>
 </template>

@@ -14,12 +14,6 @@ const step = computed<Step | null>(
 const products = computed(() =>
   store.rows.product.map((product) => ({ value: product.id, label: product.name })),
 )
-const kinds = [
-  { value: 'pot', label: 'Pot' },
-  { value: 'cure', label: 'Cure' },
-  { value: 'overcoat', label: 'Overcoat' },
-  { value: 'immersion', label: 'Immersion' },
-] as const
 
 const initial = () => ({
   title: step.value?.title ?? '',
@@ -33,7 +27,7 @@ const initial = () => ({
   assumedC: 15,
 })
 const form = useRowForm('clock', initial)
-watch(open, (isOpen) => isOpen && form.reset())
+watch(open, (isOpen) => isOpen && form.reset(), { immediate: true })
 const isPot = computed(() => form.values.kind === 'pot')
 
 /** Takes the times of a product's data sheet. */
@@ -91,7 +85,7 @@ async function start() {
         needed
         placeholder="Foredeck plies 1 and 2"
       />
-      <UiChoice v-bind="form.bind('kind', 'Kind')" :options="kinds" />
+      <FieldInput v-bind="form.bind('kind', 'Kind')" plates />
       <UiSelect
         v-if="products.length > 0"
         label="Product"

@@ -68,9 +68,6 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
           day</template
         >
       </p>
-      <p v-if="!store.connected" class="text-redlead" role="status">
-        No connection. What you see may be old.
-      </p>
     </div>
     <ClockDialog v-if="shown" :shown="shown" @close="opened = null" />
   </aside>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { Camera } from '@lucide/vue'
 import { computed, nextTick, ref, watch } from 'vue'
-import { inOrder } from '#core/model/refit'
 import type { ChangeItem } from '#core/model/changes'
 import { severityName } from '#core/plan/priority'
 
@@ -15,9 +14,6 @@ const open = computed(() => frame.panel === 'found')
 const picture = ref<File | null>(null)
 const pictureWrong = ref('')
 
-const zones = computed(() =>
-  inOrder(store.rows.zone).map((zone) => ({ value: zone.id, label: zone.name })),
-)
 const knownZone = () =>
   store.rows.zone.some((zone) => zone.id === lastZoneId.value) ? lastZoneId.value : null
 /** The job whose step is under way, or the first on today's plan: that is where people find things. */
@@ -33,13 +29,17 @@ const whens = [
   { value: 'later', label: 'Later' },
 ] as const
 
-watch(open, async (isOpen) => {
-  if (!isOpen) return
-  form.reset()
-  picture.value = null
-  pictureWrong.value = ''
-  await nextTick()
-})
+watch(
+  open,
+  async (isOpen) => {
+    if (!isOpen) return
+    form.reset()
+    picture.value = null
+    pictureWrong.value = ''
+    await nextTick()
+  },
+  { immediate: true },
+)
 
 async function keep() {
   const findingId = newId()
@@ -81,18 +81,12 @@ function takePicture(event: Event) {
 <template>
   <UiDialog :open="open" title="Found something" red @close="frame.close()">
     <form class="grid gap-4" @submit.prevent="keep">
-      <UiText
+      <FieldInput
         v-bind="form.bind('title', 'What')"
-        needed
-        :most="500"
         placeholder="Valve handle turns, water does not stop"
       />
       <div class="grid grid-cols-[1fr_auto] gap-3">
-        <UiSelect
-          v-bind="form.bind('zoneId', 'Where, same as last')"
-          :options="zones"
-          none="Not said"
-        />
+        <FieldInput v-bind="form.bind('zoneId', 'Where, same as last')" />
         <label class="btn self-end bg-brass! text-on-brass!">
           <Camera :size="18" aria-hidden="true" /> {{ picture ? 'Picture taken' : 'Picture' }}
           <input

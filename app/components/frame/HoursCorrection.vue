@@ -41,12 +41,12 @@ async function keep() {
       </p>
       <UiPick label="On another step" :options="options" @pick="form.set('stepId', $event)" />
       <div class="grid grid-cols-2 gap-3">
-        <UiHours v-bind="form.bind('hours', 'It was really')" />
-        <UiDate v-bind="form.bind('on', 'Day')" />
-        <UiSelect v-bind="form.bind('personId')" :options="people" />
-        <UiSelect v-bind="form.bind('kind')" :options="hoursKinds" />
+        <FieldInput v-bind="form.bind('hours', 'It was really')" />
+        <FieldInput v-bind="form.bind('on', 'Day')" />
+        <FieldInput v-bind="form.bind('personId')" :options="people" />
+        <FieldInput v-bind="form.bind('kind')" />
       </div>
-      <UiText v-bind="form.bind('note')" />
+      <FieldInput v-bind="form.bind('note')" />
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <button class="btn btn-main" type="submit" :disabled="form.busy.value">Keep it</button>
     </form>

@@ -25,11 +25,15 @@ const form = useRowForm('hoursEntry', () => ({
 /** Others who did the same, for as long. */
 const alsoIds = ref<readonly string[]>([])
 const others = computed(() => people.value.filter((one) => one.value !== form.values.personId))
-watch(open, (isOpen) => {
-  if (!isOpen) return
-  form.reset()
-  alsoIds.value = []
-})
+watch(
+  open,
+  (isOpen) => {
+    if (!isOpen) return
+    form.reset()
+    alsoIds.value = []
+  },
+  { immediate: true },
+)
 const toggleOther = (id: string, here: boolean) =>
   (alsoIds.value = here ? [...alsoIds.value, id] : alsoIds.value.filter((one) => one !== id))
 
@@ -67,10 +71,10 @@ async function keep() {
       </div>
       <UiPick v-else label="On which step" :options="options" @pick="form.set('stepId', $event)" />
       <div class="grid grid-cols-2 gap-3">
-        <UiHours v-bind="form.bind('hours')" />
-        <UiDate v-bind="form.bind('on', 'Day')" />
-        <UiSelect v-bind="form.bind('personId')" :options="people" />
-        <UiSelect v-bind="form.bind('kind')" :options="hoursKinds" />
+        <FieldInput v-bind="form.bind('hours')" />
+        <FieldInput v-bind="form.bind('on', 'Day')" />
+        <FieldInput v-bind="form.bind('personId')" :options="people" />
+        <FieldInput v-bind="form.bind('kind')" />
       </div>
       <fieldset v-if="others.length > 0">
         <legend class="cond text-ink2">The same hours for</legend>
@@ -84,7 +88,7 @@ async function keep() {
           />
         </div>
       </fieldset>
-      <UiText v-bind="form.bind('note')" />
+      <FieldInput v-bind="form.bind('note')" />
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <div class="flex flex-wrap gap-3">
         <button class="btn btn-main" type="submit" :disabled="form.busy.value">Keep hours</button>

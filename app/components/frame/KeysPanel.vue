@@ -2,19 +2,6 @@
 /** All keys. */
 const frame = useFrameStore()
 const { views } = useViews()
-const others = [
-  ['n', 'Found something'],
-  ['h', 'Log hours'],
-  ['k', 'Start a clock'],
-  ['/', 'Find anything'],
-  ['z', 'Undo your last change'],
-  ['↑ ↓', 'In Jobs: from job to job'],
-  ['x', 'In Jobs: choose a job, to change several at once'],
-  ['b', 'In Jobs: to what can be done to the chosen'],
-  ['← → ↑ ↓', 'While placing: purpose, how bad'],
-  ['?', 'This list'],
-  ['Esc', 'Give back what you typed, or close'],
-] as const
 </script>
 
 <template>
@@ -24,9 +11,9 @@ const others = [
         <dt class="cond text-lg">{{ view.key }}</dt>
         <dd>{{ view.name }}</dd>
       </template>
-      <template v-for="[key, what] in others" :key="key">
-        <dt class="cond text-lg">{{ key }}</dt>
-        <dd>{{ what }}</dd>
+      <template v-for="one in keyTable" :key="one.what">
+        <dt class="cond text-lg">{{ one.shown }}</dt>
+        <dd>{{ one.what }}</dd>
       </template>
     </dl>
   </UiDialog>

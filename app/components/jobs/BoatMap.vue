@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { boatOutline, zonePoints } from '#core/geometry/boatOutline'
 import type { Zone } from '#core/model/entities'
 
 /**
@@ -13,32 +14,10 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [zoneId: string | null] }>()
 const store = useRefitStore()
+const unknownBoat = { loaM: 10, lwlM: null, beamM: null, draughtM: null, boatType: 'sail' } as const
 
 const W = 330
-/** Hull shape in the drawing's own units, x from the stern (0) to the bow (1). */
-const shape = computed(() => {
-  const refit = store.refit
-  const loa = refit?.loaM ?? 10
-  const scale = (W - 20) / loa
-  const draught = (refit?.draughtM ?? loa * 0.14) * scale
-  const beam = (refit?.beamM ?? loa * 0.31) * scale
-  const lwl = (refit?.lwlM ?? loa * 0.84) * scale
-  const freeboard = loa * 0.105 * scale
-  const water = 190
-  const sheer = water - freeboard
-  const aft = 10 + (W - 20 - lwl) * 0.45
-  const fore = aft + lwl
-  return {
-    water,
-    sheer,
-    draught,
-    beam,
-    aft,
-    fore,
-    sail: refit?.boatType !== 'motor',
-    ketch: refit?.boatType === 'ketch',
-  }
-})
+const shape = computed(() => boatOutline(store.refit ?? unknownBoat, W))
 const hull = computed(() => {
   const { water, sheer, draught, aft, fore } = shape.value
   const canoe = water + draught * 0.42
@@ -48,55 +27,16 @@ const rudder = computed(() => {
   const { water, draught, aft } = shape.value
   return `M${aft + 6} ${water + 2} h16 l4 ${draught * 0.85} h-17z`
 })
-const plan = computed(() => {
-  const top = 300
-  const half = Math.min(56, shape.value.beam / 2)
-  const mid = top + half + 6
-  return {
-    mid,
-    half,
-    path: `M12 ${mid - half * 0.55} Q${W * 0.25} ${mid - half} ${W * 0.5} ${mid - half} Q${W * 0.82} ${mid - half * 0.92} ${W - 10} ${mid} Q${W * 0.82} ${mid + half * 0.92} ${W * 0.5} ${mid + half} Q${W * 0.25} ${mid + half} 12 ${mid + half * 0.55} Z`,
-  }
+const deck = computed(() => {
+  const { mid, half } = shape.value
+  return `M12 ${mid - half * 0.55} Q${W * 0.25} ${mid - half} ${W * 0.5} ${mid - half} Q${W * 0.82} ${mid - half * 0.92} ${W - 10} ${mid} Q${W * 0.82} ${mid + half * 0.92} ${W * 0.5} ${mid + half} Q${W * 0.25} ${mid + half} 12 ${mid + half * 0.55} Z`
 })
-/** Where a place's mark stands, by its name and strake; others share a row beneath. */
-const spots: readonly (readonly [
-  RegExp,
-  (s: typeof shape.value, p: typeof plan.value) => readonly [number, number],
-])[] = [
-  [/mast|rig/i, (s) => [W * 0.56, s.sheer - 96]],
-  [/rudder|skeg/i, (s) => [s.aft + 16, s.water + s.draught * 0.5]],
-  [/stern gear|shaft/i, (s) => [W * 0.27, s.water + s.draught * 0.5]],
-  [/keel/i, (s) => [W * 0.48, s.water + s.draught * 0.8]],
-  [/underwater.*port/i, (s) => [W * 0.66, s.water + s.draught * 0.24]],
-  [/underwater/i, (s) => [W * 0.79, s.water + s.draught * 0.2]],
-  [/through/i, (s) => [W * 0.4, s.water + s.draught * 0.24]],
-  [/foredeck.*port/i, (_, p) => [W * 0.8, p.mid - p.half * 0.45]],
-  [/foredeck/i, (_, p) => [W * 0.8, p.mid + p.half * 0.45]],
-  [/side deck.*port/i, (_, p) => [W * 0.5, p.mid - p.half * 0.82]],
-  [/side deck/i, (_, p) => [W * 0.5, p.mid + p.half * 0.82]],
-  [/bow/i, (_, p) => [W - 26, p.mid]],
-  [/coachroof|cabin top/i, (_, p) => [W * 0.55, p.mid]],
-  [/cockpit/i, (_, p) => [W * 0.2, p.mid]],
-  [/forecabin/i, (s) => [W * 0.8, s.water - 18]],
-  [/saloon/i, (s) => [W * 0.6, s.water - 18]],
-  [/galley/i, (s) => [W * 0.48, s.water - 18]],
-  [/chart/i, (s) => [W * 0.39, s.water - 18]],
-  [/heads/i, (s) => [W * 0.7, s.water - 18]],
-  [/aft cabin/i, (s) => [W * 0.17, s.water - 18]],
-  [/engine/i, (s) => [W * 0.29, s.water - 18]],
-  [/bilge/i, (s) => [W * 0.54, s.water + s.draught * 0.3]],
-  [/topsides/i, (s) => [W * 0.9, s.sheer + 8]],
-]
 const marks = computed(() => {
-  let spare = 0
-  return props.zones
-    .filter((zone) => (props.counts.get(zone.id)?.open ?? 0) > 0)
-    .map((zone) => {
-      const spot = spots.find(([pattern]) => pattern.test(zone.name))
-      const [x, y] = spot ? spot[1](shape.value, plan.value) : [30 + spare++ * 34, 272]
-      const count = props.counts.get(zone.id)
-      return { zone, x, y, open: count?.open ?? 0, severe: count?.severe ?? false }
-    })
+  const busy = props.zones.filter((zone) => (props.counts.get(zone.id)?.open ?? 0) > 0)
+  return [...zonePoints(busy, shape.value)].map(([zone, { x, y }]) => {
+    const count = props.counts.get(zone.id)
+    return { zone, x, y, open: count?.open ?? 0, severe: count?.severe ?? false }
+  })
 })
 const toggle = (zoneId: string) => emit('choose', props.chosen === zoneId ? null : zoneId)
 </script>
@@ -104,12 +44,12 @@ const toggle = (zoneId: string) => emit('choose', props.chosen === zoneId ? null
 <template>
   <svg :viewBox="`0 -30 ${W} 460`" class="w-full" role="group" aria-label="The boat, by place">
     <g fill="none" stroke="var(--ink)" stroke-width="2" aria-hidden="true">
-      <g v-if="shape.sail">
+      <g v-if="shape.masts > 0">
         <path
           :d="`M${W * 0.58} ${shape.sheer} V-22 M${W * 0.58} -18 L${W - 14} ${shape.sheer - 10} M${W * 0.58} -18 L${W * 0.3} ${shape.sheer + 2}`"
         />
         <path
-          v-if="shape.ketch"
+          v-if="shape.masts > 1"
           :d="`M${W * 0.22} ${shape.sheer + 6} V52 M${W * 0.22} 54 L14 ${shape.sheer + 4}`"
         />
       </g>
@@ -125,9 +65,9 @@ const toggle = (zoneId: string) => emit('choose', props.chosen === zoneId ? null
         stroke-dasharray="7 4"
         stroke-width="1.5"
       />
-      <path :d="plan.path" fill="var(--sheet)" />
+      <path :d="deck" fill="var(--sheet)" />
       <path
-        :d="`M${W * 0.34} ${plan.mid - plan.half * 0.55} h${W * 0.3} l40 ${plan.half * 0.25} v${plan.half * 0.6} l-40 ${plan.half * 0.25} h-${W * 0.3}z M${W * 0.1} ${plan.mid - plan.half * 0.42} h${W * 0.2} v${plan.half * 0.84} h-${W * 0.2}z`"
+        :d="`M${W * 0.34} ${shape.mid - shape.half * 0.55} h${W * 0.3} l40 ${shape.half * 0.25} v${shape.half * 0.6} l-40 ${shape.half * 0.25} h-${W * 0.3}z M${W * 0.1} ${shape.mid - shape.half * 0.42} h${W * 0.2} v${shape.half * 0.84} h-${W * 0.2}z`"
         stroke-width="1.3"
       />
     </g>

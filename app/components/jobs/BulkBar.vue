@@ -58,8 +58,8 @@ const fields = computed<Field[]>(() => [
       { value: 'dropped', label: 'Dropped' },
     ],
   },
-  { name: 'hullNeed', label: 'Hull', ofSteps: true, options: hullOptions },
-  { name: 'skill', label: 'Skill', ofSteps: true, options: skillOptions },
+  { name: 'hullNeed', label: 'Hull', ofSteps: true, options: optionsOf('step', 'hullNeed') },
+  { name: 'skill', label: 'Skill', ofSteps: true, options: optionsOf('step', 'skill') },
   {
     name: 'wantedPersonId',
     label: 'Kept for',

@@ -33,8 +33,8 @@ async function carryOut(label: string, outcome: Outcome): Promise<boolean> {
     return false
   }
   try {
-    const done = await store.submit(label, outcome.items)
-    if (done) toasts.say(outcome.said)
+    const done = await store.submit(label, outcome.value.items)
+    if (done) toasts.say(outcome.value.said)
     return done
   } catch (error) {
     wrong.value = sentenceOf(error)

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { fieldOf } from '#core/model/references'
+import { sayChoice } from '#core/model/sayValue'
 import { computed } from 'vue'
 import { canDo, licensedName } from '#core/canDo/canDo'
 import { formatMoney } from '#core/money/money'
@@ -17,8 +19,7 @@ const doers = [
   { value: 'own', label: 'We do it' },
   { value: 'trade', label: 'A trade does it' },
 ] as const
-const skillName = (skill: string) =>
-  skillOptions.find((one) => one.value === skill)?.label.toLowerCase() ?? skill
+const skillName = (skill: string) => sayChoice(fieldOf('step', 'skill'), skill).toLowerCase()
 const placeName: Readonly<Record<string, string>> = {
   boat: 'at the boat',
   shed: 'in the shed',
@@ -81,7 +82,7 @@ const set = (field: string) => (value: unknown) => void edits.editJob(props.job,
         <h4>Licences</h4>
         <ul>
           <li v-for="one in said.licences" :key="one.kind">
-            {{ licensedName[one.kind] }}, {{ one.steps.join(', ') }}:
+            {{ licensedName(one.kind) }}, {{ one.steps.join(', ') }}:
             {{
               one.here
                 ? 'takes a licensed person here.'

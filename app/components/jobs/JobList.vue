@@ -61,38 +61,37 @@ const measure = (element: unknown) => {
   if (long.value && element instanceof HTMLElement) virtual.value.measureElement(element)
 }
 
-/** Up and down go from job to job, x chooses, b goes to what can be done to the chosen; others are the frame's. */
-async function key(event: KeyboardEvent) {
+/** The line of the list that a key was pressed in; -1: none. */
+const lineOf = (event: KeyboardEvent): number => {
   const row = (event.target as HTMLElement).closest<HTMLElement>('[data-line]')
-  if (!row || event.ctrlKey || event.metaKey || event.altKey) return
-  const at = Number(row.dataset.line)
-  const jobId = lines.value[at]?.listed?.job.id
-  if (event.key === 'x' && jobId) {
-    event.preventDefault()
-    event.stopPropagation()
-    emit('toggle', jobId)
-    return
-  }
-  if (event.key === 'b' && props.chosen.size > 0) {
-    event.preventDefault()
-    emit('bulk')
-    return
-  }
-  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-  if (by === 0) return
+  return row && root.value?.contains(row) ? Number(row.dataset.line) : -1
+}
+function go(event: KeyboardEvent): boolean {
+  const at = lineOf(event)
+  const by = event.key === 'ArrowDown' ? 1 : -1
   let to = at + by
   while (lines.value[to] && lines.value[to]?.listed === null) to += by
-  if (!lines.value[to]) return
-  event.preventDefault()
+  if (at < 0 || !lines.value[to]) return false
   if (long.value) virtual.value.scrollToIndex(to)
-  await nextTick()
-  const next = root.value?.querySelector<HTMLElement>(`[data-line="${to}"] button`)
-  next?.focus()
+  void nextTick(() => root.value?.querySelector<HTMLElement>(`[data-line="${to}"] button`)?.focus())
+  return true
 }
+useKeyScope({
+  jobsUpDown: go,
+  jobsChoose: (event) => {
+    const jobId = lines.value[lineOf(event)]?.listed?.job.id
+    if (!jobId) return false
+    emit('toggle', jobId)
+  },
+  jobsBulk: (event) => {
+    if (lineOf(event) < 0 || props.chosen.size === 0) return false
+    emit('bulk')
+  },
+})
 </script>
 
 <template>
-  <ul ref="root" class="@container relative" aria-label="Jobs" @keydown="key">
+  <ul ref="root" class="@container relative" aria-label="Jobs">
     <li v-if="before > 0" :style="{ height: `${before}px` }" aria-hidden="true" />
     <template v-for="{ line, index } in drawn" :key="line.key">
       <li

@@ -3,10 +3,8 @@ import { X } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import type { Job, Step } from '#core/model/entities'
-import { inOrder } from '#core/model/refit'
-import { purposes } from '#core/model/words'
 import { formatMoney } from '#core/money/money'
-import { purposeName, severityName } from '#core/plan/priority'
+import { severityName } from '#core/plan/priority'
 import { draftSheet } from '#core/asbuilt/draft'
 import { formatHours } from '#core/units/hours'
 import { formatInches } from '#core/units/length'
@@ -17,6 +15,11 @@ const emit = defineEmits<{ close: []; open: [jobId: string] }>()
 const store = useRefitStore()
 const frame = useFrameStore()
 const edits = useJobEdits()
+provideRow({
+  entity: 'job',
+  row: computed(() => props.job),
+  edit: (patch) => void edits.editJob(props.job, patch),
+})
 const newStep = ref('')
 const head = ref<HTMLElement | null>(null)
 /** Wherever in the list it was opened, it is seen from its head. */
@@ -34,23 +37,10 @@ const papers = computed(
     store.rows.webLink.filter((one) => one.jobId === props.job.id).length,
 )
 const sheet = computed(() => store.rows.asBuiltSheet.find((one) => one.jobId === props.job.id))
-const zones = computed(() =>
-  inOrder(store.rows.zone).map((one) => ({ value: one.id, label: one.name })),
-)
-const systems = computed(() =>
-  inOrder(store.rows.system).map((one) => ({ value: one.id, label: one.name })),
-)
-const purposeOptions = purposes.map((value) => ({ value, label: purposeName[value] }))
 const severities = severityName.map((label, index) => ({
   value: index + 1,
   label: `${index + 1} ${label}`,
 }))
-const decisions = [
-  { value: 'plan', label: 'In the plan' },
-  { value: 'later', label: 'Later season' },
-  { value: 'accepted', label: 'Accepted as it is' },
-  { value: 'dropped', label: 'Dropped' },
-] as const
 const set = (field: string) => (value: unknown) => void edits.editJob(props.job, { [field]: value })
 
 async function addStep() {
@@ -83,15 +73,7 @@ async function writeSheet() {
     <h1 class="sr-only lg:hidden">{{ job.title }}</h1>
     <div ref="head" tabindex="-1" class="flex items-start gap-3 outline-none">
       <PurposeTile :purpose="job.purpose" class="mt-1.5" />
-      <UiText
-        class="grow text-xl"
-        :model-value="job.title"
-        label="Job"
-        hide-label
-        needed
-        quiet
-        @update:model-value="set('title')($event)"
-      />
+      <RowField field="title" class="grow text-xl" hide-label quiet />
       <button class="btn btn-quiet" aria-label="Close the job" @click="emit('close')">
         <X :size="20" aria-hidden="true" />
       </button>
@@ -113,26 +95,9 @@ async function writeSheet() {
     </p>
     <JobRecipe class="mt-2" :job="job" />
     <div class="mt-3 grid grid-cols-2 gap-3 xl:grid-cols-4">
-      <UiSelect
-        :model-value="job.zoneId"
-        label="Where"
-        :options="zones"
-        none="Not said"
-        @update:model-value="set('zoneId')($event)"
-      />
-      <UiSelect
-        :model-value="job.systemId"
-        label="System"
-        :options="systems"
-        none="Not said"
-        @update:model-value="set('systemId')($event)"
-      />
-      <UiSelect
-        :model-value="job.purpose"
-        label="Purpose"
-        :options="purposeOptions"
-        @update:model-value="set('purpose')($event)"
-      />
+      <RowField field="zoneId" none="Not said" />
+      <RowField field="systemId" none="Not said" />
+      <RowField field="purpose" />
       <UiSelect
         :model-value="job.severity"
         label="How bad"
@@ -140,42 +105,13 @@ async function writeSheet() {
         @update:model-value="set('severity')($event)"
       />
       <JobGate :job="job" @set="edits.editJob(job, { gateId: $event, placed: true })" />
-      <UiSelect
-        :model-value="job.decision"
-        label="Decision"
-        :options="decisions"
-        @update:model-value="set('decision')($event)"
-      />
-      <UiNumber
-        :model-value="job.pinnedRank"
-        label="Pin to rank"
-        :min="1"
-        :max="10000"
-        whole
-        may-be-empty
-        @update:model-value="set('pinnedRank')($event)"
-      />
-      <UiCheck
-        class="self-end"
-        :model-value="job.spreading"
-        label="Gets worse by itself"
-        @update:model-value="set('spreading')($event)"
-      />
+      <RowField field="decision" />
+      <RowField field="pinnedRank" label="Pin to rank" />
+      <RowField field="spreading" class="self-end" label="Gets worse by itself" />
     </div>
     <div v-if="job.decision !== 'plan'" class="mt-3 grid gap-3 sm:grid-cols-[1fr_13rem]">
-      <UiText
-        :model-value="job.reason"
-        label="Why"
-        :most="1000"
-        @update:model-value="set('reason')($event)"
-      />
-      <UiDate
-        v-if="job.decision === 'accepted'"
-        :model-value="job.lookAgainOn"
-        label="Look again on"
-        may-be-empty
-        @update:model-value="set('lookAgainOn')($event)"
-      />
+      <RowField field="reason" label="Why" />
+      <RowField v-if="job.decision === 'accepted'" field="lookAgainOn" />
     </div>
 
     <h2 class="mt-6">Steps, in order</h2>
@@ -217,14 +153,7 @@ async function writeSheet() {
         <UiDocuments class="mt-2" :owner="{ jobId: job.id }" />
       </details>
     </div>
-    <UiText
-      class="mt-6"
-      :model-value="job.detail"
-      label="Notes"
-      multiline
-      :most="20000"
-      @update:model-value="set('detail')($event)"
-    />
+    <RowField field="detail" class="mt-6" label="Notes" />
     <div class="mt-4 flex flex-wrap gap-2">
       <NuxtLink v-if="sheet" class="btn" :to="`/r/${store.refitId}/log/${sheet.id}`"
         >As-built sheet</NuxtLink

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Job } from '#core/model/entities'
+import { howRank, howSlack } from '#core/how/plan'
 import { whyAbove } from '#core/plan/compare'
 import { prioritySentence } from '#core/plan/priority'
 
@@ -16,6 +17,14 @@ const ranked = (jobId: string) => {
   return found && job ? { ...found, job } : null
 }
 const mine = computed(() => ranked(props.job.id))
+const rankHow = () =>
+  mine.value &&
+  howRank(
+    mine.value.basis,
+    ranks.value.indexOf(props.job.id) + 1,
+    ranks.value.length,
+    mine.value.score,
+  )
 const options = computed(() =>
   ranks.value
     .filter((id) => id !== props.job.id)
@@ -42,8 +51,16 @@ const rows = computed(() => (comparison.value?.lines ?? []).map((line, id) => ({
 <template>
   <div>
     <p v-if="mine" class="text-ink2">
-      Rank {{ ranks.indexOf(job.id) + 1 }} of {{ ranks.length }}.
-      {{ prioritySentence(mine.basis) }} Score {{ Math.round(mine.score) }}.
+      <UiHow :how="rankHow" :about="job.title"
+        >Rank {{ ranks.indexOf(job.id) + 1 }} of {{ ranks.length }}, score
+        {{ Math.round(mine.score) }}</UiHow
+      >. {{ prioritySentence(mine.basis) }}
+      <UiHow
+        v-if="mine.basis.slackDays !== null"
+        :how="() => howSlack(mine?.basis.slackDays ?? null)"
+        :about="job.title"
+        >What is slack?</UiHow
+      >
     </p>
     <details v-if="mine" class="mt-1">
       <summary class="cond">Why above or below another job?</summary>

@@ -5,11 +5,11 @@ import type { Outcome } from '#core/breakdown/outcome'
 import { mergeSteps } from '#core/breakdown/mergeSteps'
 import { splitStep } from '#core/breakdown/split'
 import type { Step } from '#core/model/entities'
-import { inOrder } from '#core/model/refit'
-import { licensedKinds } from '#core/model/words'
-import { licensedName } from '#core/canDo/canDo'
 import { cautionsOf } from '#core/plan/facts'
 import { hullReader } from '#core/plan/hullNeed'
+import type { How } from '#core/how/how'
+import { howStepInches } from '#core/how/inches'
+import { howHours, howWait } from '#core/how/work'
 import { plannedHours } from '#core/plan/planned'
 import { formatHours, formatWait } from '#core/units/hours'
 
@@ -20,13 +20,16 @@ const { shortDateTime } = useDates()
 const frame = useFrameStore()
 const edits = useJobEdits()
 const toasts = useToastStore()
-const licensed = licensedKinds.map((value) => ({ value, label: licensedName[value] }))
+provideRow({
+  entity: 'step',
+  row: computed(() => props.step),
+  edit: (patch) => void edits.editStep(props.step, patch),
+})
 const folded = ref(true)
 
 const placed = computed(() =>
   store.accepted?.placements.find((one) => one.stepId === props.step.id),
 )
-const people = computed(() => inOrder(store.rows.person).filter((one) => !one.gone))
 const who = computed(() =>
   (placed.value?.personIds ?? [])
     .map((id) => store.rows.person.find((one) => one.id === id)?.name)
@@ -34,6 +37,7 @@ const who = computed(() =>
 )
 const hulls = computed(() => {
   const need = hullReader(store.rows)({ ...props.step, hullNeed: 'byPlace' })
+  const hullOptions = optionsOf('step', 'hullNeed')
   const settled = hullOptions.find((one) => one.value === need)?.label.toLowerCase() ?? ''
   return hullOptions.map((one) =>
     one.value === 'byPlace' ? { ...one, label: `By place and work: ${settled}` } : one,
@@ -44,20 +48,46 @@ const logged = computed(() =>
     .filter((one) => one.stepId === props.step.id)
     .reduce((sum, one) => sum + one.hours, 0),
 )
-const said = computed(() => {
+interface Part {
+  readonly text: string
+  readonly how?: () => How | null
+}
+/** What is known of it; computed figures can be opened. */
+const said = computed((): Part[] => {
   const { step } = props
-  const parts: string[] = []
-  if (plannedHours(step) !== step.hoursLikely)
-    parts.push(`planned ${formatHours(plannedHours(step))}`)
-  if (step.waitKind !== 'none') parts.push(`then waits ${formatWait(step.waitHours)}`)
-  if (step.maxWaitHours !== null) parts.push(`next within ${formatWait(step.maxWaitHours)}`)
-  if (logged.value > 0) parts.push(`${formatHours(logged.value)} logged`)
+  const { units = 'metric', monthMeanC = [] } = store.refit ?? {}
+  const parts: Part[] = []
+  const crew = placed.value?.personIds.length ?? 0
+  if (plannedHours(step) > 0)
+    parts.push({
+      text: `planned ${formatHours(plannedHours(step))}`,
+      how: () => howHours(step, crew),
+    })
+  if (step.waitKind !== 'none') {
+    const finish = placed.value?.segments.at(-1)?.[1] ?? step.doneAt
+    const wait = () => howWait(step, finish, monthMeanC, units)
+    parts.push({ text: `then waits ${wait()?.result ?? ''}`, how: wait })
+  }
+  if (step.maxWaitHours !== null)
+    parts.push({ text: `next within ${formatWait(step.maxWaitHours)}` })
+  if (logged.value > 0) parts.push({ text: `${formatHours(logged.value)} logged` })
+  if (step.state !== 'dropped' && plannedHours(step) > 0 && counts.value) {
+    const inches = () => howStepInches(step, store.derived)
+    parts.push({
+      text: `${step.state === 'done' ? 'earned' : 'earns'} ${inches().result}`,
+      how: inches,
+    })
+  }
   if (placed.value && step.state !== 'done') {
     const at = shortDateTime(placed.value.segments[0]?.[0] ?? 0, store.derived.clock)
-    parts.push(`${at}${who.value ? `, ${who.value}` : ''}`)
+    parts.push({ text: `${at}${who.value ? `, ${who.value}` : ''}` })
   }
-  return parts.join(' · ')
+  return parts
 })
+/** Work of the plan moves the Tape; what is put off or dropped does not. */
+const counts = computed(
+  () => store.rows.job.find((one) => one.id === props.step.jobId)?.decision === 'plan',
+)
 const done = computed({
   get: () => props.step.state === 'done',
   set: (value: boolean) => void edits.setState(props.step, value ? 'done' : 'open'),
@@ -65,7 +95,7 @@ const done = computed({
 const halves = 0.5
 async function carryOut(label: string, outcome: Outcome) {
   if (!outcome.ok) toasts.say(outcome.message)
-  else if (await store.attempt(label, outcome.items)) toasts.say(outcome.said)
+  else if (await store.attempt(label, outcome.value.items)) toasts.say(outcome.value.said)
 }
 const cut = () =>
   carryOut(`Split ${props.step.title}`, splitStep(store.rows, props.step, halves, newId))
@@ -73,8 +103,6 @@ function join() {
   const next = edits.stepsOf(props.step.jobId)[props.index + 1]
   if (next) void carryOut(`Merge ${props.step.title}`, mergeSteps(store.rows, props.step, next))
 }
-const set = (field: string) => (value: unknown) =>
-  void edits.editStep(props.step, { [field]: value })
 </script>
 
 <template>
@@ -96,32 +124,26 @@ const set = (field: string) => (value: unknown) =>
           :aria-label="`Done: ${step.title}`"
         />
       </label>
-      <UiText
-        :model-value="step.title"
-        :label="`Step ${index + 1}`"
+      <RowField
+        field="title"
         hide-label
-        needed
         quiet
         :class="{ 'line-through': step.state === 'done' || step.state === 'dropped' }"
-        @update:model-value="set('title')($event)"
+        :label="`Step ${index + 1}`"
       />
-      <UiSelect
+      <RowField
+        field="operation"
         class="max-sm:hidden"
-        :model-value="step.operation"
+        hide-label
+        quiet
         :label="`Operation of ${step.title}`"
-        hide-label
-        quiet
-        :options="operationOptions"
-        @update:model-value="set('operation')($event)"
       />
-      <UiHours
+      <RowField
+        field="hoursLikely"
         class="max-sm:col-start-3"
-        :model-value="step.hoursLikely"
-        :label="`Likely hours of ${step.title}`"
         hide-label
         quiet
-        :most="2000"
-        @update:model-value="set('hoursLikely')($event)"
+        :label="`Likely hours of ${step.title}`"
       />
       <button
         type="button"
@@ -133,17 +155,17 @@ const set = (field: string) => (value: unknown) =>
         <ChevronDown :size="18" :class="{ 'rotate-180': !folded }" aria-hidden="true" />
       </button>
     </div>
-    <p v-if="said" class="pl-16 text-ink2 leading-snug">{{ said }}</p>
+    <p v-if="said.length > 0" class="pl-16 text-ink2 leading-snug">
+      <template v-for="(part, at) in said" :key="part.text">
+        <template v-if="at > 0"> · </template>
+        <UiHow v-if="part.how" :how="part.how" :about="step.title">{{ part.text }}</UiHow>
+        <template v-else>{{ part.text }}</template>
+      </template>
+    </p>
     <div v-if="!folded" class="mt-2 mb-3 grid gap-3 border-l-4 border-rule py-1 pl-4 sm:ml-8">
       <p v-if="cautionsOf(step)" class="cond text-redlead">{{ cautionsOf(step) }}</p>
       <div class="grid grid-cols-2 gap-3 lg:grid-cols-3">
-        <UiSelect
-          class="sm:hidden"
-          :model-value="step.operation"
-          label="Operation"
-          :options="operationOptions"
-          @update:model-value="set('operation')($event)"
-        />
+        <RowField field="operation" class="sm:hidden" />
         <UiNumber
           :model-value="step.crewMin"
           label="At least people"
@@ -154,152 +176,31 @@ const set = (field: string) => (value: unknown) =>
             edits.editStep(step, { crewMin: $event, crewMax: Math.max($event ?? 1, step.crewMax) })
           "
         />
-        <UiNumber
-          :model-value="step.crewMax"
-          label="At most people"
-          :min="1"
-          :max="8"
-          whole
-          @update:model-value="set('crewMax')($event)"
-        />
-        <UiSelect
-          :model-value="step.access"
-          label="Access"
-          :options="accessOptions"
-          @update:model-value="set('access')($event)"
-        />
-        <UiSelect
-          :model-value="step.skill"
-          label="Skill"
-          :options="skillOptions"
-          @update:model-value="set('skill')($event)"
-        />
-        <UiSelect
-          :model-value="step.placeNeed"
-          label="Done where"
-          :options="placeOptions"
-          @update:model-value="set('placeNeed')($event)"
-        />
-        <UiSelect
-          :model-value="step.hullNeed"
-          label="Hull"
-          :options="hulls"
-          @update:model-value="set('hullNeed')($event)"
-        />
-        <UiSelect
-          :model-value="step.waitKind"
-          label="Wait after it"
-          :options="waitOptions"
-          @update:model-value="set('waitKind')($event)"
-        />
-        <UiHours
-          v-if="step.waitKind !== 'none'"
-          :model-value="step.waitHours"
-          label="How long"
-          :day="24"
-          :most="9000"
-          @update:model-value="set('waitHours')($event)"
-        />
-        <UiQuantity
-          v-if="step.waitKind === 'chem'"
-          :model-value="step.waitRefC"
-          label="That is at"
-          unit="°C"
-          @update:model-value="set('waitRefC')($event)"
-        />
-        <UiQuantity
-          v-if="step.waitKind === 'chem'"
-          :model-value="step.waitMinC"
-          label="No cure below"
-          unit="°C"
-          may-be-empty
-          @update:model-value="set('waitMinC')($event)"
-        />
-        <UiQuantity
-          :model-value="step.minTempC"
-          label="Coldest air"
-          unit="°C"
-          may-be-empty
-          @update:model-value="set('minTempC')($event)"
-        />
-        <UiSelect
-          :model-value="step.wantedPersonId"
-          label="Kept for"
-          :options="people.map((one) => ({ value: one.id, label: one.name }))"
-          none="Whoever can"
-          @update:model-value="set('wantedPersonId')($event)"
-        />
-        <UiDate
-          v-if="step.afterGate"
-          :model-value="step.dueBy"
-          label="To be done by"
-          may-be-empty
-          @update:model-value="set('dueBy')($event)"
-        />
-        <UiHours
-          :model-value="step.maxWaitHours"
-          label="Bond window"
-          :day="24"
-          :most="20000"
-          may-be-empty
-          @update:model-value="set('maxWaitHours')($event)"
-        />
-        <UiDate
-          :model-value="step.notBefore"
-          label="Not before"
-          may-be-empty
-          @update:model-value="set('notBefore')($event)"
-        />
-        <UiSelect
-          :model-value="step.licensedKind"
-          label="Licensed work"
-          :options="licensed"
-          none="None"
-          @update:model-value="set('licensedKind')($event)"
-        />
-        <UiHours
-          :model-value="step.hoursLow"
-          label="Low hours"
-          :most="2000"
-          may-be-empty
-          @update:model-value="set('hoursLow')($event)"
-        />
-        <UiHours
-          :model-value="step.hoursHigh"
-          label="High hours"
-          :most="4000"
-          may-be-empty
-          @update:model-value="set('hoursHigh')($event)"
-        />
+        <RowField field="crewMax" label="At most people" />
+        <RowField field="access" />
+        <RowField field="skill" />
+        <RowField field="placeNeed" />
+        <RowField field="hullNeed" :options="hulls" />
+        <RowField field="waitKind" />
+        <RowField v-if="step.waitKind !== 'none'" field="waitHours" label="How long" />
+        <RowField v-if="step.waitKind === 'chem'" field="waitRefC" label="That is at" />
+        <RowField v-if="step.waitKind === 'chem'" field="waitMinC" label="No cure below" />
+        <RowField field="minTempC" label="Coldest air" />
+        <RowField field="wantedPersonId" none="Whoever can" />
+        <RowField v-if="step.afterGate" field="dueBy" />
+        <RowField field="maxWaitHours" label="Bond window" />
+        <RowField field="notBefore" />
+        <RowField field="licensedKind" none="None" />
+        <RowField field="hoursLow" />
+        <RowField field="hoursHigh" />
       </div>
       <div class="flex flex-wrap gap-x-5">
-        <UiCheck
-          :model-value="step.parallel"
-          label="Beside the step before"
-          @update:model-value="set('parallel')($event)"
-        />
-        <UiCheck
-          :model-value="step.needsDry"
-          label="Needs dry weather"
-          @update:model-value="set('needsDry')($event)"
-        />
-        <UiCheck
-          :model-value="step.afterGate"
-          label="After the gate"
-          @update:model-value="set('afterGate')($event)"
-        />
-        <UiCheck
-          :model-value="step.forHelpers"
-          label="Good for a helper"
-          @update:model-value="set('forHelpers')($event)"
-        />
+        <RowField field="parallel" label="Beside the step before" />
+        <RowField field="needsDry" label="Needs dry weather" />
+        <RowField field="afterGate" />
+        <RowField field="forHelpers" />
       </div>
-      <UiText
-        :model-value="step.caution"
-        label="Caution of your own"
-        :most="1000"
-        @update:model-value="set('caution')($event)"
-      />
+      <RowField field="caution" label="Caution of your own" />
       <StepParts :step="step" />
       <BringLines :step="step" />
       <div class="flex flex-wrap gap-2">

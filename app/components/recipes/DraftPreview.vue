@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cautionsOf } from '#core/plan/facts'
+import { howRecipeValue } from '#core/how/recipe'
+import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
 import type { Draft, DraftStep } from '#core/recipes/expand'
 import { formatHours, formatWait } from '#core/units/hours'
 import { formatQuantity, formatTemp } from '#core/units/quantity'
 
 /** What a recipe makes: steps with hours and waits, materials with packs, cautions, working. */
-const props = defineProps<{ draft: Draft }>()
+const props = defineProps<{
+  draft: Draft
+  recipe: Recipe
+  inputs: RecipeInputs
+}>()
 const store = useRefitStore()
 const units = computed(() => store.refit?.units ?? 'metric')
 const hours = computed(() =>
@@ -60,6 +66,24 @@ const waitSaid = ({ fields }: DraftStep): string =>
   fields.waitKind && fields.waitKind !== 'none' && fields.waitHours
     ? `${waitWord[fields.waitKind]} ${formatWait(fields.waitHours)}`
     : ''
+/** The dimensions and choices as they were given. */
+const given = computed(() => [
+  ...props.recipe.inputs.map(({ key, label, unit }) => {
+    const value = props.inputs[key]
+    const said =
+      typeof value === 'number' ? formatQuantity(value, unit, units.value) : String(value)
+    return { key, label, said }
+  }),
+  ...props.recipe.choices.map(({ key, label }) => ({
+    key,
+    label,
+    said: String(props.inputs[key]),
+  })),
+])
+const howOf = (index: number) => {
+  const value = props.draft.values[index]
+  return value ? howRecipeValue(value, props.draft, given.value, units.value) : null
+}
 const columns = [
   { key: 'what', label: 'Material' },
   { key: 'need', label: 'Needed', number: true },
@@ -119,14 +143,12 @@ const columns = [
     <details v-if="draft.values.length > 0" class="mt-4">
       <summary class="cond text-lg">How it was worked out</summary>
       <dl class="mt-1 grid gap-x-4 gap-y-1 sm:grid-cols-[1fr_auto]">
-        <template v-for="one in draft.values" :key="one.key">
-          <dt>
-            {{ one.label }} <code class="block text-ink2 break-words">{{ one.formula }}</code>
-          </dt>
+        <template v-for="(one, index) in draft.values" :key="one.key">
+          <dt>{{ one.label }}</dt>
           <dd class="cond text-lg">
-            {{
+            <UiHow :how="() => howOf(index)" :about="one.label">{{
               typeof one.value === 'string' ? one.value : formatQuantity(one.value, one.unit, units)
-            }}
+            }}</UiHow>
           </dd>
         </template>
       </dl>

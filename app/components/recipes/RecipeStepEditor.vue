@@ -7,12 +7,17 @@ import { recipeUnits } from '#core/recipes/recipe'
 const props = defineProps<{ step: RecipeStep }>()
 const emit = defineEmits<{ change: [fields: object]; remove: [] }>()
 const unitOptions = recipeUnits.map((value) => ({ value, label: value }))
-const waits = waitOptions
+const waits = optionsOf('step', 'waitKind')
 const maybe = (text: string | null) => (text === null || text.trim() === '' ? undefined : text)
 
-function setWait(kind: string | null, hours: string | null) {
+function setWait(fields: { kind?: string | null; hours?: string | null; minC?: number | null }) {
+  const next = { ...props.step.wait, ...fields }
+  const { kind, hours, minC } = next
   emit('change', {
-    wait: kind === null || kind === 'none' ? undefined : { kind, hours: hours || '24' },
+    wait:
+      !kind || kind === 'none'
+        ? undefined
+        : { kind, hours: hours || '24', ...(minC === null || minC === undefined ? {} : { minC }) },
   })
 }
 function setMaterial(at: number, fields: Partial<RecipeMaterial>) {
@@ -41,7 +46,7 @@ const removeMaterial = (at: number) =>
       <UiSelect
         :model-value="step.operation"
         label="Operation"
-        :options="operationOptions"
+        :options="optionsOf('step', 'operation')"
         @update:model-value="emit('change', { operation: $event })"
       />
       <UiText
@@ -67,14 +72,33 @@ const removeMaterial = (at: number) =>
           :model-value="step.wait?.kind ?? 'none'"
           label="Wait after it"
           :options="waits"
-          @update:model-value="setWait($event, step.wait?.hours ?? null)"
+          @update:model-value="setWait({ kind: $event })"
         />
         <UiText
           v-if="step.wait"
           :model-value="step.wait.hours"
           label="Wait, hours"
           needed
-          @update:model-value="setWait(step.wait?.kind ?? null, $event)"
+          @update:model-value="setWait({ hours: $event })"
+        />
+        <UiQuantity
+          v-if="step.wait"
+          :model-value="step.wait.minC ?? null"
+          label="No cure below"
+          unit="°C"
+          :min="-20"
+          :max="50"
+          may-be-empty
+          @update:model-value="setWait({ minC: $event })"
+        />
+        <UiQuantity
+          :model-value="step.minC ?? null"
+          label="Coldest air"
+          unit="°C"
+          :min="-20"
+          :max="50"
+          may-be-empty
+          @update:model-value="emit('change', { minC: $event ?? undefined })"
         />
         <UiText
           :model-value="step.when ?? ''"
@@ -87,12 +111,26 @@ const removeMaterial = (at: number) =>
           @update:model-value="emit('change', { times: maybe($event) })"
         />
       </div>
+      <UiCheck
+        class="mt-2"
+        :model-value="step.afterGate ?? false"
+        label="After the gate: the gate never waits for it"
+        @update:model-value="emit('change', { afterGate: $event || undefined })"
+      />
       <UiText
         class="mt-2"
         :model-value="step.caution ?? ''"
         label="Caution"
         :most="1000"
         @update:model-value="emit('change', { caution: $event ?? '' })"
+      />
+      <UiText
+        v-if="(step.materials ?? []).length === 0"
+        class="mt-2"
+        :model-value="step.noMaterial ?? ''"
+        label="Takes no material, because"
+        :most="300"
+        @update:model-value="emit('change', { noMaterial: maybe($event) })"
       />
       <div
         v-for="(material, at) in step.materials"

@@ -1,23 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { hasSums } from '#core/money/sums'
 import { monthMeansAt } from '#core/time/seaClimate'
 import { formatTemp, shownUnit } from '#core/units/quantity'
 
 /** The boat, units, currency and the zone the yard lies in. */
 const store = useRefitStore()
 const { edit } = useRows('refit')
+provideRow({
+  entity: 'refit',
+  row: computed(() => store.refit),
+  edit: (patch) => store.refit && void edit(store.refit, patch),
+})
 const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({ id: zone, name: zone }))
-const units = [
-  { value: 'metric', label: 'Metric' },
-  { value: 'us', label: 'Feet and inches' },
-  { value: 'mixed', label: 'Metric, inch drills' },
-] as const
-const types = [
-  { value: 'sail', label: 'Sailing, one mast' },
-  { value: 'ketch', label: 'Sailing, two masts' },
-  { value: 'motor', label: 'Motor' },
-  { value: 'catamaran', label: 'Catamaran' },
-] as const
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 const set = (field: string) => (value: unknown) =>
   store.refit && void edit(store.refit, { [field]: value })
@@ -28,6 +23,8 @@ const guessed = computed(() => {
     ? monthMeansAt(latitudeDeg, longitudeDeg)
     : null
 })
+/** True when any sum of money is down: another currency would only rename it. */
+const sums = computed(() => hasSums(store.rows))
 function setMonth(index: number, value: number | null) {
   if (value === null || !store.refit) return
   set('monthMeanC')(store.refit.monthMeanC.map((one, at) => (at === index ? value : one)))
@@ -44,73 +41,24 @@ function setShare(index: number, percent: number | null) {
   <section v-if="store.refit" aria-labelledby="set-boat">
     <h2 id="set-boat" class="border-b-2 border-ink">Boat</h2>
     <div class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
-      <UiText
-        :model-value="store.refit.boatName"
-        label="Name of the boat"
-        needed
-        @update:model-value="set('boatName')($event)"
-      />
-      <UiText
-        :model-value="store.refit.name"
-        label="Name of the refit"
-        needed
-        @update:model-value="set('name')($event)"
-      />
-      <UiSelect
-        :model-value="store.refit.boatType"
-        label="Kind of boat"
-        :options="types"
-        @update:model-value="set('boatType')($event)"
-      />
-      <UiLength
-        :model-value="store.refit.loaM"
-        label="Length overall"
-        :units="store.refit.units"
-        @update:model-value="set('loaM')($event)"
-      />
-      <UiLength
-        :model-value="store.refit.lwlM"
-        label="Waterline"
-        :units="store.refit.units"
-        may-be-empty
-        @update:model-value="set('lwlM')($event)"
-      />
-      <UiLength
-        :model-value="store.refit.beamM"
-        label="Beam"
-        :units="store.refit.units"
-        may-be-empty
-        @update:model-value="set('beamM')($event)"
-      />
-      <UiLength
-        :model-value="store.refit.draughtM"
-        label="Draught"
-        :units="store.refit.units"
-        may-be-empty
-        @update:model-value="set('draughtM')($event)"
-      />
-      <UiQuantity
-        :model-value="store.refit.weightT"
-        label="Weight"
-        unit="t"
-        :min="0.1"
-        :max="500"
-        may-be-empty
-        @update:model-value="set('weightT')($event)"
-      />
-      <UiSelect
-        :model-value="store.refit.units"
-        label="Units"
-        :options="units"
-        @update:model-value="set('units')($event)"
-      />
+      <RowField field="boatName" />
+      <RowField field="name" />
+      <RowField field="boatType" />
+      <RowField field="loaM" />
+      <RowField field="lwlM" label="Waterline" />
+      <RowField field="beamM" />
+      <RowField field="draughtM" />
+      <RowField field="weightT" label="Weight" />
+      <RowField field="units" />
       <UiText
         :model-value="store.refit.currency"
         label="Currency"
         :most="3"
         needed
+        :hint="sums ? 'Sums keep their figures: nothing is converted.' : ''"
         @update:model-value="set('currency')(($event ?? '').toUpperCase())"
       />
+      <RowField field="startedOn" label="Refit began" />
       <UiPick
         class="col-span-2"
         :label="`Time zone: ${store.refit.zone}`"
@@ -124,22 +72,8 @@ function setShare(index: number, percent: number | null) {
       get a first guess; a local record is better.
     </p>
     <div class="grid grid-cols-2 gap-3 sm:max-w-xl sm:grid-cols-3">
-      <UiNumber
-        :model-value="store.refit.latitudeDeg"
-        label="Latitude, north +"
-        :min="-90"
-        :max="90"
-        may-be-empty
-        @update:model-value="set('latitudeDeg')($event)"
-      />
-      <UiNumber
-        :model-value="store.refit.longitudeDeg"
-        label="Longitude, east +"
-        :min="-180"
-        :max="180"
-        may-be-empty
-        @update:model-value="set('longitudeDeg')($event)"
-      />
+      <RowField field="latitudeDeg" label="Latitude, north +" />
+      <RowField field="longitudeDeg" label="Longitude, east +" />
       <button
         type="button"
         class="btn self-end"

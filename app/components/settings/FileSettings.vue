@@ -1,12 +1,23 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { onMounted, ref } from 'vue'
 
 /** Everything out: the refit file, the list of work, the calendar. */
 const store = useRefitStore()
 const { lastRefitId } = useDevice()
+const at = (rest: string) => `/api/refits/${store.refitId}/${rest}`
 const leaving = ref(false)
 const saved = ref(false)
 const wrong = ref('')
+/** Files that rows name and the data folder does not hold. */
+const missing = ref<readonly { readonly name: string }[]>([])
+const unseen = ref('')
+onMounted(async () => {
+  try {
+    missing.value = await api<typeof missing.value>(at('missing'))
+  } catch (error) {
+    unseen.value = `Whether all pictures and documents are here could not be seen: ${sentenceOf(error)}`
+  }
+})
 async function removeRefit() {
   try {
     await api(`/api/refits/${store.refitId}`, { method: 'DELETE' })
@@ -16,7 +27,6 @@ async function removeRefit() {
     wrong.value = sentenceOf(error)
   }
 }
-const at = (rest: string) => `/api/refits/${store.refitId}/${rest}`
 </script>
 
 <template>
@@ -30,6 +40,16 @@ const at = (rest: string) => `/api/refits/${store.refitId}/${rest}`
       <NuxtLink class="btn" :to="`/bring?into=${store.refitId}`">Bring in a refit file</NuxtLink>
       <NuxtLink class="btn" :to="`/r/${store.refitId}/import`">Bring in a list of work</NuxtLink>
     </div>
+    <p v-if="missing.length > 0" class="mt-3 text-redlead" role="alert">
+      Not in the data folder any more, and so not in the refit file:
+      {{ missing.map((file) => file.name).join(', ') }}. Bring them in again where they are shown.
+    </p>
+    <p v-if="unseen" class="mt-3 text-redlead" role="alert">{{ unseen }}</p>
+    <h3 class="mt-6">Copies of the database</h3>
+    <p class="text-ink2">
+      One is taken at each start and each day. To undo more than z can, put one back.
+    </p>
+    <CopiesList class="mt-2" />
     <button class="btn mt-6" @click="((leaving = true), (saved = false), (wrong = ''))">
       Remove this refit…
     </button>

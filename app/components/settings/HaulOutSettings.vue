@@ -6,7 +6,6 @@ import { addDays } from '#core/time/civil'
 
 /** Haul-outs and gates. A launch gate takes its date from its haul-out. */
 const store = useRefitStore()
-const hauls = useRows('haulOut')
 const gates = useRows('gate')
 const list = computed(() =>
   [...store.rows.haulOut].sort((a, b) => (a.liftOutAimed < b.liftOutAimed ? -1 : 1)),
@@ -17,11 +16,6 @@ const toasts = useToastStore()
 const newGate = ref('')
 const newGateOn = ref<string | null>(null)
 const unread = useUnread()
-const whens = [
-  { value: 'notBeforeAim', label: 'Keep the aimed date' },
-  { value: 'asReady', label: 'As soon as ready' },
-  { value: 'fixed', label: 'Fixed: the rest waits for the next' },
-] as const
 async function addHaul() {
   const last = list.value.at(-1)
   const from = last ? addDays(last.launchAimed, 150) : store.derived.today
@@ -53,6 +47,12 @@ const launchOf = (haul: HaulOut | null) =>
   store.rows.gate.find((one) => one.kind === 'launch' && one.haulOutId === haul?.id)
 const jobsOf = (haul: HaulOut | null) =>
   store.rows.job.filter((one) => one.gateId !== null && one.gateId === launchOf(haul)?.id).length
+const waiting = (jobs: number): string =>
+  jobs === 0
+    ? 'No job waits for that launch.'
+    : jobs === 1
+      ? 'One job waits for that launch: it stays, without a gate, and wants placing again.'
+      : `${jobs} jobs wait for that launch: they stay, without a gate, and want placing again.`
 async function removeHaul() {
   const haul = leaving.value
   leaving.value = null
@@ -83,52 +83,14 @@ async function addGate() {
     <h2 id="set-hauls" class="border-b-2 border-ink">Haul-outs and gates</h2>
     <div v-for="haul in list" :key="haul.id" class="border-b border-rule py-3">
       <div class="grid grid-cols-2 gap-3 md:grid-cols-4">
-        <UiText
-          :model-value="haul.name"
-          label="Haul-out"
-          needed
-          @update:model-value="hauls.edit(haul, { name: $event })"
-        />
-        <UiDate
-          :model-value="haul.liftOutAimed"
-          label="Lift-out aimed"
-          @update:model-value="hauls.edit(haul, { liftOutAimed: $event })"
-        />
-        <UiDate
-          :model-value="haul.liftOutBooked"
-          label="Lift-out booked"
-          may-be-empty
-          @update:model-value="hauls.edit(haul, { liftOutBooked: $event })"
-        />
-        <UiDate
-          :model-value="haul.liftOutActual"
-          label="Lifted out on"
-          may-be-empty
-          @update:model-value="hauls.edit(haul, { liftOutActual: $event })"
-        />
-        <UiSelect
-          :model-value="haul.launchWhen"
-          label="Launch"
-          :options="whens"
-          @update:model-value="hauls.edit(haul, { launchWhen: $event })"
-        />
-        <UiDate
-          :model-value="haul.launchAimed"
-          label="Launch aimed"
-          @update:model-value="hauls.edit(haul, { launchAimed: $event })"
-        />
-        <UiDate
-          :model-value="haul.launchBooked"
-          label="Launch booked"
-          may-be-empty
-          @update:model-value="hauls.edit(haul, { launchBooked: $event })"
-        />
-        <UiDate
-          :model-value="haul.launchActual"
-          label="Launched on"
-          may-be-empty
-          @update:model-value="hauls.edit(haul, { launchActual: $event })"
-        />
+        <RowField entity="haulOut" :row="haul" field="name" />
+        <RowField entity="haulOut" :row="haul" field="liftOutAimed" />
+        <RowField entity="haulOut" :row="haul" field="liftOutBooked" />
+        <RowField entity="haulOut" :row="haul" field="liftOutActual" />
+        <RowField entity="haulOut" :row="haul" field="launchWhen" />
+        <RowField entity="haulOut" :row="haul" field="launchAimed" />
+        <RowField entity="haulOut" :row="haul" field="launchBooked" />
+        <RowField entity="haulOut" :row="haul" field="launchActual" />
       </div>
       <button
         class="btn btn-small mt-2"
@@ -146,9 +108,8 @@ async function addGate() {
       @close="leaving = null"
     >
       <p>
-        Its launch goes with it. {{ jobsOf(leaving) }}
-        {{ jobsOf(leaving) === 1 ? 'job waits' : 'jobs wait' }} for that launch: they stay, without
-        a gate, and want placing again. Save the refit file first; undo brings it back too.
+        Its launch goes with it. {{ waiting(jobsOf(leaving)) }} Save the refit file first; undo
+        brings it back too.
       </p>
       <div class="mt-4 flex flex-wrap gap-3">
         <a class="btn" :href="`/api/refits/${store.refitId}/export`" download
@@ -161,18 +122,8 @@ async function addGate() {
     <h3 class="mt-4">Other gates</h3>
     <ul>
       <li v-for="gate in others" :key="gate.id" class="flex flex-wrap items-end gap-3 py-1.5">
-        <UiText
-          :model-value="gate.name"
-          label="Gate"
-          needed
-          @update:model-value="gates.edit(gate, { name: $event })"
-        />
-        <UiDate
-          v-if="gate.kind === 'dated'"
-          :model-value="gate.on"
-          label="Date"
-          @update:model-value="gates.edit(gate, { on: $event })"
-        />
+        <RowField entity="gate" :row="gate" field="name" />
+        <RowField v-if="gate.kind === 'dated'" entity="gate" :row="gate" field="on" />
         <p v-else class="pb-1.5 text-ink2">as soon as possible</p>
         <button
           class="btn btn-small"

@@ -27,18 +27,17 @@ function set(kind: LicensedKind, on: boolean) {
         v-for="kind in licensedKinds"
         :key="kind"
         :model-value="here.has(kind)"
-        :label="licensedName[kind]"
+        :label="licensedName(kind)"
         @update:model-value="set(kind, $event)"
       />
     </div>
-    <UiMoney
+    <RowField
+      entity="refit"
+      :row="store.refit"
+      field="ownHourMinor"
       class="mt-2 max-w-56"
-      :model-value="store.refit.ownHourMinor"
-      label="An hour of ours is worth"
       hint="Set against a trade’s price."
-      :currency="store.refit.currency"
-      may-be-empty
-      @update:model-value="edit(store.refit, { ownHourMinor: $event })"
+      label="An hour of ours is worth"
     />
   </section>
 </template>

@@ -3,6 +3,9 @@ import { computed, ref } from 'vue'
 import type { Person, Row } from '#core/model/entities'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
+import { fieldOf } from '#core/model/references'
+import { sayChoice } from '#core/model/sayValue'
+import { skills } from '#core/model/words'
 import { mondayOf } from '#core/time/civil'
 
 /** People, their week, their skills and their exceptions. */
@@ -19,6 +22,8 @@ const exceptionsOf = (id: string) =>
     .filter((one) => one.personId === id && one.on >= store.derived.today)
     .sort((a, b) => (a.on < b.on ? -1 : 1))
 const newName = ref('')
+/** Everybody can what anybody can. */
+const trades = skills.filter((one) => one !== 'general')
 const away = ref<Person | null>(null)
 const extra = ref<Person | null>(null)
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
@@ -162,17 +167,17 @@ const sayException = (one: Row<'personDay'>) =>
           :aria-label="`Skills of ${person.name}`"
         >
           <UiCheck
-            v-for="skill in skillOptions.filter((one) => one.value !== 'general')"
-            :key="skill.value"
-            :model-value="person.skills.includes(skill.value)"
-            :label="skill.label"
-            @update:model-value="toggleSkill(person, skill.value)"
+            v-for="skill in trades"
+            :key="skill"
+            :model-value="person.skills.includes(skill)"
+            :label="sayChoice(fieldOf('step', 'skill'), skill)"
+            @update:model-value="toggleSkill(person, skill)"
           />
         </div>
       </template>
     </div>
-    <AbsenceDialog v-if="away" :person="away" @close="away = null" />
-    <ExtraDayDialog v-if="extra" :person="extra" @close="extra = null" />
+    <LazyAbsenceDialog v-if="away" :person="away" @close="away = null" />
+    <LazyExtraDayDialog v-if="extra" :person="extra" @close="extra = null" />
     <form class="mt-3 flex items-end gap-2" @submit.prevent="add">
       <UiText v-model="newName" label="Another person" />
       <button class="btn" type="submit">Add person</button>

@@ -31,36 +31,10 @@ function price(place: Place, field: string, value: number | null) {
     <h2 id="set-places" class="border-b-2 border-ink">Places</h2>
     <div v-for="place in list" :key="place.id" class="border-b border-rule py-3">
       <div class="grid grid-cols-2 gap-3 md:grid-cols-4">
-        <UiText
-          :model-value="place.name"
-          :label="`Name of the ${place.kind}`"
-          needed
-          @update:model-value="places.edit(place, { name: $event })"
-        />
-        <UiNumber
-          :model-value="place.travelMin"
-          label="Minutes there, one way"
-          :min="0"
-          :max="1440"
-          whole
-          @update:model-value="places.edit(place, { travelMin: $event })"
-        />
-        <UiNumber
-          :model-value="place.setUpMin"
-          label="Set-up, minutes"
-          :min="0"
-          :max="480"
-          whole
-          @update:model-value="places.edit(place, { setUpMin: $event })"
-        />
-        <UiNumber
-          :model-value="place.packUpMin"
-          label="Pack-up, minutes"
-          :min="0"
-          :max="480"
-          whole
-          @update:model-value="places.edit(place, { packUpMin: $event })"
-        />
+        <RowField entity="place" :row="place" field="name" :label="`Name of the ${place.kind}`" />
+        <RowField entity="place" :row="place" field="travelMin" label="Minutes there, one way" />
+        <RowField entity="place" :row="place" field="setUpMin" label="Set-up, minutes" />
+        <RowField entity="place" :row="place" field="packUpMin" label="Pack-up, minutes" />
       </div>
       <template v-if="place.kind === 'yard'">
         <div
@@ -76,12 +50,7 @@ function price(place: Place, field: string, value: number | null) {
             :label="day"
             @update:model-value="toggle(place, index + 1)"
           />
-          <UiTime
-            class="w-24"
-            :model-value="place.liftFrom"
-            label="First lift"
-            @update:model-value="places.edit(place, { liftFrom: $event })"
-          />
+          <RowField entity="place" :row="place" field="liftFrom" class="w-24" />
         </div>
         <div class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
           <UiMoney

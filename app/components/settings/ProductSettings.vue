@@ -5,13 +5,6 @@ import { ref } from 'vue'
 const store = useRefitStore()
 const products = useRows('product')
 const newName = ref('')
-const kinds = [
-  { value: 'resin', label: 'Resin' },
-  { value: 'coating', label: 'Coating' },
-  { value: 'antifoul', label: 'Antifoul' },
-  { value: 'sealant', label: 'Sealant' },
-  { value: 'other', label: 'Other' },
-] as const
 const numbers = [
   ['refC', 'Times are for', '°C'],
   ['minC', 'No cure below', '°C'],
@@ -40,18 +33,8 @@ async function add() {
       :key="product.id"
       class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-2 md:grid-cols-4"
     >
-      <UiText
-        :model-value="product.name"
-        label="Product"
-        needed
-        @update:model-value="products.edit(product, { name: $event })"
-      />
-      <UiSelect
-        :model-value="product.kind"
-        label="Kind"
-        :options="kinds"
-        @update:model-value="products.edit(product, { kind: $event })"
-      />
+      <RowField entity="product" :row="product" field="name" />
+      <RowField entity="product" :row="product" field="kind" label="Kind" />
       <template v-for="[field, label, unit] in numbers" :key="field">
         <UiHours
           v-if="unit === 'h'"

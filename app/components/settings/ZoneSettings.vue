@@ -8,12 +8,6 @@ const store = useRefitStore()
 const zones = useRows('zone')
 const list = computed(() => inOrder(store.rows.zone))
 const newName = ref('')
-const sides = [
-  { value: 'port', label: 'Port' },
-  { value: 'starboard', label: 'Starboard' },
-  { value: 'centre', label: 'Centre' },
-  { value: 'both', label: 'Both' },
-] as const
 const strakes = [
   { value: 'underwater', label: 'Underwater' },
   { value: 'deck', label: 'On deck' },
@@ -43,19 +37,13 @@ async function add() {
         :key="zone.id"
         class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-1.5 md:grid-cols-[2fr_8rem_9rem_auto_auto]"
       >
-        <UiText
-          :model-value="zone.name"
-          label="Name"
+        <RowField entity="zone" :row="zone" field="name" hide-label label="Name" />
+        <RowField
+          entity="zone"
+          :row="zone"
+          field="side"
           hide-label
-          needed
-          @update:model-value="zones.edit(zone, { name: $event })"
-        />
-        <UiSelect
-          :model-value="zone.side"
           :label="`Side of ${zone.name}`"
-          hide-label
-          :options="sides"
-          @update:model-value="zones.edit(zone, { side: $event })"
         />
         <UiSelect
           :model-value="zone.strake"
@@ -64,11 +52,7 @@ async function add() {
           :options="strakes"
           @update:model-value="zones.edit(zone, { strake: $event })"
         />
-        <UiCheck
-          :model-value="zone.belowWaterline"
-          label="Below the waterline"
-          @update:model-value="zones.edit(zone, { belowWaterline: $event })"
-        />
+        <RowField entity="zone" :row="zone" field="belowWaterline" />
         <button
           class="btn btn-small"
           :aria-label="`Remove ${zone.name}`"

@@ -51,12 +51,16 @@ async function pick(one: {
   picked.value = one
   effect.value = 'Working out what that does…'
   const before = store.accepted
-  const { plan } = await planner.suppose(supposing(store.rows, [itemOf(one)]))
-  if (picked.value !== one) return
-  const gates = store.derived.gates.map((figures) => figures.gate)
-  effect.value = before
-    ? effectSentence(gateEffects(gates, before, plan, store.derived.clock))
-    : 'Nothing is planned yet, so nothing can be said.'
+  try {
+    const answer = await planner.suppose(supposing(store.rows, [itemOf(one)]))
+    if (picked.value !== one || !answer) return
+    const gates = store.derived.gates.map((figures) => figures.gate)
+    effect.value = before
+      ? effectSentence(gateEffects(gates, before, answer.plan, store.derived.clock))
+      : 'Nothing is planned yet, so nothing can be said.'
+  } catch (error) {
+    if (picked.value === one) effect.value = `It could not be worked out: ${sentenceOf(error)}`
+  }
 }
 async function confirm() {
   const one = picked.value

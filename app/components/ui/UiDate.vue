@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { accepted } from '#core/result'
 import { CalendarDays } from '@lucide/vue'
 import { ref } from 'vue'
 import { parseDate } from '#core/time/parseDate'
 import { sayFullDate } from '#core/time/say'
-import { read } from '#core/units/parsed'
 
 /** A civil date, read and shown as "Sat 2 May 2026", typed or picked from the browser's own calendar. */
 const emit = defineEmits<{ invalid: [message: string] }>()
@@ -25,7 +25,7 @@ const { refusal, put } = useRefusal(() => {
 const today = () =>
   store.refit ? store.derived.today : new Date(time.now).toISOString().slice(0, 10)
 const parse = (text: string) =>
-  props.mayBeEmpty && text.trim() === '' ? read(null) : parseDate(text, today())
+  props.mayBeEmpty && text.trim() === '' ? accepted(null) : parseDate(text, today())
 function take(event: Event) {
   const { value } = event.target as HTMLInputElement
   if (value !== '') put(() => (model.value = value))

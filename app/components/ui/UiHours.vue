@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { accepted } from '#core/result'
 import { formatHours, parseHours } from '#core/units/hours'
 import type { HoursOfDay } from '#core/units/hours'
-import { read } from '#core/units/parsed'
 
 /** Hours as people write them: 1h30, 90m, 1.5. */
 const model = defineModel<number | null>({ default: null })
@@ -18,7 +18,7 @@ const props = defineProps<{
 }>()
 const parse = (text: string) =>
   props.mayBeEmpty && text.trim() === ''
-    ? read(null)
+    ? accepted(null)
     : parseHours(text, props.most ?? 24, props.day ?? 8)
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { accepted } from '#core/result'
 import { boatUnit, formatLength, parseLength } from '#core/units/length'
 import type { UnitSystem } from '#core/units/length'
-import { read } from '#core/units/parsed'
 
 /** A length of the boat in metres, typed in any unit; a bare number is metres or feet, as the refit measures. */
 const model = defineModel<number | null>({ default: null })
@@ -15,7 +15,7 @@ const props = defineProps<{
 }>()
 const parse = (text: string) =>
   props.mayBeEmpty && text.trim() === ''
-    ? read(null)
+    ? accepted(null)
     : parseLength(text, props.units, boatUnit(props.units))
 </script>
 

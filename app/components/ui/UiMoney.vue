@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { accepted } from '#core/result'
 import { editableMoney, parseMoney } from '#core/money/money'
-import { read } from '#core/units/parsed'
 
 /** A sum in minor units of the refit's currency. */
 const model = defineModel<number | null>({ default: null })
@@ -12,7 +12,7 @@ const props = defineProps<{
   mayBeEmpty?: boolean
 }>()
 const parse = (text: string) =>
-  props.mayBeEmpty && text.trim() === '' ? read(null) : parseMoney(text, props.currency)
+  props.mayBeEmpty && text.trim() === '' ? accepted(null) : parseMoney(text, props.currency)
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { read, readNumber, unread } from '#core/units/parsed'
+import { accepted, refused } from '#core/result'
+import { readNumber } from '#core/units/parsed'
 
 /** A plain number inside a range, in the unit the label names. */
 const model = defineModel<number | null>({ default: null })
@@ -15,13 +16,13 @@ const props = defineProps<{
   quiet?: boolean
 }>()
 const parse = (text: string) => {
-  if (props.mayBeEmpty && text.trim() === '') return read(null)
+  if (props.mayBeEmpty && text.trim() === '') return accepted(null)
   const number = readNumber(text)
-  if (number === null) return unread(`"${text}" is not a number.`)
-  if (props.whole && !Number.isInteger(number)) return unread('A whole number, please.')
-  if (props.min !== undefined && number < props.min) return unread(`At least ${props.min}.`)
-  if (props.max !== undefined && number > props.max) return unread(`At most ${props.max}.`)
-  return read(number)
+  if (number === null) return refused(`"${text}" is not a number.`)
+  if (props.whole && !Number.isInteger(number)) return refused('A whole number, please.')
+  if (props.min !== undefined && number < props.min) return refused(`At least ${props.min}.`)
+  if (props.max !== undefined && number > props.max) return refused(`At most ${props.max}.`)
+  return accepted(number)
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { accepted, refused } from '#core/result'
 import { computed } from 'vue'
 import { editableQuantity, formatQuantity, parseQuantity, shownUnit } from '#core/units/quantity'
-import { read, unread } from '#core/units/parsed'
 
 /** An amount core counts in one metric unit, typed and shown in the units of the refit. */
 const emit = defineEmits<{ invalid: [message: string] }>()
@@ -25,14 +25,14 @@ const labelled = computed(() =>
   ['pieces', 'times', ''].includes(props.unit) ? props.label : `${props.label}, ${shown.value}`,
 )
 const parse = (text: string) => {
-  if (props.mayBeEmpty && text.trim() === '') return read(null)
+  if (props.mayBeEmpty && text.trim() === '') return accepted(null)
   const found = parseQuantity(text, props.unit, units.value)
   if (!found.ok) return found
   const say = (value: number) => formatQuantity(value, props.unit, units.value)
   if (props.min !== undefined && found.value < props.min - 1e-9)
-    return unread(`At least ${say(props.min)}.`)
+    return refused(`At least ${say(props.min)}.`)
   if (props.max !== undefined && found.value > props.max + 1e-9)
-    return unread(`At most ${say(props.max)}.`)
+    return refused(`At most ${say(props.max)}.`)
   return found
 }
 </script>

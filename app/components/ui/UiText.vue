@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { read, unread } from '#core/units/parsed'
-
+import { accepted, refused } from '#core/result'
 /** A line or block of text. */
 const model = defineModel<string | null>({ default: null })
 const props = defineProps<{
@@ -18,8 +17,8 @@ const props = defineProps<{
 const parse = (text: string) => {
   const said = text.trim()
   const most = props.most ?? 300
-  if (props.needed && said === '') return unread(`${props.label} is empty. Write something.`)
-  return said.length > most ? unread(`At most ${most} characters.`) : read(said)
+  if (props.needed && said === '') return refused(`${props.label} is empty. Write something.`)
+  return said.length > most ? refused(`At most ${most} characters.`) : accepted(said)
 }
 </script>
 

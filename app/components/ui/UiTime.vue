@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { accepted, refused } from '#core/result'
 import { timeOf } from '#core/time/civil'
-import { read, unread } from '#core/units/parsed'
 
 /** A time of day, 24-hour, typed: 8:30, 0830, 17. */
 const model = defineModel<string | null>({ default: null })
@@ -8,8 +8,8 @@ defineProps<{ label: string; hideLabel?: boolean; error?: string; hint?: string 
 function parse(text: string) {
   const match = /^(\d{1,2})(?:[:.h ]?([0-5]\d))?$/.exec(text.trim())
   const hours = Number(match?.[1])
-  if (!match || hours > 23) return unread(`"${text.trim()}" is not a time. Try 08:30.`)
-  return read(timeOf(hours * 60 + Number(match[2] ?? 0)))
+  if (!match || hours > 23) return refused(`"${text.trim()}" is not a time. Try 08:30.`)
+  return accepted(timeOf(hours * 60 + Number(match[2] ?? 0)))
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="Value">
+import type { Result } from '#core/result'
 import { computed, onBeforeUnmount, ref, useId, watch } from 'vue'
-import type { Parsed } from '#core/units/parsed'
 
 /**
  * A value typed as text: read on leaving or Enter, given back by Escape. What cannot be read stays
@@ -9,7 +9,7 @@ import type { Parsed } from '#core/units/parsed'
  */
 const props = defineProps<{
   modelValue: Value | null
-  parse: (text: string) => Parsed<Value | null>
+  parse: (text: string) => Result<Value | null>
   format: (value: Value | null) => string
   label: string
   hideLabel?: boolean

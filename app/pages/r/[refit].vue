@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, watch } from 'vue'
+import { computed, onBeforeUnmount, reactive, watch } from 'vue'
 import { sayFullDate } from '#core/time/say'
+
+import type { Panel } from '~/stores/frame'
 
 /** The frame round every view of one refit: Tape, strip, clocks and the panels over them. */
 const route = useRoute()
@@ -12,6 +14,13 @@ const wide = computed(() => route.path.endsWith('/sequence'))
 const { undo, asks, answer } = useUndo()
 useKeys(undo)
 useAlarms()
+/** Panels are fetched when they are first opened, and stay. */
+const frame = useFrameStore()
+const opened = reactive(new Set<Panel>())
+watch(
+  () => frame.panel,
+  (panel) => panel && opened.add(panel),
+)
 
 watch(
   () => String(route.params.refit),
@@ -59,28 +68,32 @@ useHead({
         <ClocksRail :strip="wide" />
       </div>
       <main id="view" class="min-w-0 px-3 py-3 sm:px-5 lg:order-1" tabindex="-1">
-        <div v-if="store.status === 'loading'" class="min-h-[60vh]" role="status">
-          <p v-if="store.connected" class="text-ink2">Opening the refit…</p>
-          <p v-else class="text-redlead">
+        <div v-if="store.status !== 'ready'" class="min-h-[60vh]">
+          <p v-if="store.connected" class="text-ink2" role="status">Opening the refit…</p>
+          <template v-else-if="store.trouble">
+            <p class="text-redlead" role="alert">{{ store.trouble }}</p>
+            <h2 class="mt-6">Copies</h2>
+            <CopiesList @back="store.open(store.refitId)" />
+          </template>
+          <p v-else class="text-redlead" role="status">
             The program on this machine does not answer. Trying again every few seconds.
           </p>
         </div>
         <template v-else>
-          <p v-if="!store.connected" class="no-print text-redlead lg:hidden" role="status">
-            No connection. What you see may be old.
-          </p>
+          <PlanTrouble />
           <NuxtPage />
         </template>
       </main>
     </div>
     <PhoneBar />
-    <FoundPanel />
-    <HoursPanel />
-    <ClockPanel />
-    <FindPanel />
-    <KeysPanel />
-    <MorePanel :undo="undo" />
-    <ClashDialog />
+    <LazyFoundPanel v-if="opened.has('found')" />
+    <LazyHoursPanel v-if="opened.has('hours')" />
+    <LazyClockPanel v-if="opened.has('clock')" />
+    <LazyFindPanel v-if="opened.has('find')" />
+    <LazyKeysPanel v-if="opened.has('keys')" />
+    <LazyMorePanel v-if="opened.has('more')" :undo="undo" />
+    <LazyClashDialog v-if="store.clash" />
+    <NotSavedStrip />
     <UiDialog :open="asks !== null" title="Undo" @close="answer(false)">
       <p>{{ asks }}</p>
       <div class="mt-4 flex gap-3">

@@ -34,3 +34,22 @@ export type Binding =
   | { readonly kind: 'notBefore'; readonly on: string }
   | { readonly kind: 'trade'; readonly bookingId: string }
   | { readonly kind: 'part'; readonly partId: string }
+
+/** Every kind of binding, for the border. */
+export const bindingKinds = [
+  'now',
+  'after',
+  'wait',
+  'people',
+  'calendar',
+  'liftOut',
+  'launch',
+  'aim',
+  'liftDay',
+  'bondWindow',
+  'weather',
+  'yardHours',
+  'notBefore',
+  'trade',
+  'part',
+] as const satisfies readonly Binding['kind'][]

@@ -1,9 +1,10 @@
 import type { Mend, Placement } from '../../model/stored'
 import { hourMs } from '../../time/civil'
 import { keyingHours, mendKind, peelPlyHours } from '../mends'
-import type { Arc } from '../network'
-import type { Activity, Compiled } from './compile'
-import { waitOver } from './compile'
+import type { StepArc } from '../network'
+import type { OpenStep, OpenWork } from './openWork'
+import { waitOver } from './openWork'
+import { ceilTick } from './tick'
 
 /** A step held back longer than this for its bond window is dearer than the mend. Assumed: three days. */
 const mostHoldMs = 72 * hourMs
@@ -14,16 +15,16 @@ const mostTries = 5
 /** How the schedule looks ahead, booking nothing. */
 export interface Ahead {
   room(
-    activity: Activity,
+    activity: OpenStep,
     from: number,
     extraMs: number,
     giveUpAt?: number,
   ): { room: { start: number; finish: number } } | null
   /** Earliest by everything already placed. */
-  from(activity: Activity): number
+  from(activity: OpenStep): number
 }
 
-export interface Settled {
+export interface WindowsKept {
   /** Not before, UTC ms. */
   readonly at: number
   readonly mends: readonly Mend[]
@@ -34,9 +35,9 @@ export interface Settled {
 }
 
 interface Link {
-  readonly activity: Activity
+  readonly activity: OpenStep
   /** From the one before in the chain; null for the first. */
-  readonly arc: Arc | null
+  readonly arc: StepArc | null
 }
 
 /**
@@ -46,28 +47,45 @@ interface Link {
  */
 export class BondWindows {
   constructor(
-    private readonly compiled: Compiled,
+    private readonly compiled: OpenWork,
     private readonly placements: ReadonlyMap<string, Placement>,
   ) {}
 
   /** When to place a step, and with which mends, so that the windows before and after it are kept. */
-  settle(activity: Activity, earliest: number, ahead: Ahead): Settled {
+  settle(activity: OpenStep, earliest: number, ahead: Ahead): WindowsKept {
     const { at, peel, heldFor } = this.lookAhead(activity, earliest, ahead)
-    // Mends make the work longer, which may move it past another window: settled in two rounds.
-    let mends = peel
-    if (!activity.before.some((arc) => arc.maxWaitHours !== null))
-      return { at, mends, extraMs: hoursMs(mends), heldFor }
-    for (let round = 0; round < 2; round++) {
-      const start = ahead.room(activity, at, hoursMs(mends))?.room.start
-      if (start === undefined) break
-      mends = [...this.keyingOf(activity, start), ...peel]
+    const { from, keyed } = this.keyedFrom(activity, at, hoursMs(peel), ahead)
+    const mends = [...this.keyingOf(activity, keyed), ...peel]
+    return { at: from, mends, extraMs: hoursMs(mends), heldFor }
+  }
+
+  /**
+   * Windows that are shut when the step starts, and when that is. Keying makes the work longer, which
+   * may let it start earlier by other hands or days; a window that is keyed for stays so, and the step
+   * does not start before it is shut.
+   */
+  private keyedFrom(
+    activity: OpenStep,
+    at: number,
+    peelMs: number,
+    ahead: Ahead,
+  ): { from: number; keyed: readonly StepArc[] } {
+    const keyed = new Set<StepArc>()
+    let from = at
+    for (;;) {
+      const extraMs = peelMs + hoursMs(this.keyingOf(activity, [...keyed]))
+      const start = ahead.room(activity, from, extraMs)?.room.start ?? from
+      const shut = this.shutBy(activity, start).filter((arc) => !keyed.has(arc))
+      const floor = Math.max(from, ...[...keyed].map((arc) => ceilTick((this.shuts(arc) ?? 0) + 1)))
+      if (shut.length === 0 && start >= floor) return { from, keyed: [...keyed] }
+      for (const arc of shut) keyed.add(arc)
+      if (shut.length === 0) from = floor
     }
-    return { at, mends, extraMs: hoursMs(mends), heldFor }
   }
 
   /** For the steps that follow through bond windows: hold back, or lay peel ply. */
   private lookAhead(
-    activity: Activity,
+    activity: OpenStep,
     earliest: number,
     ahead: Ahead,
   ): { at: number; peel: readonly Mend[]; heldFor: string | null } {
@@ -78,7 +96,7 @@ export class BondWindows {
     const free = this.lay(chain, [earliest], ahead, null)
     if (!free || free.missed < 0) return plain
     const held = this.holdBack(chain, earliest, free.starts, ahead)
-    if (held !== null && this.keyingOf(activity, held).length === 0)
+    if (held !== null && this.shutBy(activity, held).length === 0)
       return { ...plain, at: held, heldFor: next.activity.step.id }
     // Only its own window can be mended here; later ones are settled when their turn comes.
     if (free.missed > 0 || mendKind(activity.step) !== 'peelPly') return plain
@@ -90,18 +108,26 @@ export class BondWindows {
     }
   }
 
-  /** Keying for windows that are shut by a start, and were not covered with peel ply. */
-  private keyingOf(activity: Activity, start: number): Mend[] {
-    return activity.before.flatMap((arc): Mend[] => {
+  /** Windows before a step that are shut by a start, and were not covered with peel ply. */
+  private shutBy(activity: OpenStep, start: number): readonly StepArc[] {
+    return activity.before.filter((arc) => {
       const shuts = this.shuts(arc)
-      if (shuts === null || start <= shuts) return []
-      const hours = keyingHours(activity.step)
-      return [{ kind: 'keying', fromStepId: arc.from, toStepId: activity.step.id, hours }]
+      return shuts !== null && start > shuts
     })
   }
 
+  private keyingOf(activity: OpenStep, arcs: readonly StepArc[]): Mend[] {
+    const hours = keyingHours(activity.step)
+    return arcs.map((arc) => ({
+      kind: 'keying',
+      fromStepId: arc.from,
+      toStepId: activity.step.id,
+      hours,
+    }))
+  }
+
   /** When the window of an arc shuts, UTC ms; null: not known yet, or peel ply keeps it open. */
-  private shuts(arc: Arc): number | null {
+  private shuts(arc: StepArc): number | null {
     const placed = this.placements.get(arc.from)
     if (placed?.mends?.some((mend) => mend.kind === 'peelPly')) return null
     const finish = placed?.segments.at(-1)?.[1] ?? this.compiled.doneAt.get(arc.from)
@@ -111,7 +137,7 @@ export class BondWindows {
   }
 
   /** The step and those that follow it through bond windows, as far as nothing else is still to be placed. */
-  private chainFrom(activity: Activity): Link[] {
+  private chainFrom(activity: OpenStep): Link[] {
     const chain: Link[] = [{ activity, arc: null }]
     for (let last = activity; chain.length < longestChain;) {
       const arc = last.after.find((one) => one.maxWaitHours !== null)

@@ -1,10 +1,10 @@
-import type { Activity } from './compile'
+import type { OpenStep } from './openWork'
 
 /** Enough for six people in pairs; beyond it the first ones stand for the rest. */
 const mostCrews = 24
 
 /** Every crew a step may have, small ones first, people in their order; who it is kept for is in all. */
-export function crewsOf(activity: Activity): number[][] {
+export function crewsOf(activity: OpenStep): number[][] {
   const { crewMin, crewMax, wanted } = activity
   const crews: number[][] = []
   const capable = activity.capable.filter((person) => person !== wanted)

@@ -1,8 +1,8 @@
 import { dayMs, dayNumber, hourMs } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
 import { weatherAllowance } from '../weatherAllowance'
-import { durationMs, waitOver } from './compile'
-import type { Activity, Compiled } from './compile'
+import { durationMs, waitOver } from './openWork'
+import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
 import { launchDay, liftOn } from './launchDay'
 import { workBackward, workForward } from './openHours'
@@ -27,12 +27,12 @@ export const slackDays = (bounds: Bounds): number | null =>
     : Math.max(0, Math.floor((bounds.latestFinish - bounds.earliestFinish) / dayMs))
 
 /** Calendar-aware critical path without capacity limits, with each step's least crew. */
-export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<string, Bounds> {
+export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<string, Bounds> {
   // Launches are placed while walking; the compiled ones stay as they are.
   const ashore = compiled.ashore.map((one) => ({ ...one }))
   const own = new Map(ashore.map((one) => [one.haulOut.id, one]))
   const hours = compiled.classHours(compiled.ashore)
-  const windowsOf = (activity: Activity) =>
+  const windowsOf = (activity: OpenStep) =>
     hullWindows(withOwn(activity, own), ashore, compiled.rows)
   const earliest = new Map<string, { start: number; finish: number; ready: number }>()
   for (const phase of phases) {
@@ -67,7 +67,7 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     }),
   )
 
-  function forward(activity: Activity) {
+  function forward(activity: OpenStep) {
     const { step } = activity
     let from = compiled.now
     for (const arc of activity.before) {
@@ -104,7 +104,7 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     return { start, finish, ready: waitOver(step, finish, compiled.rows) }
   }
 
-  function allowanceMs(activity: Activity, at: number): number {
+  function allowanceMs(activity: OpenStep, at: number): number {
     if (!activity.startsSpell) return 0
     return weatherAllowance(activity.step, at, compiled.rows, compiled.now)?.ms ?? 0
   }
@@ -149,7 +149,7 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
   }
 
   /** What comes after the gate has its own last day, if any. */
-  function deadlineOf({ step, job }: Activity, deadlines: ReadonlyMap<string, number>): number {
+  function deadlineOf({ step, job }: OpenStep, deadlines: ReadonlyMap<string, number>): number {
     if (!step.afterGate) return deadlines.get(job.id) ?? Infinity
     return step.dueBy === null ? Infinity : compiled.clock.at(dayNumber(step.dueBy) + 1, 0)
   }
@@ -173,7 +173,7 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
     return deadlines
   }
 
-  function backward(activity: Activity, readyBy: number): { start: number; finish: number } {
+  function backward(activity: OpenStep, readyBy: number): { start: number; finish: number } {
     const finishBy = latestFinish(activity, readyBy, compiled)
     const one = earliest.get(activity.step.id)
     const floor = one?.start ?? compiled.now
@@ -197,12 +197,12 @@ export function criticalPath(compiled: Compiled, phases: readonly Phase[]): Map<
 }
 
 /** Latest finish whose wait is over by `readyBy`; the wait depends on the month, so it is asked again. */
-function latestFinish(activity: Activity, readyBy: number, compiled: Compiled): number {
+function latestFinish(activity: OpenStep, readyBy: number, compiled: OpenWork): number {
   let finish = readyBy
   for (let round = 0; round < 3; round++)
     finish = readyBy - (waitOver(activity.step, finish, compiled.rows) - finish)
   return finish
 }
 
-const withOwn = (activity: Activity, own: ReadonlyMap<string, Ashore>): Activity =>
+const withOwn = (activity: OpenStep, own: ReadonlyMap<string, Ashore>): OpenStep =>
   activity.ashore ? { ...activity, ashore: own.get(activity.ashore.haulOut.id) ?? null } : activity

@@ -2,21 +2,22 @@ import type { PlaceNeed } from '../../model/words'
 import { placeNeeds } from '../../model/words'
 import type { ZoneClock } from '../../time/zone'
 import { horizonDays } from './openHours'
-import type { Sites, Span } from './sites'
-import { intersect, without } from './spans'
+import type { Sites } from './sites'
+import { intersect, without } from '../../time/intervals'
 import { WorkDays } from './workDays'
+import type { Interval } from '../../time/intervals'
 
 interface DiaryDay {
   readonly place: PlaceNeed
   /** In time order, apart from each other. */
   readonly engagements: { readonly from: number; readonly to: number; readonly stepId: string }[]
   /** What is left of the person's hours at that place. */
-  free: readonly Span[]
+  free: readonly Interval[]
 }
 
 /** Work found room for: its stretches. */
-export interface Stretches {
-  readonly segments: readonly Span[]
+export interface WorkStretches {
+  readonly segments: readonly Interval[]
   readonly start: number
   readonly finish: number
 }
@@ -25,7 +26,7 @@ export interface Stretches {
 export interface Wanted {
   readonly crew: readonly number[]
   readonly place: PlaceNeed
-  readonly windows: readonly Span[]
+  readonly windows: readonly Interval[]
   /** Not before, UTC ms. */
   readonly from: number
   /** Clock time of the work, ms. */
@@ -37,7 +38,7 @@ export interface Wanted {
 
 /** Shortest first stretch worth unpacking for; shorter work may still have it. */
 const leastStretchMs = 30 * 60_000
-const none: readonly Span[] = []
+const none: readonly Interval[] = []
 
 /** Who is where doing what, as the schedule fills it. A person is at one kind of place a day. */
 export class Diary {
@@ -60,7 +61,12 @@ export class Diary {
   }
 
   /** Writes a crew's stretches in. Precondition: they were found by `find` for the same crew. */
-  book(crew: readonly number[], place: PlaceNeed, segments: readonly Span[], stepId: string): void {
+  book(
+    crew: readonly number[],
+    place: PlaceNeed,
+    segments: readonly Interval[],
+    stepId: string,
+  ): void {
     for (const person of crew)
       for (const [from, to] of segments) this.engage(person, place, from, to, stepId)
   }
@@ -69,8 +75,8 @@ export class Diary {
    * Earliest room for work. Work in one go fits one open stretch; other work pauses only where the
    * crew is not there, never for another step. Null: none within the horizon or before giving up.
    */
-  find(wanted: Wanted): Stretches | null {
-    const search = new Search(wanted)
+  find(wanted: Wanted): WorkStretches | null {
+    const search = new RoomSearch(wanted)
     const first = this.clock.dayOf(wanted.from)
     const usefulDay = wanted.giveUpAt === Infinity ? Infinity : this.clock.dayOf(wanted.giveUpAt)
     const lastDay = Math.min(first + horizonDays, usefulDay)
@@ -111,7 +117,7 @@ export class Diary {
   }
 
   /** When the whole crew is there. */
-  private openOn(wanted: Wanted, day: number): readonly Span[] {
+  private openOn(wanted: Wanted, day: number): readonly Interval[] {
     const [first, ...others] = wanted.crew
     let open = this.sites.presence(first as number, wanted.place, day)
     for (const person of others) {
@@ -122,11 +128,11 @@ export class Diary {
   }
 
   /** When the whole crew is there and not busy. */
-  private freeOn(wanted: Wanted, day: number): readonly Span[] {
-    let free: readonly Span[] | null = null
+  private freeOn(wanted: Wanted, day: number): readonly Interval[] {
+    let free: readonly Interval[] | null = null
     for (const person of wanted.crew) {
       const entry = this.days[person]?.get(day)
-      const left: readonly Span[] = !entry
+      const left: readonly Interval[] = !entry
         ? this.sites.presence(person, wanted.place, day)
         : entry.place === wanted.place
           ? entry.free
@@ -172,8 +178,8 @@ export class Diary {
 }
 
 /** Gathers stretches day by day until the work is done. */
-class Search {
-  private segments: Span[] = []
+class RoomSearch {
+  private segments: Interval[] = []
   private left: number
 
   constructor(private readonly wanted: Wanted) {
@@ -184,7 +190,7 @@ class Search {
     return this.segments.length > 0
   }
 
-  takeDay(open: readonly Span[], free: readonly Span[]): Stretches | null {
+  takeDay(open: readonly Interval[], free: readonly Interval[]): WorkStretches | null {
     for (const span of open)
       for (const window of this.wanted.windows) {
         const a = Math.max(span[0], window[0], this.wanted.from)
@@ -197,7 +203,7 @@ class Search {
   }
 
   /** Takes what is free of one open stretch; busy time in it means starting afresh after it. */
-  private takeStretch(a: number, b: number, free: readonly Span[]): Stretches | null {
+  private takeStretch(a: number, b: number, free: readonly Interval[]): WorkStretches | null {
     const { workMs, splittable } = this.wanted
     let cursor = a
     for (const piece of free) {
@@ -225,8 +231,8 @@ class Search {
   }
 }
 
-const stretches = (segments: readonly Span[]): Stretches => ({
+const stretches = (segments: readonly Interval[]): WorkStretches => ({
   segments,
-  start: (segments[0] as Span)[0],
-  finish: (segments.at(-1) as Span)[1],
+  start: (segments[0] as Interval)[0],
+  finish: (segments.at(-1) as Interval)[1],
 })

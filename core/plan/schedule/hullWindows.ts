@@ -1,13 +1,14 @@
 import type { RefitRows } from '../../model/refit'
-import type { Activity } from './compile'
+import type { OpenStep } from './openWork'
 import { slingMs } from './sites'
-import type { Ashore, Span } from './sites'
+import type { Ashore } from './sites'
+import type { Interval } from '../../time/intervals'
 
-const always: readonly Span[] = [[-Infinity, Infinity]]
+const always: readonly Interval[] = [[-Infinity, Infinity]]
 
 /** Stretches in which she is afloat, from after each launch to the next lift-out. */
-function afloatSpans(ashore: readonly Ashore[]): Span[] {
-  const spans: Span[] = []
+function afloatSpans(ashore: readonly Ashore[]): Interval[] {
+  const spans: Interval[] = []
   let from = -Infinity
   for (const one of ashore) {
     const liftOut = one.from - slingMs
@@ -19,8 +20,8 @@ function afloatSpans(ashore: readonly Ashore[]): Span[] {
 }
 
 /** All time but the hours in which she hangs: nobody is aboard then. */
-function notHanging(ashore: readonly Ashore[]): Span[] {
-  const spans: Span[] = []
+function notHanging(ashore: readonly Ashore[]): Interval[] {
+  const spans: Interval[] = []
   let from = -Infinity
   const hangs = ashore
     .flatMap((one) => [one.from - slingMs, one.launchAt])
@@ -39,10 +40,10 @@ function notHanging(ashore: readonly Ashore[]): Span[] {
  * floats. Either: whenever she does not hang; work elsewhere, or by others, does not care.
  */
 export function hullWindows(
-  activity: Activity,
+  activity: OpenStep,
   ashore: readonly Ashore[],
   rows: Pick<RefitRows, 'gate'>,
-): readonly Span[] {
+): readonly Interval[] {
   if (activity.step.hullNeed === 'either')
     return activity.placeNeed === 'boat' && activity.workMs > 0 ? notHanging(ashore) : always
   const own = activity.ashore

@@ -1,18 +1,19 @@
-import type { Trouble } from '../../model/stored'
+import type { Remark } from '../../model/stored'
 import { dateOf } from '../../time/civil'
 import { sayFullDate } from '../../time/say'
 import type { ZoneClock } from '../../time/zone'
-import type { Activity } from './compile'
+import type { OpenStep } from './openWork'
 import type { Diary } from './diary'
-import type { Ashore, Sites, Span } from './sites'
+import type { Ashore, Sites } from './sites'
 import { tickMs } from './tick'
+import type { Interval } from '../../time/intervals'
 
 /** People who may stand by on a day: they can do it and did not say that they cannot come. */
-const whoCome = (activity: Activity, day: number, sites: Sites): number[] =>
+const whoCome = (activity: OpenStep, day: number, sites: Sites): number[] =>
   activity.capable.filter((person) => !sites.away(person, day))
 
 /** True when enough people can come on a day for what is done in the slings. */
-export function enoughCome(activity: Activity, day: number, sites: Sites): boolean {
+export function enoughCome(activity: OpenStep, day: number, sites: Sites): boolean {
   const people = whoCome(activity, day, sites)
   return (
     people.length >= activity.crewMin &&
@@ -25,13 +26,13 @@ export function enoughCome(activity: Activity, day: number, sites: Sites): boole
  * there that day anyway before those who come for it. Null: too few can come, or they are busy.
  */
 export function crewInSlings(
-  activity: Activity,
-  [from, until]: Span,
+  activity: OpenStep,
+  [from, until]: Interval,
   lengthMs: number,
   sites: Sites,
   diary: Diary,
   clock: ZoneClock,
-): { readonly crew: readonly number[]; readonly span: Span } | null {
+): { readonly crew: readonly number[]; readonly span: Interval } | null {
   const day = clock.dayOf(from)
   const there = (person: number) =>
     person === activity.wanted
@@ -57,10 +58,10 @@ export function crewInSlings(
 
 /** Why nobody does what is to be done in the slings. */
 export function notInSlings(
-  { step, job, crewMin }: Activity,
+  { step, job, crewMin }: OpenStep,
   own: Ashore,
   clock: ZoneClock,
-): Trouble {
+): Remark {
   const people = crewMin === 1 ? 'somebody' : `${crewMin} people`
   const when =
     own.launchAt === Infinity ? '' : ` on ${sayFullDate(dateOf(clock.dayOf(own.launchAt)))}`

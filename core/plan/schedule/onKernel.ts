@@ -3,23 +3,17 @@ import type { PlaceNeed } from '../../model/words'
 import { dayNumber, hourMs, minutesOf, weekdayOf } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
 import { weatherAllowance } from '../weatherAllowance'
-import { durationMs, waitOver } from './compile'
-import type { Activity, Compiled } from './compile'
+import { durationMs, waitOver } from './openWork'
+import type { OpenStep, OpenWork } from './openWork'
 import { crewsOf } from './crews'
 import { hullWindows } from './hullWindows'
-import type {
-  Activity as KernelActivity,
-  Arc,
-  Deadline,
-  Interval,
-  Problem,
-  Resource,
-} from './kernel/problem'
+import type { Activity, Arc, Deadline, Problem, Resource } from './kernel/problem'
 import type { Phase } from './phases'
-import type { Pass } from './serial'
+import type { Pass } from './refitPass'
 import { makeSites, slingMs } from './sites'
 import { tickMs as tick } from './tick'
 import type { Ashore } from './sites'
+import type { Interval } from '../../time/intervals'
 
 /** Crews of a step offered to the kernel. */
 const mostCrews = 4
@@ -34,7 +28,7 @@ const spareDays = 21
  * back says again.
  */
 export function onKernel(
-  compiled: Compiled,
+  compiled: OpenWork,
   phases: readonly Phase[],
   pass: Pass,
 ): { problem: Problem; stepIds: readonly string[] } {
@@ -48,7 +42,7 @@ export function onKernel(
   const sites = makeSites(rows, clock, pass.ashore, compiled.hours)
   const whereOn = placesByDay()
 
-  const activities: KernelActivity[] = []
+  const activities: Activity[] = []
   const arcs: Arc[] = []
   const deadlines: Deadline[] = []
   const placed = [...compiled.activities.values()].filter((one) => pass.placements.has(one.step.id))
@@ -89,7 +83,7 @@ export function onKernel(
     )
   }
 
-  function windowsOf(activity: Activity): Interval[] {
+  function windowsOf(activity: OpenStep): Interval[] {
     const own = pass.ashore.find((one) => one.haulOut.id === activity.ashore?.haulOut.id) ?? null
     const spans =
       activity.step.hullNeed === 'ashore' && own
@@ -110,7 +104,7 @@ export function onKernel(
     })
   }
 
-  function addActivity(activity: Activity): void {
+  function addActivity(activity: OpenStep): void {
     const { step, booking } = activity
     const found = pass.placements.get(step.id)
     const weight = 0
@@ -153,12 +147,12 @@ export function onKernel(
   }
 
   /** Ticks from finish to readiness: what the pass found, by its month's mean air. */
-  function waitTicks(activity: Activity): number {
+  function waitTicks(activity: OpenStep): number {
     const finish = pass.placements.get(activity.step.id)?.segments.at(-1)?.[1] ?? base
     return Math.ceil((waitOver(activity.step, finish, rows) - finish) / tick)
   }
 
-  function addArcs(activity: Activity): void {
+  function addArcs(activity: OpenStep): void {
     for (const arc of activity.after) {
       if (!pass.placements.has(arc.to)) continue
       const next = compiled.activities.get(arc.to)

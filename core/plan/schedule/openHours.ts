@@ -1,14 +1,15 @@
 import { dayMemo } from '../../time/dayMemo'
 import type { ZoneClock } from '../../time/zone'
 import type { PlaceNeed } from '../../model/words'
-import type { Sites, Span } from './sites'
+import type { Sites } from './sites'
+import type { Interval } from '../../time/intervals'
 
 /** Longest plan accepted, in days: 15 years. */
 export const horizonDays = 15 * 366
 
 /** Hours in which enough capable people can be at a place, nobody counted as busy. */
 export interface OpenHours {
-  on(day: number): readonly Span[]
+  on(day: number): readonly Interval[]
   /** Longest stretch in the two years from a day, ms; 0: never there together. */
   longestFrom(day: number): number
 }
@@ -16,17 +17,17 @@ export interface OpenHours {
 /** Days looked at for the longest stretch: every week cycle and yearly exception comes round. */
 const lookDays = 740
 
-const none: readonly Span[] = []
+const none: readonly Interval[] = []
 
 /** Spans in which at least `need` of the spans overlap. */
-function overlaps(spans: readonly Span[], need: number): readonly Span[] {
+function overlaps(spans: readonly Interval[], need: number): readonly Interval[] {
   const edges = spans
     .flatMap(([from, to]) => [
       { at: from, step: 1 },
       { at: to, step: -1 },
     ])
     .sort((a, b) => a.at - b.at || a.step - b.step)
-  const result: Span[] = []
+  const result: Interval[] = []
   let count = 0
   let from = 0
   for (const edge of edges) {
@@ -50,7 +51,7 @@ function openHours(
     const coming = there.filter((spans) => spans.length > 0)
     if (coming.length < need) return none
     return coming.length === 1 && need === 1
-      ? (coming[0] as readonly Span[])
+      ? (coming[0] as readonly Interval[])
       : overlaps(coming.flat(), need)
   }
   const memo = dayMemo(on)
@@ -89,7 +90,7 @@ export function hoursByClass(sites: Sites): HoursByClass {
   }
 }
 
-const clip = (span: Span, window: Span): Span => [
+const clip = (span: Interval, window: Interval): Interval => [
   Math.max(span[0], window[0]),
   Math.min(span[1], window[1]),
 ]
@@ -97,7 +98,7 @@ const clip = (span: Span, window: Span): Span => [
 /** Earliest stretch of work at or after `from` inside hours and windows; null within the horizon. */
 export function workForward(
   hours: OpenHours,
-  windows: readonly Span[],
+  windows: readonly Interval[],
   from: number,
   workMs: number,
   splittable: boolean,
@@ -125,7 +126,7 @@ export function workForward(
 /** Latest start of work that ends at or before `until`; null when there is none after `notBefore`. */
 export function workBackward(
   hours: OpenHours,
-  windows: readonly Span[],
+  windows: readonly Interval[],
   until: number,
   workMs: number,
   splittable: boolean,
@@ -140,8 +141,8 @@ export function workBackward(
     const spans = hours.on(day)
     for (let i = spans.length - 1; i >= 0; i--)
       for (let w = windows.length - 1; w >= 0; w--) {
-        const open = spans[i] as Span
-        const [a, b] = clip([open[0], Math.min(open[1], until)], windows[w] as Span)
+        const open = spans[i] as Interval
+        const [a, b] = clip([open[0], Math.min(open[1], until)], windows[w] as Interval)
         if (b <= a) continue
         if (!splittable) {
           if (b - a >= workMs) return { start: b - workMs, finish: b }

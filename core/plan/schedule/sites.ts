@@ -6,9 +6,7 @@ import { attendanceOf } from '../../time/attendance'
 import { dayNumber, hourMs, minutesOf } from '../../time/civil'
 import { dayMemo } from '../../time/dayMemo'
 import type { ZoneClock } from '../../time/zone'
-
-/** UTC ms, half open. */
-export type Span = readonly [number, number]
+import type { Interval } from '../../time/intervals'
 
 /** A haul-out as the schedule sees it; `launchAt` is known once its launch is placed. */
 export interface Ashore {
@@ -54,7 +52,7 @@ export function haulOutsInTime(rows: RefitRows, clock: ZoneClock): Ashore[] {
 export interface Sites {
   readonly people: readonly Person[]
   /** Spans in which a person can work at a kind of place on a local day. */
-  presence(person: number, placeNeed: PlaceNeed, day: number): readonly Span[]
+  presence(person: number, placeNeed: PlaceNeed, day: number): readonly Interval[]
   /** True when the person has no hours in any week and no extra day. */
   never(person: number): boolean
   /** True when the person said they cannot come on a local day. */
@@ -63,7 +61,7 @@ export interface Sites {
   forgetBoat(): void
 }
 
-const none: readonly Span[] = []
+const none: readonly Interval[] = []
 
 /** What of the presence does not depend on where she lies: remembered over all passes. */
 export interface SiteHours {
@@ -71,7 +69,7 @@ export interface SiteHours {
   never(person: number): boolean
   away(person: number, day: number): boolean
   /** Hours of a person on a day for a kind of place that is this place then. */
-  on(person: number, placeNeed: PlaceNeed, place: Place | null, day: number): readonly Span[]
+  on(person: number, placeNeed: PlaceNeed, place: Place | null, day: number): readonly Interval[]
 }
 
 /** People who are still with us, and their hours; `rows` must not change afterwards. */
@@ -85,12 +83,12 @@ export function siteHours(rows: RefitRows, clock: ZoneClock): SiteHours {
     attendanceOf(slots.get(person.id) ?? [], exceptions.get(person.id) ?? []),
   )
   const dayPlans = new Map(rows.dayPlan.map((plan) => [dayNumber(plan.on), plan]))
-  const known = new Map<string, ((day: number) => readonly Span[])[]>()
+  const known = new Map<string, ((day: number) => readonly Interval[])[]>()
 
-  function usual(person: number, place: Place | null, day: number): readonly Span[] {
+  function usual(person: number, place: Place | null, day: number): readonly Interval[] {
     const before = (place?.travelMin ?? 0) + (place?.setUpMin ?? 0)
     const after = (place?.travelMin ?? 0) + (place?.packUpMin ?? 0)
-    const spans: Span[] = []
+    const spans: Interval[] = []
     for (const [from, to] of attendance[person]?.on(day) ?? [])
       if (to - after > from + before)
         spans.push([clock.at(day, from + before), clock.at(day, to - after)])

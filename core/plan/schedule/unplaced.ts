@@ -1,17 +1,17 @@
-import type { Trouble } from '../../model/stored'
+import type { Remark } from '../../model/stored'
 import { formatHours } from '../../units/hours'
 import { hourMs } from '../../time/civil'
-import { durationMs } from './compile'
-import type { Activity, Compiled } from './compile'
+import { durationMs } from './openWork'
+import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
 import type { Ashore } from './sites'
 
 /** True when no stretch of its people is ever long enough, so that there is no use in searching. */
-export const neverFits = (activity: Activity, longestMs: number): boolean =>
+export const neverFits = (activity: OpenStep, longestMs: number): boolean =>
   longestMs === 0 || (!activity.splittable && leastClockMs(activity) > longestMs)
 
 /** Clock time with the most people it may have. */
-const leastClockMs = (activity: Activity): number =>
+const leastClockMs = (activity: OpenStep): number =>
   durationMs(activity, Math.min(activity.crewMax, activity.capable.length))
 
 const hullWord: Readonly<Record<string, string>> = {
@@ -22,11 +22,11 @@ const hullWord: Readonly<Record<string, string>> = {
 
 /** Names why no room was found for a step. */
 export function notPlaced(
-  activity: Activity,
-  rows: Compiled['rows'],
+  activity: OpenStep,
+  rows: OpenWork['rows'],
   ashore: readonly Ashore[],
   longestMs: number,
-): Trouble {
+): Remark {
   const { step, job } = activity
   const named = `"${step.title}" (${job.title})`
   const about = { jobIds: [job.id], stepIds: [step.id] }

@@ -1,4 +1,4 @@
-import type { Span } from './sites'
+import type { Interval } from '../../time/intervals'
 
 /** Days laid out at a time. */
 const chunkDays = 366
@@ -15,7 +15,7 @@ export class WorkDays {
 
   constructor(
     firstDay: number,
-    private readonly presence: (day: number) => readonly Span[],
+    private readonly presence: (day: number) => readonly Interval[],
     private readonly isFull: (day: number) => boolean,
   ) {
     this.laidOutTo = firstDay

@@ -42,6 +42,12 @@ watch(
   },
   { immediate: true },
 )
+/** As many as the server lists. */
+const mostListed = 200
+const { edit } = useRows('refit')
+function keep(historyKept: number | null) {
+  if (store.refit && historyKept !== null) void edit(store.refit, { historyKept })
+}
 const columns = [
   { key: 'at', label: 'When' },
   { key: 'who', label: 'Who' },
@@ -72,6 +78,23 @@ function sayChange({ entity, rowId, op, before, after }: HistoryRow): string[] {
 <template>
   <div class="max-w-5xl">
     <h1 class="mb-3">History of changes</h1>
+    <div v-if="store.refit" class="mb-3 flex flex-wrap items-end gap-4">
+      <UiNumber
+        class="w-44"
+        :model-value="store.refit.historyKept"
+        label="Changes kept"
+        whole
+        :min="50"
+        :max="100000"
+        @update:model-value="keep"
+      />
+      <p class="max-w-2xl text-ink2">
+        Of the last {{ store.refit.historyKept.toLocaleString('en') }} changes that people made,
+        what was before and after is kept: as far back z can reach, on each device for its own. The
+        newest {{ mostListed }} are listed. To go back further, put a copy of the database back in
+        Settings.
+      </p>
+    </div>
     <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
     <p v-else-if="loading" class="text-ink2" role="status">Reading the history…</p>
     <UiTable

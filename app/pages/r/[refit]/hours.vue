@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { fieldOf } from '#core/model/references'
+import { sayChoice } from '#core/model/sayValue'
 import { computed, ref } from 'vue'
 import type { HoursEntry } from '#core/model/entities'
 import { hoursTotals } from '#core/progress/hoursTotals'
+import type { HoursTotal } from '#core/progress/hoursTotals'
 import { sayFullDate } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 
@@ -10,17 +13,31 @@ const store = useRefitStore()
 const frame = useFrameStore()
 const { nameOf } = useStepNames()
 const columns = [
-  { key: 'on', label: 'Day' },
-  { key: 'person', label: 'Who' },
-  { key: 'what', label: 'On what' },
-  { key: 'hours', label: 'Hours', number: true },
+  { key: 'on', label: 'Day', sortBy: (row: HoursEntry) => row.on },
+  { key: 'person', label: 'Who', sortBy: (row: HoursEntry) => nameOfPerson(row.personId) },
+  {
+    key: 'what',
+    label: 'On what',
+    sortBy: (row: HoursEntry) => (row.stepId ? nameOf(row.stepId) : kindWord(row.kind)),
+  },
+  { key: 'hours', label: 'Hours', number: true, sortBy: (row: HoursEntry) => row.hours },
   { key: 'act', label: 'Put right' },
 ]
 const sumsBy = (name: string) => [
-  { key: 'name', label: name },
-  { key: 'work', label: 'Work', number: true },
-  { key: 'other', label: 'Way and set-up', number: true },
-  { key: 'all', label: 'Together', number: true },
+  { key: 'name', label: name, sortBy: (row: HoursTotal) => row.name },
+  { key: 'work', label: 'Work', number: true, sortBy: (row: HoursTotal) => row.workHours },
+  {
+    key: 'other',
+    label: 'Way and set-up',
+    number: true,
+    sortBy: (row: HoursTotal) => row.otherHours,
+  },
+  {
+    key: 'all',
+    label: 'Together',
+    number: true,
+    sortBy: (row: HoursTotal) => row.workHours + row.otherHours,
+  },
 ]
 const entries = computed(() =>
   [...store.rows.hoursEntry].sort((a, b) =>
@@ -32,7 +49,7 @@ const corrected = computed(
   () => new Set(store.rows.hoursEntry.flatMap((one) => one.correctsId ?? [])),
 )
 const nameOfPerson = (id: string) => store.rows.person.find((one) => one.id === id)?.name ?? ''
-const kindWord = (kind: string) => hoursKinds.find((one) => one.value === kind)?.label ?? kind
+const kindWord = (kind: string) => sayChoice(fieldOf('hoursEntry', 'kind'), kind)
 const correcting = ref<HoursEntry | null>(null)
 </script>
 
@@ -45,6 +62,7 @@ const correcting = ref<HoursEntry | null>(null)
         <button class="btn btn-main" @click="frame.open('hours')">Log hours</button>
       </div>
     </div>
+    <HoursChart />
     <div v-if="entries.length > 0" class="mb-6 grid gap-6 lg:grid-cols-2">
       <div
         v-for="[title, list] in [
@@ -98,6 +116,6 @@ const correcting = ref<HoursEntry | null>(null)
         </button>
       </template>
     </UiTable>
-    <HoursCorrection v-if="correcting" :entry="correcting" @close="correcting = null" />
+    <LazyHoursCorrection v-if="correcting" :entry="correcting" @close="correcting = null" />
   </div>
 </template>

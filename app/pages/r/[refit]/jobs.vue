@@ -236,6 +236,6 @@ async function add() {
         <button class="btn" @click="askRemove = false">Keep them</button>
       </div>
     </UiDialog>
-    <JobPanel v-if="job" :key="job.id" :job="job" @close="closeJob" @open="jobId = $event" />
+    <LazyJobPanel v-if="job" :key="job.id" :job="job" @close="closeJob" @open="jobId = $event" />
   </div>
 </template>

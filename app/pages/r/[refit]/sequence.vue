@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { howGateDate } from '#core/how/plan'
 import { bindingChain } from '#core/plan/chain'
 import { gateNeeds } from '#core/plan/gateNeeds'
 import { sayGate } from '#core/progress/gateWords'
@@ -63,6 +64,8 @@ const elsewhere = computed(() =>
     .filter((message) => !said.value?.because.includes(message)),
 )
 const title = computed(() => said.value?.title ?? 'No gate is set yet')
+const dateHow = () =>
+  gate.value && howGateDate(gate.value, links.value, said.value?.leavesOut ?? [])
 const gates = computed(() =>
   store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
 )
@@ -97,9 +100,16 @@ function openStep(stepId: string) {
           </button>
         </div>
       </div>
-      <p v-if="planner.busy" class="text-ink2" role="status">Planning…</p>
+      <p v-if="planner.busy" class="text-ink2" role="status">
+        Planning…{{ planner.progress === null ? '' : ` ${Math.round(planner.progress * 100)} %` }}
+      </p>
       <p v-else-if="planner.stale" class="text-redlead" role="status">
-        This plan is older than the last change; a new one is on its way.
+        This plan is older than the last change;
+        {{
+          store.connected
+            ? 'a new one is on its way.'
+            : 'a new one is kept when the program answers again.'
+        }}
       </p>
       <div
         v-if="store.rows.step.length === 0"
@@ -126,7 +136,10 @@ function openStep(stepId: string) {
       class="border-rule max-xl:mt-6 xl:border-l xl:bg-sheet xl:px-4 xl:py-1"
       aria-label="What holds it"
     >
-      <h2>{{ title }}</h2>
+      <h2>
+        <UiHow v-if="gate?.plannedOn" :how="dateHow">{{ title }}</UiHow>
+        <template v-else>{{ title }}</template>
+      </h2>
       <UiSelect
         v-if="gates.length > 1"
         :model-value="gate?.gate.id ?? null"

@@ -143,7 +143,7 @@ const goTo = (date: string) =>
         />
       </ol>
       <div
-        v-else-if="!planner.busy && !sheet?.notToday.length"
+        v-else-if="!planner.busy && !planner.failed && !sheet?.notToday.length"
         class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
       >
         <h2>Nothing is planned for {{ isToday ? 'today' : sayDay(on) }}</h2>

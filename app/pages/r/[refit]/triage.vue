@@ -10,7 +10,6 @@ import type { Judged, Placing, TriageItem } from '#core/triage/triage'
 /** One thing at a time: what it is for, how bad, and where it goes, with what each place does to the gates. */
 const store = useRefitStore()
 const { sayDay } = useDates()
-const frame = useFrameStore()
 const { effectOf } = useGateEffect(ref([]))
 const queue = computed(() => triageQueue(store.rows, store.derived.today))
 const skipped = ref<readonly string[]>([])
@@ -148,29 +147,31 @@ function step<Value>(list: readonly Value[], now: Value, by: number): Value {
   return list[at] as Value
 }
 const severities = [1, 2, 3, 4]
-const arrows: Readonly<Record<string, () => void>> = {
-  ArrowLeft: () =>
-    (judged.value = { ...judged.value, purpose: step(purposes, judged.value.purpose, -1) }),
-  ArrowRight: () =>
-    (judged.value = { ...judged.value, purpose: step(purposes, judged.value.purpose, 1) }),
-  ArrowUp: () =>
-    (judged.value = { ...judged.value, severity: step(severities, judged.value.severity, 1) }),
-  ArrowDown: () =>
-    (judged.value = { ...judged.value, severity: step(severities, judged.value.severity, -1) }),
+const judge = (change: Partial<typeof judged.value>) =>
+  (judged.value = { ...judged.value, ...change })
+function arrow({ key, target }: KeyboardEvent) {
+  // Arrows on a row of plates move among them.
+  if (!item.value || (target as HTMLElement | null)?.closest('[role=radio]')) return false
+  const by = key === 'ArrowRight' || key === 'ArrowUp' ? 1 : -1
+  if (key === 'ArrowLeft' || key === 'ArrowRight')
+    judge({ purpose: step(purposes, judged.value.purpose, by) })
+  else judge({ severity: step(severities, judged.value.severity, by) })
 }
-useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-  const target = event.target as HTMLElement | null
-  if (event.ctrlKey || event.metaKey || event.altKey || frame.panel || !item.value) return
-  if (giving.value && event.key === 'Escape') giving.value = null
-  if (target?.closest('input:not([type=radio]), select, textarea')) return
-  const choice = choices.value.find((one) => one.key === event.key)
-  const act =
-    (choice && (() => void place(choice.placing))) ??
-    (target?.closest('[role=radio]') ? undefined : arrows[event.key]) ??
-    { w: () => void give('watch'), x: () => void give('accept'), s: skip }[event.key]
-  if (!act || (event.key === 'w' && item.value.kind === 'job')) return
-  event.preventDefault()
-  act()
+useKeyScope(
+  {
+    placeJudge: arrow,
+    placeWatch: () => (item.value && item.value.kind !== 'job' ? void give('watch') : false),
+    placeAccept: () => (item.value ? void give('accept') : false),
+    placeSkip: () => (item.value ? skip() : false),
+  },
+  ({ key }) => {
+    const choice = item.value && choices.value.find((one) => one.key === key)
+    return choice ? () => void place(choice.placing) : undefined
+  },
+)
+/** Escape is heard while typing too: it takes the question back. */
+useEventListener(document, 'keydown', ({ key }: KeyboardEvent) => {
+  if (key === 'Escape') giving.value = null
 })
 const purposeOptions = purposes.map((value) => ({ value, label: purposeName[value] }))
 const severityOptions = severityName.map((label, index) => ({

@@ -1,7 +1,12 @@
 <script setup lang="ts">
 import { ChevronLeft, ChevronRight, Printer } from '@lucide/vue'
 import { computed } from 'vue'
+import { howEarned, howGateMark } from '#core/how/inches'
+import { howGateDate } from '#core/how/plan'
+import { bindingChain } from '#core/plan/chain'
+import { sayGate } from '#core/progress/gateWords'
 import { addDays, isDate, mondayOf } from '#core/time/civil'
+import { sayFullDate } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import { formatInches } from '#core/units/length'
 import { weekReview } from '#core/week/review'
@@ -15,6 +20,22 @@ const monday = computed(() => {
   return mondayOf(typeof asked === 'string' && isDate(asked) ? asked : store.derived.today)
 })
 const review = computed(() => weekReview(store.rows, store.accepted, store.derived, monday.value))
+const earnedHow = () =>
+  howEarned(
+    store.derived,
+    store.rows.step.filter((step) => step.earnedIn !== null),
+  )
+function markHow(index: number) {
+  const { gates } = store.derived
+  const gate = gates[index]
+  return gate ? howGateMark(gate, gates.slice(0, index), store.derived) : null
+}
+function dateHow(index: number) {
+  const gate = store.derived.gates[index]
+  if (!gate || !store.accepted) return null
+  const chain = bindingChain(store.accepted, store.rows, gate.gate.id, store.derived.clock)
+  return howGateDate(gate, chain, sayGate(gate, store.derived).leavesOut)
+}
 const pictures = computed(() => {
   const jobs = new Set(review.value.closed.map((one) => one.job?.id))
   const ofWeek = store.rows.picture.filter((one) => one.jobId !== null && jobs.has(one.jobId))
@@ -44,6 +65,31 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
         <button class="btn" @click="print"><Printer :size="17" aria-hidden="true" /> Print</button>
       </div>
     </div>
+    <dl class="mt-2 grid items-baseline gap-x-6 gap-y-1 sm:grid-cols-[auto_auto_1fr]">
+      <dt>Earned in all</dt>
+      <dd class="cond text-lg sm:text-right">
+        <UiHow :how="earnedHow"
+          >{{ formatInches(store.derived.earnedIn) }} of
+          {{ formatInches(store.derived.loaIn) }} in</UiHow
+        >
+      </dd>
+      <dd class="max-sm:hidden" />
+      <template v-for="(one, index) in store.derived.gates" :key="one.gate.id">
+        <dt>{{ one.gate.name }}</dt>
+        <dd class="cond text-lg sm:text-right">
+          <UiHow :how="() => markHow(index)" :about="one.gate.name"
+            >at {{ formatInches(one.markIn) }} in</UiHow
+          >
+        </dd>
+        <dd class="cond text-lg">
+          <UiHow v-if="one.plannedOn" :how="() => dateHow(index)" :about="one.gate.name">{{
+            sayFullDate(one.plannedOn)
+          }}</UiHow>
+          <span v-else-if="one.gap" class="text-redlead">no date as it stands</span>
+          <span v-else class="text-ink2">not planned yet</span>
+        </dd>
+      </template>
+    </dl>
     <GateNote :figures="store.derived.launch" />
     <div class="mt-4 grid gap-x-8 gap-y-6 md:grid-cols-2">
       <section>

@@ -3,7 +3,7 @@ import type { Compiled, CompiledActivity } from './compiled'
 import { planOf } from './plans'
 import { compareCost } from './problem'
 import type { Plan } from './problem'
-import { Serial } from './serial'
+import { SerialGeneration } from './serialGeneration'
 
 interface Creature {
   readonly keys: number[]
@@ -22,7 +22,7 @@ const fromBetter = 0.7
  * Works where every arc leads forward; otherwise it finds nothing.
  */
 export class Breeding {
-  private readonly serial: Serial
+  private readonly serial: SerialGeneration
   private herd: Creature[] = []
   private readonly usable: number[][]
   /** Plans laid so far. */
@@ -33,7 +33,7 @@ export class Breeding {
     private readonly random: Random,
     private readonly offer: (plan: Plan) => void,
   ) {
-    this.serial = new Serial(compiled)
+    this.serial = new SerialGeneration(compiled)
     this.usable = compiled.activities.map((one) =>
       one.modes.flatMap((mode, index) => (mode.calendar.closed ? [] : [index])),
     )

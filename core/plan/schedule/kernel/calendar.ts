@@ -1,4 +1,4 @@
-import type { Interval } from './problem'
+import type { Interval } from '../../../time/intervals'
 import { firstAbove } from './steps'
 
 /** Open stretches, apart and in order, with the open time before each. */
@@ -158,30 +158,4 @@ export class Calendar {
     const at = Math.max(0, firstAbove(this.before, work - 1) - 1)
     return (this.from[at] as number) + work - (this.before[at] as number)
   }
-}
-
-/** Overlap of two lists of intervals, each apart and in order. */
-export function overlap(a: readonly Interval[], b: readonly Interval[]): Interval[] {
-  const both: Interval[] = []
-  for (let i = 0, j = 0; i < a.length && j < b.length;) {
-    const [left, right] = [a[i] as Interval, b[j] as Interval]
-    const from = Math.max(left[0], right[0])
-    const to = Math.min(left[1], right[1])
-    if (from < to) both.push([from, to])
-    if (left[1] < right[1]) i++
-    else j++
-  }
-  return both
-}
-
-/** The same time as intervals apart and in order, touching ones joined. */
-export function joined(list: readonly Interval[]): Interval[] {
-  const result: [number, number][] = []
-  for (const [from, to] of [...list].sort((a, b) => a[0] - b[0])) {
-    const last = result.at(-1)
-    if (to <= from) continue
-    if (last && from <= last[1]) last[1] = Math.max(last[1], to)
-    else result.push([from, to])
-  }
-  return result
 }

@@ -1,5 +1,7 @@
-import { Calendar, joined, overlap, Stretches } from './calendar'
-import type { Interval, Member, Problem } from './problem'
+import { Calendar, Stretches } from './calendar'
+import { intersect, joined } from '../../../time/intervals'
+import type { Member, Problem } from './problem'
+import type { Interval } from '../../../time/intervals'
 
 /** One mode made ready: what it takes and when it can be done. */
 export interface CompiledMode {
@@ -143,7 +145,7 @@ export function compileProblem(problem: Problem, relaxed: Relaxed = nothing): Co
             ? windowsTo(horizon + 1)
             : demands.reduce<readonly Interval[]>(
                 (all, [resource, units]) =>
-                  overlap(all, openFor(resources[resource] as CompiledResource, units)),
+                  intersect(all, openFor(resources[resource] as CompiledResource, units)),
                 windowsTo(horizon),
               )
         return {
@@ -192,7 +194,7 @@ export function retimed(
           const open =
             windows === null
               ? calendar.open
-              : new Stretches(overlap(calendar.open.intervals(), windows))
+              : new Stretches(intersect(calendar.open.intervals(), windows))
           return { demands, calendar: new Calendar(open, duration, calendar.splittable) }
         }),
       }

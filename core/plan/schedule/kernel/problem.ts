@@ -2,9 +2,7 @@
  * A scheduling problem that knows nothing of boats: activities in modes, lags, calendars, resources.
  * Time is whole numbers from 0; intervals are half-open. docs/kernel.md states it exactly.
  */
-
-/** Half-open: from ≤ t < to. */
-export type Interval = readonly [from: number, to: number]
+import type { Interval } from '../../../time/intervals'
 
 export interface Resource {
   readonly id: string

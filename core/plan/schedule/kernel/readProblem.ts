@@ -1,4 +1,5 @@
-import type { Activity, Arc, Deadline, Interval, Mode, Problem, Resource } from './problem'
+import type { Activity, Arc, Deadline, Mode, Problem, Resource } from './problem'
+import type { Interval } from '../../../time/intervals'
 
 /** A problem as it stands in a file; see docs/kernel.md. Checked by `shared/schemas/problemSchema`. */
 export interface ProblemFile {

@@ -1,8 +1,9 @@
 import { compileProblem } from './compiled'
-import type { Answer, Interval, Member, Problem } from './problem'
+import type { Answer, Member, Problem } from './problem'
+import type { Interval } from '../../../time/intervals'
 
 /** A reason in words, with the names it is about. */
-export interface Reason {
+interface Reason {
   readonly kind: Member['kind']
   readonly message: string
   readonly from?: string
@@ -60,7 +61,7 @@ export function reportOf(problem: Problem, answer: Answer): Report {
 }
 
 /** A part of a problem in words. */
-export function sayMember(problem: Problem, member: Member): Reason {
+function sayMember(problem: Problem, member: Member): Reason {
   switch (member.kind) {
     case 'minLag':
     case 'maxLag': {

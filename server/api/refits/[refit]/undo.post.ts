@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { idSchema } from '#shared/schemas/entitySchema'
+import { idSchema } from '#shared/schemas/idSchema'
 import { handle } from '../../../http/handle'
 import { pathId, readInput } from '../../../http/input'
 import { undoLast } from '../../../services/undo'

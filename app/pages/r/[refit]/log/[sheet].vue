@@ -10,30 +10,22 @@ const sheetId = computed(() => String(route.params.sheet))
 const { sheet, lines, tests, pictures, edit, remove, addLine, addTest, addPicture } =
   useSheet(sheetId)
 const record = computed(() => (sheet.value ? completeness(sheet.value, store.rows) : null))
-const kinds = [
-  { value: 'material', label: 'Material' },
-  { value: 'size', label: 'Size' },
-  { value: 'setting', label: 'Setting' },
-  { value: 'drawing', label: 'Drawing' },
-  { value: 'note', label: 'Note' },
-] as const
-const outcomes = [
-  { value: 'notYet', label: 'Not yet' },
-  { value: 'passed', label: 'Passed' },
-  { value: 'failed', label: 'Failed' },
-] as const
+const kinds = optionsOf('asBuiltLine', 'kind')
 const moments = [
   { value: 'before', label: 'Before' },
   { value: 'open', label: 'Open' },
   { value: 'after', label: 'After' },
 ] as const
-const newKind = ref<(typeof kinds)[number]['value'] | null>('material')
+const newKind = ref<string | null>('material')
 const newLine = ref('')
 const newTest = ref('')
 const moment = ref<(typeof moments)[number]['value'] | null>('after')
 const print = () => window.print()
-const set = (field: string) => (value: unknown) =>
-  sheet.value && void edit('asBuiltSheet', sheet.value, { [field]: value })
+provideRow({
+  entity: 'asBuiltSheet',
+  row: sheet,
+  edit: (patch) => sheet.value && void edit('asBuiltSheet', sheet.value, patch),
+})
 
 async function line() {
   if (newLine.value.trim() !== '' && (await addLine(newKind.value ?? 'material', newLine.value)))
@@ -69,38 +61,12 @@ function picked(event: Event) {
         </button>
       </div>
       <div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-3">
-        <UiText
-          :model-value="sheet.title"
-          label="What"
-          needed
-          @update:model-value="set('title')($event)"
-        />
-        <UiText
-          :model-value="sheet.where"
-          label="Where"
-          @update:model-value="set('where')($event)"
-        />
-        <UiDate
-          :model-value="sheet.doneOn"
-          label="When"
-          may-be-empty
-          @update:model-value="set('doneOn')($event)"
-        />
-        <UiText :model-value="sheet.who" label="Who" @update:model-value="set('who')($event)" />
-        <UiHours
-          :model-value="sheet.hours"
-          label="Hours"
-          :most="100000"
-          may-be-empty
-          @update:model-value="set('hours')($event)"
-        />
-        <UiMoney
-          :model-value="sheet.costMinor"
-          label="Cost"
-          :currency="store.refit?.currency ?? 'EUR'"
-          may-be-empty
-          @update:model-value="set('costMinor')($event)"
-        />
+        <RowField field="title" />
+        <RowField field="where" />
+        <RowField field="doneOn" />
+        <RowField field="who" />
+        <RowField field="hours" />
+        <RowField field="costMinor" />
       </div>
       <section class="mt-6">
         <h2 class="border-b-2 border-ink">Materials, sizes, settings</h2>
@@ -110,38 +76,32 @@ function picked(event: Event) {
             :key="one.id"
             class="grid grid-cols-2 items-start gap-1 border-b border-rule2 py-1 sm:grid-cols-[7rem_2fr_2fr_1.5fr_auto]"
           >
-            <UiSelect
-              :model-value="one.kind"
+            <RowField
+              entity="asBuiltLine"
+              :row="one"
+              field="kind"
+              hide-label
+              quiet
               :label="`Kind of ${one.what}`"
-              hide-label
-              quiet
-              :options="kinds"
-              @update:model-value="edit('asBuiltLine', one, { kind: $event })"
             />
-            <UiText
-              :model-value="one.what"
-              label="What"
-              hide-label
-              needed
-              quiet
-              @update:model-value="edit('asBuiltLine', one, { what: $event })"
-            />
-            <UiText
-              :model-value="one.value"
-              :label="`Value of ${one.what}`"
+            <RowField entity="asBuiltLine" :row="one" field="what" hide-label quiet />
+            <RowField
+              entity="asBuiltLine"
+              :row="one"
+              field="value"
               hide-label
               quiet
               placeholder="how much, what size"
-              @update:model-value="edit('asBuiltLine', one, { value: $event })"
+              :label="`Value of ${one.what}`"
             />
-            <UiText
-              :model-value="one.batch"
-              :label="`Batch of ${one.what}`"
+            <RowField
+              entity="asBuiltLine"
+              :row="one"
+              field="batch"
               hide-label
               quiet
               placeholder="batch, expiry"
-              :most="120"
-              @update:model-value="edit('asBuiltLine', one, { batch: $event })"
+              :label="`Batch of ${one.what}`"
             />
             <button
               class="btn btn-quiet btn-small no-print"
@@ -171,37 +131,32 @@ function picked(event: Event) {
             :key="one.id"
             class="grid grid-cols-2 items-start gap-1 border-b border-rule2 py-1 sm:grid-cols-[2fr_2fr_2fr_7rem_auto]"
           >
-            <UiText
-              :model-value="one.what"
-              label="Test"
-              hide-label
-              needed
-              quiet
-              @update:model-value="edit('asBuiltTest', one, { what: $event })"
-            />
-            <UiText
-              :model-value="one.expected"
-              :label="`Expected of ${one.what}`"
+            <RowField entity="asBuiltTest" :row="one" field="what" hide-label quiet label="Test" />
+            <RowField
+              entity="asBuiltTest"
+              :row="one"
+              field="expected"
               hide-label
               quiet
               placeholder="expected"
-              @update:model-value="edit('asBuiltTest', one, { expected: $event })"
+              :label="`Expected of ${one.what}`"
             />
-            <UiText
-              :model-value="one.measured"
-              :label="`Measured of ${one.what}`"
+            <RowField
+              entity="asBuiltTest"
+              :row="one"
+              field="measured"
               hide-label
               quiet
               placeholder="measured"
-              @update:model-value="edit('asBuiltTest', one, { measured: $event })"
+              :label="`Measured of ${one.what}`"
             />
-            <UiSelect
-              :model-value="one.outcome"
-              :label="`Outcome of ${one.what}`"
+            <RowField
+              entity="asBuiltTest"
+              :row="one"
+              field="outcome"
               hide-label
               quiet
-              :options="outcomes"
-              @update:model-value="edit('asBuiltTest', one, { outcome: $event })"
+              :label="`Outcome of ${one.what}`"
             />
             <button
               class="btn btn-quiet btn-small no-print"
@@ -255,26 +210,10 @@ function picked(event: Event) {
       </section>
       <section class="mt-6 grid gap-3">
         <h2 class="border-b-2 border-ink">Later</h2>
-        <UiText
-          :model-value="sheet.takeApart"
-          label="How to take it apart again"
-          multiline
-          :most="20000"
-          @update:model-value="set('takeApart')($event)"
-        />
+        <RowField field="takeApart" />
         <div class="grid gap-3 sm:grid-cols-[12rem_1fr]">
-          <UiDate
-            :model-value="sheet.nextCheckOn"
-            label="Next check"
-            may-be-empty
-            @update:model-value="set('nextCheckOn')($event)"
-          />
-          <UiText
-            :model-value="sheet.nextCheckWhat"
-            label="What to check"
-            :most="500"
-            @update:model-value="set('nextCheckWhat')($event)"
-          />
+          <RowField field="nextCheckOn" />
+          <RowField field="nextCheckWhat" />
         </div>
       </section>
     </article>

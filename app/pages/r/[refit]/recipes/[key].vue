@@ -180,7 +180,7 @@ function save() {
         </button>
       </div>
       <div class="min-w-0 max-lg:mt-6">
-        <DraftPreview v-if="draft" :draft="draft" />
+        <DraftPreview v-if="draft && recipe" :draft="draft" :recipe="recipe" :inputs="inputs" />
         <div v-else class="border-l-4 border-redlead pl-4">
           <h2>These dimensions make no job</h2>
           <p>{{ problems[0]?.message }}</p>

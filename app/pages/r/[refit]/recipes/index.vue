@@ -50,8 +50,8 @@ async function bringIn(event: Event) {
     return
   }
   const outcome = readRecipeFile(await file.text())
-  if ('message' in outcome) wrong.value = outcome.message
-  else await keep(outcome.recipe)
+  if (!outcome.ok) wrong.value = outcome.message
+  else await keep(outcome.value)
 }
 async function keep(recipe: Recipe) {
   const id = newId()

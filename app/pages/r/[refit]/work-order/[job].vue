@@ -66,7 +66,7 @@ const print = () => window.print()
       class="mt-3 border-2 border-ink p-2"
     >
       <p v-for="one in said.licences.filter((each) => each.here)" :key="one.kind">
-        <span class="cond">{{ licensedName[one.kind] }}:</span> licensed people only. The local code
+        <span class="cond">{{ licensedName(one.kind) }}:</span> licensed people only. The local code
         decides.
       </p>
     </section>

@@ -1,10 +1,11 @@
 /** Seeded problems by family, from tight to loose: for tests and for the figures of docs/kernel.md. */
 import { createRandom } from '../../../../random'
 import type { Random } from '../../../../random'
-import type { Activity, Arc, Interval, Problem, Resource } from '../problem'
+import type { Activity, Arc, Problem, Resource } from '../problem'
+import type { Interval } from '../../../../time/intervals'
 
 export const families = ['plain', 'lags', 'calendars', 'modes'] as const
-export type Family = (typeof families)[number]
+type Family = (typeof families)[number]
 
 export interface Shape {
   readonly family: Family

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { EntityName } from '#core/model/entities'
+
+/** A field of a row, edited in place and saved as it is left. The row is given, or that of the frame about it. */
+defineOptions({ inheritAttrs: false })
+const props = defineProps<{
+  field: string
+  entity?: EntityName
+  row?: { readonly id: string; readonly version: number }
+}>()
+const around = useRowAround()
+const rows = computed(() => useRows(props.entity ?? around?.entity ?? 'refit'))
+const row = computed(() => (props.row ?? around?.row.value) as Readonly<Record<string, unknown>>)
+function save(value: unknown) {
+  const patch = { [props.field]: value ?? emptyOf(props.entity ?? around?.entity, props.field) }
+  if (!props.row && around?.edit) around.edit(patch)
+  else void rows.value.edit(row.value as never, patch)
+}
+</script>
+
+<template>
+  <FieldInput
+    v-bind="$attrs"
+    :entity="entity ?? around?.entity ?? 'refit'"
+    :field="field"
+    :model-value="row[field]"
+    @update:model-value="save"
+  />
+</template>

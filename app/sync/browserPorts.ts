@@ -1,0 +1,106 @@
+/** The machine's world in a browser: the server, its stream of events, and the browser's storage. */
+import type { Change, Heard } from '#core/model/changes'
+import { api, ProblemError } from '../utils/api'
+import { newId } from '../utils/newId'
+import type { CaughtUp, Hearing, Ports, UndoWish, Whole } from './ports'
+
+const base = (refitId: string): string => `/api/refits/${refitId}`
+
+/** A browser opens a stream that was cut again by itself, but not one that was refused. */
+const openAgainMs = 3000
+
+function listen(refitId: string, hearing: Hearing): () => void {
+  let source: EventSource | null = null
+  let timer: ReturnType<typeof setTimeout> | null = null
+  function open(): void {
+    const stream = new EventSource(`${base(refitId)}/events`)
+    source = stream
+    const on = (name: string, hear: (data: unknown) => void) =>
+      stream.addEventListener(name, (event) =>
+        hear(JSON.parse((event as MessageEvent<string>).data)),
+      )
+    on('hello', (data) => hearing.hello(data as { epoch: string; seq: number }))
+    on('change', (data) => hearing.change(data as Heard))
+    on('reload', hearing.reload)
+    stream.addEventListener('error', () => {
+      if (stream.readyState === EventSource.CLOSED) timer = setTimeout(open, openAgainMs)
+      hearing.lost()
+    })
+  }
+  open()
+  return () => {
+    if (timer) clearTimeout(timer)
+    source?.close()
+  }
+}
+
+/** This window: what it keeps is its own while it lives, and anybody's when it is gone. */
+const windowId = newId()
+const keyFor = (refitId: string, id: string): string => `inch-ahead.waiting.${refitId}.${id}`
+const lockFor = (id: string): string => `inch-ahead.window.${id}`
+
+/** Holds this window's lock until the window is gone. */
+function holdLock(): void {
+  void navigator.locks?.request(lockFor(windowId), () => new Promise<never>(() => undefined))
+}
+let held = false
+
+function keep(refitId: string, waiting: readonly Change[]): boolean {
+  if (!held) holdLock()
+  held = true
+  try {
+    const key = keyFor(refitId, windowId)
+    if (waiting.length === 0) localStorage.removeItem(key)
+    else localStorage.setItem(key, JSON.stringify(waiting))
+    return true
+  } catch {
+    // The storage is full or shut; the machine says that it is not kept.
+    return false
+  }
+}
+
+/** Another window's changes, if that window is gone. */
+async function takeOver(key: string, id: string): Promise<Change[]> {
+  const take = (): Change[] => {
+    const text = localStorage.getItem(key)
+    localStorage.removeItem(key)
+    return text === null ? [] : (JSON.parse(text) as Change[])
+  }
+  if (id === windowId || !navigator.locks) return take()
+  return navigator.locks.request(lockFor(id), { ifAvailable: true }, (lock) => (lock ? take() : []))
+}
+
+async function adopt(refitId: string): Promise<readonly Change[]> {
+  const prefix = keyFor(refitId, '')
+  const found: Change[] = []
+  try {
+    for (const key of Object.keys(localStorage).filter((one) => one.startsWith(prefix)))
+      found.push(...(await takeOver(key, key.slice(prefix.length))))
+  } catch {
+    // A storage that is shut, or holds what is not ours, has nothing that could be sent.
+    return found
+  }
+  return found
+}
+
+export const browserPorts: Ports = {
+  readWhole: (refitId, signal) => api<Whole>(base(refitId), { signal }),
+  readSince: (refitId, since, epoch, signal) =>
+    api<CaughtUp>(`${base(refitId)}/changes?since=${since}&epoch=${encodeURIComponent(epoch)}`, {
+      signal,
+    }),
+  send: (refitId, change) => api<Heard>(`${base(refitId)}/changes`, { body: change }),
+  undo: (refitId, wish: UndoWish) => api<Heard>(`${base(refitId)}/undo`, { body: wish }),
+  listen,
+  keep,
+  adopt,
+  refusalOf: (error) =>
+    error instanceof ProblemError
+      ? { status: error.status, code: error.problem.code, message: error.message }
+      : null,
+  later: (ms, work) => {
+    const timer = setTimeout(work, ms)
+    return () => clearTimeout(timer)
+  },
+  newId,
+}

@@ -1,0 +1,38 @@
+/** Every key of the program, once: what the list of keys shows and what the listener obeys. */
+interface Key {
+  /** As the browser names them. */
+  readonly keys: readonly string[]
+  readonly shown: string
+  readonly what: string
+}
+
+export const keyTable = {
+  found: { keys: ['n'], shown: 'n', what: 'Found something' },
+  hours: { keys: ['h'], shown: 'h', what: 'Log hours' },
+  clock: { keys: ['k'], shown: 'k', what: 'Start a clock' },
+  find: { keys: ['/'], shown: '/', what: 'Find anything' },
+  undo: { keys: ['z'], shown: 'z', what: 'Undo your last change' },
+  jobsUpDown: {
+    keys: ['ArrowUp', 'ArrowDown'],
+    shown: '↑ ↓',
+    what: 'In Jobs: from job to job',
+  },
+  jobsChoose: {
+    keys: ['x'],
+    shown: 'x',
+    what: 'In Jobs: choose a job, to change several at once',
+  },
+  jobsBulk: { keys: ['b'], shown: 'b', what: 'In Jobs: to what can be done to the chosen' },
+  placeJudge: {
+    keys: ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'],
+    shown: '← → ↑ ↓',
+    what: 'While placing: purpose, how bad',
+  },
+  placeWatch: { keys: ['w'], shown: 'w', what: 'While placing: watch it' },
+  placeAccept: { keys: ['x'], shown: 'x', what: 'While placing: accept it as it is' },
+  placeSkip: { keys: ['s'], shown: 's', what: 'While placing: leave it for later' },
+  keys: { keys: ['?'], shown: '?', what: 'This list' },
+  back: { keys: ['Escape'], shown: 'Esc', what: 'Give back what you typed, or close' },
+} as const satisfies Record<string, Key>
+
+export type KeyId = keyof typeof keyTable

@@ -1,0 +1,147 @@
+/** What a figure says of itself: its numbers are those of the hand, and agree with what the views show. */
+import { describe, expect, it } from 'vitest'
+import { demoNow, sableWren } from '../../demo/sableWren'
+import { bindingChain } from '../plan/chain'
+import { makePlan } from '../plan/makePlan'
+import { recipeBook } from '../recipes/book'
+import { expand } from '../recipes/expand'
+import { initialInputs } from '../recipes/ofBoat'
+import { add, emptyRefit, job, step } from '../testing/build'
+import { derive } from '../progress/derive'
+import { howEarned, howGateMark, howStepInches } from './inches'
+import { howGateDate, howRank, howSlack } from './plan'
+import { howRecipeValue } from './recipe'
+import { howHours, howWait } from './work'
+
+/** 480 in; a step of 2 h in cramped reach done with 48 in; 6 h 36 open in reach and 3 h 24 cramped. */
+function small() {
+  const rows = emptyRefit()
+  add(rows, 'gate', 'sail', { name: 'Sail', kind: 'dated', on: '2027-06-01' })
+  job(rows, 'Deck', { gateId: 'sail' })
+  const done = step(rows, 'Deck', 'cut', { state: 'done', doneAt: 1, earnedIn: 48, hoursLikely: 2 })
+  const open = step(rows, 'Deck', 'lay', {
+    hoursLikely: 2,
+    access: 'cramped',
+    waitKind: 'chem',
+    waitHours: 20,
+    waitRefC: 20,
+  })
+  job(rows, 'Later')
+  step(rows, 'Later', 'fair', { hoursLikely: 6.6 })
+  return { rows, done, open, all: derive(rows, null, Date.UTC(2027, 3, 16)) }
+}
+
+describe('inches', () => {
+  it('of the Tape: what steps stored, and what an hour earns now', () => {
+    const { all, done } = small()
+    const how = howEarned(all, [done])
+    expect(how.result).toBe('48 in of 480 in')
+    // (480 − 48) ÷ 10 h.
+    expect(how.working.join(' ')).toContain('(480 in − 48 in) ÷ 10 h = 43.2 in')
+    expect(how.working.join(' ')).not.toContain('removed')
+    expect(howEarned({ ...all, earnedIn: 50 }, [done]).working[1]).toContain('leave theirs: 2 in')
+    const over = howEarned({ ...all, earnedIn: 480, hoursOpen: 0 }, [done])
+    expect(over.working[1]).toContain('the whole boat is earned')
+  })
+
+  it('of a step: 432 × 3.4 ÷ 10, and what it stored when it is done', () => {
+    const { all, open, done } = small()
+    expect(howStepInches(open, all).working).toEqual(['432 in × 3 h 24 ÷ 10 h = 147 in'])
+    expect(howStepInches(done, all).result).toBe('48 in')
+    expect(howStepInches(done, all).working[1]).toContain('stays as it is')
+  })
+
+  it('of a gate: 48 + 432 × 3.4 ÷ 10', () => {
+    const { all } = small()
+    const [gate] = all.gates
+    if (!gate) throw new Error('no gate')
+    expect(howGateMark(gate, [], all).working).toEqual(['48 in + 432 in × 3 h 24 ÷ 10 h = 195 in'])
+    expect(howGateMark(gate, [gate], all).inputs[1]?.value).toBe('3 h 24')
+  })
+})
+
+describe('hours and waits', () => {
+  it('say likely × access, and the clock for the people there', () => {
+    const { open } = small()
+    expect(howHours(open, 2).working).toEqual([
+      '2 h × 1.7 = 3 h 24 of work',
+      '3 h 24 ÷ 2 people = 1 h 42 by the clock, up to full five minutes',
+    ])
+    expect(howHours(open, 1).working).toHaveLength(1)
+    expect(howHours(open, 0).inputs.map((one) => one.value)).toEqual(['2 h', '× 1.7'])
+  })
+
+  it('say the ten-degree rule with the month’s air, or its floor', () => {
+    const { open } = small()
+    const april = Date.UTC(2027, 3, 20)
+    const tens = Array.from({ length: 12 }, (_, month) => (month === 3 ? 10 : 20))
+    // Ten degrees colder: twice the wait.
+    expect(howWait(open, april, tens, 'metric')?.result).toBe('40 h')
+    expect(howWait(open, april, tens, 'metric')?.working[0]).toContain(
+      '20 h × 2^((20 − 10) ÷ 10) = 20 h × 2.00 = 40 h',
+    )
+    const kept = howWait({ ...open, waitMinC: 15 }, april, tens, 'metric')
+    expect(kept?.working[0]).toContain('2^((20 − 15) ÷ 10) = 20 h × 1.41')
+    expect(kept?.distrust).toContain('cover or heat')
+    // Warmer than its floor, the floor has no say.
+    expect(howWait({ ...open, waitMinC: 5 }, april, tens, 'metric')?.result).toBe('40 h')
+    expect(howWait(open, null, tens, 'metric')?.working[0]).toContain('not known')
+    expect(howWait({ ...open, waitKind: 'dry' }, april, tens, 'metric')?.result).toBe('20 h')
+    expect(howWait({ ...open, waitKind: 'none' }, april, tens, 'metric')).toBeNull()
+  })
+})
+
+describe('the list and the dates', () => {
+  it('say a rank by its factors: 80 × 0.8 × 1.5 × (2 − 7 ÷ 28) + 10', () => {
+    const basis = {
+      purpose: 'safe',
+      severity: 3,
+      spreading: true,
+      slackDays: 7,
+      waitingJobs: 2,
+    } as const
+    const how = howRank(basis, 3, 40, 178)
+    expect(how.working[0]).toBe('80 × 0.8 × 1.5 × 1.75 + 10 = 178')
+    expect(how.inputs.map((one) => one.value)).toEqual(['80', '× 0.8', '× 1.5', '× 1.75', '+ 10'])
+    const free = howRank({ ...basis, slackDays: null, spreading: false, waitingJobs: 0 }, 1, 1, 64)
+    expect(free.working[0]).toBe('80 × 0.8 × 1 × 1 + 0 = 64')
+    expect(howSlack(1).result).toBe('1 day')
+    expect(howSlack(null).result).toBe('no gate waits for it')
+  })
+
+  it('say a date by what holds it, and none where there is none', () => {
+    const rows = sableWren('r')
+    const { plan } = makePlan(rows, demoNow)
+    const all = derive(rows, plan, demoNow)
+    if (!all.launch) throw new Error('no launch')
+    const chain = bindingChain(plan, rows, all.launch.gate.id, all.clock)
+    const how = howGateDate(all.launch, chain, ['3 jobs are not placed yet.'])
+    expect(how.distrust).toContain('3 jobs are not placed yet.')
+    expect(howGateDate(all.launch, chain, []).distrust).not.toContain('jobs')
+    const idle = { ...all.launch, hasWork: false }
+    expect(howGateDate(idle, chain, []).inputs[1]?.value).toBe('nothing waits for it')
+    expect(how.working[0]).toContain(how.result)
+    expect(how.working.length).toBeLessThanOrEqual(6)
+    expect(howGateDate({ ...all.launch, plannedOn: null }, chain, []).result).toBe('not dated')
+  })
+})
+
+it('every worked value of every recipe says what went into it, and the value itself', () => {
+  for (const recipe of recipeBook) {
+    const worked = expand(recipe, initialInputs(recipe))
+    if (!worked.ok) continue
+    const given = [...recipe.inputs, ...recipe.choices].map(({ key, label }) => ({
+      key,
+      label,
+      said: key,
+    }))
+    for (const value of worked.value.values) {
+      const how = howRecipeValue(value, worked.value, given, 'metric')
+      expect(how.working).toEqual([`${value.key} = ${value.formula}`, `= ${how.result}`])
+      const named = [...given, ...worked.value.values].filter(
+        (one) => one.key !== value.key && new RegExp(`\\b${one.key}\\b`).test(value.formula),
+      )
+      expect(how.inputs.map((one) => one.name).sort()).toEqual(named.map((one) => one.label).sort())
+    }
+  }
+})

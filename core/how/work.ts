@@ -1,0 +1,88 @@
+import type { Step } from '../model/entities'
+import { accessFactor, meanAirC, plannedHours, plannedWaitHours } from '../plan/planned'
+import { formatHours, formatWait } from '../units/hours'
+import type { UnitSystem } from '../units/length'
+import { formatTemp } from '../units/quantity'
+import type { How } from './how'
+
+/** Hours a step is planned with. `crew` is who the plan gives it; 0: not placed. */
+export function howHours(step: Step, crew: number): How {
+  const factor = accessFactor[step.access]
+  const planned = plannedHours(step)
+  return {
+    title: `Hours of “${step.title}”`,
+    result: formatHours(planned),
+    inputs: [
+      { name: 'Likely, one skilled amateur, open access', value: formatHours(step.hoursLikely) },
+      { name: `Access: ${step.access}`, value: `× ${factor}` },
+      ...(crew > 0 ? [{ name: 'People', value: String(crew) }] : []),
+    ],
+    working: [
+      `${formatHours(step.hoursLikely)} × ${factor} = ${formatHours(planned)} of work`,
+      ...(crew > 1
+        ? [
+            `${formatHours(planned)} ÷ ${crew} people = ${formatHours(planned / crew)} by the clock, up to full five minutes`,
+          ]
+        : []),
+    ],
+    source:
+      'Access factors: rule of thumb of refit work (open 1, awkward 1.3, cramped 1.7, blind 2.2).',
+    distrust:
+      'The likely hours are a guess until they have been done once. What past steps really took is not worked in.',
+  }
+}
+
+/** How long the wait after a step is planned; `finish` in UTC ms, null when it is not placed yet. */
+export function howWait(
+  step: Step,
+  finish: number | null,
+  monthMeanC: readonly number[],
+  units: UnitSystem,
+): How | null {
+  if (step.waitKind === 'none') return null
+  const title = `Wait after “${step.title}”`
+  const air = finish === null ? null : meanAirC(finish, monthMeanC)
+  if (step.waitKind !== 'chem' || finish === null || air === null)
+    return {
+      title,
+      result: formatWait(step.waitHours),
+      inputs: [
+        {
+          name: step.waitKind === 'chem' ? `At ${formatTemp(step.waitRefC, units)}` : 'As given',
+          value: formatWait(step.waitHours),
+        },
+      ],
+      working: [
+        step.waitKind === 'chem'
+          ? 'The month it falls in is not known before the step has its place in the plan.'
+          : 'Taken as it stands, round the clock: warmth does not shorten it.',
+      ],
+      source: 'The data sheet or the recipe it came from.',
+      distrust: 'The product’s data sheet decides; a reading decides where something has to dry.',
+    }
+  const month = new Date(finish).getUTCMonth()
+  const floor = step.waitMinC !== null && step.waitMinC > air ? step.waitMinC : null
+  const used = floor ?? air
+  const planned = plannedWaitHours(step, month, monthMeanC)
+  const power = (step.waitRefC - used) / 10
+  return {
+    title,
+    result: formatWait(planned),
+    inputs: [
+      {
+        name: `By the data sheet, at ${formatTemp(step.waitRefC, units)}`,
+        value: formatWait(step.waitHours),
+      },
+      { name: 'Mean air of the month it falls in', value: formatTemp(air, units) },
+      ...(floor === null ? [] : [{ name: 'Kept at least at', value: formatTemp(floor, units) }]),
+    ],
+    working: [
+      `Ten degrees colder takes twice as long: ${formatWait(step.waitHours)} × 2^((${step.waitRefC} − ${used}) ÷ 10) = ${formatWait(step.waitHours)} × ${(2 ** power).toFixed(2)} = ${formatWait(planned)} (in °C)`,
+    ],
+    source: 'Ten-degree rule for reaction rates (van ’t Hoff), in everyday use for epoxy.',
+    distrust:
+      floor === null
+        ? 'A mean is not a night. Readings on its clock take its place once it runs; the data sheet decides.'
+        : 'It holds only with a cover or heat that keeps that temperature; below it nothing cures.',
+  }
+}

@@ -1,0 +1,97 @@
+/** What work uses up: products, parts, things to bring; and the trades that are asked. */
+import {
+  choice,
+  date,
+  fresh,
+  integer,
+  maybe,
+  note,
+  real,
+  record,
+  ref,
+  states,
+  text,
+} from '../field'
+import { kind } from '../kind'
+import * as words from '../words'
+
+export const product = kind('product', {
+  name: text('Product'),
+  maker: note('Maker', 200),
+  kind: choice('Kind of product', ['resin', 'coating', 'antifoul', 'sealant', 'other'], 'other'),
+  /** Data-sheet reference temperature, °C, for every time below. */
+  refC: real('Reference temperature in °C', { min: -20, max: 60, unit: '°C' }, 20),
+  minC: maybe(real('Lowest working temperature in °C', { min: -20, max: 60, unit: '°C' })),
+  maxC: maybe(real('Highest working temperature in °C', { min: -20, max: 80, unit: '°C' })),
+  /** Hours at refC; null where the data sheet gives none. */
+  potLifeH: maybe(real('Pot life in hours', { min: 0.01, max: 100, unit: 'hRound' })),
+  potMassG: maybe(real('Pot life is for this mass in grams', { min: 1, max: 100_000, unit: 'g' })),
+  cureH: maybe(real('Cure in hours', { min: 0.1, max: 5000, unit: 'hRound' })),
+  overcoatOpensH: maybe(real('Overcoat opens after hours', { min: 0, max: 5000, unit: 'hRound' })),
+  overcoatClosesH: maybe(
+    real('Bond window closes after hours', { min: 0.1, max: 20_000, unit: 'hRound' }),
+  ),
+  immersionMinH: maybe(real('Earliest immersion in hours', { min: 0, max: 5000, unit: 'hRound' })),
+  immersionMaxH: maybe(
+    real('Latest immersion in hours', { min: 0.1, max: 20_000, unit: 'hRound' }),
+  ),
+})
+
+export const bringLine = kind('line to bring', {
+  stepId: ref('Step', 'step', { onDelete: 'goes', copied: true }),
+  what: text('Bring', 200),
+  kind: choice('Kind', ['part', 'tool', 'consumable'], 'consumable'),
+  amount: note('How much', 60),
+  at: choice('Where it is', ['boat', 'shed', 'home', 'toBuy'], 'shed'),
+  order: text('Order', 80),
+})
+
+export const part = kind(
+  'part',
+  {
+    name: text('Part'),
+    jobId: maybe(ref('Job', 'job', { onDelete: 'goes' })),
+    neededByStepId: maybe(ref('Needed by', 'step', { copied: true })),
+    state: fresh(
+      states(words.partStates, 'wanted', {
+        wanted: ['specified', 'quoted', 'ordered', 'arrived', 'fitted'],
+        specified: ['wanted', 'quoted', 'ordered', 'arrived', 'fitted'],
+        quoted: ['wanted', 'specified', 'ordered', 'arrived'],
+        ordered: ['wanted', 'arrived', 'returned'],
+        arrived: ['wanted', 'ordered', 'fitted', 'returned'],
+        fitted: ['arrived', 'returned'],
+        returned: ['wanted', 'ordered'],
+      }),
+    ),
+    quantity: real('How many', { min: 0.001, max: 1e6 }, 1),
+    unit: note('Unit', 20),
+    /** What it is sold in, in its unit; null: cut to measure. */
+    packSize: maybe(real('Sold in packs of', { min: 0.001, max: 1e6 })),
+    /** Material of the recipe it came from; '' when written by hand. */
+    recipePart: note('Material of the recipe', 120),
+    recipeMade: record<Record<string, unknown>>('As the recipe made it', {}),
+    priceMinor: maybe(integer('Price', { min: 0, max: 1e11, unit: 'minor' })),
+    supplier: note('Supplier', 120),
+    orderedOn: fresh(maybe(date('Ordered on'))),
+    arrivesOn: fresh(maybe(date('Arrives on'))),
+  },
+  { planInput: true },
+)
+
+export const tradeBooking = kind(
+  'trade booking',
+  {
+    stepId: ref('Step', 'step', { onDelete: 'goes' }),
+    trade: text('Trade', 120),
+    from: date('From'),
+    to: date('To'),
+    state: states(words.bookingStates, 'asked', {
+      asked: ['booked', 'cancelled'],
+      booked: ['asked', 'came', 'cancelled'],
+      came: ['booked'],
+      cancelled: ['asked', 'booked'],
+    }),
+    priceMinor: maybe(integer('Price', { min: 0, max: 1e11, unit: 'minor' })),
+  },
+  { planInput: true },
+)

@@ -1,0 +1,79 @@
+/** Every kind of row a refit is made of, one file a subject. */
+import { refit, season, haulOut, gate } from './undertaking'
+import { system, zone } from './boat'
+import { place, yardTariff } from './places'
+import { person, weekSlot, personDay } from './people'
+import { finding, job, step, link } from './work'
+import { product, bringLine, part, tradeBooking } from './goods'
+import { recipe } from './recipes'
+import { bag, bagWire } from './bags'
+import { document, webLink, picture } from './papers'
+import { clock, clockReading } from './clocks'
+import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
+import { dayPlan, plan, weekSnapshot } from './plans'
+import type { FieldsOf } from '../kind'
+import type { RowOf } from '../field'
+
+/** In the order in which they are listed in files. */
+export const kinds = {
+  refit,
+  system,
+  zone,
+  place,
+  yardTariff,
+  person,
+  weekSlot,
+  personDay,
+  season,
+  haulOut,
+  gate,
+  finding,
+  job,
+  product,
+  step,
+  link,
+  bringLine,
+  part,
+  recipe,
+  bag,
+  bagWire,
+  document,
+  webLink,
+  tradeBooking,
+  clock,
+  clockReading,
+  hoursEntry,
+  asBuiltSheet,
+  asBuiltLine,
+  asBuiltTest,
+  picture,
+  dayPlan,
+  plan,
+  weekSnapshot,
+} as const
+
+export type Entities = { readonly [Name in keyof typeof kinds]: FieldsOf<(typeof kinds)[Name]> }
+
+/** Fields of each kind of row. */
+export const entities = Object.fromEntries(
+  Object.entries(kinds).map(([name, one]) => [name, one.fields]),
+) as unknown as Entities
+export type EntityName = keyof Entities
+export const entityNames = Object.keys(entities) as EntityName[]
+export type Row<Name extends EntityName> = RowOf<Entities[Name]>
+
+export type RefitRow = Row<'refit'>
+export type Job = Row<'job'>
+export type Step = Row<'step'>
+export type Link = Row<'link'>
+export type Person = Row<'person'>
+export type Place = Row<'place'>
+export type HaulOut = Row<'haulOut'>
+export type Gate = Row<'gate'>
+export type Zone = Row<'zone'>
+export type Finding = Row<'finding'>
+export type Clock = Row<'clock'>
+export type HoursEntry = Row<'hoursEntry'>
+export type DayPlan = Row<'dayPlan'>
+export type Part = Row<'part'>
+export type Bag = Row<'bag'>

@@ -1,0 +1,59 @@
+/** Days as people changed them, and what the program works out. */
+import {
+  choice,
+  clockTime,
+  date,
+  flag,
+  instant,
+  integer,
+  maybe,
+  real,
+  refs,
+  text,
+  record,
+} from '../field'
+import { kind } from '../kind'
+import * as said from '../said'
+import * as words from '../words'
+import type { StoredPlan, SnapshotFigures } from '../stored'
+
+/** A day as its people changed it: who, where, from when to when, in what order. */
+export const dayPlan = kind(
+  'day plan',
+  {
+    on: date('Date'),
+    placeNeed: choice('Place', words.placeNeeds, 'boat', said.placeNeed),
+    personIds: refs('People', 'person'),
+    from: clockTime('From', '08:30'),
+    to: clockTime('To', '17:00'),
+    stepOrder: refs('Order of steps', 'step'),
+    rain: flag('Rain', false),
+    lowC: maybe(real('Coldest air in °C', { min: -30, max: 50, unit: '°C' })),
+    highC: maybe(real('Warmest air in °C', { min: -30, max: 60, unit: '°C' })),
+  },
+  { planInput: true },
+)
+
+/** An accepted plan; every screen, print and calendar reads it. One live row a refit. */
+export const plan = kind(
+  'plan',
+  {
+    inputsHash: text('Inputs', 80),
+    seed: integer('Seed', { min: 0, max: 2 ** 31 }, 1),
+    iterations: integer('Iterations', { min: 0, max: 1e9 }, 0),
+    at: instant('Made at'),
+    result: record<StoredPlan>('Plan'),
+  },
+  { computed: true },
+)
+
+export const weekSnapshot = kind(
+  'weekly snapshot',
+  {
+    /** Monday of the week. */
+    week: date('Week'),
+    at: instant('Taken at'),
+    figures: record<SnapshotFigures>('Figures'),
+  },
+  { computed: true },
+)

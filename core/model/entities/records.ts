@@ -1,0 +1,52 @@
+/** What was done: hours and as-built sheets. */
+import { choice, date, integer, maybe, note, real, ref, text } from '../field'
+import { kind } from '../kind'
+import * as said from '../said'
+
+export const hoursEntry = kind(
+  'hours entry',
+  {
+    stepId: maybe(ref('Step', 'step', { onDelete: 'holds' })),
+    jobId: maybe(ref('Job', 'job', { onDelete: 'holds' })),
+    personId: ref('Person', 'person', { onDelete: 'holds' }),
+    on: date('Date'),
+    hours: real('Hours', { min: 0.01, max: 24, unit: 'h' }),
+    kind: choice('Kind', ['work', 'travel', 'setUp', 'packUp', 'cleanUp'], 'work', said.hoursKind),
+    note: note('Note', 500),
+    /** The entry this one puts right; the old one stays to be seen. */
+    correctsId: maybe(ref('Corrects', 'hoursEntry', { onDelete: 'holds' })),
+  },
+  { planInput: true },
+)
+
+export const asBuiltSheet = kind('as-built sheet', {
+  jobId: maybe(ref('Job', 'job', { onDelete: 'holds' })),
+  systemId: maybe(ref('System', 'system', { onDelete: 'holds' })),
+  title: text('What'),
+  where: note('Where', 300),
+  doneOn: maybe(date('When')),
+  who: note('Who', 300),
+  hours: maybe(real('Hours', { min: 0, max: 100_000, unit: 'h' })),
+  costMinor: maybe(integer('Cost', { min: 0, max: 1e11, unit: 'minor' })),
+  takeApart: note('How to take it apart again'),
+  nextCheckOn: maybe(date('Next check')),
+  nextCheckWhat: note('What to check', 500),
+})
+
+export const asBuiltLine = kind('as-built line', {
+  sheetId: ref('Sheet', 'asBuiltSheet', { onDelete: 'goes' }),
+  kind: choice('Kind of line', ['material', 'size', 'setting', 'drawing', 'note'], 'material'),
+  what: text('What', 300),
+  value: note('Value', 300),
+  batch: note('Batch and expiry', 120),
+  order: text('Order', 80),
+})
+
+export const asBuiltTest = kind('test', {
+  sheetId: ref('Sheet', 'asBuiltSheet', { onDelete: 'goes' }),
+  what: text('Test', 300),
+  expected: note('Expected', 200),
+  measured: note('Measured', 200),
+  outcome: choice('Outcome', ['notYet', 'passed', 'failed'], 'notYet'),
+  order: text('Order', 80),
+})

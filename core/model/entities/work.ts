@@ -1,0 +1,149 @@
+/** What is wrong, the jobs that mend it, and their steps. */
+import {
+  byServer,
+  choice,
+  date,
+  flag,
+  fresh,
+  instant,
+  integer,
+  maybe,
+  note,
+  real,
+  record,
+  ref,
+  states,
+  text,
+} from '../field'
+import { kind } from '../kind'
+import * as said from '../said'
+import * as words from '../words'
+import type { RecipeInputs } from '../../recipes/recipe'
+
+export const finding = kind('finding', {
+  title: text('What was found', 500),
+  zoneId: maybe(ref('Where', 'zone')),
+  severity: integer('How bad', { min: 1, max: 4 }, 2),
+  when: choice('When', ['now', 'gate', 'later', 'unplaced'], 'unplaced'),
+  state: states(words.findingStates, 'new', {
+    new: ['watch', 'accepted', 'jobMade', 'gone'],
+    watch: ['new', 'accepted', 'jobMade', 'gone'],
+    accepted: ['new', 'watch', 'jobMade', 'gone'],
+    jobMade: ['new', 'gone'],
+    gone: ['new'],
+  }),
+  reason: note('Reason', 1000),
+  lookAgainOn: maybe(date('Look again on')),
+  duringJobId: maybe(ref('Found during', 'job')),
+  foundAt: instant('Found at'),
+  foundBy: maybe(ref('Found by', 'person')),
+})
+
+export const job = kind(
+  'job',
+  {
+    title: text('Job', 300),
+    detail: note('Detail'),
+    zoneId: maybe(ref('Where', 'zone')),
+    systemId: maybe(ref('System', 'system')),
+    purpose: choice('Purpose', words.purposes, 'go'),
+    severity: integer('How bad', { min: 1, max: 4 }, 2),
+    spreading: flag('Gets worse on its own', false),
+    gateId: maybe(ref('Gate', 'gate')),
+    haulOutId: maybe(ref('Haul-out', 'haulOut')),
+    decision: choice('Decision', words.jobDecisions, 'plan', said.decision),
+    reason: note('Reason', 1000),
+    /** When what was accepted as it is wants another look. */
+    lookAgainOn: maybe(date('Look again on')),
+    /** The job during which this one was found; null when it was planned. */
+    parentJobId: maybe(ref('Found during', 'job')),
+    /** Key of the recipe it was made by: one of the book, or the id of an own one. Null: written by hand. */
+    recipeKey: maybe(text('Recipe', 80)),
+    recipeInputs: record<RecipeInputs>('Dimensions', {}),
+    /** Somebody looked at it and said where it belongs; also true of a job meant to have no gate. */
+    placed: flag('Placed', false),
+    doBy: choice('Who does it', words.doers, 'undecided'),
+    doByReason: note('Why they do it', 1000),
+    /** A trade's price for the whole job, minor units; null: nobody was asked. */
+    tradePriceMinor: fresh(maybe(integer("A trade's price", { min: 0, max: 1e11, unit: 'minor' }))),
+    /** Rank pinned by hand; null: computed. */
+    pinnedRank: fresh(maybe(integer('Pinned rank', { min: 1, max: 10_000 }))),
+    order: text('Order', 80),
+  },
+  { planInput: true },
+)
+
+export const step = kind(
+  'step',
+  {
+    jobId: ref('Job', 'job', { onDelete: 'goes', copied: true }),
+    title: text('Step', 300),
+    operation: choice('Operation', words.operations, 'fit', said.operation),
+    /** Person-hours for one skilled amateur with open access; 0 for work that takes nobody. */
+    hoursLow: maybe(real('Low hours', { min: 0.05, max: 2000, unit: 'h' })),
+    hoursLikely: real('Likely hours', { min: 0, max: 2000, unit: 'h' }, 1),
+    hoursHigh: maybe(real('High hours', { min: 0.05, max: 4000, unit: 'h' })),
+    crewMin: integer('Least people', { min: 1, max: 8 }, 1),
+    crewMax: integer('Most people', { min: 1, max: 8 }, 1),
+    access: choice('Access', words.accessKinds, 'open', said.access),
+    skill: choice('Skill', words.skills, 'general', said.skill),
+    placeNeed: choice('Done where', words.placeNeeds, 'boat', said.placeNeed),
+    hullNeed: choice('Hull', words.hullNeeds, 'byPlace', said.hullNeed),
+    /** Comes after the gate: the gate never waits for it. */
+    afterGate: flag('After the gate', false),
+    /** For a step after the gate: its last day. Null: its wait alone says when. */
+    dueBy: maybe(date('To be done by')),
+    /** Somebody it is kept for; null: whoever can. */
+    wantedPersonId: maybe(ref('Kept for', 'person')),
+    /** Null: by operation. */
+    splittable: maybe(flag('May be left and taken up again', true)),
+    parallel: flag('Beside the step before, not after it', false),
+    needsDry: flag('Needs dry weather or cover', false),
+    minTempC: maybe(real('Coldest air in °C', { min: -20, max: 50, unit: '°C' })),
+    waitKind: choice('Wait after it', words.waitKinds, 'none', said.waitKind),
+    /** Hours, round the clock, before the next step; for a chem wait at waitRefC. */
+    waitHours: real('Wait in hours', { min: 0, max: 9000, unit: 'hRound' }, 0),
+    waitRefC: real('Wait is for this temperature in °C', { min: -20, max: 60, unit: '°C' }, 20),
+    /** Below this nothing cures; null: the product's data sheet was not read yet. */
+    waitMinC: maybe(real('No cure below °C', { min: -20, max: 60, unit: '°C' })),
+    /** Longest gap before the next step, hours; null: none. */
+    maxWaitHours: maybe(
+      real('Bond window closes after hours', { min: 0.1, max: 20_000, unit: 'hRound' }),
+    ),
+    productId: maybe(ref('Product', 'product')),
+    notBefore: maybe(date('Not before')),
+    caution: note('Caution', 1000),
+    /** Kind of work that may take a licensed person; null: none. */
+    licensedKind: maybe(choice('Licensed work', words.licensedKinds, undefined, said.licensed)),
+    /** Step of the recipe it was made from; '' when written by hand. */
+    recipeStep: note('Step of the recipe', 80),
+    /** The values the recipe gave it: what differs now was edited by hand and is kept. */
+    recipeMade: record<Record<string, unknown>>('As the recipe made it', {}),
+    forHelpers: flag('Good for a helper', false),
+    state: fresh(
+      states(words.stepStates, 'open', {
+        open: ['doing', 'done', 'dropped'],
+        doing: ['open', 'done', 'dropped'],
+        done: ['open', 'doing', 'dropped'],
+        dropped: ['open'],
+      }),
+    ),
+    doneAt: fresh(maybe(instant('Done at'))),
+    /** Inches stored when it was finished; null while it is not. Set by the server alone. */
+    earnedIn: byServer(fresh(maybe(real('Inches earned', { min: 0, max: 10_000, unit: 'inch' })))),
+    order: text('Order', 80),
+  },
+  { planInput: true },
+)
+
+/** The last step of one job comes before the first step of the other. */
+export const link = kind(
+  'link',
+  {
+    fromJobId: ref('First', 'job', { onDelete: 'goes' }),
+    toJobId: ref('Then', 'job', { onDelete: 'goes' }),
+    minWaitHours: real('At least hours between', { min: 0, max: 20_000, unit: 'hRound' }, 0),
+    maxWaitHours: maybe(real('At most hours between', { min: 0, max: 20_000, unit: 'hRound' })),
+  },
+  { planInput: true },
+)

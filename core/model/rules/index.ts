@@ -1,0 +1,38 @@
+/** Rules that rows must keep beyond each field by itself; read by the server. */
+import type { EntityName, Row } from '../entities'
+import type { Rule, RuleContext, RuleProblem, Rules } from './rule'
+import { sameName, thingRules } from './things'
+import { undertakingRules } from './undertaking'
+import { workRules } from './work'
+
+export { ruleContext } from './rule'
+export type { RuleContext, RuleProblem } from './rule'
+export { checkSize } from './size'
+
+const rules: Rules = { ...undertakingRules, ...workRules, ...thingRules }
+
+/** Everything wrong with a row among the rows it lives with. */
+export function checkRow<Name extends EntityName>(
+  entity: Name,
+  row: Row<Name>,
+  context: RuleContext,
+): RuleProblem[] {
+  const rule = rules[entity] as Rule<Name> | undefined
+  return [...(rule?.(row, context) ?? []), ...sameName(entity, row, context)]
+}
+
+/** Fields whose change can make rows of other kinds wrong. Kinds of one another are looked at through them. */
+const watched: readonly {
+  readonly entity: EntityName
+  readonly fields: readonly string[]
+  readonly kinds: readonly EntityName[]
+}[] = [
+  { entity: 'refit', fields: ['startedOn'], kinds: ['season', 'haulOut', 'gate'] },
+  { entity: 'haulOut', fields: ['liftOutAimed'], kinds: ['gate'] },
+]
+
+/** Kinds of rows to look at again when fields of a row change, though none of them was touched. */
+export const kindsDependingOn = (entity: EntityName, fields: readonly string[]): EntityName[] =>
+  watched
+    .filter((one) => one.entity === entity && one.fields.some((field) => fields.includes(field)))
+    .flatMap((one) => one.kinds)

@@ -1,0 +1,98 @@
+/** Rules of rows: for each a row that just keeps it, and one that just breaks it. */
+import { describe, expect, it } from 'vitest'
+import { add, emptyRefit, job } from '../../testing/build'
+import type { Building } from '../../testing/build'
+import type { EntityName, Row } from '../entities'
+import { checkRow, kindsDependingOn, ruleContext } from '.'
+
+const wrongIn = (rows: Building, entity: EntityName, id: string): string[] => {
+  const list = rows[entity] as unknown as readonly { readonly id: string }[]
+  const row = list.find((one) => one.id === id) as unknown as Row<typeof entity>
+  return checkRow(entity, row, ruleContext(rows)).map((one) => one.field)
+}
+
+describe('a clock', () => {
+  it.each<[string, object, string[]]>([
+    ['opens as it closes', { opensH: 5, closesH: 5 }, []],
+    ['closes before it opens', { opensH: 5, closesH: 4.9 }, ['closesH']],
+    ['only opens', { opensH: 5 }, []],
+    ['only closes', { closesH: 5 }, []],
+    ['has no time at all', {}, ['opensH']],
+    ['has no time, but is over', { endedAt: 2000 }, []],
+    ['ended as it started', { opensH: 1, endedAt: 1000 }, []],
+    ['ended before it started', { opensH: 1, endedAt: 999 }, ['endedAt']],
+    ['is a pot with its life', { kind: 'pot', closesH: 0.3 }, []],
+    ['is a pot that only opens', { kind: 'pot', opensH: 3 }, ['closesH']],
+  ])('that %s', (_, more, fields) => {
+    const rows = emptyRefit()
+    add(rows, 'clock', 'c', { title: 'C', kind: 'cure', startedAt: 1000, assumedC: 15, ...more })
+    expect(wrongIn(rows, 'clock', 'c')).toEqual(fields)
+  })
+})
+
+describe('what is watched or accepted', () => {
+  const [reason, lookAgainOn] = ['Dry for years', '2027-09-01']
+  it.each<[object, string[]]>([
+    [{ state: 'new' }, []],
+    [{ state: 'watch', reason, lookAgainOn }, []],
+    [{ state: 'watch', reason }, ['reason']],
+    [{ state: 'accepted', lookAgainOn }, ['reason']],
+    [{ state: 'accepted', reason: ' ', lookAgainOn }, ['reason']],
+  ])('needs a reason and a day: %o', (more, fields) => {
+    const rows = emptyRefit()
+    add(rows, 'finding', 'f', { title: 'Damp', foundAt: 1, ...more })
+    expect(wrongIn(rows, 'finding', 'f')).toEqual(fields)
+  })
+})
+
+describe('names and codes', () => {
+  it('tell bags apart, whatever their capitals', () => {
+    const rows = emptyRefit()
+    const bag = (id: string, code: string) => add(rows, 'bag', id, { code, what: 'x', order: id })
+    bag('a', 'B1')
+    bag('b', 'B2')
+    expect(wrongIn(rows, 'bag', 'a')).toEqual([])
+    bag('c', ' b1 ')
+    expect([wrongIn(rows, 'bag', 'a'), wrongIn(rows, 'bag', 'b')]).toEqual([['code'], []])
+  })
+  it('tell people apart, but not jobs', () => {
+    const rows = emptyRefit()
+    for (const id of ['a', 'b']) {
+      add(rows, 'person', id, { name: 'Ida', order: id })
+      job(rows, id, { title: 'Sand' })
+    }
+    expect([wrongIn(rows, 'person', 'a'), wrongIn(rows, 'job', 'a')]).toEqual([['name'], []])
+  })
+})
+
+describe('links', () => {
+  it('of a circle are all wrong, and one that leads into it is not', () => {
+    const rows = emptyRefit()
+    for (const id of ['a', 'b', 'c', 'd']) job(rows, id)
+    const join = (fromJobId: string, toJobId: string) =>
+      add(rows, 'link', `${fromJobId}${toJobId}`, { fromJobId, toJobId })
+    join('d', 'a')
+    join('a', 'b')
+    join('b', 'c')
+    const ids = () => rows.link.map((one) => wrongIn(rows, 'link', one.id).length)
+    expect(ids()).toEqual([0, 0, 0])
+    join('c', 'a')
+    expect(ids()).toEqual([0, 1, 1, 1])
+  })
+  it('may wait exactly as long as they may wait at most', () => {
+    const rows = emptyRefit()
+    for (const id of ['a', 'b']) job(rows, id)
+    const times = { fromJobId: 'a', toJobId: 'b', maxWaitHours: 24 }
+    add(rows, 'link', 'l', { ...times, minWaitHours: 24 })
+    expect(wrongIn(rows, 'link', 'l')).toEqual([])
+    rows.link = []
+    add(rows, 'link', 'l', { ...times, minWaitHours: 24.1 })
+    expect(wrongIn(rows, 'link', 'l')).toEqual(['maxWaitHours'])
+  })
+})
+
+it('looks again at gates when a lift-out moves, and not when its name changes', () => {
+  expect(kindsDependingOn('haulOut', ['liftOutAimed', 'name'])).toEqual(['gate'])
+  expect(kindsDependingOn('haulOut', ['name'])).toEqual([])
+  expect(kindsDependingOn('gate', ['liftOutAimed'])).toEqual([])
+})

@@ -1,0 +1,56 @@
+/** Rules of things and their names: products, bags, addresses, and names that tell rows apart. */
+import type { EntityName, Row } from '../entities'
+import { groupBy } from '../refit'
+import { mendWhen, when } from './rule'
+import type { RuleContext, RuleProblem, Rules } from './rule'
+
+const plain = (name: string): string => name.trim().toLowerCase()
+
+export const thingRules: Rules = {
+  webLink: (row) =>
+    when(
+      !/^https?:\/\/[^\s"<>]+$/i.test(row.url),
+      'url',
+      'An address begins with http:// or https:// and has no spaces.',
+    ),
+  bag: (row, { rows, once }) => {
+    const codes = once('bagCodes', () => groupBy(rows.bag, (bag) => plain(bag.code)))
+    return mendWhen(
+      (codes.get(plain(row.code)) ?? []).some((other) => other.id !== row.id),
+      'code',
+      `There is a bag ${row.code} already. Give this one another code.`,
+    )
+  },
+  product: (row) =>
+    when(
+      row.overcoatOpensH !== null &&
+        row.overcoatClosesH !== null &&
+        row.overcoatClosesH < row.overcoatOpensH,
+      'overcoatClosesH',
+      'The bond window closes before it opens. Check the data sheet.',
+    ),
+}
+
+/** Kinds of rows whose names tell them apart, with the field that holds the name. */
+const named = ['zone', 'system', 'place', 'person', 'season', 'haulOut', 'gate', 'product'] as const
+
+/** Two rows of a kind that must be told apart by name, with one name. */
+export function sameName(
+  entity: EntityName,
+  row: { readonly id: string },
+  { rows, once }: RuleContext,
+): RuleProblem[] {
+  const kind = named.find((one) => one === entity)
+  if (!kind) return []
+  const { name } = row as unknown as Row<typeof kind>
+  const names = once(`names ${kind}`, () =>
+    groupBy(rows[kind] as readonly { readonly id: string; readonly name: string }[], (one) =>
+      plain(one.name),
+    ),
+  )
+  return mendWhen(
+    (names.get(plain(name)) ?? []).some((other) => other.id !== row.id),
+    'name',
+    `There is a ${kind === 'haulOut' ? 'haul-out' : kind} called "${name}" already. Give this one another name.`,
+  )
+}

@@ -1,0 +1,129 @@
+/** Rules of the undertaking and its dates: the refit, seasons, haul-outs, gates, hours of people. */
+import { digitsOf, isCurrency } from '../../money/money'
+import { hasSums } from '../../money/sums'
+import { sayFullDate } from '../../time/say'
+import { isZone } from '../../time/zone'
+import type { Row } from '../entities'
+import { groupBy } from '../refit'
+import { inOrder, laterTime, mendWhen, when, withinReach } from './rule'
+import type { RuleContext, RuleProblem, Rules } from './rule'
+
+/** What has happened cannot lie ahead. */
+const happened = (field: string, on: string | null, what: string, today: string | null) =>
+  mendWhen(
+    on !== null && today !== null && on > today,
+    field,
+    `${on === null ? '' : sayFullDate(on)} is still to come: she was not ${what} then. Put it in as aimed or booked.`,
+  )
+
+/** The same absence twice, or extra hours that lie over others of that day. */
+function doubled(row: Row<'personDay'>, { rows, once }: RuleContext): RuleProblem[] {
+  const keyOf = (day: Row<'personDay'>) => `${day.personId} ${day.on} ${day.kind}`
+  const days = once('personDays', () => groupBy(rows.personDay, keyOf))
+  const twin = days
+    .get(keyOf(row))
+    ?.find(
+      (other) =>
+        other.id !== row.id &&
+        (row.kind === 'cannotCome' || (other.from < row.to && row.from < other.to)),
+    )
+  const name = rows.person.find((one) => one.id === row.personId)?.name ?? 'That person'
+  return mendWhen(
+    twin !== undefined,
+    'on',
+    row.kind === 'cannotCome'
+      ? `${sayFullDate(row.on)} is down already: ${name} can't come.`
+      : `${name} has an extra day from ${twin?.from} to ${twin?.to} on ${sayFullDate(row.on)} already. Change that one.`,
+  )
+}
+
+/** Sums are whole numbers of the currency's smallest part: another size of part would make other sums of them. */
+function renamed(row: Row<'refit'>, { rows, before }: RuleContext): RuleProblem[] {
+  const was = before('refit', row.id)?.currency
+  if (typeof was !== 'string' || was === row.currency || !isCurrency(row.currency)) return []
+  return when(
+    isCurrency(was) && digitsOf(was) !== digitsOf(row.currency) && hasSums(rows),
+    'currency',
+    `Sums are down in ${was}, which has other decimals than ${row.currency}: they would read as other sums. Nothing is converted here.`,
+  )
+}
+
+const beforeHaulOut = (gate: Row<'gate'>, { rows }: RuleContext): boolean => {
+  const haulOut = rows.haulOut.find((one) => one.id === gate.haulOutId)
+  return haulOut !== undefined && (gate.on ?? '') < haulOut.liftOutAimed
+}
+
+export const undertakingRules: Rules = {
+  refit: (row, context) => [
+    ...when(!isZone(row.zone), 'zone', `"${row.zone}" is not a time zone. Try Europe/Dublin.`),
+    ...when(!isCurrency(row.currency), 'currency', `"${row.currency}" is not a currency. Try EUR.`),
+    ...renamed(row, context),
+    ...when(
+      row.lwlM !== null && row.lwlM > row.loaM,
+      'lwlM',
+      'The waterline cannot be longer than the boat.',
+    ),
+  ],
+  season: (row, context) => [
+    ...inOrder('season', row, 'from', 'to'),
+    ...withinReach('season', row, context, ['to']),
+  ],
+  haulOut: (row, context) => [
+    ...happened('liftOutActual', row.liftOutActual, 'lifted out', context.today),
+    ...happened('launchActual', row.launchActual, 'launched', context.today),
+    ...withinReach('haulOut', row, context, [
+      'liftOutAimed',
+      'launchAimed',
+      'liftOutBooked',
+      'launchBooked',
+    ]),
+    ...inOrder('haulOut', row, 'liftOutAimed', 'launchAimed'),
+    ...inOrder('haulOut', row, 'liftOutBooked', 'launchBooked'),
+    ...inOrder('haulOut', row, 'liftOutActual', 'launchActual'),
+    ...when(
+      row.liftOutActual !== null &&
+        row.launchBooked !== null &&
+        row.launchBooked < row.liftOutActual,
+      'launchBooked',
+      'The launch is booked before she was lifted out.',
+    ),
+    ...when(
+      row.launchActual !== null && row.liftOutActual === null,
+      'launchActual',
+      'She cannot be launched before she was lifted out. Fill in the lift-out first.',
+    ),
+  ],
+  gate: (row, context) => [
+    ...withinReach('gate', row, context, ['on']),
+    ...when(
+      row.kind === 'launch' && row.haulOutId === null,
+      'haulOutId',
+      'A launch gate needs its haul-out.',
+    ),
+    ...when(row.kind === 'dated' && row.on === null, 'on', 'A dated gate needs a date.'),
+    ...mendWhen(
+      row.kind !== 'launch' &&
+        row.on !== null &&
+        row.haulOutId !== null &&
+        beforeHaulOut(row, context),
+      'on',
+      `"${row.name}" is before its haul-out begins. Move the gate or the haul-out.`,
+    ),
+    ...when(
+      row.kind === 'launch' &&
+        context.rows.gate.some(
+          (other) =>
+            other.id !== row.id && other.kind === 'launch' && other.haulOutId === row.haulOutId,
+        ),
+      'haulOutId',
+      'That haul-out has its launch gate already.',
+    ),
+  ],
+  weekSlot: laterTime,
+  personDay: (row, context) => [
+    ...(row.kind === 'extraDay' ? laterTime(row) : []),
+    ...doubled(row, context),
+  ],
+  dayPlan: laterTime,
+  tradeBooking: (row) => inOrder('tradeBooking', row, 'from', 'to'),
+}

@@ -1,0 +1,48 @@
+import type { RefitRows } from '../../model/refit'
+import type { ZoneClock } from '../../time/zone'
+import { hoursByClass } from './openHours'
+import type { HoursByClass } from './openHours'
+import { haulOutsInTime, makeSites, siteHours } from './sites'
+import type { Ashore, SiteHours, Sites } from './sites'
+
+/** When people can be where, and where she lies: rests on people, places, haul-outs and days, on no job. */
+export interface Calendars {
+  readonly ashore: readonly Ashore[]
+  readonly hours: SiteHours
+  readonly sites: Sites
+  /** Open hours by class of step, for launches as placed so far; shared by all passes. */
+  readonly classHours: (ashore: readonly Ashore[]) => HoursByClass
+}
+
+export function calendarsOf(rows: RefitRows, clock: ZoneClock): Calendars {
+  const ashore = haulOutsInTime(rows, clock)
+  const hours = siteHours(rows, clock)
+  return {
+    ashore,
+    hours,
+    sites: makeSites(rows, clock, ashore, hours),
+    classHours: rememberedHours(rows, clock, hours),
+  }
+}
+
+/** Sets of launch dates whose open hours are kept; passes over one refit differ little. */
+const mostKept = 40
+
+function rememberedHours(
+  rows: RefitRows,
+  clock: ZoneClock,
+  hours: SiteHours,
+): (ashore: readonly Ashore[]) => HoursByClass {
+  const known = new Map<string, HoursByClass>()
+  return (ashore) => {
+    const key = ashore.map((one) => one.launchAt).join(' ')
+    let found = known.get(key)
+    if (!found) {
+      if (known.size >= mostKept) known.clear()
+      const still = ashore.map((one) => ({ ...one }))
+      found = hoursByClass(makeSites(rows, clock, still, hours))
+      known.set(key, found)
+    }
+    return found
+  }
+}

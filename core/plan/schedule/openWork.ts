@@ -1,0 +1,214 @@
+import type { Job, Step } from '../../model/entities'
+import type { Remark } from '../../model/stored'
+import type { PlaceNeed } from '../../model/words'
+import { byId } from '../../model/refit'
+import type { RefitRows } from '../../model/refit'
+import { dayNumber, hourMs, secondMs } from '../../time/civil'
+import type { ZoneClock } from '../../time/zone'
+import { factsOf, maySplit } from '../facts'
+import { haulOutOf, holdsLaunch } from '../haulOutOf'
+import { plannedJobs } from '../network'
+import type { StepArc } from '../network'
+import { plannedHours, plannedWaitHours } from '../planned'
+import { needsWeather } from '../weatherAllowance'
+import type { Binding } from './binding'
+import { calendarsOf } from './calendars'
+import type { Calendars } from './calendars'
+import { ceilTick } from './tick'
+import type { Ashore } from './sites'
+import { structureOf } from './structure'
+import type { Structure } from './structure'
+import { whyUnplannable } from './unplannable'
+
+interface Release {
+  readonly at: number
+  readonly binding: Binding
+}
+
+/** One step made ready for the schedule. */
+export interface OpenStep {
+  readonly step: Step
+  readonly job: Job
+  readonly before: readonly StepArc[]
+  readonly after: readonly StepArc[]
+  /** It needs weather, and does not follow another such step through a bond window. */
+  readonly startsSpell: boolean
+  /** Milliseconds of work still to do for one person; 0: takes nobody. */
+  readonly workMs: number
+  readonly capable: readonly number[]
+  /** The one of them it is kept for; null: whoever can. */
+  readonly wanted: number | null
+  readonly crewMin: number
+  readonly crewMax: number
+  readonly splittable: boolean
+  readonly placeNeed: PlaceNeed
+  /** Haul-out this step is ashore in or afloat after; null: no matter. */
+  readonly ashore: Ashore | null
+  /** Haul-out whose launch waits for it; null: none. */
+  readonly holds: Ashore | null
+  readonly releases: readonly Release[]
+  /** A booked trade does it: from then until then. */
+  readonly booking: { readonly id: string; readonly from: number; readonly to: number } | null
+}
+
+/** The open work of a refit: what follows what, who can be where when, and what is left to do. */
+export interface OpenWork extends Calendars {
+  readonly structure: Structure
+  readonly rows: RefitRows
+  readonly clock: ZoneClock
+  readonly now: number
+  /** Open steps by id. */
+  readonly activities: ReadonlyMap<string, OpenStep>
+  /** When finished steps let the next begin, by step id. */
+  readonly readyAfterDone: ReadonlyMap<string, number>
+  /** When finished steps were finished, by step id. */
+  readonly doneAt: ReadonlyMap<string, number>
+  /** Finished steps whose wait a launch still has to see out, by haul-out id. */
+  readonly doneHolding: ReadonlyMap<string, readonly string[]>
+  /** Steps that cannot be planned at all, with the reason. */
+  readonly remarks: readonly Remark[]
+}
+
+/** When the wait after a step is over, planned with the month's mean air. */
+export function waitOver(step: Step, finish: number, rows: RefitRows): number {
+  if (step.waitKind === 'none') return finish
+  const month = new Date(finish).getUTCMonth()
+  const mean = rows.refit[0]?.monthMeanC ?? []
+  return ceilTick(finish + plannedWaitHours(step, month, mean) * hourMs)
+}
+
+/** Length of the work with a crew of `size`, rounded up to the grid. */
+export const durationMs = (activity: Pick<OpenStep, 'workMs'>, size: number): number =>
+  ceilTick(activity.workMs / size)
+
+function releasesOf(step: Step, rows: RefitRows, clock: ZoneClock): Release[] {
+  const releases: Release[] = []
+  if (step.notBefore !== null)
+    releases.push({
+      at: clock.at(dayNumber(step.notBefore), 0),
+      binding: { kind: 'notBefore', on: step.notBefore },
+    })
+  for (const part of rows.part)
+    if (part.neededByStepId === step.id && part.state === 'ordered' && part.arrivesOn !== null)
+      releases.push({
+        at: clock.at(dayNumber(part.arrivesOn) + 1, 0),
+        binding: { kind: 'part', partId: part.id },
+      })
+  return releases
+}
+
+function bookingOf(step: Step, rows: RefitRows, clock: ZoneClock): OpenStep['booking'] {
+  const booking = rows.tradeBooking.find((one) => one.stepId === step.id && one.state === 'booked')
+  if (!booking) return null
+  return {
+    id: booking.id,
+    from: clock.at(dayNumber(booking.from), 480),
+    to: clock.at(dayNumber(booking.to), 1020),
+  }
+}
+
+/** A step under way keeps what is planned less what is logged, and never less than a quarter. */
+function workLeftMs(step: Step, logged: ReadonlyMap<string, number>): number {
+  const planned = plannedHours(step)
+  const left =
+    step.state === 'doing' ? Math.max(planned / 4, planned - (logged.get(step.id) ?? 0)) : planned
+  // To the second: what arithmetic leaves behind must not cost a tick.
+  return Math.round(left * 3600) * secondMs
+}
+
+/**
+ * Makes a refit ready for the schedule. Pure: the rows are not touched. A structure and calendars of other
+ * rows may be given where these differ in nothing that they rest on: only what is left to do is worked out.
+ */
+export function openWork(
+  rows: RefitRows,
+  clock: ZoneClock,
+  now: number,
+  structure: Structure = structureOf(rows),
+  calendars: Calendars = calendarsOf(rows, clock),
+): OpenWork {
+  const { sites } = calendars
+  const { before, after } = structure
+  const coming = calendars.ashore.filter((one) => one.launchAt === Infinity)
+  const steps = byId(rows.step)
+  const logged = new Map<string, number>()
+  for (const entry of rows.hoursEntry)
+    if (entry.stepId !== null)
+      logged.set(entry.stepId, (logged.get(entry.stepId) ?? 0) + entry.hours)
+  const cures = new Map(
+    rows.clock
+      .filter((one) => one.stepId !== null && one.endedAt === null && one.kind !== 'pot')
+      .map((one) => [one.stepId as string, one]),
+  )
+  const jobs = new Map(plannedJobs(rows).map((job) => [job.id, job]))
+  const activities = new Map<string, OpenStep>()
+  const readyAfterDone = new Map<string, number>()
+  const doneAtOf = new Map<string, number>()
+  const doneHolding = new Map<string, string[]>()
+  const remarks: Remark[] = []
+  for (const stepId of structure.stepIds) {
+    const step = steps.get(stepId) as Step
+    const job = jobs.get(step.jobId) as Job
+    if (step.state === 'done') {
+      const doneAt = step.doneAt ?? now
+      doneAtOf.set(step.id, doneAt)
+      const running = cures.get(step.id)
+      const from = running ? running.startedAt : doneAt
+      readyAfterDone.set(step.id, waitOver(step, from, rows))
+      const haulOut = haulOutOf(job, rows, coming)
+      if (haulOut && holdsLaunch(job, step, rows)) {
+        const id = haulOut.haulOut.id
+        doneHolding.set(id, [...(doneHolding.get(id) ?? []), step.id])
+      }
+      continue
+    }
+    const activity = toActivity(step, job)
+    activities.set(step.id, activity)
+    const remark = whyUnplannable(activity, sites, coming)
+    if (remark) remarks.push(remark)
+  }
+  return {
+    rows,
+    clock,
+    now: ceilTick(now),
+    structure,
+    ...calendars,
+    activities,
+    readyAfterDone,
+    doneAt: doneAtOf,
+    doneHolding,
+    remarks,
+  }
+
+  function toActivity(step: Step, job: Job): OpenStep {
+    const haulOut = haulOutOf(job, rows, coming)
+    const holds = haulOut !== null && holdsLaunch(job, step, rows) ? haulOut : null
+    const others = factsOf(step.operation).byOthers
+    const capable = sites.people.flatMap((person, index) =>
+      step.skill === 'general' || person.skills.includes(step.skill) ? [index] : [],
+    )
+    const wanted =
+      step.wantedPersonId === null
+        ? null
+        : (capable.find((index) => sites.people[index]?.id === step.wantedPersonId) ?? -1)
+    return {
+      step,
+      job,
+      before: before.get(step.id) ?? [],
+      after: after.get(step.id) ?? [],
+      startsSpell:
+        needsWeather(step) && !(before.get(step.id) ?? []).some((arc) => arc.maxWaitHours !== null),
+      workMs: others ? 0 : workLeftMs(step, logged),
+      capable,
+      wanted,
+      crewMin: step.crewMin,
+      crewMax: Math.max(step.crewMin, step.crewMax),
+      splittable: maySplit(step),
+      placeNeed: step.placeNeed,
+      ashore: step.hullNeed === 'either' ? null : haulOut,
+      holds,
+      releases: releasesOf(step, rows, clock),
+      booking: bookingOf(step, rows, clock),
+    }
+  }
+}

@@ -1,0 +1,378 @@
+import type { Mend, Placement, PlannedGate, Remark } from '../../model/stored'
+import { hourMs } from '../../time/civil'
+import { factsOf } from '../facts'
+import { weatherAllowance } from '../weatherAllowance'
+import type { Binding } from './binding'
+import { durationMs, waitOver } from './openWork'
+import type { OpenStep, OpenWork } from './openWork'
+import { crewsOf } from './crews'
+import { Diary } from './diary'
+import type { WorkStretches } from './diary'
+import { hullWindows } from './hullWindows'
+import { launchDay } from './launchDay'
+import { workForward } from './openHours'
+import type { HoursByClass } from './openHours'
+import { isInSlings } from './phases'
+import type { Phase } from './phases'
+import { ReadyQueue } from './readyQueue'
+import { makeSites, slingMs } from './sites'
+import type { Ashore } from './sites'
+import { BondWindows } from './bondWindows'
+import type { Ahead } from './bondWindows'
+import { crewInSlings, enoughCome, notInSlings } from './inSlings'
+import { ceilTick } from './tick'
+import { yardTime } from './yardTime'
+import { neverFits, notPlaced } from './unplaced'
+import type { Interval } from '../../time/intervals'
+
+/** What one pass over the phases gives. */
+export interface Pass {
+  readonly placements: ReadonlyMap<string, Placement>
+  readonly launches: readonly (PlannedGate & { readonly haulOutId: string })[]
+  readonly remarks: readonly Remark[]
+  readonly ashore: readonly Ashore[]
+}
+
+/** Room found: who, and when. */
+interface Room {
+  readonly crew: readonly number[]
+  readonly room: WorkStretches
+}
+
+interface Earliest {
+  readonly at: number
+  readonly binding: Binding
+}
+
+/** A week: a longer gap without the right people is itself what holds a step. */
+const longGapMs = 7 * 24 * hourMs
+
+/**
+ * Serial schedule generation: in each phase the most urgent step whose predecessors are placed goes
+ * to the earliest room for a crew. `before` is the urgency order. Deterministic; mutates nothing
+ * given to it.
+ */
+export function refitPass(
+  compiled: OpenWork,
+  phases: readonly Phase[],
+  before: (a: OpenStep, b: OpenStep) => boolean,
+): Pass {
+  return new RefitPass(compiled, phases).run(before)
+}
+
+class RefitPass {
+  private readonly ashore: Ashore[]
+  private readonly ownAshore: Map<string, Ashore>
+  private readonly sites
+  private readonly diary
+  private hours: HoursByClass
+  private readonly placements = new Map<string, Placement>()
+  private readonly remarks: Remark[] = []
+  private readonly barred: Set<string>
+  private readonly bonds: BondWindows
+
+  constructor(
+    private readonly compiled: OpenWork,
+    private readonly phases: readonly Phase[],
+  ) {
+    this.ashore = compiled.ashore.map((one) => ({ ...one }))
+    this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
+    this.sites = makeSites(compiled.rows, compiled.clock, this.ashore, compiled.hours)
+    this.diary = new Diary(this.sites, compiled.clock, compiled.now)
+    this.hours = compiled.classHours(this.ashore)
+    this.barred = new Set(compiled.remarks.flatMap((remark) => remark.stepIds))
+    this.bonds = new BondWindows(compiled, this.placements)
+  }
+
+  run(before: (a: OpenStep, b: OpenStep) => boolean): Pass {
+    const launches: (PlannedGate & { haulOutId: string })[] = []
+    for (const phase of this.phases) {
+      const queue = new ReadyQueue(phase.activities, before)
+      for (let activity = queue.next(); activity; activity = queue.next()) {
+        this.place(activity, phase)
+        queue.release(activity)
+      }
+      if (phase.launch) launches.push(this.launch(phase))
+    }
+    return { placements: this.placements, launches, remarks: this.remarks, ashore: this.ashore }
+  }
+
+  private place(activity: OpenStep, phase: Phase): void {
+    const id = activity.step.id
+    const orphan = activity.before.some(
+      (arc) => this.compiled.activities.has(arc.from) && !this.placements.has(arc.from),
+    )
+    if (orphan || this.barred.has(id) || this.placements.has(id)) return
+    const earliest = this.earliestOf(activity)
+    if (activity.step.hullNeed === 'slings' && activity.ashore && activity.workMs > 0)
+      this.placeInSlings(activity, earliest)
+    else if (activity.booking) this.placeBooked(activity, earliest)
+    else if (activity.workMs === 0) this.placeAlone(activity, earliest, phase)
+    else this.placeCrew(activity, earliest, phase)
+  }
+
+  /** The latest of now, releases and predecessors, and which of them it is. */
+  private earliestOf(activity: OpenStep): Earliest {
+    let earliest: Earliest = { at: this.compiled.now, binding: { kind: 'now' } }
+    const later = (at: number, binding: Binding) => {
+      if (at > earliest.at) earliest = { at: ceilTick(at), binding }
+    }
+    for (const release of activity.releases) later(release.at, release.binding)
+    for (const arc of activity.before) {
+      const placed = this.placements.get(arc.from)
+      const ready = placed?.readyAt ?? this.compiled.readyAfterDone.get(arc.from)
+      if (ready === undefined) continue
+      const at = ready + arc.minWaitHours * hourMs
+      const finish = placed?.segments.at(-1)?.[1] ?? 0
+      later(
+        at,
+        at > finish
+          ? { kind: 'wait', stepId: arc.from, until: at }
+          : { kind: 'after', stepId: arc.from },
+      )
+    }
+    const allowance = activity.startsSpell
+      ? weatherAllowance(activity.step, earliest.at, this.compiled.rows, this.compiled.now)
+      : null
+    if (!allowance) return earliest
+    return {
+      at: earliest.at + allowance.ms,
+      binding: { kind: 'weather', ...allowance, after: heldBy(earliest.binding) },
+    }
+  }
+
+  private windowsOf(activity: OpenStep, phase: Phase): readonly Interval[] {
+    const own = activity.ashore
+      ? { ...activity, ashore: this.ownAshore.get(activity.ashore.haulOut.id) ?? null }
+      : activity
+    const windows = hullWindows(own, this.ashore, this.compiled.rows)
+    // What a launch waits for cannot wait for that launch.
+    return phase.launch && activity.step.hullNeed === 'afloat'
+      ? windows.filter(([from]) => from < (phase.launch?.from ?? 0))
+      : windows
+  }
+
+  private keep(
+    activity: OpenStep,
+    segments: readonly Interval[],
+    crew: readonly number[],
+    binding: Binding,
+    mends: readonly Mend[] = [],
+  ) {
+    const finish = (segments.at(-1) as Interval)[1]
+    this.placements.set(activity.step.id, {
+      stepId: activity.step.id,
+      segments,
+      readyAt: waitOver(activity.step, finish, this.compiled.rows),
+      personIds: crew.map((person) => this.sites.people[person]?.id ?? ''),
+      binding,
+      ...(mends.length > 0 ? { mends } : {}),
+    })
+  }
+
+  private placeBooked(activity: OpenStep, earliest: Earliest): void {
+    const booking = activity.booking as NonNullable<OpenStep['booking']>
+    const start = Math.max(earliest.at, booking.from)
+    const binding: Binding =
+      booking.from > earliest.at ? { kind: 'trade', bookingId: booking.id } : earliest.binding
+    this.keep(activity, [[start, Math.max(start, booking.to)]], [], binding)
+  }
+
+  /** Done while she hangs in the water: whoever can comes for it, on whatever weekday it is. */
+  private placeInSlings(activity: OpenStep, earliest: Earliest): void {
+    const own = this.ownAshore.get(activity.ashore?.haulOut.id ?? '') as Ashore
+    const length = durationMs(activity, activity.crewMin)
+    const from = Math.max(earliest.at, own.launchAt)
+    const { sites, diary, compiled } = this
+    const span: Interval = [from, own.launchAt + slingMs]
+    const found = crewInSlings(activity, span, length, sites, diary, compiled.clock)
+    if (!found) {
+      this.barred.add(activity.step.id)
+      this.remarks.push(notInSlings(activity, own, this.compiled.clock))
+      return
+    }
+    this.diary.book(found.crew, activity.placeNeed, [found.span], activity.step.id)
+    this.keep(activity, [found.span], found.crew, {
+      kind: 'launch',
+      haulOutId: own.haulOut.id,
+    })
+  }
+
+  private placeAlone(activity: OpenStep, earliest: Earliest, phase: Phase): void {
+    const window = this.windowsOf(activity, phase).find(([, to]) => to > earliest.at)
+    if (!window) {
+      this.refuse(activity)
+      return
+    }
+    const free = Math.max(earliest.at, window[0])
+    const at = factsOf(activity.step.operation).byYard
+      ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock)
+      : free
+    const binding: Binding =
+      at > free
+        ? { kind: 'yardHours', after: heldBy(earliest.binding) }
+        : at > earliest.at
+          ? this.hullBinding(activity, at)
+          : earliest.binding
+    this.keep(activity, [[at, at]], [], binding)
+  }
+
+  private placeCrew(activity: OpenStep, earliest: Earliest, phase: Phase): void {
+    const windows = this.windowsOf(activity, phase)
+    if (neverFits(activity, this.longest(activity))) {
+      this.refuse(activity)
+      return
+    }
+    const ahead: Ahead = {
+      room: (one, from, extraMs, giveUpAt) =>
+        this.roomFor(one, from, extraMs, this.windowsOf(one, phase), giveUpAt),
+      from: (one) => this.earliestOf(one).at,
+    }
+    const { at, heldFor, ...settled } = this.bonds.settle(activity, earliest.at, ahead)
+    let { mends } = settled
+    let best = this.roomFor(activity, at, settled.extraMs, windows)
+    if (!best && mends.length > 0) {
+      // No stretch is long enough for both: the mend goes within the step's own hours.
+      mends = mends.map((mend) => ({ ...mend, hours: 0 }))
+      best = this.roomFor(activity, at, 0, windows)
+    }
+    if (!best) {
+      this.refuse(activity)
+      return
+    }
+    const binding: Binding =
+      heldFor !== null && best.room.start > earliest.at
+        ? { kind: 'bondWindow', stepId: heldFor, after: heldBy(earliest.binding) }
+        : this.bindingOf(activity, earliest, windows, best.crew, best.room.start)
+    this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
+    this.keep(activity, best.room.segments, best.crew, binding, mends)
+  }
+
+  /** Earliest room for any crew; the one that finishes first, small crews before large. */
+  private roomFor(
+    activity: OpenStep,
+    from: number,
+    extraMs: number,
+    windows: readonly Interval[],
+    giveUpAt = Infinity,
+  ): Room | null {
+    let best: Room | null = null
+    for (const crew of crewsOf(activity)) {
+      const room = this.diary.find({
+        crew,
+        place: activity.placeNeed,
+        windows,
+        from,
+        workMs: durationMs({ workMs: activity.workMs + extraMs }, crew.length),
+        splittable: activity.splittable,
+        giveUpAt: Math.min(giveUpAt, best?.room.finish ?? Infinity),
+      })
+      if (room && (best === null || room.finish < best.room.finish)) best = { crew, room }
+    }
+    return best
+  }
+
+  private longest(activity: OpenStep): number {
+    return this.hours(activity).longestFrom(this.compiled.clock.dayOf(this.compiled.now))
+  }
+
+  private refuse(activity: OpenStep): void {
+    const longest = this.longest(activity)
+    this.remarks.push(notPlaced(activity, this.compiled.rows, this.ashore, longest))
+  }
+
+  private bindingOf(
+    activity: OpenStep,
+    earliest: Earliest,
+    windows: readonly Interval[],
+    crew: readonly number[],
+    start: number,
+  ): Binding {
+    if (start <= earliest.at) return earliest.binding
+    const hours = this.hours(activity)
+    const length = activity.splittable ? 1 : durationMs(activity, crew.length)
+    const { clock } = this.compiled
+    const free = workForward(hours, windows, earliest.at, length, activity.splittable, clock)
+    if (free && free.start < start) {
+      const busy = this.diary.lastBefore(activity.capable, start)
+      if (busy) {
+        const personId = this.sites.people[busy.person]?.id ?? ''
+        return { kind: 'people', stepId: busy.stepId, personIds: [personId] }
+      }
+    }
+    const window = windows.find(([from, to]) => from <= start && start < to)
+    if (window && window[0] > earliest.at) return this.hullBinding(activity, window[0])
+    if (earliest.binding.kind === 'now' || start - earliest.at > longGapMs)
+      return { kind: 'calendar', until: start }
+    return earliest.binding
+  }
+
+  private hullBinding(activity: OpenStep, from: number): Binding {
+    const launched = this.ashore.filter((one) => one.launchAt <= from).at(-1)
+    if (activity.step.hullNeed === 'afloat' && launched)
+      return { kind: 'launch', haulOutId: launched.haulOut.id }
+    return { kind: 'liftOut', haulOutId: activity.ashore?.haulOut.id ?? '' }
+  }
+
+  private launch(phase: Phase): PlannedGate & { haulOutId: string } {
+    const own = this.ownAshore.get(phase.launch?.haulOut.id ?? '') as Ashore
+    const { now } = this.compiled
+    let ready = Math.max(now, own.from)
+    let binding: Binding =
+      own.from > now ? { kind: 'liftOut', haulOutId: own.haulOut.id } : { kind: 'now' }
+    const later = (stepId: string, readyAt: number, finish: number) => {
+      if (readyAt <= ready) return
+      ready = readyAt
+      binding =
+        readyAt > finish ? { kind: 'wait', stepId, until: readyAt } : { kind: 'after', stepId }
+    }
+    for (const activity of phase.activities) {
+      const placed = this.placements.get(activity.step.id)
+      if (activity.holds === phase.launch && placed)
+        later(placed.stepId, placed.readyAt, placed.segments.at(-1)?.[1] ?? 0)
+    }
+    for (const stepId of this.compiled.doneHolding.get(own.haulOut.id) ?? [])
+      later(stepId, this.compiled.readyAfterDone.get(stepId) ?? 0, 0)
+    const watches = [...this.compiled.activities.values()].filter((one) => isInSlings(one, own))
+    for (const watch of watches)
+      for (const arc of watch.before) {
+        const placed = this.placements.get(arc.from)
+        const readyAt = placed?.readyAt ?? this.compiled.readyAfterDone.get(arc.from)
+        if (readyAt !== undefined)
+          later(
+            arc.from,
+            readyAt + arc.minWaitHours * hourMs,
+            placed?.segments.at(-1)?.[1] ?? readyAt,
+          )
+      }
+    const canCome = (day: number) => watches.every((watch) => enoughCome(watch, day, this.sites))
+    const day = launchDay(own, ready, binding, this.compiled.clock, canCome)
+    own.launchAt = day.at
+    this.sites.forgetBoat()
+    this.diary.forget()
+    this.hours = this.compiled.classHours(this.ashore)
+    this.watchInSlings(watches, phase)
+    const gate = this.compiled.rows.gate.find(
+      (one) => one.kind === 'launch' && one.haulOutId === own.haulOut.id,
+    )
+    return { gateId: gate?.id ?? '', haulOutId: own.haulOut.id, at: day.at, binding: day.binding }
+  }
+
+  /** What happens in the slings is placed with its launch, before anybody's day fills up; one after the other. */
+  private watchInSlings(watches: readonly OpenStep[], phase: Phase): void {
+    let left = watches
+    for (let before = Infinity; left.length < before;) {
+      before = left.length
+      const waiting = new Set(left.map((one) => one.step.id))
+      for (const watch of left)
+        if (watch.before.every((arc) => !waiting.has(arc.from))) this.place(watch, phase)
+      left = left.filter((one) => !this.placements.has(one.step.id))
+    }
+  }
+}
+
+/** The step behind a binding; null: none. */
+function heldBy(binding: Binding): string | null {
+  if (binding.kind === 'after' || binding.kind === 'wait') return binding.stepId
+  return binding.kind === 'weather' ? binding.after : null
+}

@@ -1,0 +1,4 @@
+import { handle } from '../../http/handle'
+import { listCopies } from '../../services/copies'
+
+export default handle(() => listCopies())

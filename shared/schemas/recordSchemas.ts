@@ -1,0 +1,117 @@
+/** The whole shape of every record that is kept inside a row: nothing comes in that its reader does not expect. */
+import Joi from 'joi'
+import type { EntityName } from '#core/model/entities'
+import { bindingKinds } from '#core/plan/schedule/binding'
+import { remarkKinds } from '#core/model/stored'
+import { idSchema } from './idSchema'
+import { recipeSchema } from './recipeSchema'
+
+const finite = Joi.number().min(-1e13).max(1e13)
+/** UTC ms; the planner's are not always whole. */
+const instant = Joi.number().min(-8.64e15).max(8.64e15)
+const ids = Joi.array().items(idSchema).max(10_000)
+
+/** What a person gives a recipe: numbers by input, a word by choice. */
+const recipeInputs = Joi.object().pattern(
+  /^[a-z][A-Za-z0-9]{0,39}$/,
+  Joi.alternatives(Joi.number(), Joi.string().max(40)),
+)
+
+/** Plain values by field, as a recipe gave them to a step or a part. */
+const asMade = Joi.object()
+  .pattern(
+    /^[A-Za-z][A-Za-z0-9]{0,39}$/,
+    Joi.alternatives(
+      Joi.number(),
+      Joi.boolean(),
+      Joi.string().max(20_000).allow(''),
+      Joi.array().items(Joi.string().max(300).allow('')).max(100),
+    ).allow(null),
+  )
+  .max(80)
+
+const binding = Joi.object({
+  kind: Joi.string()
+    .valid(...bindingKinds)
+    .required(),
+}).pattern(
+  /^[A-Za-z]{1,40}$/,
+  Joi.alternatives(Joi.number(), Joi.boolean(), Joi.string().max(300).allow(''), ids).allow(null),
+)
+const mend = Joi.object({
+  kind: Joi.string().valid('peelPly', 'keying').required(),
+  fromStepId: idSchema.required(),
+  toStepId: idSchema.required(),
+  hours: Joi.number().min(0).max(10_000).required(),
+})
+const trouble = Joi.object({
+  message: Joi.string().max(5000).required(),
+  kind: Joi.string()
+    .valid(...remarkKinds)
+    .required(),
+  jobIds: ids.required(),
+  stepIds: ids.required(),
+})
+const plan = Joi.object({
+  status: Joi.string().valid('feasible', 'infeasible', 'unknown').required(),
+  now: instant.required(),
+  placements: Joi.array()
+    .items(
+      Joi.object({
+        stepId: idSchema.required(),
+        segments: Joi.array()
+          .items(Joi.array().ordered(instant.required(), instant.required()))
+          .min(1)
+          .max(5000)
+          .required(),
+        readyAt: instant.required(),
+        personIds: ids.required(),
+        binding: binding.required(),
+        mends: Joi.array().items(mend).max(100),
+      }),
+    )
+    .max(10_000)
+    .required(),
+  gates: Joi.array()
+    .items(
+      Joi.object({
+        gateId: idSchema.required(),
+        at: instant.required(),
+        binding: binding.required(),
+      }),
+    )
+    .max(1000)
+    .required(),
+  launches: Joi.array()
+    .items(Joi.object({ haulOutId: idSchema.required(), at: instant.required() }))
+    .max(1000)
+    .required(),
+  reasons: Joi.array().items(trouble).max(20_000).required(),
+  warnings: Joi.array().items(trouble).max(20_000).required(),
+})
+
+const byRow = (value: Joi.Schema) => Joi.object().pattern(/^[\w-]{1,64}$/, value)
+const figures = Joi.object({
+  earnedIn: finite.required(),
+  hoursOpen: finite.required(),
+  hoursDonePlanned: finite.required(),
+  hoursLogged: finite.required(),
+  gateAt: byRow(finite).required(),
+  jobHoursOpen: byRow(finite).required(),
+  jobTitles: byRow(Joi.string().max(300).allow('')).required(),
+}).unknown(true)
+
+const months = (least: number, most: number) =>
+  Joi.array().items(Joi.number().min(least).max(most)).length(12)
+
+/** Schemas of records, by kind of row and field. */
+export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
+  refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
+  place: { liftWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7) },
+  recipe: { body: recipeSchema },
+  job: { recipeInputs },
+  step: { recipeMade: asMade },
+  part: { recipeMade: asMade },
+  plan: { result: plan },
+  weekSnapshot: { figures },
+}

@@ -1,0 +1,77 @@
+/** The server as a page sees it: one refit in memory, changes passed by core, answers held back or refused at will. */
+import { createPinia, setActivePinia } from 'pinia'
+import { vi } from 'vitest'
+import { applyRows } from '#core/model/applyChange'
+import type { Change, ChangeItem, Problem } from '#core/model/changes'
+import { newRow } from '#core/model/newRow'
+import type { RefitRows } from '#core/model/refit'
+import { useRefitStore } from '../../app/stores/refit'
+
+type Plain = Readonly<Record<string, unknown>>
+
+class FakeServer {
+  seq = 1
+  readonly changes: Change[] = []
+  /** What the next changes are answered with instead. */
+  refusal: { status: number; problem: Problem } | null = null
+
+  constructor(public rows: RefitRows) {}
+
+  private answer(body: unknown, status = 200) {
+    return new Response(JSON.stringify(body), {
+      status,
+      headers: { 'Content-Type': 'application/json' },
+    })
+  }
+
+  private pass(change: Change) {
+    this.changes.push(change)
+    const rows = change.items.map((item: ChangeItem) => {
+      const list = this.rows[item.entity] as unknown as readonly (Plain & { id: string })[]
+      const before = list.find((one) => one.id === item.id)
+      const row =
+        item.op === 'delete'
+          ? null
+          : item.op === 'create'
+            ? newRow(item.entity, item.id, item.patch as never)
+            : { ...before, ...item.patch, version: Number(before?.version) + 1 }
+      return { entity: item.entity, id: item.id, row: row as Plain | null }
+    })
+    this.rows = applyRows(this.rows, rows)
+    this.seq++
+    const { changeId, deviceId, label } = change
+    return { seq: this.seq, epoch: 'life', changeId, deviceId, label, rows, numbers: [] }
+  }
+
+  readonly fetch = (path: string, init?: { body?: string }): Promise<Response> => {
+    if (path.endsWith('/clock')) {
+      const now = Date.UTC(2027, 3, 17, 7, 30)
+      return Promise.resolve(this.answer({ now, fixed: true }))
+    }
+    if (path.endsWith('/changes')) {
+      if (this.refusal)
+        return Promise.resolve(this.answer(this.refusal.problem, this.refusal.status))
+      return Promise.resolve(this.answer(this.pass(JSON.parse(init?.body ?? '') as Change)))
+    }
+    return Promise.resolve(this.answer({ epoch: 'life', seq: this.seq, rows: this.rows }))
+  }
+}
+
+/** Opens the refit in a store of its own, on a server of its own. */
+export async function openOn(rows: RefitRows) {
+  const server = new FakeServer(rows)
+  vi.stubGlobal('fetch', server.fetch)
+  vi.stubGlobal(
+    'EventSource',
+    class {
+      static readonly CLOSED = 2
+      readonly readyState = 1
+      addEventListener = () => undefined
+      close = () => undefined
+    },
+  )
+  setActivePinia(createPinia())
+  const store = useRefitStore()
+  await store.open('r')
+  return { server, store }
+}

@@ -1,0 +1,29 @@
+/** A page without the framework: its own names for components, links, routes and heads. */
+import { config } from '@vue/test-utils'
+import { afterEach, beforeEach, vi } from 'vitest'
+import { defineComponent, h, reactive } from 'vue'
+import { components } from './components'
+
+config.global.components = {
+  ...components,
+  NuxtLink: defineComponent({
+    props: { to: { type: String, default: '' } },
+    setup:
+      (props, { slots }) =>
+      () =>
+        h('a', { href: props.to }, slots.default?.()),
+  }),
+}
+
+/** Where the page is, and where it was sent. */
+export const route = reactive({ path: '/r/r/jobs', query: {}, params: { refit: 'r' } })
+export const sentTo: string[] = []
+
+beforeEach(() => {
+  sentTo.length = 0
+  vi.stubGlobal('useRoute', () => route)
+  vi.stubGlobal('navigateTo', (to: string) => sentTo.push(to))
+  vi.stubGlobal('useHead', () => undefined)
+  localStorage.clear()
+})
+afterEach(() => vi.unstubAllGlobals())

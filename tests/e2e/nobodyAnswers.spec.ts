@@ -1,0 +1,108 @@
+/** The server is gone, comes back, or stands on a damaged database: what was typed is kept, and what to do is said. */
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+let refit = ''
+test.beforeAll(async () => {
+  await server.start({ INCH_AHEAD_SEED: 'demo' })
+  refit = await server.refitId()
+})
+test.afterAll(() => server.end())
+
+const titleOf = async (id: string): Promise<string> => {
+  const answer = await fetch(`${server.url}/api/refits/${refit}`)
+  const { rows } = (await answer.json()) as { rows: { job: { id: string; title: string }[] } }
+  return rows.job.find((one) => one.id === id)?.title ?? ''
+}
+const openJob = async (page: Page, id: string) => {
+  await page.goto(`${server.url}/r/${refit}/jobs?job=${id}`)
+  const name = page.getByRole('region').getByLabel('Job', { exact: true })
+  await expect(name).toBeVisible()
+  return name
+}
+
+test('what is typed while nobody answers waits, outlives its window, and is sent once', async ({
+  browser,
+}) => {
+  const context = await browser.newContext()
+  const page = await context.newPage()
+  const name = await openJob(page, 'lids')
+  await server.kill()
+  await name.fill('Ribs under the lids')
+  await name.press('Enter')
+  const strip = page.getByText(/One change is not saved there yet/)
+  await expect(strip).toContainText('Kept in this browser')
+  await expect(name).toHaveValue('Ribs under the lids')
+
+  // The server is back: nobody has to do anything.
+  await server.start()
+  await expect(strip).toHaveCount(0)
+  await expect.poll(() => titleOf('lids')).toBe('Ribs under the lids')
+
+  // Again, and this time the window is closed before.
+  await server.kill()
+  await name.fill('Ribs, and a rail')
+  await name.press('Enter')
+  await name.fill('Ribs, a rail and a gutter')
+  await name.press('Enter')
+  await expect(page.getByText(/2 changes are not saved there yet/)).toBeVisible()
+  await page.close()
+  await server.start()
+  expect(await titleOf('lids')).toBe('Ribs under the lids')
+  const next = await context.newPage()
+  await expect(await openJob(next, 'lids')).toHaveValue('Ribs, a rail and a gutter')
+  await expect.poll(() => titleOf('lids')).toBe('Ribs, a rail and a gutter')
+
+  // Each of them is one change, taken back one by one.
+  await next.goto(`${server.url}/r/${refit}/history`)
+  await expect(next.getByText(/Ribs under the lids → Ribs, and a rail/)).toHaveCount(1)
+  await expect(next.getByText(/Ribs, and a rail → Ribs, a rail and a gutter/)).toHaveCount(1)
+  for (const title of ['Ribs, and a rail', 'Ribs under the lids']) {
+    await next.keyboard.press('z')
+    await expect.poll(() => titleOf('lids')).toBe(title)
+  }
+  await context.close()
+})
+
+test('a planner that cannot start is said, and started again', async ({ page }) => {
+  await page.route('**/*planner.worker*', (route) => route.abort())
+  await page.goto(`${server.url}/r/${refit}/jobs`)
+  const alert = page.getByRole('alert').filter({ hasText: 'Planning stopped' })
+  await expect(alert).toContainText('The planner could not be started.')
+  await page.unroute('**/*planner.worker*')
+  await alert.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await expect(alert).toHaveCount(0)
+})
+
+test('a damaged database is said, and a copy is put back from the page that says it', async ({
+  page,
+}) => {
+  const before = await titleOf('lids')
+  await server.stop()
+  // A start takes a copy of what is there.
+  await server.start()
+  await expect
+    .poll(
+      async () => ((await (await fetch(`${server.url}/api/copies`)).json()) as unknown[]).length,
+    )
+    .toBeGreaterThan(0)
+  await server.stop()
+  writeFileSync(join(server.folder, 'inch-ahead.sqlite'), 'not a database at all'.repeat(900))
+  await server.start({}, true)
+  await page.goto(`${server.url}/r/${refit}/today`)
+  await expect(page.getByRole('alert')).toContainText('is damaged and was left as it is')
+  await page.goto(server.url)
+  await expect(page.getByRole('alert')).toContainText('is damaged and was left as it is')
+  await page.getByRole('button', { name: 'Put back…' }).first().click()
+  const asked = page.getByRole('dialog', { name: 'Put this copy back' })
+  await expect(asked).toContainText('What was done since is not in it')
+  await asked.getByRole('button', { name: 'Put it back' }).click()
+  await expect(page).toHaveURL(/\/today$/)
+  await expect(page.getByRole('link', { name: /^The Tape/ })).toBeVisible()
+  expect(await titleOf('lids')).toBe(before)
+})

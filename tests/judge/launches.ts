@@ -1,0 +1,49 @@
+/** When she goes in: on a day and hour of the yard, not before its date, not before what it waits for. */
+import type { Job, Step } from '../../core/model/entities'
+import type { Placement, StoredPlan } from '../../core/model/stored'
+import type { RefitRows } from '../../core/model/refit'
+import type { Haul } from './hulls'
+import { hhmm } from './wallClock'
+import type { Wall } from './wallClock'
+
+export function launches(
+  rows: RefitRows,
+  plan: StoredPlan,
+  placed: ReadonlyMap<string, Placement>,
+  open: readonly Step[],
+  jobOf: ReadonlyMap<string, Job>,
+  hauls: readonly Haul[],
+  wall: (at: number) => Wall,
+): string[] {
+  return hauls
+    .filter((haul) => haul.row.launchActual === null && haul.launch < Infinity)
+    .flatMap((haul) => {
+      const faults: string[] = []
+      const shown = wall(haul.launch)
+      const lifts = haul.yard?.liftWeekdays ?? []
+      if (lifts.length > 0 && !lifts.includes(shown.weekday))
+        faults.push(`${haul.row.name}: the yard does not lift on ${shown.date}`)
+      if (shown.minutes !== hhmm(haul.yard?.liftFrom ?? '09:00'))
+        faults.push(`${haul.row.name}: launched at the wrong time of day`)
+      const aim = haul.row.launchBooked ?? haul.row.launchAimed
+      if (haul.row.launchWhen !== 'asReady' && shown.date < aim)
+        faults.push(`${haul.row.name}: launched before its date`)
+      const gate = rows.gate.find((row) => row.kind === 'launch' && row.haulOutId === haul.row.id)
+      for (const step of open) {
+        const job = jobOf.get(step.jobId)
+        const later = plan.warnings.some(
+          (one) => one.kind === 'moved' && one.jobIds.includes(step.jobId),
+        )
+        const holds =
+          !later &&
+          !step.afterGate &&
+          step.hullNeed === 'either' &&
+          gate !== undefined &&
+          job?.gateId === gate.id
+        const ready = placed.get(step.id)?.readyAt
+        if (holds && ready !== undefined && ready > haul.launch)
+          faults.push(`${haul.row.name}: launched before ${step.title} is ready`)
+      }
+      return faults
+    })
+}

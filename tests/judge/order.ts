@@ -1,0 +1,122 @@
+/** Placed steps against each other: order, waits, bond windows, and one place at a time for everybody. */
+import type { Step } from '../../core/model/entities'
+import type { Placement, StoredPlan } from '../../core/model/stored'
+import type { RefitRows } from '../../core/model/refit'
+import { reach, waitHours } from './placements'
+import { hour } from './wallClock'
+import type { Wall } from './wallClock'
+
+/** Nobody in two places or at two jobs at once; work pauses only where its crew is not there. */
+export function togetherness(
+  plan: StoredPlan,
+  stepOf: ReadonlyMap<string, Step>,
+  wall: (at: number) => Wall,
+): string[] {
+  const faults: string[] = []
+  const diary = new Map<string, { from: number; to: number; stepId: string }[]>()
+  const where = new Map<string, string>()
+  for (const one of plan.placements)
+    for (const person of one.personIds)
+      for (const [from, to] of one.segments) {
+        diary.set(person, [...(diary.get(person) ?? []), { from, to, stepId: one.stepId }])
+        const key = `${person} ${wall(from).date}`
+        const place = stepOf.get(one.stepId)?.placeNeed ?? ''
+        if ((where.get(key) ?? place) !== place) faults.push(`${key}: at two places on one day`)
+        where.set(key, place)
+      }
+  for (const [person, list] of diary) {
+    list.sort((a, b) => a.from - b.from || a.to - b.to)
+    for (let i = 1; i < list.length; i++)
+      if ((list[i]?.from ?? 0) < (list[i - 1]?.to ?? 0))
+        faults.push(`${person} is at two jobs at once: ${list[i - 1]?.stepId}, ${list[i]?.stepId}`)
+  }
+  return faults
+}
+
+/** Every bond window is kept, or its mend is planned: peel ply when laid, else keying before the next. */
+export function bonds(
+  rows: RefitRows,
+  placed: ReadonlyMap<string, Placement>,
+  stepOf: ReadonlyMap<string, Step>,
+): string[] {
+  const faults = pairs(rows).flatMap(({ from, to, most }) => {
+    const next = placed.get(to.id)
+    const start = next?.segments[0]?.[0]
+    if (most === null || !next || start === undefined) return []
+    const before = placed.get(from.id)
+    const finish = from.state === 'done' ? (from.doneAt ?? 0) : before?.segments.at(-1)?.[1]
+    if (finish === undefined || start <= finish + most * hour) return []
+    const own = (one: Placement | undefined, kind: string) =>
+      (one?.mends ?? []).some((mend) => mend.kind === kind && mend.fromStepId === from.id)
+    if (own(next, 'keying')) return []
+    if (own(before, 'peelPly') && from.operation === 'laminate') return []
+    return [`${to.title} comes after the bond window of ${from.title}, and no mend is planned`]
+  })
+  for (const one of placed.values())
+    for (const mend of one.mends ?? []) {
+      const step = stepOf.get(one.stepId)
+      const own = (step?.hoursLikely ?? 0) * reach[step?.access ?? 'open']
+      const due = mend.kind === 'peelPly' ? Math.max(0.25, own / 10) : Math.max(0.5, own / 4)
+      if (mend.hours !== 0 && Math.abs(mend.hours - due) > 1e-9)
+        faults.push(`${step?.title}: a mend of ${mend.hours} h where ${due} h are due`)
+    }
+  return faults
+}
+
+/** Pairs of steps that follow each other, with the hours that must and may lie between. */
+function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: number | null }[] {
+  const planned = new Set(rows.job.filter((job) => job.decision === 'plan').map((job) => job.id))
+  const ranks = new Map<string, Step[][]>()
+  const aside: { from: Step; to: Step; hours: number; most: number | null }[] = []
+  const lists = rows.step
+    .filter((step) => step.state !== 'dropped' && planned.has(step.jobId))
+    .sort((a, b) => (a.order === b.order ? (a.id < b.id ? -1 : 1) : a.order < b.order ? -1 : 1))
+  for (const step of lists) {
+    const own = ranks.get(step.jobId) ?? []
+    ranks.set(step.jobId, own)
+    if (step.afterGate) {
+      const last = own.at(-1) ?? []
+      for (const from of last) aside.push({ from, to: step, hours: 0, most: from.maxWaitHours })
+    } else if (step.parallel && own.length > 0) own.at(-1)?.push(step)
+    else own.push([step])
+  }
+  const result = [...aside]
+  const cross = (
+    left: readonly Step[],
+    right: readonly Step[],
+    hours: number,
+    most: (from: Step) => number | null,
+  ) => {
+    for (const from of left)
+      for (const to of right) result.push({ from, to, hours, most: most(from) })
+  }
+  for (const own of ranks.values())
+    own.forEach(
+      (rank, index) =>
+        index > 0 && cross(own[index - 1] ?? [], rank, 0, (from) => from.maxWaitHours),
+    )
+  for (const link of rows.link)
+    cross(
+      ranks.get(link.fromJobId)?.at(-1) ?? [],
+      ranks.get(link.toJobId)?.[0] ?? [],
+      link.minWaitHours,
+      () => link.maxWaitHours,
+    )
+  return result
+}
+
+export function sequence(
+  rows: RefitRows,
+  placed: ReadonlyMap<string, Placement>,
+  stepOf: ReadonlyMap<string, Step>,
+): string[] {
+  return pairs(rows).flatMap(({ from, to, hours }) => {
+    const start = placed.get(to.id)?.segments[0]?.[0]
+    if (start === undefined || !stepOf.has(to.id)) return []
+    const finish =
+      from.state === 'done' ? (from.doneAt ?? 0) : placed.get(from.id)?.segments.at(-1)?.[1]
+    if (finish === undefined) return [`${to.title} is placed, and ${from.title} before it is not`]
+    const over = finish + (waitHours(from, finish, rows) + hours) * hour
+    return start < over - 1 ? [`${to.title} starts before ${from.title} and its wait are over`] : []
+  })
+}

@@ -1,0 +1,44 @@
+/** Work that may be left pauses only while its crew is not there or she is not as it needs her. */
+import type { Step } from '../../core/model/entities'
+import type { Placement } from '../../core/model/stored'
+import type { RefitRows } from '../../core/model/refit'
+import type { Haul } from './hulls'
+import { hull } from './hulls'
+import { hoursAt } from './placements'
+import { dates, instantOf, minute, tick } from './wallClock'
+import type { Wall } from './wallClock'
+
+export function pauses(
+  step: Step,
+  one: Placement,
+  rows: RefitRows,
+  hauls: readonly Haul[],
+  wall: (at: number) => Wall,
+  zone: string,
+): string[] {
+  return one.segments.slice(1).flatMap(([from], index) => {
+    const left = one.segments[index]?.[1] ?? from
+    for (const date of dates(wall(left).date, wall(from).date)) {
+      const noon = instantOf(date, 12 * 60, zone)
+      const spans = one.personIds.map((id) =>
+        hoursAt(id, step.placeNeed, wall(noon), noon, rows, hauls),
+      )
+      // The whole crew is there from the latest coming to the earliest going of some choice of stretches.
+      for (const [a, b] of spans.reduce(together, [[0, 24 * 60]])) {
+        const start = Math.max(left, noon + ((a as number) - 12 * 60) * minute)
+        const end = Math.min(from, noon + ((b as number) - 12 * 60) * minute)
+        for (let at = Math.ceil(start / tick) * tick; at + tick <= end; at += tick)
+          if (hull(step, { ...one, segments: [[at, at + tick]] }, rows, hauls).length === 0)
+            return [`is left on ${date} while its crew could go on`]
+      }
+    }
+    return []
+  })
+}
+
+const together = (left: readonly number[][], right: readonly number[][]): number[][] =>
+  left.flatMap(([a = 0, b = 0]) =>
+    right.flatMap(([c = 0, d = 0]) =>
+      Math.max(a, c) < Math.min(b, d) ? [[Math.max(a, c), Math.min(b, d)]] : [],
+    ),
+  )

@@ -1,0 +1,161 @@
+/** One placed step by itself: its length, its crew, the hours they come, what it waits for from outside. */
+import type { Step } from '../../core/model/entities'
+import type { Placement, StoredPlan } from '../../core/model/stored'
+import type { RefitRows } from '../../core/model/refit'
+import type { Haul } from './hulls'
+import { hhmm, hour, minute, mondays, tick } from './wallClock'
+import type { Wall } from './wallClock'
+
+export const reach = { open: 1, awkward: 1.3, cramped: 1.7, blind: 2.2 } as const
+
+const goneBy = ['buy', 'contract', 'launch', 'lift', 'move']
+
+const inOneGo = [
+  'fill',
+  'laminate',
+  'prime',
+  'barrier',
+  'antifoul',
+  'paint',
+  'varnish',
+  'bed',
+  'launch',
+  'lift',
+  'move',
+]
+
+export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitRows): string[] {
+  const faults: string[] = []
+  let last = plan.now
+  for (const [from, to] of one.segments) {
+    if (from < last) faults.push('starts before now or before its own earlier stretch')
+    if (to < from) faults.push('ends before it starts')
+    if (from % tick !== 0) faults.push('does not lie on the five-minute grid')
+    last = to
+  }
+  if (booked(step, rows) || goneBy.includes(step.operation) || step.hoursLikely === 0) return faults
+  const crew = one.personIds.length
+  if (crew < step.crewMin || crew > Math.max(step.crewMin, step.crewMax))
+    faults.push(`has a crew of ${crew}`)
+  if (new Set(one.personIds).size !== crew) faults.push('names a person twice')
+  for (const id of one.personIds) {
+    const person = rows.person.find((row) => row.id === id)
+    if (!person || person.gone) faults.push('is given to somebody who is gone')
+    else if (step.skill !== 'general' && !person.skills.includes(step.skill))
+      faults.push(`is given to ${person.name}, who lacks ${step.skill}`)
+  }
+  const logged = rows.hoursEntry
+    .filter((entry) => entry.stepId === step.id)
+    .reduce((sum, entry) => sum + entry.hours, 0)
+  const mending = (one.mends ?? []).reduce((sum, mend) => sum + mend.hours, 0)
+  const all = step.hoursLikely * reach[step.access] + mending
+  const want = step.state === 'doing' ? Math.max(all / 4, all - logged) : all
+  const given = one.segments.reduce((sum, [from, to]) => sum + to - from, 0) / hour
+  if (given * crew < want - 0.01) faults.push(`gets ${given * crew} of ${want} person-hours`)
+  if (given > want / crew + 5.1 / 60) faults.push('is given more time than it takes')
+  const oneGo = step.splittable === null ? inOneGo.includes(step.operation) : !step.splittable
+  if (oneGo && one.segments.length > 1) faults.push('is broken up and must be done in one go')
+  const wait = waitHours(step, one.segments.at(-1)?.[1] ?? 0, rows)
+  if (one.readyAt < (one.segments.at(-1)?.[1] ?? 0) + wait * hour - 1)
+    faults.push('has its wait cut short')
+  return faults
+}
+
+const booked = (step: Step, rows: RefitRows) =>
+  rows.tradeBooking.find((row) => row.stepId === step.id && row.state === 'booked')
+
+export function waitHours(step: Step, finish: number, rows: RefitRows): number {
+  if (step.waitKind === 'none') return 0
+  if (step.waitKind !== 'chem') return step.waitHours
+  const mean = rows.refit[0]?.monthMeanC[new Date(finish).getUTCMonth()] ?? step.waitRefC
+  const warm = step.waitMinC === null ? mean : Math.max(mean, step.waitMinC)
+  return step.waitHours * Math.pow(2, (step.waitRefC - warm) / 10)
+}
+
+/** Minutes of a date in which a person can work at a place. */
+export function hoursAt(
+  personId: string,
+  need: Step['placeNeed'],
+  wall: Wall,
+  at: number,
+  rows: RefitRows,
+  hauls: readonly Haul[],
+) {
+  const dawn = at - wall.minutes * minute
+  const ashore = hauls.find((one) => dawn >= one.out && dawn < one.launch)
+  const place =
+    need === 'boat'
+      ? ashore
+        ? ashore.yard
+        : (rows.place.find((row) => row.kind === 'berth') ?? hauls[0]?.yard)
+      : need === 'shed'
+        ? rows.place.find((row) => row.kind === 'shed')
+        : undefined
+  const plan = rows.dayPlan.find((row) => row.on === wall.date)
+  const away = rows.personDay.some(
+    (row) => row.personId === personId && row.on === wall.date && row.kind === 'cannotCome',
+  )
+  if (away) return []
+  if (plan) {
+    if (plan.placeNeed !== need || !plan.personIds.includes(personId)) return []
+    return [[hhmm(plan.from) + (place?.setUpMin ?? 0), hhmm(plan.to) - (place?.packUpMin ?? 0)]]
+  }
+  const own = rows.personDay.filter((row) => row.personId === personId && row.on === wall.date)
+  const spans = rows.weekSlot
+    .filter(
+      (row) =>
+        row.personId === personId &&
+        row.weekday === wall.weekday &&
+        Math.abs(mondays(wall.date) - (row.anchor ? mondays(row.anchor) : 0)) % row.everyWeeks ===
+          0,
+    )
+    .map((row) => [hhmm(row.from), hhmm(row.to)])
+  for (const row of own) spans.push([hhmm(row.from), hhmm(row.to)])
+  const out = (place?.travelMin ?? 0) + (place?.setUpMin ?? 0)
+  const back = (place?.travelMin ?? 0) + (place?.packUpMin ?? 0)
+  return spans.map(([from, to]) => [(from as number) + out, (to as number) - back])
+}
+
+export function attendance(
+  step: Step,
+  one: Placement,
+  rows: RefitRows,
+  hauls: readonly Haul[],
+  wall: (at: number) => Wall,
+): string[] {
+  const faults: string[] = []
+  for (const id of one.personIds)
+    for (const [from, to] of one.segments) {
+      const start = wall(from)
+      const end = start.minutes + (to - from) / minute
+      if (step.hullNeed === 'slings') {
+        const away = rows.personDay.some(
+          (row) => row.personId === id && row.on === start.date && row.kind === 'cannotCome',
+        )
+        if (away) faults.push(`is placed on ${start.date} when ${id} cannot come`)
+        continue
+      }
+      const hours = hoursAt(id, step.placeNeed, start, from, rows, hauls)
+      if (!hours.some(([a, b]) => (a as number) <= start.minutes && end <= (b as number)))
+        faults.push(`is placed on ${start.date} when ${id} is not there`)
+    }
+  return faults
+}
+
+export function releases(
+  step: Step,
+  one: Placement,
+  rows: RefitRows,
+  wall: (at: number) => Wall,
+): string[] {
+  const start = one.segments[0]?.[0] ?? 0
+  const faults: string[] = []
+  if (step.notBefore !== null && wall(start).date < step.notBefore)
+    faults.push('starts before its own date')
+  for (const part of rows.part)
+    if (part.neededByStepId === step.id && part.state === 'ordered' && part.arrivesOn !== null)
+      if (wall(start).date <= part.arrivesOn) faults.push(`starts before ${part.name} arrives`)
+  const trade = booked(step, rows)
+  if (trade && wall(start).date < trade.from) faults.push('starts before its trade comes')
+  return faults
+}
