@@ -1,6 +1,6 @@
 /** The kernel by family, the gain of improving a plan over time, and what a re-run costs. */
 import { bestPlan } from '#core/plan/improve'
-import { layPass, prepare } from '#core/plan/makePlan'
+import { latestStartFirst, layPass, prepare } from '#core/plan/prepare'
 import { compileProblem, retimed } from '#core/plan/schedule/kernel/compiled'
 import { faultsOf } from '#core/plan/schedule/kernel/verify'
 import { SerialGeneration } from '#core/plan/schedule/kernel/serialGeneration'
@@ -81,14 +81,14 @@ export function overTime() {
 /** A kernel problem of about 260 steps laid again with new durations, and the memory of the big one. */
 export function again() {
   const prepared = prepare(bigRefit(4, 65, 4, 2), now)
-  const { problem } = onKernel(prepared.compiled, prepared.phases, layPass(prepared))
+  const { problem } = onKernel(prepared.compiled, prepared.phases, layPass(prepared, latestStartFirst))
   const compiled = compileProblem(problem)
   const modes = problem.activities.map(() => 0)
   const keys = problem.activities.map((_, index) => index)
   const serial = new SerialGeneration(compiled)
   const before = process.memoryUsage().heapUsed
   const big = prepare(bigRefit(1), now)
-  const pass = layPass(big)
+  const pass = layPass(big, latestStartFirst)
   const heapMb = (process.memoryUsage().heapUsed - before) / 1e6
   return [
     {

@@ -8,8 +8,8 @@ import type { PriorityBasis } from '#core/plan/priority'
 import { hoursByWeek } from '#core/plan/hoursByWeek'
 import type { HoursReview } from '#core/plan/hoursByWeek'
 import { bestPlan, usualIterations } from '#core/plan/improve'
-import { prepare } from '#core/plan/makePlan'
-import type { Planned } from '#core/plan/makePlan'
+import { prepare } from '#core/plan/prepare'
+import type { Planned } from '#core/plan/finishPlan'
 import { isOpen } from '#core/plan/planned'
 
 /** A plan with the ranking that came of it, in shapes that cross to the page. */

@@ -23,7 +23,13 @@ const plan = (starts: Record<string, number>, gates: Record<string, number> = {}
   reasons: [],
   warnings: [],
   launches: [],
-  gates: Object.entries(gates).map(([gateId, at]) => ({ gateId, at, binding: { kind: 'now' } })),
+  urgencies: {},
+  gates: Object.entries(gates).map(([gateId, at]) => ({
+    gateId,
+    at,
+    readyAt: at,
+    binding: { kind: 'now' },
+  })),
   placements: Object.entries(starts).map(([stepId, at]) => ({
     stepId,
     segments: [[at, at]],

@@ -27,12 +27,15 @@ export interface PlannedGate {
   readonly gateId: string
   /** UTC ms when all it needs is ready and, for a launch, the lift happens. */
   readonly at: number
+  /** UTC ms when all it needs is ready; a launch may wait for its date or a lift day after that. */
+  readonly readyAt: number
   readonly binding: Binding
 }
 
 /**
  * Kinds of trouble in a plan. `moved`: a job put into the next haul-out because the launch is fixed; `cold`: a step
- * in a month colder than it may be done in; `comeFor`: people who have to come on a day that is not theirs.
+ * in a month colder than it may be done in; `comeFor`: people who have to come on a day that is not theirs; `liftOut`: a lift-out whose
+ * day is over and that nobody confirmed.
  */
 export const remarkKinds = [
   'cycle',
@@ -47,6 +50,7 @@ export const remarkKinds = [
   'moved',
   'cold',
   'comeFor',
+  'liftOut',
 ] as const
 
 export interface Remark {
@@ -60,11 +64,18 @@ export interface Remark {
 export interface StoredPlan {
   readonly status: 'feasible' | 'infeasible' | 'unknown'
   readonly now: number
+  /** In the order in which they were placed: laid again in it, the plan comes out the same. */
   readonly placements: readonly Placement[]
+  /** By job, what decided how early it was wanted. */
+  readonly urgencies: Readonly<Record<string, string>>
   /** Gates that can be dated. One that waits for work without a place is not among them. */
   readonly gates: readonly PlannedGate[]
-  /** Launches round which the work is laid, dated or not. */
-  readonly launches: readonly { readonly haulOutId: string; readonly at: number }[]
+  /** Haul-outs round which the work is laid, their gates dated or not: ashore work from, and the launch. */
+  readonly launches: readonly {
+    readonly haulOutId: string
+    readonly from: number
+    readonly at: number
+  }[]
   /** Why it is infeasible or unknown. */
   readonly reasons: readonly Remark[]
   /** Things that hold but want a look: bond windows that close, gates that are late. */
@@ -73,9 +84,11 @@ export interface StoredPlan {
 
 /** The accepted plan; null: none yet, or one of an older make that is laid anew. */
 export function acceptedPlan(rows: Pick<RefitRows, 'plan'>): StoredPlan | null {
-  const stored: (Omit<StoredPlan, 'launches'> & Partial<StoredPlan>) | undefined =
+  const stored: (Omit<StoredPlan, 'launches' | 'urgencies'> & Partial<StoredPlan>) | undefined =
     rows.plan[0]?.result
-  return stored?.launches ? { ...stored, launches: stored.launches } : null
+  const { launches, urgencies } = stored ?? {}
+  if (!stored || !urgencies || !launches?.every((one) => Number.isFinite(one.from))) return null
+  return { ...stored, launches, urgencies }
 }
 
 /** Figures of one week's end, kept so that the next week can say what moved. */

@@ -119,3 +119,18 @@ export const doers = ['undecided', 'own', 'trade'] as const
 export const bagStates = ['stored', 'fitted', 'lost'] as const
 
 export const bookingStates = ['asked', 'booked', 'came', 'cancelled'] as const
+
+export const months = [
+  'jan',
+  'feb',
+  'mar',
+  'apr',
+  'may',
+  'jun',
+  'jul',
+  'aug',
+  'sep',
+  'oct',
+  'nov',
+  'dec',
+] as const

@@ -6,7 +6,7 @@ import { zoneClock } from '../time/zone'
 import { haulOutOf, holdsLaunch } from './haulOutOf'
 import { withHullNeeds } from './hullNeed'
 import { arcsOf, plannedJobs, stepsByJob } from './network'
-import { haulOutsInTime } from './schedule/sites'
+import { haulOutsInTime } from './schedule/haulOuts'
 
 /** What gates wait for, asked gate by gate. */
 export interface GateNeeds {

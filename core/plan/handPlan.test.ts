@@ -21,6 +21,7 @@ function handRefit() {
     ...hour,
     liftWeekdays: [2, 3, 4, 5, 6],
     liftFrom: '10:00',
+    launchesWithoutYou: true,
   })
   add(rows, 'place', 'berth', { name: 'Berth', kind: 'berth', ...hour })
   add(rows, 'place', 'shed', {
@@ -118,7 +119,12 @@ describe('the plan worked out by hand', () => {
   it('launches on the aimed date, at the first lift', () => {
     expect(plan.status).toBe('feasible')
     expect(plan.gates).toEqual([
-      { gateId: 'launch', at: at('05-06T10:00'), binding: { kind: 'aim', haulOutId: 'haul' } },
+      {
+        gateId: 'launch',
+        at: at('05-06T10:00'),
+        readyAt: at('05-01T13:00'),
+        binding: { kind: 'aim', haulOutId: 'haul' },
+      },
     ])
   })
 

@@ -2,7 +2,7 @@ import type { Job, Step } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import { dayNumber } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
-import type { Ashore } from './schedule/sites'
+import type { Ashore } from './schedule/haulOuts'
 
 /** Civil date a gate is aimed at; null for as soon as possible. A launch takes it from its haul-out. */
 export function gateDate(

@@ -5,7 +5,8 @@ import { dateOf, hourMs, weekdayOf } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { plannedJobs } from './network'
 import { isOpen, plannedHours } from './planned'
-import { haulOutsInTime, makeSites } from './schedule/sites'
+import { makeSites } from './schedule/sites'
+import { haulOutsAsPlanned } from './schedule/haulOuts'
 import type { Sites } from './schedule/sites'
 
 /** A week's person-hours: what the plan puts there, and what its people have. */
@@ -28,12 +29,7 @@ export function hoursByWeek(
   weeks: number,
 ): HoursReview {
   const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
-  const launchAt = new Map(plan.launches.map((one) => [one.haulOutId, one.at]))
-  const ashore = haulOutsInTime(rows, clock).map((one) => ({
-    ...one,
-    launchAt: launchAt.get(one.haulOut.id) ?? one.launchAt,
-  }))
-  const sites = makeSites(rows, clock, ashore)
+  const sites = makeSites(rows, clock, haulOutsAsPlanned(rows, plan, clock))
   const today = clock.dayOf(plan.now)
   const firstMonday = today - weekdayOf(today) + 1
   const planned = new Map<number, number>()

@@ -1,15 +1,19 @@
 import { createRandom } from '../random'
 import type { Random } from '../random'
 import type { RefitRows } from '../model/refit'
-import { finishPlan, layPass, prepare } from './makePlan'
-import type { Planned, Prepared } from './makePlan'
-import { comparePlanCost, planCost } from './planCost'
+import type { StoredPlan } from '../model/stored'
+import { finishPlan } from './finishPlan'
+import type { Planned } from './finishPlan'
+import { firstPass, lay } from './makePlan'
+import type { Laid } from './makePlan'
+import { comparePlanCost, isWorthChanging } from './planCost'
 import type { PlanCost } from './planCost'
+import { prepare } from './prepare'
+import type { Prepared } from './prepare'
 import { Breeding } from './schedule/kernel/breed'
 import { compileProblem } from './schedule/kernel/compiled'
 import type { Plan } from './schedule/kernel/problem'
 import { onKernel } from './schedule/onKernel'
-import type { Pass } from './schedule/refitPass'
 
 export interface PlanEffort {
   readonly seed: number
@@ -33,50 +37,55 @@ export const usualIterations = (openSteps: number): number =>
 /**
  * The best plan found: the first pass, then orders bred by the kernel and orders near the best one,
  * each read back by a full pass, so that whatever is given out holds every rule. Never worse than
- * `makePlan`; deterministic for a seed and a number of iterations.
+ * `makePlan`; deterministic for a seed and a number of iterations. With the plan accepted before, its sequence is
+ * kept unless what was found is worth the change.
  */
-export function bestPlan(rows: RefitRows, now: number, effort: PlanEffort): Planned {
-  return new Improving(prepare(rows, now), effort).run()
+export function bestPlan(
+  rows: RefitRows,
+  now: number,
+  effort: PlanEffort,
+  accepted: StoredPlan | null = null,
+): Planned {
+  const prepared = prepare(rows, now)
+  return finishPlan(prepared, bestPass(prepared, effort, accepted).pass)
+}
+
+/** The pass of the best plan, with what it costs. */
+export function bestPass(
+  prepared: Prepared,
+  effort: PlanEffort,
+  accepted: StoredPlan | null = null,
+): Laid {
+  const first = firstPass(prepared, accepted)
+  const best = new Improving(prepared, first, effort).run()
+  return accepted !== null && !isWorthChanging(first.cost, best.cost) ? first : best
 }
 
 class Improving {
   private readonly random: Random
-  private best: { pass: Pass; planned: Planned; cost: PlanCost }
   private tried = 0
 
   constructor(
     private readonly prepared: Prepared,
+    private best: Laid,
     private readonly effort: PlanEffort,
   ) {
     this.random = createRandom(effort.seed)
-    this.best = this.weigh(layPass(prepared))
   }
 
-  run(): Planned {
-    // A plan with gaps is shown as it is: an order cannot mend what is impossible.
-    if (this.best.planned.plan.status !== 'feasible') return this.best.planned
+  run(): Laid {
     this.onKernel()
     while (!this.over) this.tryNear()
-    return this.best.planned
+    return this.best
   }
 
   private get over(): boolean {
     return this.tried >= this.effort.iterations || this.effort.stop()
   }
 
-  private weigh(pass: Pass) {
-    const planned = finishPlan(this.prepared, pass)
-    return {
-      pass,
-      planned,
-      cost: planCost(this.prepared.rows, planned.plan, this.prepared.compiled.clock),
-    }
-  }
-
-  private tryOrder(orderOf: (stepId: string) => number): void {
+  private tryOrder(placeOf: (stepId: string) => number): void {
     this.tried++
-    const candidate = this.weigh(layPass(this.prepared, orderOf))
-    if (candidate.planned.plan.status !== 'feasible') return
+    const candidate = lay(this.prepared, { placeOf })
     if (comparePlanCost(candidate.cost, this.best.cost) >= 0) return
     this.best = candidate
     this.effort.better?.(this.tried, candidate.cost)

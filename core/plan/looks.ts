@@ -6,6 +6,7 @@ import { sayFullDate } from '../time/say'
 import { formatTemp } from '../units/quantity'
 import { meanAirC } from './planned'
 import { forecastMs } from './weatherAllowance'
+import { isUnconfirmed, slingMs } from './schedule/haulOuts'
 import type { OpenStep, OpenWork } from './schedule/openWork'
 import type { Pass } from './schedule/refitPass'
 
@@ -76,4 +77,16 @@ export function comeForLaunch(compiled: OpenWork, pass: Pass): Remark[] {
       },
     ]
   })
+}
+
+/** Lift-outs whose day is over and of which nobody said that they happened. */
+export function unconfirmedLifts({ clock, now }: OpenWork, pass: Pass): Remark[] {
+  return pass.ashore
+    .filter((one) => isUnconfirmed(one.haulOut, now, clock))
+    .map(({ haulOut, from }) => ({
+      kind: 'liftOut',
+      message: `Was she lifted out for ${haulOut.name} on ${sayFullDate(haulOut.liftOutBooked ?? haulOut.liftOutAimed)}? Nobody said so. Until somebody does, it is planned as if she came out on ${sayFullDate(clock.dateOf(from - slingMs))}.`,
+      jobIds: [],
+      stepIds: [],
+    }))
 }

@@ -65,9 +65,10 @@ function arcsInside(steps: readonly Step[]): StepArc[] {
 }
 
 /**
- * Arcs between the live steps of planned jobs: list order inside a job, last rank to first rank
- * along links. A link through a job without steps reaches on to what follows that job. Steps after the
- * gate follow what stands before them in the list, and nothing waits for them but their like.
+ * Arcs between the live steps of planned jobs: list order inside a job; along links from the step they name, else the
+ * last rank, to the step they name, else the first rank with something still to do. A link through a job without
+ * steps reaches on to what follows that job. Steps after the gate follow what stands before them in the list, and
+ * nothing waits for them but their like.
  */
 export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): StepArc[] {
   const steps = stepsByJob(rows)
@@ -77,12 +78,24 @@ export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): StepArc[
       return [jobId, ranksOf(held.length > 0 ? held : list)]
     }),
   )
+  const named = (jobId: string, stepId: string | null) =>
+    (steps.get(jobId) ?? []).filter((step) => step.id === stepId)
+  const endsOf = (jobId: string, link: Link): readonly Step[] => {
+    const own = link.fromJobId === jobId ? named(jobId, link.fromStepId) : []
+    return own.length > 0 ? own : (ranks.get(jobId)?.at(-1) ?? [])
+  }
+  const beginsOf = (link: Link): readonly Step[] => {
+    const own = named(link.toJobId, link.toStepId)
+    if (own.length > 0) return own
+    const all = ranks.get(link.toJobId) ?? []
+    return all.find((rank) => rank.some((step) => step.state !== 'done')) ?? all[0] ?? []
+  }
   const arcs: StepArc[] = [...steps.values()].flatMap(arcsInside)
   const linksFrom = groupBy(rows.link, (link) => link.fromJobId)
-  for (const [jobId, list] of ranks)
+  for (const jobId of ranks.keys())
     for (const link of reach(jobId, linksFrom, ranks))
-      for (const from of list.at(-1) ?? [])
-        for (const to of ranks.get(link.toJobId)?.[0] ?? [])
+      for (const from of endsOf(jobId, link))
+        for (const to of beginsOf(link))
           arcs.push({
             from: from.id,
             to: to.id,

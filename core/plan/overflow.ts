@@ -8,8 +8,8 @@ import { sayFullDate } from '../time/say'
 import { haulOutOf, holdsLaunch } from './haulOutOf'
 import { plannedJobs, stepsByJob } from './network'
 import { isOpen, plannedHours } from './planned'
-import { haulOutsInTime } from './schedule/sites'
-import type { Ashore } from './schedule/sites'
+import { haulOutsInTime } from './schedule/haulOuts'
+import type { Ashore } from './schedule/haulOuts'
 
 /** Jobs tried one by one on the way back into a haul-out, at most. */
 const mostTriedBack = 24

@@ -1,14 +1,19 @@
-import type { StoredPlan } from '../model/stored'
-import type { RefitRows } from '../model/refit'
 import { dayMs } from '../time/civil'
-import type { ZoneClock } from '../time/zone'
+import { laidGates } from './finishPlan'
 import { gateDeadline } from './haulOutOf'
-import { haulOutsInTime } from './schedule/sites'
+import type { Prepared } from './prepare'
+import { priorityFactors } from './priority'
+import type { Pass } from './schedule/refitPass'
 
-/** What a plan is weighed by, in order: days late, cost of lying ashore, last finish, person-days of travel. */
+/**
+ * What a plan is weighed by, in order: steps without a place, days late, cost of lying ashore, job finishes by their
+ * weight, last finish, person-days of travel.
+ */
 export type PlanCost = readonly [
+  unplaced: number,
   daysLate: number,
   ashoreMinor: number,
+  weightedDays: number,
   finish: number,
   trips: number,
 ]
@@ -16,37 +21,59 @@ export type PlanCost = readonly [
 /** A late launch weighs as much as so many other gates. */
 const launchWeight = 3
 
-/** What a plan costs; smaller is better, the first difference decides. */
-export function planCost(rows: RefitRows, plan: StoredPlan, clock: ZoneClock): PlanCost {
+/** A plan is not changed for less than this share of its weighted finishes. */
+const leastGain = 0.02
+
+/** What a pass costs; smaller is better, the first difference decides. Gates count even where they cannot be dated. */
+export function planCost({ rows, compiled, ranked }: Prepared, pass: Pass): PlanCost {
+  const { clock, now, activities } = compiled
   const gates = new Map(rows.gate.map((gate) => [gate.id, gate]))
   let daysLate = 0
-  for (const planned of plan.gates) {
-    const gate = gates.get(planned.gateId)
-    const by = gate ? gateDeadline(rows, gate, clock) : null
-    if (!gate || by === null || planned.at < by) continue
-    const days = clock.dayOf(planned.at) - clock.dayOf(by) + 1
+  for (const laid of laidGates(compiled, pass)) {
+    const gate = gates.get(laid.gateId)
+    const by = gate ? gateDeadline(compiled.rows, gate, clock) : null
+    if (!gate || by === null || laid.at < by) continue
+    const days = clock.dayOf(laid.at) - clock.dayOf(by) + 1
     daysLate += days * (gate.kind === 'launch' ? launchWeight : 1)
   }
-  const launchAt = new Map(plan.gates.map((one) => [gates.get(one.gateId)?.haulOutId, one.at]))
+  const launched = new Set(pass.launches.map((one) => one.haulOutId))
   let ashoreMinor = 0
-  for (const { haulOut, from, launchAt: launched } of haulOutsInTime(rows, clock)) {
-    const until = launched === Infinity ? launchAt.get(haulOut.id) : undefined
+  for (const { haulOut, from, launchAt } of pass.ashore) {
+    if (!launched.has(haulOut.id)) continue
     const tariff =
       rows.yardTariff.find((one) => one.placeId === haulOut.placeId) ?? rows.yardTariff[0]
     // Without a price, a day ashore still counts as one.
-    if (until !== undefined)
-      ashoreMinor += Math.round(
-        ((until - Math.max(from, plan.now)) / dayMs) * (tariff?.perDayMinor ?? 1),
-      )
+    ashoreMinor += Math.round(
+      ((launchAt - Math.max(from, now)) / dayMs) * (tariff?.perDayMinor ?? 1),
+    )
   }
   const days = new Set<string>()
-  let finish = plan.now
-  for (const one of plan.placements) {
+  const finishOf = new Map<string, number>()
+  let finish = now
+  for (const one of pass.placements.values()) {
     finish = Math.max(finish, one.readyAt)
+    const activity = activities.get(one.stepId)
+    if (activity && !activity.step.afterGate) {
+      const jobId = activity.job.id
+      finishOf.set(jobId, Math.max(finishOf.get(jobId) ?? 0, one.segments.at(-1)?.[1] ?? 0))
+    }
     for (const person of one.personIds)
       for (const [from] of one.segments) days.add(`${person} ${clock.dayOf(from)}`)
   }
-  return [daysLate, ashoreMinor, finish, days.size]
+  let weightedDays = 0
+  for (const { job, basis } of ranked) {
+    const { purpose, severity, spreading } = priorityFactors(basis)
+    const at = finishOf.get(job.id)
+    if (at !== undefined) weightedDays += (purpose * severity * spreading * (at - now)) / dayMs
+  }
+  return [
+    activities.size - pass.placements.size,
+    daysLate,
+    ashoreMinor,
+    Math.round(weightedDays),
+    finish,
+    days.size,
+  ]
 }
 
 /** Negative when `a` is better. */
@@ -56,4 +83,13 @@ export function comparePlanCost(a: PlanCost, b: PlanCost): number {
     if (difference !== 0) return difference
   }
   return 0
+}
+
+/** True when a plan is enough better than the one people know to move their work for it. */
+export function isWorthChanging(known: PlanCost, other: PlanCost): boolean {
+  for (const at of [0, 1, 2] as const) {
+    const difference = other[at] - known[at]
+    if (difference !== 0) return difference < 0
+  }
+  return other[3] < known[3] * (1 - leastGain)
 }

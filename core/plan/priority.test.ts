@@ -92,6 +92,7 @@ describe('priority', () => {
       earliestFinish: finish,
       latestStart: 0,
       latestFinish: latest,
+      dueStart: 0,
     })
     const bounds = new Map([
       ['bore', bound(day, 3 * day)],

@@ -57,27 +57,27 @@ describe('the water', () => {
   it('goes by the launch that was, the one planned, and the one aimed at', () => {
     const rows = emptyRefit()
     add(rows, 'place', 'yard', { name: 'Yard', kind: 'yard', liftFrom: '08:00' })
-    for (const [id, launchActual] of [
-      ['was', '2027-04-10'],
-      ['planned', null],
-      ['aimed', null],
+    for (const [id, liftOutAimed, launchActual] of [
+      ['was', '2027-04-01', '2027-04-10'],
+      ['planned', '2027-04-12', null],
+      ['aimed', '2027-05-06', null],
     ] as const)
       add(rows, 'haulOut', id, {
         name: id,
         placeId: 'yard',
-        liftOutAimed: '2027-04-01',
+        liftOutAimed,
         launchAimed: '2027-05-20',
         launchActual,
       })
     const plan = makePlan(rows, at(3, 5)).plan
     const dated = {
       ...plan,
-      launches: ['was', 'planned'].map((haulOutId) => ({ haulOutId, at: at(4, 3, 9) })),
+      launches: [{ haulOutId: 'planned', from: at(3, 13, 11), at: at(4, 3, 9) }],
     }
     expect(ashoreSpans(rows, dated, zoneClock('UTC'))).toEqual([
-      { from: at(3, 1, 8), to: at(3, 10, 10) },
-      { from: at(3, 1, 8), to: at(4, 3, 9) },
-      { from: at(3, 1, 8), to: at(4, 20, 10) },
+      { from: at(3, 1, 8), to: at(3, 10, 8) },
+      { from: at(3, 13, 8), to: at(4, 3, 9) },
+      { from: at(4, 6, 8), to: at(4, 20, 10) },
     ])
   })
 })

@@ -1,5 +1,5 @@
 import { gateDate } from '../plan/haulOutOf'
-import { ashoreFrom, slingMs } from '../plan/schedule/sites'
+import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { dayNumber } from '../time/civil'
@@ -22,14 +22,11 @@ export function ashoreSpans(
   plan: StoredPlan | null,
   clock: ZoneClock,
 ): AshoreSpan[] {
-  return rows.haulOut.map((haul) => {
-    const yard = rows.place.find((one) => one.id === haul.placeId) ?? null
-    const planned = plan?.launches.find((one) => one.haulOutId === haul.id)?.at
-    const aimed = gateDate(rows, { kind: 'launch', haulOutId: haul.id, on: null }) as string
-    const dated = clock.at(dayNumber(haul.launchActual ?? aimed), launchMinutes)
+  return haulOutsAsPlanned(rows, plan, clock).map(({ haulOut, from, launchAt }) => {
+    const aimed = gateDate(rows, { kind: 'launch', haulOutId: haulOut.id, on: null }) as string
     return {
-      from: ashoreFrom(haul, yard, clock) - slingMs,
-      to: haul.launchActual ? dated : (planned ?? dated),
+      from: from - slingMs,
+      to: launchAt === Infinity ? clock.at(dayNumber(aimed), launchMinutes) : launchAt,
     }
   })
 }

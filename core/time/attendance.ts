@@ -1,6 +1,7 @@
 import type { Row } from '../model/entities'
-import { dayNumber, minutesOf, weekdayOf } from './civil'
-import { joined } from './intervals'
+import { groupBy } from '../model/refit'
+import { dateOf, dayNumber, minutesOf, weekdayOf } from './civil'
+import { joined, without } from './intervals'
 import type { Interval } from './intervals'
 
 /** The hours a person gives on each day, from weekly slots and dated exceptions. */
@@ -19,15 +20,18 @@ const none: readonly Interval[] = []
 const weekOf = (day: number): number => Math.floor((day + 3) / 7)
 
 /**
- * Attendance of one person. "Cannot come" takes the whole day away; an extra day adds its hours to
- * what the week gives.
+ * Attendance of one person. An extra day adds its hours to what the week gives; "cannot come" takes the whole day
+ * away, or its hours.
  */
 export function attendanceOf(
   slots: readonly Row<'weekSlot'>[],
   exceptions: readonly Row<'personDay'>[],
 ): Attendance {
-  const away = new Set(
-    exceptions.filter((day) => day.kind === 'cannotCome').map((day) => dayNumber(day.on)),
+  const absences = exceptions.filter((day) => day.kind === 'cannotCome')
+  const away = new Set(absences.filter((day) => day.wholeDay).map((day) => dayNumber(day.on)))
+  const partly = groupBy(
+    absences.filter((day) => !day.wholeDay),
+    (day) => day.on,
   )
   const extra = exceptions
     .filter((day) => day.kind === 'extraDay')
@@ -50,7 +54,11 @@ export function attendanceOf(
       if (away.has(day)) return none
       const spans = weekly.filter((slot) => holds(slot, day)).map((slot) => slot.span)
       for (const one of extra) if (one.day === day) spans.push(one.span)
-      return spans.length === 0 ? none : joined(spans)
+      if (spans.length === 0) return none
+      let left: readonly Interval[] = joined(spans)
+      for (const one of partly.get(dateOf(day)) ?? [])
+        left = without(left, minutesOf(one.from), minutesOf(one.to))
+      return left
     },
   }
 }

@@ -4,7 +4,8 @@ import type { Placement } from '../model/stored'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
 import { curingDuring } from './curing'
-import { ashoreOn, haulOutsAsPlanned, placeOn } from './placeOn'
+import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
+import { ashoreOn, placeOn } from './placeOn'
 
 const clock = zoneClock('UTC')
 const at = (text: string) => Date.parse(`2027-${text}:00Z`)
@@ -81,8 +82,8 @@ describe('where she lies', () => {
     launchAimed: '2027-05-20',
   })
   const launches = [
-    { haulOutId: 'past', at: at('06-01T09:00') },
-    { haulOutId: 'now', at: at('05-22T10:00') },
+    { haulOutId: 'past', from: at('01-01T00:00'), at: at('06-01T09:00') },
+    { haulOutId: 'now', from: at('04-10T12:00'), at: at('05-22T10:00') },
   ]
   const plan = { launches }
 

@@ -11,7 +11,8 @@ import { hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import type { Curing } from './curing'
 import type { DayFrame } from './dayLine'
-import { ashoreOn, haulOutsAsPlanned } from './placeOn'
+import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
+import { ashoreOn } from './placeOn'
 
 export interface Offered {
   readonly step: Step

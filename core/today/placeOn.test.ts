@@ -15,7 +15,9 @@ it('people go to the yard from lift-out to launch, seen at dawn, and to the bert
     launchAimed: '2027-05-01',
   })
   const clock = zoneClock('UTC')
-  const launches = [{ haulOutId: 'spring', at: Date.UTC(2027, 4, 5, 9) }]
+  const launches = [
+    { haulOutId: 'spring', from: Date.UTC(2027, 3, 10, 12), at: Date.UTC(2027, 4, 5, 9) },
+  ]
   const at = (on: string, need: 'boat' | 'shed' | 'away' = 'boat', plan = { launches }) =>
     placeOn(rows, plan, on, need, clock)?.id ?? null
   // On the day of the lift-out she still lies at the berth as the day begins; on launch day in the yard.

@@ -4,21 +4,8 @@ import type { StoredPlan } from '../model/stored'
 import type { PlaceNeed } from '../model/words'
 import { dayNumber } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
-import { haulOutsInTime, slingMs } from '../plan/schedule/sites'
-import type { Ashore } from '../plan/schedule/sites'
-
-/** Haul-outs in time order, with launches as planned where they have not happened. */
-export function haulOutsAsPlanned(
-  rows: RefitRows,
-  plan: Pick<StoredPlan, 'launches'> | null,
-  clock: ZoneClock,
-): Ashore[] {
-  const planned = new Map(plan?.launches.map((one) => [one.haulOutId, one.at]) ?? [])
-  return haulOutsInTime(rows, clock).map((one) => ({
-    ...one,
-    launchAt: one.launchAt === Infinity ? (planned.get(one.haulOut.id) ?? Infinity) : one.launchAt,
-  }))
-}
+import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
+import type { Ashore } from '../plan/schedule/haulOuts'
 
 /** The haul-out she stands ashore in as a date begins; null: she is afloat. */
 export function ashoreOn(ashore: readonly Ashore[], on: string, clock: ZoneClock): Ashore | null {

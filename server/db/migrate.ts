@@ -3,6 +3,7 @@ import type { Sequelize } from 'sequelize'
 import { Umzug } from 'umzug'
 import { log } from '../services/log'
 import { copyDatabase } from './copyDatabase'
+import { statements as acceptablePlan } from './migrations/acceptablePlan'
 import { statements } from './migrations/first'
 import { statements as alongTheBoat } from './migrations/alongTheBoat'
 import { statements as recipesAndBags } from './migrations/recipesAndBags'
@@ -15,6 +16,7 @@ const migrations = [
   { name: '0003-truthful-plan', statements: truthfulPlan },
   { name: '0004-solid-store', statements: solidStore },
   { name: '0005-along-the-boat', statements: alongTheBoat },
+  { name: '0006-acceptable-plan', statements: acceptablePlan },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

@@ -52,6 +52,8 @@ const trouble = Joi.object({
   jobIds: ids.required(),
   stepIds: ids.required(),
 })
+const byRow = (value: Joi.Schema) => Joi.object().pattern(/^[\w-]{1,64}$/, value)
+
 const plan = Joi.object({
   status: Joi.string().valid('feasible', 'infeasible', 'unknown').required(),
   now: instant.required(),
@@ -72,25 +74,32 @@ const plan = Joi.object({
     )
     .max(10_000)
     .required(),
+  urgencies: byRow(Joi.string().max(300)).required(),
   gates: Joi.array()
     .items(
       Joi.object({
         gateId: idSchema.required(),
         at: instant.required(),
+        readyAt: instant.required(),
         binding: binding.required(),
       }),
     )
     .max(1000)
     .required(),
   launches: Joi.array()
-    .items(Joi.object({ haulOutId: idSchema.required(), at: instant.required() }))
+    .items(
+      Joi.object({
+        haulOutId: idSchema.required(),
+        from: instant.required(),
+        at: instant.required(),
+      }),
+    )
     .max(1000)
     .required(),
   reasons: Joi.array().items(trouble).max(20_000).required(),
   warnings: Joi.array().items(trouble).max(20_000).required(),
 })
 
-const byRow = (value: Joi.Schema) => Joi.object().pattern(/^[\w-]{1,64}$/, value)
 const figures = Joi.object({
   earnedIn: finite.required(),
   hoursOpen: finite.required(),

@@ -3,6 +3,7 @@ import type { HaulOut, Place, Step } from '../../core/model/entities'
 import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import { hhmm, hour, instantOf } from './wallClock'
+import type { Wall } from './wallClock'
 
 const slings = 3 * hour
 
@@ -33,17 +34,20 @@ export interface Haul {
 }
 
 export function haulOuts(rows: RefitRows, plan: StoredPlan, zone: string): Haul[] {
-  const planned = new Map(plan.launches.map((one) => [one.haulOutId, one.at]))
+  const planned = new Map(plan.launches.map((one) => [one.haulOutId, one]))
   return rows.haulOut
     .map((row) => {
       const yard =
         rows.place.find((place) => place.id === row.placeId) ??
         rows.place.find((place) => place.kind === 'yard')
       const lift = hhmm(yard?.liftFrom ?? '09:00')
-      const out = instantOf(row.liftOutActual ?? row.liftOutBooked ?? row.liftOutAimed, lift, zone)
+      const dated = row.liftOutActual ?? row.liftOutBooked ?? row.liftOutAimed
+      // When she really comes out is the plan's to say, and `liftOuts` judges it.
+      const said = planned.get(row.id)?.from
+      const out = said === undefined ? instantOf(dated, lift, zone) : said - slings
       const launch = row.launchActual
         ? instantOf(row.launchActual, lift, zone)
-        : (planned.get(row.id) ?? Infinity)
+        : (planned.get(row.id)?.at ?? Infinity)
       return { row, yard, out, launch }
     })
     .sort((a, b) => a.out - b.out)
@@ -73,5 +77,30 @@ export function hull(
     )
     if (step.placeNeed === 'boat' && !nobody && hangs) return ['has people aboard while she hangs']
     return []
+  })
+}
+
+/** She comes out on her date; on the first lift from now where that is past and unconfirmed; never before she was let go. */
+export function liftOuts(
+  hauls: readonly Haul[],
+  plan: StoredPlan,
+  zone: string,
+  wall: (at: number) => Wall,
+): string[] {
+  return hauls.flatMap((haul, index) => {
+    const { row, yard, out, launch } = haul
+    if (row.launchActual !== null || launch === Infinity) return []
+    const lift = hhmm(yard?.liftFrom ?? '09:00')
+    const dated = row.liftOutActual ?? row.liftOutBooked ?? row.liftOutAimed
+    const goneBy = row.liftOutActual === null && dated < wall(plan.now).date
+    const floor = Math.max(
+      goneBy ? plan.now : instantOf(dated, lift, zone),
+      row.liftOutActual === null ? (hauls[index - 1]?.launch ?? -Infinity) + slings : -Infinity,
+    )
+    const faults: string[] = []
+    if (out < floor) faults.push(`${row.name}: lifted out before she can be`)
+    if (out > floor + 8 * 24 * hour) faults.push(`${row.name}: lifted out days after she could be`)
+    if (launch < out + slings) faults.push(`${row.name}: launched before she is out`)
+    return faults
   })
 }

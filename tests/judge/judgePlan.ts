@@ -5,7 +5,7 @@
 import type { Step } from '../../core/model/entities'
 import type { StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
-import { haulOuts, hull, hullsByPlace } from './hulls'
+import { haulOuts, hull, hullsByPlace, liftOuts } from './hulls'
 import { launches } from './launches'
 import { bonds, sequence, togetherness } from './order'
 import { pauses } from './pauses'
@@ -47,6 +47,7 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
   faults.push(...togetherness(plan, stepOf, wall))
   faults.push(...sequence(rows, placed, stepOf))
   faults.push(...bonds(rows, placed, stepOf))
+  faults.push(...liftOuts(hauls, plan, zone, wall))
   faults.push(...launches(rows, plan, placed, open, jobOf, hauls, wall))
   const excused = new Set(plan.reasons.flatMap((reason) => reason.stepIds))
   if (plan.reasons.length === 0)

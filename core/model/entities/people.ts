@@ -39,6 +39,8 @@ export const personDay = kind(
     personId: ref('Person', 'person', { onDelete: 'goes' }),
     on: date('Date'),
     kind: choice('Kind', ['cannotCome', 'extraDay']),
+    /** For an absence: all day, whatever the hours say. */
+    wholeDay: flag('All day', true),
     from: clockTime('From', '08:30'),
     to: clockTime('To', '17:00'),
     reason: note('Reason', 200),

@@ -1,5 +1,5 @@
 /** Places where work is done and what they ask for. */
-import { choice, clockTime, integer, ref, text, record } from '../field'
+import { choice, clockTime, flag, integer, ref, text, record } from '../field'
 import { kind } from '../kind'
 
 export const place = kind(
@@ -14,6 +14,8 @@ export const place = kind(
     /** Weekdays on which the yard lifts, 1 Monday to 7 Sunday; empty when it is not a yard. */
     liftWeekdays: record<number[]>('Lift days', []),
     liftFrom: clockTime('First lift', '09:00'),
+    /** False: a launch goes to a day on which somebody of the boat is there. */
+    launchesWithoutYou: flag('The yard launches her without you', false),
   },
   { planInput: true },
 )

@@ -2,6 +2,7 @@
 import {
   byServer,
   choice,
+  choices,
   date,
   flag,
   fresh,
@@ -112,6 +113,9 @@ export const step = kind(
     ),
     productId: maybe(ref('Product', 'product')),
     notBefore: maybe(date('Not before')),
+    notAfter: maybe(date('Not after')),
+    /** Months in which it may be done; none: any. */
+    months: choices('Only in', words.months),
     caution: note('Caution', 1000),
     /** Kind of work that may take a licensed person; null: none. */
     licensedKind: maybe(choice('Licensed work', words.licensedKinds, undefined, said.licensed)),
@@ -136,12 +140,16 @@ export const step = kind(
   { planInput: true },
 )
 
-/** The last step of one job comes before the first step of the other. */
+/** One job comes before another: its last step, or the named one, before the first that is open, or the named one. */
 export const link = kind(
   'link',
   {
     fromJobId: ref('First', 'job', { onDelete: 'goes' }),
     toJobId: ref('Then', 'job', { onDelete: 'goes' }),
+    /** Null: the whole of the first job. */
+    fromStepId: maybe(ref('Once this step is done', 'step')),
+    /** Null: all of the second job that is still to be done. */
+    toStepId: maybe(ref('This step may begin', 'step')),
     minWaitHours: real('At least hours between', { min: 0, max: 20_000, unit: 'hRound' }, 0),
     maxWaitHours: maybe(real('At most hours between', { min: 0, max: 20_000, unit: 'hRound' })),
   },

@@ -26,6 +26,13 @@ function linkRule(row: Row<'link'>, { rows, once }: RuleContext): RuleProblem[] 
   const pairs = once('linkPairs', () => groupBy(rows.link, pairOf))
   if ((pairs.get(pairOf(row)) ?? []).some((other) => other.id !== row.id))
     return when(true, 'toJobId', 'That link is there already.')
+  const stepJob = once('stepJobs', () => new Map(rows.step.map((one) => [one.id, one.jobId])))
+  for (const [stepId, jobId, field] of [
+    [row.fromStepId, row.fromJobId, 'fromStepId'],
+    [row.toStepId, row.toJobId, 'toStepId'],
+  ] as const)
+    if (stepId !== null && stepJob.has(stepId) && stepJob.get(stepId) !== jobId)
+      return when(true, field, 'That step belongs to another job. Pick a step of this one.')
   const cycle = once('linkCycle', () => findCycle(rows.link))
   const at = cycle?.indexOf(row.fromJobId) ?? -1
   if (cycle && at >= 0 && cycle[(at + 1) % cycle.length] === row.toJobId)
@@ -48,6 +55,11 @@ export const workRules: Rules = {
       row.hoursHigh !== null && row.hoursHigh < row.hoursLikely,
       'hoursHigh',
       'High hours are under the likely ones.',
+    ),
+    ...when(
+      row.notBefore !== null && row.notAfter !== null && row.notAfter < row.notBefore,
+      'notAfter',
+      'The last day is before the first one.',
     ),
     ...when(
       row.crewMax < row.crewMin,

@@ -2,8 +2,10 @@ import type { RefitRows } from '../../model/refit'
 import type { ZoneClock } from '../../time/zone'
 import { hoursByClass } from './openHours'
 import type { HoursByClass } from './openHours'
-import { haulOutsInTime, makeSites, siteHours } from './sites'
-import type { Ashore, SiteHours, Sites } from './sites'
+import { makeSites, siteHours } from './sites'
+import { haulOutsInTime } from './haulOuts'
+import type { SiteHours, Sites } from './sites'
+import type { Ashore } from './haulOuts'
 
 /** When people can be where, and where she lies: rests on people, places, haul-outs and days, on no job. */
 export interface Calendars {
@@ -14,8 +16,8 @@ export interface Calendars {
   readonly classHours: (ashore: readonly Ashore[]) => HoursByClass
 }
 
-export function calendarsOf(rows: RefitRows, clock: ZoneClock): Calendars {
-  const ashore = haulOutsInTime(rows, clock)
+export function calendarsOf(rows: RefitRows, clock: ZoneClock, now: number): Calendars {
+  const ashore = haulOutsInTime(rows, clock, now)
   const hours = siteHours(rows, clock)
   return {
     ashore,
@@ -35,7 +37,7 @@ function rememberedHours(
 ): (ashore: readonly Ashore[]) => HoursByClass {
   const known = new Map<string, HoursByClass>()
   return (ashore) => {
-    const key = ashore.map((one) => one.launchAt).join(' ')
+    const key = ashore.map((one) => `${one.from} ${one.launchAt}`).join(' ')
     let found = known.get(key)
     if (!found) {
       if (known.size >= mostKept) known.clear()

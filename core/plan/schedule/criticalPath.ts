@@ -4,12 +4,13 @@ import { weatherAllowance } from '../weatherAllowance'
 import { durationMs, waitOver } from './openWork'
 import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
-import { launchDay, liftOn } from './launchDay'
+import { launchDay } from './launchDay'
 import { workBackward, workForward } from './openHours'
 import { isInSlings } from './phases'
 import type { Phase } from './phases'
-import type { Ashore } from './sites'
-import { slingMs } from './sites'
+import type { Ashore } from './haulOuts'
+import type { Interval } from '../../time/intervals'
+import { keepApart, liftOn, slingMs } from './haulOuts'
 
 /** Earliest and latest of a step when nobody is ever busy, UTC ms. */
 export interface Bounds {
@@ -18,6 +19,8 @@ export interface Bounds {
   /** Infinity: no gate waits for it. */
   readonly latestStart: number
   readonly latestFinish: number
+  /** The latest start, or for what follows a launch afloat the start with which it is done the day after. */
+  readonly dueStart: number
 }
 
 /** Days its end can slip without moving its nearest gate: whole days, never negative; null: no gate. */
@@ -26,15 +29,35 @@ export const slackDays = (bounds: Bounds): number | null =>
     ? null
     : Math.max(0, Math.floor((bounds.latestFinish - bounds.earliestFinish) / dayMs))
 
-/** Calendar-aware critical path without capacity limits, with each step's least crew. */
-export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<string, Bounds> {
+/** How many people a step is reckoned with. */
+type CrewSize = (activity: OpenStep) => number
+
+interface Earliest {
+  readonly start: number
+  readonly finish: number
+  readonly ready: number
+}
+
+/** Everything as early as it can be when nobody is ever busy, launches among it. */
+interface Forward {
+  readonly earliest: ReadonlyMap<string, Earliest>
+  readonly ashore: readonly Ashore[]
+  readonly windowsOf: (activity: OpenStep) => readonly Interval[]
+}
+
+const allowanceMs = (activity: OpenStep, at: number, compiled: OpenWork): number =>
+  activity.startsSpell
+    ? (weatherAllowance(activity.step, at, compiled.rows, compiled.now)?.ms ?? 0)
+    : 0
+
+function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSize): Forward {
   // Launches are placed while walking; the compiled ones stay as they are.
   const ashore = compiled.ashore.map((one) => ({ ...one }))
   const own = new Map(ashore.map((one) => [one.haulOut.id, one]))
   const hours = compiled.classHours(compiled.ashore)
   const windowsOf = (activity: OpenStep) =>
     hullWindows(withOwn(activity, own), ashore, compiled.rows)
-  const earliest = new Map<string, { start: number; finish: number; ready: number }>()
+  const earliest = new Map<string, Earliest>()
   for (const phase of phases) {
     for (const activity of phase.activities) earliest.set(activity.step.id, forward(activity))
     const launch = phase.launch ? own.get(phase.launch.haulOut.id) : undefined
@@ -50,24 +73,11 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
       ...watched.map((id) => earliest.get(id)?.ready ?? compiled.readyAfterDone.get(id) ?? 0),
     )
     launch.launchAt = launchDay(launch, ready, { kind: 'now' }, compiled.clock).at
+    keepApart(ashore, ashore.indexOf(launch), compiled.clock)
   }
-  const latest = backwardPass()
-  return new Map(
-    [...earliest].map(([id, one]) => {
-      const last = latest.get(id)
-      return [
-        id,
-        {
-          earliestStart: one.start,
-          earliestFinish: one.finish,
-          latestStart: last?.start ?? Infinity,
-          latestFinish: last?.finish ?? Infinity,
-        },
-      ]
-    }),
-  )
+  return { earliest, ashore, windowsOf }
 
-  function forward(activity: OpenStep) {
+  function forward(activity: OpenStep): Earliest {
     const { step } = activity
     let from = compiled.now
     for (const arc of activity.before) {
@@ -75,19 +85,17 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
       if (ready !== undefined) from = Math.max(from, ready + arc.minWaitHours * hourMs)
     }
     for (const release of activity.releases) from = Math.max(from, release.at)
-    from += allowanceMs(activity, from)
+    from += allowanceMs(activity, from, compiled)
     const slings = step.hullNeed === 'slings' ? own.get(activity.ashore?.haulOut.id ?? '') : null
     if (slings && slings.launchAt < Infinity) {
       const start = Math.max(from, slings.launchAt)
-      const finish = start + durationMs(activity, activity.crewMin)
-      return { start, finish, ready: waitOver(step, finish, compiled.rows) }
+      return done(start, start + durationMs(activity, activity.crewMin))
     }
     if (activity.booking) {
       const start = Math.max(from, activity.booking.from)
-      const finish = Math.max(start, activity.booking.to)
-      return { start, finish, ready: waitOver(step, finish, compiled.rows) }
+      return done(start, Math.max(start, activity.booking.to))
     }
-    const work = durationMs(activity, activity.crewMin)
+    const work = durationMs(activity, crew(activity))
     const place =
       work === 0
         ? null
@@ -99,14 +107,62 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
             activity.splittable,
             compiled.clock,
           )
-    const start = place?.start ?? from
-    const finish = place?.finish ?? from
-    return { start, finish, ready: waitOver(step, finish, compiled.rows) }
-  }
+    return done(place?.start ?? from, place?.finish ?? from)
 
-  function allowanceMs(activity: OpenStep, at: number): number {
-    if (!activity.startsSpell) return 0
-    return weatherAllowance(activity.step, at, compiled.rows, compiled.now)?.ms ?? 0
+    function done(start: number, finish: number): Earliest {
+      return { start, finish, ready: waitOver(step, finish, compiled.rows) }
+    }
+  }
+}
+
+/** Launches as early as they can be with the largest crews and nobody busy, UTC ms by haul-out. */
+export function earliestLaunches(
+  compiled: OpenWork,
+  phases: readonly Phase[],
+): ReadonlyMap<string, number> {
+  const largest: CrewSize = (one) => Math.max(1, Math.min(one.crewMax, one.capable.length))
+  const { ashore } = forwardPass(compiled, phases, largest)
+  return new Map(ashore.map((one) => [one.haulOut.id, one.launchAt]))
+}
+
+/** Calendar-aware critical path without capacity limits, with each step's least crew. */
+export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<string, Bounds> {
+  const { earliest, ashore, windowsOf } = forwardPass(compiled, phases, (one) => one.crewMin)
+  const own = new Map(ashore.map((one) => [one.haulOut.id, one]))
+  const hours = compiled.classHours(compiled.ashore)
+  const latest = backwardPass()
+  const due = afterLaunch()
+  return new Map(
+    [...earliest].map(([id, one]) => {
+      const last = latest.get(id)
+      return [
+        id,
+        {
+          earliestStart: one.start,
+          earliestFinish: one.finish,
+          latestStart: last?.start ?? Infinity,
+          latestFinish: last?.finish ?? Infinity,
+          dueStart: Math.min(last?.start ?? Infinity, due.get(id) ?? Infinity),
+        },
+      ]
+    }),
+  )
+
+  /** What is done afloat for a launch is due the day after it, UTC ms by step: no reason to launch earlier. */
+  function afterLaunch(): Map<string, number> {
+    const starts = new Map<string, number>()
+    for (const phase of [...phases].reverse())
+      for (const activity of [...phase.activities].reverse()) {
+        const launch = own.get(activity.ashore?.haulOut.id ?? '')
+        const { step, job } = activity
+        if (step.hullNeed !== 'afloat' || step.afterGate || !launch) continue
+        const gate = compiled.rows.gate.find((one) => one.id === job.gateId)
+        if (gate?.kind !== 'launch') continue
+        let by = compiled.clock.at(compiled.clock.dayOf(launch.launchAt) + 2, 0)
+        for (const arc of activity.after) by = Math.min(by, starts.get(arc.to) ?? Infinity)
+        starts.set(step.id, backward(activity, by).start)
+      }
+    return starts
   }
 
   function backwardPass() {
@@ -124,7 +180,7 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
           if (start !== undefined)
             readyBy = Math.min(
               readyBy,
-              start - arc.minWaitHours * hourMs - (next ? allowanceMs(next, start) : 0),
+              start - arc.minWaitHours * hourMs - (next ? allowanceMs(next, start, compiled) : 0),
             )
         }
         if (readyBy === Infinity) continue

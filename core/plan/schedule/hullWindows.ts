@@ -1,7 +1,7 @@
 import type { RefitRows } from '../../model/refit'
 import type { OpenStep } from './openWork'
-import { slingMs } from './sites'
-import type { Ashore } from './sites'
+import { slingMs } from './haulOuts'
+import type { Ashore } from './haulOuts'
 import type { Interval } from '../../time/intervals'
 
 const always: readonly Interval[] = [[-Infinity, Infinity]]
@@ -54,18 +54,4 @@ export function hullWindows(
     (gate) => gate.id === activity.job.gateId && gate.kind === 'launch',
   )
   return byLaunch && own ? spans.filter(([from]) => from >= own.launchAt) : spans
-}
-
-/** First instant at or after `from` at which the yard lifts, and not before `notBefore`'s day. */
-export function nextLift(
-  from: number,
-  liftWeekdays: readonly number[],
-  liftAt: (day: number) => number,
-  dayOf: (instant: number) => number,
-  weekdayOf: (day: number) => number,
-): number {
-  let day = dayOf(from)
-  while (liftAt(day) < from || (liftWeekdays.length > 0 && !liftWeekdays.includes(weekdayOf(day))))
-    day++
-  return liftAt(day)
 }

@@ -4,7 +4,8 @@ import { sayFullDate } from '../../time/say'
 import type { ZoneClock } from '../../time/zone'
 import type { OpenStep } from './openWork'
 import type { Diary } from './diary'
-import type { Ashore, Sites } from './sites'
+import type { Sites } from './sites'
+import type { Ashore } from './haulOuts'
 import { tickMs } from './tick'
 import type { Interval } from '../../time/intervals'
 
@@ -12,9 +13,14 @@ import type { Interval } from '../../time/intervals'
 const whoCome = (activity: OpenStep, day: number, sites: Sites): number[] =>
   activity.capable.filter((person) => !sites.away(person, day))
 
-/** True when enough people can come on a day for what is done in the slings. */
-export function enoughCome(activity: OpenStep, day: number, sites: Sites): boolean {
-  const people = whoCome(activity, day, sites)
+/** True when enough people can come on a day for what is done in the slings, counting those that `counts`. */
+export function enoughCome(
+  activity: OpenStep,
+  day: number,
+  sites: Sites,
+  counts: (person: number) => boolean = () => true,
+): boolean {
+  const people = whoCome(activity, day, sites).filter(counts)
   return (
     people.length >= activity.crewMin &&
     (activity.wanted === null || people.includes(activity.wanted))

@@ -1,7 +1,7 @@
-import { dayNumber, minutesOf, weekdayOf } from '../../time/civil'
+import { dayMs } from '../../time/civil'
 import type { ZoneClock } from '../../time/zone'
-import { nextLift } from './hullWindows'
-import type { Ashore } from './sites'
+import { liftOn, nextLift } from './haulOuts'
+import type { Ashore } from './haulOuts'
 import type { Binding } from './binding'
 
 /** A launch placed: when, and what holds it. */
@@ -10,15 +10,22 @@ export interface LaunchDay {
   readonly binding: Binding
 }
 
-/** UTC ms of the yard's first lift on a civil date. */
-export const liftOn = (one: Ashore, date: string, clock: ZoneClock): number =>
-  clock.at(dayNumber(date), minutesOf(one.yard?.liftFrom ?? '09:00'))
-
 /** Lift days looked through for one on which the people for the slings can come. */
 const mostTriedDays = 120
+/** A launch waits so long for a lift day on which its people are there anyway; else they come for it. */
+const waitForPeopleMs = 14 * dayMs
+
+/** Asked of a local day: whether those who are wanted at the launch are there in their usual hours, or can come. */
+export interface WhoLaunches {
+  areThere(day: number): boolean
+  canCome(day: number): boolean
+}
+
+const anybody: WhoLaunches = { areThere: () => true, canCome: () => true }
 
 /**
- * The first lift at or after all is ready on which those who watch her in the slings can come. Unless the
+ * The first lift at or after all is ready on which the people for it are there; where none comes within two weeks, the
+ * first on which they can come. Unless the
  * haul-out says as soon as ready, it is not before the booked (else aimed) date. `readyBinding` names the
  * last thing to be ready.
  */
@@ -27,24 +34,26 @@ export function launchDay(
   readyAt: number,
   readyBinding: Binding,
   clock: ZoneClock,
-  canCome: (day: number) => boolean = () => true,
+  who: WhoLaunches = anybody,
 ): LaunchDay {
   const { haulOut, yard } = one
   const aim = liftOn(one, haulOut.launchBooked ?? haulOut.launchAimed, clock)
   const held = haulOut.launchWhen !== 'asReady' && aim > readyAt
-  const liftAt = (day: number) => clock.at(day, minutesOf(yard?.liftFrom ?? '09:00'))
-  const liftFrom = (from: number) =>
-    nextLift(from, yard?.liftWeekdays ?? [], liftAt, clock.dayOf, weekdayOf)
+  const liftFrom = (from: number) => nextLift(from, yard, clock)
   const first = liftFrom(held ? aim : readyAt)
-  let at = first
-  for (let tried = 0; !canCome(clock.dayOf(at)); tried++) {
-    // Nobody ever can: the day stands, and the step says why it cannot be done.
-    if (tried === mostTriedDays) {
-      at = first
-      break
+  const firstOn = (suits: (day: number) => boolean, until: number): number | null => {
+    let lift = first
+    for (let tried = 0; tried < mostTriedDays && lift <= until; tried++) {
+      if (suits(clock.dayOf(lift))) return lift
+      lift = liftFrom(lift + 1)
     }
-    at = liftFrom(at + 1)
+    return null
   }
+  // Nobody ever can: the day stands, and the step says why it cannot be done.
+  const at =
+    firstOn((day) => who.areThere(day), first + waitForPeopleMs) ??
+    firstOn((day) => who.canCome(day), Infinity) ??
+    first
   if (at > first) return { at, binding: { kind: 'calendar', until: at } }
   // Aimed for a day on which the yard does not lift: the first lift after it, and that is what holds.
   const later = clock.dayOf(at) > clock.dayOf(aim)

@@ -10,9 +10,10 @@ import { hullWindows } from './hullWindows'
 import type { Activity, Arc, Deadline, Problem, Resource } from './kernel/problem'
 import type { Phase } from './phases'
 import type { Pass } from './refitPass'
-import { makeSites, slingMs } from './sites'
+import { makeSites } from './sites'
+import { slingMs } from './haulOuts'
 import { tickMs as tick } from './tick'
-import type { Ashore } from './sites'
+import type { Ashore } from './haulOuts'
 import type { Interval } from '../../time/intervals'
 
 /** Crews of a step offered to the kernel. */

@@ -22,7 +22,7 @@ it('makes of other hours and other dates with the old structure what it makes of
           ...rows,
           step: rows.step.map((step) => ({ ...step, hoursLikely: step.hoursLikely * factor })),
         }
-        const [structure, calendars] = [structureOf(rows), calendarsOf(rows, clock)]
+        const [structure, calendars] = [structureOf(rows), calendarsOf(rows, clock, now)]
         const again = openWork(longer, clock, now, structure, calendars)
         const fresh = openWork(longer, clock, now)
         expect([...again.activities]).toEqual([...fresh.activities])

@@ -15,7 +15,7 @@ import type { Binding } from './binding'
 import { calendarsOf } from './calendars'
 import type { Calendars } from './calendars'
 import { ceilTick } from './tick'
-import type { Ashore } from './sites'
+import type { Ashore } from './haulOuts'
 import { structureOf } from './structure'
 import type { Structure } from './structure'
 import { whyUnplannable } from './unplannable'
@@ -125,7 +125,7 @@ export function openWork(
   clock: ZoneClock,
   now: number,
   structure: Structure = structureOf(rows),
-  calendars: Calendars = calendarsOf(rows, clock),
+  calendars: Calendars = calendarsOf(rows, clock, now),
 ): OpenWork {
   const { sites } = calendars
   const { before, after } = structure

@@ -1,6 +1,6 @@
 import { reachable, topological } from '../../graph'
 import type { OpenStep, OpenWork } from './openWork'
-import type { Ashore } from './sites'
+import type { Ashore } from './haulOuts'
 
 /** What is placed before a launch, in an order that respects every arc; the last has no launch. */
 export interface Phase {

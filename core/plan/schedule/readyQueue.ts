@@ -1,7 +1,7 @@
 import TinyQueue from 'tinyqueue'
 import type { OpenStep } from './openWork'
 
-/** Steps whose predecessors inside the phase are dealt with, most urgent first. */
+/** Steps whose predecessors are dealt with, most urgent first. */
 export class ReadyQueue {
   private readonly ready: TinyQueue<OpenStep>
   private readonly inside: ReadonlyMap<string, OpenStep>
@@ -15,6 +15,11 @@ export class ReadyQueue {
       this.waiting.set(activity.step.id, count)
       if (count === 0) this.ready.push(activity)
     }
+  }
+
+  /** Puts back one that could not be dealt with yet. */
+  push(activity: OpenStep): void {
+    this.ready.push(activity)
   }
 
   next(): OpenStep | undefined {

@@ -1,5 +1,5 @@
 import type { Mend, Placement, PlannedGate, Remark } from '../../model/stored'
-import { hourMs } from '../../time/civil'
+import { dateOf, hourMs } from '../../time/civil'
 import { factsOf } from '../facts'
 import { weatherAllowance } from '../weatherAllowance'
 import type { Binding } from './binding'
@@ -10,13 +10,16 @@ import { Diary } from './diary'
 import type { WorkStretches } from './diary'
 import { hullWindows } from './hullWindows'
 import { launchDay } from './launchDay'
+import type { WhoLaunches } from './launchDay'
 import { workForward } from './openHours'
 import type { HoursByClass } from './openHours'
 import { isInSlings } from './phases'
 import type { Phase } from './phases'
 import { ReadyQueue } from './readyQueue'
-import { makeSites, slingMs } from './sites'
-import type { Ashore } from './sites'
+import { WaitingLaunches } from './waitingLaunches'
+import { makeSites } from './sites'
+import { keepApart, liftOn, slingMs } from './haulOuts'
+import type { Ashore } from './haulOuts'
 import { BondWindows } from './bondWindows'
 import type { Ahead } from './bondWindows'
 import { crewInSlings, enoughCome, notInSlings } from './inSlings'
@@ -47,20 +50,38 @@ interface Earliest {
 /** A week: a longer gap without the right people is itself what holds a step. */
 const longGapMs = 7 * 24 * hourMs
 
+/** What a pass is laid from. */
+export interface PassInput {
+  readonly compiled: OpenWork
+  /** What each launch waits for. */
+  readonly phases: readonly Phase[]
+  /** Launches when nobody is ever busy, by haul-out: none can be earlier. */
+  readonly launchesFrom: ReadonlyMap<string, number>
+}
+
+/** A pass laid to see what something does: as if it took no time, or came later. */
+export interface Supposed {
+  /** Steps that take no time, wait for nothing but their order, and are waited for by nothing else. */
+  readonly dropped?: ReadonlySet<string>
+  /** Steps that do not start before an instant. */
+  readonly delayed?: ReadonlyMap<string, number>
+}
+
 /**
- * Serial schedule generation: in each phase the most urgent step whose predecessors are placed goes
- * to the earliest room for a crew. `before` is the urgency order. Deterministic; mutates nothing
- * given to it.
+ * Serial schedule generation: of all steps whose predecessors are placed the most urgent one goes to the earliest
+ * room for a crew; each launch is placed when the last of what it waits for is. `before` is the urgency order.
+ * Deterministic; mutates nothing given to it.
  */
 export function refitPass(
-  compiled: OpenWork,
-  phases: readonly Phase[],
+  input: PassInput,
   before: (a: OpenStep, b: OpenStep) => boolean,
+  supposed: Supposed = {},
 ): Pass {
-  return new RefitPass(compiled, phases).run(before)
+  return new RefitPass(input, supposed).run(before)
 }
 
 class RefitPass {
+  private readonly compiled: OpenWork
   private readonly ashore: Ashore[]
   private readonly ownAshore: Map<string, Ashore>
   private readonly sites
@@ -70,11 +91,14 @@ class RefitPass {
   private readonly remarks: Remark[] = []
   private readonly barred: Set<string>
   private readonly bonds: BondWindows
+  private readonly waiting: WaitingLaunches
+  private readonly launches: (PlannedGate & { readonly haulOutId: string })[] = []
 
   constructor(
-    private readonly compiled: OpenWork,
-    private readonly phases: readonly Phase[],
+    { compiled, phases, launchesFrom }: PassInput,
+    private readonly supposed: Supposed,
   ) {
+    this.compiled = compiled
     this.ashore = compiled.ashore.map((one) => ({ ...one }))
     this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
     this.sites = makeSites(compiled.rows, compiled.clock, this.ashore, compiled.hours)
@@ -82,33 +106,84 @@ class RefitPass {
     this.hours = compiled.classHours(this.ashore)
     this.barred = new Set(compiled.remarks.flatMap((remark) => remark.stepIds))
     this.bonds = new BondWindows(compiled, this.placements)
+    this.waiting = new WaitingLaunches(compiled, phases, this.ownAshore, launchesFrom)
   }
 
   run(before: (a: OpenStep, b: OpenStep) => boolean): Pass {
-    const launches: (PlannedGate & { haulOutId: string })[] = []
-    for (const phase of this.phases) {
-      const queue = new ReadyQueue(phase.activities, before)
-      for (let activity = queue.next(); activity; activity = queue.next()) {
-        this.place(activity, phase)
-        queue.release(activity)
+    const queue = new ReadyQueue([...this.compiled.activities.values()], before)
+    let later: OpenStep[] = []
+    for (;;) {
+      const phase = this.waiting.ready
+      const activity = phase ? undefined : queue.next()
+      if (activity) {
+        if (this.place(activity) === 'notYet') later.push(activity)
+        else {
+          queue.release(activity)
+          const readyAt = this.placements.get(activity.step.id)?.readyAt ?? null
+          this.waiting.deal(activity.step.id, readyAt)
+        }
+        continue
       }
-      if (phase.launch) launches.push(this.launch(phase))
+      const next = phase ?? this.waiting.next
+      if (!next) break
+      this.launches.push(this.launch(next))
+      for (const one of later) queue.push(one)
+      later = []
     }
-    return { placements: this.placements, launches, remarks: this.remarks, ashore: this.ashore }
+    const { placements, launches, remarks, ashore } = this
+    return { placements, launches, remarks, ashore }
   }
 
-  private place(activity: OpenStep, phase: Phase): void {
+  /** Places a step, or says why it has no place. Not yet: it may depend on a launch that is not known. */
+  private place(activity: OpenStep): 'dealt' | 'notYet' {
     const id = activity.step.id
     const orphan = activity.before.some(
       (arc) => this.compiled.activities.has(arc.from) && !this.placements.has(arc.from),
     )
-    if (orphan || this.barred.has(id) || this.placements.has(id)) return
+    if (orphan || this.barred.has(id) || this.placements.has(id)) return 'dealt'
+    if (this.supposed.dropped?.has(id)) return this.skip(activity)
+    if (this.waiting.isBehind(activity)) {
+      if (!this.waiting.isNeeded(activity)) return 'notYet'
+      this.refuse(activity)
+      return 'dealt'
+    }
+    const until = this.waiting.sureUntil(activity, (at) =>
+      this.compiled.clock.at(this.compiled.clock.dayOf(at), 0),
+    )
     const earliest = this.earliestOf(activity)
-    if (activity.step.hullNeed === 'slings' && activity.ashore && activity.workMs > 0)
-      this.placeInSlings(activity, earliest)
-    else if (activity.booking) this.placeBooked(activity, earliest)
-    else if (activity.workMs === 0) this.placeAlone(activity, earliest, phase)
-    else this.placeCrew(activity, earliest, phase)
+    const found =
+      activity.step.hullNeed === 'slings' && activity.ashore && activity.workMs > 0
+        ? this.placeInSlings(activity, earliest)
+        : activity.booking
+          ? this.placeBooked(activity, earliest, until)
+          : activity.workMs === 0
+            ? this.placeAlone(activity, earliest, until)
+            : this.placeCrew(activity, earliest, until)
+    if (found) return 'dealt'
+    if (until < Infinity) return 'notYet'
+    this.refuse(activity)
+    return 'dealt'
+  }
+
+  /** As if it took no time: its place keeps the order and holds nothing. */
+  private skip(activity: OpenStep): 'dealt' {
+    const at = Math.max(
+      this.compiled.now,
+      ...activity.before.map(
+        (arc) =>
+          this.placements.get(arc.from)?.readyAt ??
+          this.compiled.readyAfterDone.get(arc.from) ??
+          this.compiled.now,
+      ),
+    )
+    this.placements.set(activity.step.id, {
+      stepId: activity.step.id,
+      segments: [[at, at]],
+      readyAt: at,
+      personIds: [],
+      binding: { kind: 'now' },
+    })
+    return 'dealt'
   }
 
   /** The latest of now, releases and predecessors, and which of them it is. */
@@ -118,6 +193,8 @@ class RefitPass {
       if (at > earliest.at) earliest = { at: ceilTick(at), binding }
     }
     for (const release of activity.releases) later(release.at, release.binding)
+    const delayed = this.supposed.delayed?.get(activity.step.id)
+    if (delayed !== undefined) later(delayed, { kind: 'calendar', until: delayed })
     for (const arc of activity.before) {
       const placed = this.placements.get(arc.from)
       const ready = placed?.readyAt ?? this.compiled.readyAfterDone.get(arc.from)
@@ -141,15 +218,11 @@ class RefitPass {
     }
   }
 
-  private windowsOf(activity: OpenStep, phase: Phase): readonly Interval[] {
+  private windowsOf(activity: OpenStep): readonly Interval[] {
     const own = activity.ashore
       ? { ...activity, ashore: this.ownAshore.get(activity.ashore.haulOut.id) ?? null }
       : activity
-    const windows = hullWindows(own, this.ashore, this.compiled.rows)
-    // What a launch waits for cannot wait for that launch.
-    return phase.launch && activity.step.hullNeed === 'afloat'
-      ? windows.filter(([from]) => from < (phase.launch?.from ?? 0))
-      : windows
+    return hullWindows(own, this.ashore, this.compiled.rows)
   }
 
   private keep(
@@ -170,17 +243,31 @@ class RefitPass {
     })
   }
 
-  private placeBooked(activity: OpenStep, earliest: Earliest): void {
+  /** On the days it is booked for; once she is as it needs her where that comes later. */
+  private placeBooked(activity: OpenStep, earliest: Earliest, until: number): boolean {
     const booking = activity.booking as NonNullable<OpenStep['booking']>
-    const start = Math.max(earliest.at, booking.from)
+    const wanted = Math.max(earliest.at, booking.from)
+    const length = (start: number) => Math.max(start, booking.to) - start
+    const window = this.windowsOf(activity).find(([from, to]) => {
+      const start = Math.max(from, wanted)
+      return start + length(start) <= to
+    })
+    const start = Math.max(wanted, window?.[0] ?? wanted)
+    if (!window || start + length(start) > until) return false
     const binding: Binding =
-      booking.from > earliest.at ? { kind: 'trade', bookingId: booking.id } : earliest.binding
-    this.keep(activity, [[start, Math.max(start, booking.to)]], [], binding)
+      start > wanted
+        ? this.hullBinding(activity, start)
+        : booking.from > earliest.at
+          ? { kind: 'trade', bookingId: booking.id }
+          : earliest.binding
+    this.keep(activity, [[start, start + length(start)]], [], binding)
+    return true
   }
 
   /** Done while she hangs in the water: whoever can comes for it, on whatever weekday it is. */
-  private placeInSlings(activity: OpenStep, earliest: Earliest): void {
+  private placeInSlings(activity: OpenStep, earliest: Earliest): boolean {
     const own = this.ownAshore.get(activity.ashore?.haulOut.id ?? '') as Ashore
+    if (own.launchAt === Infinity) return false
     const length = durationMs(activity, activity.crewMin)
     const from = Math.max(earliest.at, own.launchAt)
     const { sites, diary, compiled } = this
@@ -189,22 +276,20 @@ class RefitPass {
     if (!found) {
       this.barred.add(activity.step.id)
       this.remarks.push(notInSlings(activity, own, this.compiled.clock))
-      return
+      return true
     }
     this.diary.book(found.crew, activity.placeNeed, [found.span], activity.step.id)
     this.keep(activity, [found.span], found.crew, {
       kind: 'launch',
       haulOutId: own.haulOut.id,
     })
+    return true
   }
 
-  private placeAlone(activity: OpenStep, earliest: Earliest, phase: Phase): void {
-    const window = this.windowsOf(activity, phase).find(([, to]) => to > earliest.at)
-    if (!window) {
-      this.refuse(activity)
-      return
-    }
-    const free = Math.max(earliest.at, window[0])
+  private placeAlone(activity: OpenStep, earliest: Earliest, until: number): boolean {
+    const window = this.windowsOf(activity).find(([, to]) => to > earliest.at)
+    const free = Math.max(earliest.at, window?.[0] ?? 0)
+    if (!window || free > until) return false
     const at = factsOf(activity.step.operation).byYard
       ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock)
       : free
@@ -215,37 +300,36 @@ class RefitPass {
           ? this.hullBinding(activity, at)
           : earliest.binding
     this.keep(activity, [[at, at]], [], binding)
+    return true
   }
 
-  private placeCrew(activity: OpenStep, earliest: Earliest, phase: Phase): void {
-    const windows = this.windowsOf(activity, phase)
+  private placeCrew(activity: OpenStep, earliest: Earliest, until: number): boolean {
+    const windows = this.windowsOf(activity)
     if (neverFits(activity, this.longest(activity))) {
       this.refuse(activity)
-      return
+      return true
     }
     const ahead: Ahead = {
       room: (one, from, extraMs, giveUpAt) =>
-        this.roomFor(one, from, extraMs, this.windowsOf(one, phase), giveUpAt),
+        this.roomFor(one, from, extraMs, this.windowsOf(one), giveUpAt),
       from: (one) => this.earliestOf(one).at,
     }
     const { at, heldFor, ...settled } = this.bonds.settle(activity, earliest.at, ahead)
     let { mends } = settled
-    let best = this.roomFor(activity, at, settled.extraMs, windows)
+    let best = this.roomFor(activity, at, settled.extraMs, windows, until)
     if (!best && mends.length > 0) {
       // No stretch is long enough for both: the mend goes within the step's own hours.
       mends = mends.map((mend) => ({ ...mend, hours: 0 }))
-      best = this.roomFor(activity, at, 0, windows)
+      best = this.roomFor(activity, at, 0, windows, until)
     }
-    if (!best) {
-      this.refuse(activity)
-      return
-    }
+    if (!best || best.room.finish > until) return false
     const binding: Binding =
       heldFor !== null && best.room.start > earliest.at
         ? { kind: 'bondWindow', stepId: heldFor, after: heldBy(earliest.binding) }
         : this.bindingOf(activity, earliest, windows, best.crew, best.room.start)
     this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
     this.keep(activity, best.room.segments, best.crew, binding, mends)
+    return true
   }
 
   /** Earliest room for any crew; the one that finishes first, small crews before large. */
@@ -345,27 +429,63 @@ class RefitPass {
             placed?.segments.at(-1)?.[1] ?? readyAt,
           )
       }
-    const canCome = (day: number) => watches.every((watch) => enoughCome(watch, day, this.sites))
-    const day = launchDay(own, ready, binding, this.compiled.clock, canCome)
+    const day = launchDay(own, ready, binding, this.compiled.clock, this.whoLaunches(own, watches))
     own.launchAt = day.at
+    this.waiting.placed()
+    keepApart(this.ashore, this.ashore.indexOf(own), this.compiled.clock)
     this.sites.forgetBoat()
     this.diary.forget()
     this.hours = this.compiled.classHours(this.ashore)
-    this.watchInSlings(watches, phase)
+    this.watchInSlings(watches)
     const gate = this.compiled.rows.gate.find(
       (one) => one.kind === 'launch' && one.haulOutId === own.haulOut.id,
     )
-    return { gateId: gate?.id ?? '', haulOutId: own.haulOut.id, at: day.at, binding: day.binding }
+    return {
+      gateId: gate?.id ?? '',
+      haulOutId: own.haulOut.id,
+      at: day.at,
+      readyAt: ready,
+      binding: day.binding,
+    }
+  }
+
+  /** Whether those who are wanted at a launch are there anyway on a day, or at least can come. */
+  private whoLaunches(own: Ashore, watches: readonly OpenStep[]): WhoLaunches {
+    const { sites, diary, compiled } = this
+    const liftAt = (day: number) => liftOn(own, dateOf(day), compiled.clock)
+    const free = (person: number, day: number) =>
+      diary.isFree(person, 'boat', liftAt(day), liftAt(day) + slingMs)
+    const isThere = (person: number, day: number) =>
+      sites
+        .presence(person, 'boat', day)
+        .some(([from, to]) => from < liftAt(day) + slingMs && to > liftAt(day))
+    // People come for a day that is booked with the yard.
+    const isSetDay = own.haulOut.launchBooked !== null
+    const somebody = (day: number) => sites.people.some((_, person) => isThere(person, day))
+    return {
+      areThere: (day) =>
+        (isSetDay || own.yard?.launchesWithoutYou === true || somebody(day)) &&
+        watches.every((one) =>
+          enoughCome(
+            one,
+            day,
+            sites,
+            (person) => (isSetDay || isThere(person, day)) && free(person, day),
+          ),
+        ),
+      canCome: (day) =>
+        watches.every((one) => enoughCome(one, day, sites, (person) => free(person, day))),
+    }
   }
 
   /** What happens in the slings is placed with its launch, before anybody's day fills up; one after the other. */
-  private watchInSlings(watches: readonly OpenStep[], phase: Phase): void {
+  private watchInSlings(watches: readonly OpenStep[]): void {
     let left = watches
     for (let before = Infinity; left.length < before;) {
       before = left.length
       const waiting = new Set(left.map((one) => one.step.id))
       for (const watch of left)
-        if (watch.before.every((arc) => !waiting.has(arc.from))) this.place(watch, phase)
+        if (watch.before.every((arc) => !waiting.has(arc.from))) this.place(watch)
       left = left.filter((one) => !this.placements.has(one.step.id))
     }
   }

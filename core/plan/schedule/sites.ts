@@ -1,52 +1,14 @@
-import type { DayPlan, HaulOut, Person, Place } from '../../model/entities'
+import type { DayPlan, Person, Place } from '../../model/entities'
 import type { PlaceNeed } from '../../model/words'
 import type { RefitRows } from '../../model/refit'
 import { groupBy } from '../../model/refit'
 import { attendanceOf } from '../../time/attendance'
-import { dayNumber, hourMs, minutesOf } from '../../time/civil'
+import { dayNumber, minutesOf } from '../../time/civil'
 import { dayMemo } from '../../time/dayMemo'
 import type { ZoneClock } from '../../time/zone'
 import type { Interval } from '../../time/intervals'
-
-/** A haul-out as the schedule sees it; `launchAt` is known once its launch is placed. */
-export interface Ashore {
-  readonly haulOut: HaulOut
-  /** The yard; null when none was named. */
-  readonly yard: Place | null
-  /** Work ashore may start. */
-  readonly from: number
-  /** The lift back in. Infinity while not placed. */
-  launchAt: number
-}
-
-/** Assumed time from the first strop to work going on: lifting, blocking, or leaving the slings. */
-export const slingMs = 3 * hourMs
-
-/** When a haul-out's work ashore may start: lift-out day at the yard's first lift, plus sling time. */
-export function ashoreFrom(haulOut: HaulOut, yard: Place | null, clock: ZoneClock): number {
-  const on = haulOut.liftOutActual ?? haulOut.liftOutBooked ?? haulOut.liftOutAimed
-  return clock.at(dayNumber(on), minutesOf(yard?.liftFrom ?? '09:00')) + slingMs
-}
-
-/** Haul-outs in time order, those already launched with their launch. */
-export function haulOutsInTime(rows: RefitRows, clock: ZoneClock): Ashore[] {
-  const places = new Map(rows.place.map((place) => [place.id, place]))
-  const yardOf = (haulOut: HaulOut) =>
-    (haulOut.placeId === null ? undefined : places.get(haulOut.placeId)) ??
-    rows.place.find((place) => place.kind === 'yard') ??
-    null
-  return rows.haulOut
-    .map((haulOut) => {
-      const yard = yardOf(haulOut)
-      const launched = haulOut.launchActual
-      const launchAt =
-        launched === null
-          ? Infinity
-          : clock.at(dayNumber(launched), minutesOf(yard?.liftFrom ?? '09:00'))
-      return { haulOut, yard, from: ashoreFrom(haulOut, yard, clock), launchAt }
-    })
-    .sort((a, b) => a.from - b.from || (a.haulOut.id < b.haulOut.id ? -1 : 1))
-}
+import { slingMs } from './haulOuts'
+import type { Ashore } from './haulOuts'
 
 /** Where everybody can be, day by day, with travel, set-up and pack-up taken off. */
 export interface Sites {

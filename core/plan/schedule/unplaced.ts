@@ -4,7 +4,7 @@ import { hourMs } from '../../time/civil'
 import { durationMs } from './openWork'
 import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
-import type { Ashore } from './sites'
+import type { Ashore } from './haulOuts'
 
 /** True when no stretch of its people is ever long enough, so that there is no use in searching. */
 export const neverFits = (activity: OpenStep, longestMs: number): boolean =>

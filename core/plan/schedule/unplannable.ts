@@ -1,6 +1,7 @@
 import type { Remark } from '../../model/stored'
 import type { OpenStep } from './openWork'
-import type { Ashore, Sites } from './sites'
+import type { Sites } from './sites'
+import type { Ashore } from './haulOuts'
 
 /** Why a step cannot be planned at all, whatever else is done; null: it can. */
 export function whyUnplannable(

@@ -1,0 +1,91 @@
+import type { Remark } from '../model/stored'
+import type { RefitRows } from '../model/refit'
+import { zoneClock } from '../time/zone'
+import { withHullNeeds } from './hullNeed'
+import { cycleSentence, findCycle, plannedJobs } from './network'
+import { fitFixedLaunches } from './overflow'
+import type { Ranked } from './priority'
+import { rankedJobs } from './ranking'
+import { calendarsOf } from './schedule/calendars'
+import { criticalPath, earliestLaunches } from './schedule/criticalPath'
+import type { Bounds } from './schedule/criticalPath'
+import { openWork } from './schedule/openWork'
+import type { OpenWork } from './schedule/openWork'
+import { phasesOf } from './schedule/phases'
+import { refitPass } from './schedule/refitPass'
+import type { Pass, PassInput, Supposed } from './schedule/refitPass'
+import { structureOf } from './schedule/structure'
+import { urgency } from './urgency'
+import type { Order } from './urgency'
+
+/** A refit made ready for passes: circles cut, work that misses a fixed launch moved on. */
+export interface Prepared extends PassInput {
+  readonly rows: RefitRows
+  readonly bounds: ReadonlyMap<string, Bounds>
+  readonly ranked: readonly Ranked[]
+  readonly remarks: readonly Remark[]
+  readonly moved: readonly Remark[]
+}
+
+/** Everything about a refit that does not depend on the order in which steps are placed. `now`: UTC ms. */
+export function prepare(given: RefitRows, now: number): Prepared {
+  const clock = zoneClock(given.refit[0]?.zone ?? 'UTC')
+  const { links, remarks } = withoutCircles(given)
+  const rows = withHullNeeds(given)
+  const open = { ...rows, link: links }
+  // Work that is moved to another haul-out follows the same work, and is done by the same people.
+  const structure = structureOf(open)
+  const calendars = calendarsOf(open, clock, now)
+  const weigh = (some: RefitRows) => weighed(openWork(some, clock, now, structure, calendars))
+  const fitted = fitFixedLaunches(
+    open,
+    clock,
+    scoresOf(() => weigh(open).ranked),
+    (some, haulOutId) => {
+      const pass = layPass({ rows, remarks, moved: [], ...weigh(some) }, latestStartFirst)
+      return pass.launches.find((one) => one.haulOutId === haulOutId)?.at ?? 0
+    },
+  )
+  return { rows, remarks, moved: fitted.moved, ...weigh(fitted.rows) }
+}
+
+/** What would be late first, whatever its slack. */
+export const latestStartFirst: Order = { marginMs: Infinity }
+
+function weighed(compiled: OpenWork) {
+  const phases = phasesOf(compiled)
+  const bounds = criticalPath(compiled, phases)
+  const launchesFrom = earliestLaunches(compiled, phases)
+  return { compiled, phases, launchesFrom, bounds, ranked: rankedJobs(compiled.rows, bounds) }
+}
+
+/** One pass in an order, as things are or supposing that something of them were otherwise. */
+export const layPass = (prepared: Prepared, order: Order, supposed?: Supposed): Pass =>
+  refitPass(prepared, urgency(prepared, order), supposed)
+
+/** Priority by job, worked out when first asked for. */
+function scoresOf(rankedOf: () => readonly Ranked[]): (jobId: string) => number {
+  let scores: ReadonlyMap<string, number> | null = null
+  return (jobId) => {
+    scores ??= new Map(rankedOf().map((one) => [one.job.id, one.score]))
+    return scores.get(jobId) ?? 0
+  }
+}
+
+/** Takes the closing link out of each circle, naming its jobs. */
+function withoutCircles(rows: RefitRows): { links: RefitRows['link']; remarks: Remark[] } {
+  const planned = new Set(plannedJobs(rows).map((job) => job.id))
+  let links = rows.link.filter((one) => planned.has(one.fromJobId) && planned.has(one.toJobId))
+  const remarks: Remark[] = []
+  for (let cycle = findCycle(links); cycle; cycle = findCycle(links)) {
+    const [first, last] = [cycle[0], cycle.at(-1)]
+    links = links.filter((one) => !(one.fromJobId === last && one.toJobId === first))
+    remarks.push({
+      kind: 'cycle',
+      message: cycleSentence(cycle, rows.job),
+      jobIds: cycle,
+      stepIds: [],
+    })
+  }
+  return { links, remarks }
+}
