@@ -81,7 +81,11 @@ export function overTime() {
 /** A kernel problem of about 260 steps laid again with new durations, and the memory of the big one. */
 export function again() {
   const prepared = prepare(bigRefit(4, 65, 4, 2), now)
-  const { problem } = onKernel(prepared.compiled, prepared.phases, layPass(prepared, latestStartFirst))
+  const { problem } = onKernel(
+    prepared.compiled,
+    prepared.phases,
+    layPass(prepared, latestStartFirst),
+  )
   const compiled = compileProblem(problem)
   const modes = problem.activities.map(() => 0)
   const keys = problem.activities.map((_, index) => index)

@@ -1,6 +1,6 @@
 import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { liveHours } from '../progress/derive'
+import { liveHours } from '../plan/liveHours'
 
 /** Hours written down as a table, first row headings, oldest first; corrected entries are left out. */
 export function hoursTable(rows: RefitRows): (string | number)[][] {

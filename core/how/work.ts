@@ -1,3 +1,5 @@
+import { hourMs } from '../time/civil'
+import { waitEndsAt } from '../plan/waits'
 import type { Step } from '../model/entities'
 import { accessFactor, meanAirC, plannedHours, plannedWaitHours } from '../plan/planned'
 import { formatHours, formatWait } from '../units/hours'
@@ -64,10 +66,13 @@ export function howWait(
   const floor = step.waitMinC !== null && step.waitMinC > air ? step.waitMinC : null
   const used = floor ?? air
   const planned = plannedWaitHours(step, month, monthMeanC)
+  const whole = (waitEndsAt(step, finish, monthMeanC) - finish) / hourMs
+  // A wait that runs into another month is read at that month's mean from there on.
+  const crosses = Math.abs(whole - planned) > 0.05
   const power = (step.waitRefC - used) / 10
   return {
     title,
-    result: formatWait(planned),
+    result: formatWait(whole),
     inputs: [
       {
         name: `By the data sheet, at ${formatTemp(step.waitRefC, units)}`,
@@ -78,6 +83,11 @@ export function howWait(
     ],
     working: [
       `Ten degrees colder takes twice as long: ${formatWait(step.waitHours)} × 2^((${step.waitRefC} − ${used}) ÷ 10) = ${formatWait(step.waitHours)} × ${(2 ** power).toFixed(2)} = ${formatWait(planned)} (in °C)`,
+      ...(crosses
+        ? [
+            `It runs into the next month, which is read at its own mean: ${formatWait(whole)} in all.`,
+          ]
+        : []),
     ],
     source: 'Ten-degree rule for reaction rates (van ’t Hoff), in everyday use for epoxy.',
     distrust:

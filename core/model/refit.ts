@@ -37,3 +37,12 @@ export const groupBy = <R>(
   }
   return groups
 }
+
+/** The one place of a kind that stands for it where none is named: the first by id, however the rows arrived. */
+export const placeOfKind = (
+  rows: Pick<RefitRows, 'place'>,
+  kind: Row<'place'>['kind'],
+): Row<'place'> | null =>
+  rows.place
+    .filter((place) => place.kind === kind)
+    .reduce<Row<'place'> | null>((least, one) => (least && least.id < one.id ? least : one), null)

@@ -27,7 +27,12 @@ export interface Planned {
 export function finishPlan(prepared: Prepared, pass: Pass): Planned {
   const { rows, compiled, bounds, ranked, remarks, moved } = prepared
   const { clock } = compiled
-  const reasons = [...remarks, ...compiled.remarks, ...pass.remarks]
+  const reasons = [
+    ...remarks,
+    ...[...compiled.remarks, ...pass.remarks].sort((a, b) =>
+      (a.stepIds[0] ?? '') < (b.stepIds[0] ?? '') ? -1 : 1,
+    ),
+  ]
   const launches = launchesOf(pass)
   const placements = [...pass.placements.values()]
   const laid = laidGates(compiled, pass)

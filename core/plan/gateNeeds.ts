@@ -3,7 +3,7 @@ import type { Gate, Job } from '../model/entities'
 import { groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { zoneClock } from '../time/zone'
-import { haulOutOf, holdsLaunch } from './haulOutOf'
+import { haulOutOf, launchHeldBy } from './haulOutOf'
 import { withHullNeeds } from './hullNeed'
 import { arcsOf, plannedJobs, stepsByJob } from './network'
 import { haulOutsInTime } from './schedule/haulOuts'
@@ -40,16 +40,17 @@ export function gateNeeds(given: RefitRows): GateNeeds {
         .filter((job) => job.gateId === gate.id)
         .flatMap((job) => (steps.get(job.id) ?? []).filter((step) => !step.afterGate))
         .map((step) => step.id)
-    return jobs
-      .filter((job) => haulOutOf(job, rows, coming)?.haulOut.id === gate.haulOutId)
-      .flatMap((job) => {
-        const own = steps.get(job.id) ?? []
-        const watched = own.filter((step) => step.hullNeed === 'slings')
-        return [
-          ...own.filter((step) => holdsLaunch(job, step, rows)).map((step) => step.id),
-          ...watched.flatMap((step) => (before.get(step.id) ?? []).map((arc) => arc.from)),
-        ]
-      })
+    return jobs.flatMap((job) => {
+      const own = steps.get(job.id) ?? []
+      const isHere = haulOutOf(job, rows, coming)?.haulOut.id === gate.haulOutId
+      const watched = own.filter((step) => isHere && step.hullNeed === 'slings')
+      return [
+        ...own
+          .filter((step) => launchHeldBy(job, step, rows, coming)?.haulOut.id === gate.haulOutId)
+          .map((step) => step.id),
+        ...watched.flatMap((step) => (before.get(step.id) ?? []).map((arc) => arc.from)),
+      ]
+    })
   }
 
   function stepsOf(gateId: string): ReadonlySet<string> {

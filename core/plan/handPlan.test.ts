@@ -108,12 +108,13 @@ describe('the plan worked out by hand', () => {
     expect(one?.binding.kind).toBe(binding)
   })
 
-  it('pauses the drawing overnight and for nothing else', () => {
+  it('fits the drawing in round what Ben is wanted for', () => {
     expect(placed('drawing')?.segments).toEqual([
+      [at('04-17T12:30'), at('04-17T13:30')],
       [at('04-17T14:30'), at('04-17T16:30')],
-      [at('04-18T09:30'), at('04-18T12:30')],
+      [at('04-18T09:30'), at('04-18T11:30')],
     ])
-    expect(placed('drawing')?.binding).toMatchObject({ kind: 'people', stepId: 'bed' })
+    expect(placed('drawing')?.binding).toMatchObject({ kind: 'people', stepId: 'laminate' })
   })
 
   it('launches on the aimed date, at the first lift', () => {

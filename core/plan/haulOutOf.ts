@@ -45,11 +45,19 @@ export function haulOutOf(
 }
 
 /**
- * True when the launch of a haul-out has to wait for this step of the job. What comes after the gate never
- * holds it. Precondition: the step says what it needs of the hull (`withHullNeeds`).
+ * The haul-out whose launch has to wait for this step of a job; null: none. Ashore work holds the launch that ends it,
+ * work with the hull either way that of its job's own launch gate; what comes after the gate never holds one.
+ * Precondition: the step says what it needs of the hull (`withHullNeeds`).
  */
-export function holdsLaunch(job: Job, step: Step, rows: Pick<RefitRows, 'gate'>): boolean {
-  if (step.afterGate || step.hullNeed === 'afloat' || step.hullNeed === 'slings') return false
-  if (step.hullNeed === 'ashore') return true
-  return rows.gate.some((gate) => gate.id === job.gateId && gate.kind === 'launch')
+export function launchHeldBy(
+  job: Job,
+  step: Step,
+  rows: Pick<RefitRows, 'gate' | 'haulOut'>,
+  coming: readonly Ashore[],
+): Ashore | null {
+  if (step.afterGate || step.hullNeed === 'afloat' || step.hullNeed === 'slings') return null
+  if (step.hullNeed === 'ashore') return haulOutOf(job, rows, coming)
+  const gate = rows.gate.find((one) => one.id === job.gateId)
+  if (gate?.kind !== 'launch') return null
+  return coming.find((one) => one.haulOut.id === gate.haulOutId) ?? null
 }

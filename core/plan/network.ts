@@ -45,19 +45,24 @@ function arcsInside(steps: readonly Step[]): StepArc[] {
   }
   let [before, rank]: [Step[], Step[]] = [[], []]
   let [aside, asideRank]: [Step[], Step[]] = [[], []]
+  /** Steps of the row that joined its last rank after something was hung beside it. */
+  let joinedSince: Step[] = []
   for (const step of inOrder(steps)) {
     const [last, own] = step.afterGate ? [aside, asideRank] : [before, rank]
     if (step.parallel && own.length > 0) {
       join(last, step)
       own.push(step)
+      if (!step.afterGate) joinedSince.push(step)
     } else if (step.afterGate) {
-      aside = asideRank.length > 0 ? asideRank : rank
+      aside = asideRank.length > 0 ? [...asideRank, ...joinedSince] : rank
       asideRank = [step]
+      joinedSince = []
       join(aside, step)
     } else {
       before = rank
       rank = [step]
       ;[aside, asideRank] = [[], []]
+      joinedSince = []
       join(before, step)
     }
   }

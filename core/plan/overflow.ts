@@ -5,7 +5,7 @@ import { byId, groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { ZoneClock } from '../time/zone'
 import { sayFullDate } from '../time/say'
-import { haulOutOf, holdsLaunch } from './haulOutOf'
+import { haulOutOf, launchHeldBy } from './haulOutOf'
 import { plannedJobs, stepsByJob } from './network'
 import { isOpen, plannedHours } from './planned'
 import { haulOutsInTime } from './schedule/haulOuts'
@@ -101,7 +101,8 @@ function byWorth(
     .flatMap((job) => {
       if (haulOutOf(job, rows, coming)?.haulOut.id !== own.haulOut.id) return []
       const held = (steps.get(job.id) ?? []).filter(
-        (step) => isOpen(step) && holdsLaunch(job, step, rows),
+        (step) =>
+          isOpen(step) && launchHeldBy(job, step, rows, coming)?.haulOut.id === own.haulOut.id,
       )
       const ashoreHours = held
         .filter((step) => step.hullNeed === 'ashore')

@@ -1,4 +1,5 @@
 import type { Remark } from '../model/stored'
+import { entityNames, kinds } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import { zoneClock } from '../time/zone'
 import { withHullNeeds } from './hullNeed'
@@ -30,8 +31,9 @@ export interface Prepared extends PassInput {
 /** Everything about a refit that does not depend on the order in which steps are placed. `now`: UTC ms. */
 export function prepare(given: RefitRows, now: number): Prepared {
   const clock = zoneClock(given.refit[0]?.zone ?? 'UTC')
-  const { links, remarks } = withoutCircles(given)
-  const rows = withHullNeeds(given)
+  const sorted = inOneOrder(given)
+  const { links, remarks } = withoutCircles(sorted)
+  const rows = withHullNeeds(sorted)
   const open = { ...rows, link: links }
   // Work that is moved to another haul-out follows the same work, and is done by the same people.
   const structure = structureOf(open)
@@ -47,6 +49,14 @@ export function prepare(given: RefitRows, now: number): Prepared {
     },
   )
   return { rows, remarks, moved: fitted.moved, ...weigh(fitted.rows) }
+}
+
+/** Rows by id, so that a plan is the same however they arrived. */
+function inOneOrder(rows: RefitRows): RefitRows {
+  const sorted = entityNames
+    .filter((name) => kinds[name].planInput)
+    .map((name) => [name, [...rows[name]].sort((a, b) => (a.id < b.id ? -1 : 1))] as const)
+  return { ...rows, ...Object.fromEntries(sorted) }
 }
 
 /** What would be late first, whatever its slack. */

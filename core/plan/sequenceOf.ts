@@ -34,5 +34,6 @@ export function sequenceOf(
     follow.set(last, count)
     place.set(stepId, last + 1 - 1 / (1 + count))
   }
-  return (stepId) => place.get(stepId) ?? Infinity
+  // What found no place is tried at once: it takes nobody's time, and a launch waits until it was looked at.
+  return (stepId) => place.get(stepId) ?? -1
 }

@@ -1,3 +1,4 @@
+import { liveHours } from '../plan/liveHours'
 import type { Gate } from '../model/entities'
 import type { StoredPlan } from '../model/stored'
 import { groupBy } from '../model/refit'
@@ -120,12 +121,6 @@ export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): D
     jobsWithoutSteps: planned.filter((job) => !withSteps.has(job.id)).length,
     ashore: ashoreFigures(rows, clock, now),
   }
-}
-
-/** Hours entries that no later one puts right. */
-export function liveHours(rows: Pick<RefitRows, 'hoursEntry'>): RefitRows['hoursEntry'] {
-  const corrected = new Set(rows.hoursEntry.flatMap((entry) => entry.correctsId ?? []))
-  return rows.hoursEntry.filter((entry) => !corrected.has(entry.id))
 }
 
 /** Found work against all that is planned or done; dropped and accepted jobs ask for nothing. */

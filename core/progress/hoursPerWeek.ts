@@ -1,6 +1,6 @@
 import type { RefitRows } from '../model/refit'
 import { addDays, daysBetween, mondayOf } from '../time/civil'
-import { liveHours } from './derive'
+import { liveHours } from '../plan/liveHours'
 
 /** Hours written down in one week, from Monday. */
 export interface WeekHours {

@@ -1,6 +1,6 @@
 import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { liveHours } from './derive'
+import { liveHours } from '../plan/liveHours'
 
 /** Hours of one person or on one job, corrected ones counted once. */
 export interface HoursTotal {

@@ -22,6 +22,7 @@ export function zoneClock(zone: string): ZoneClock {
   if (!isZone(zone)) throw new RangeError(`zoneClock: ${zone} is not a known time zone`)
   const midnightOffset = dayMemo((day) => tzOffset(zone, new Date(day * dayMs)))
   const offsetAt = (instant: number): number => {
+    if (!Number.isFinite(instant)) throw new RangeError(`zoneClock: ${instant} is no instant`)
     const day = Math.floor(instant / dayMs)
     const offset = midnightOffset(day)
     return offset === midnightOffset(day + 1) ? offset : tzOffset(zone, new Date(instant))

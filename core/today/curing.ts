@@ -4,7 +4,7 @@ import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { Placement } from '../model/stored'
 import { meanAirC } from '../plan/planned'
-import { waitOver } from '../plan/schedule/openWork'
+import { readyAfterDone } from '../plan/waits'
 
 /** Something that dries or cures: from when, until when. */
 export interface Curing {
@@ -40,7 +40,7 @@ export function curingDuring(
   const jobOf = (step: Step | undefined) => (step ? (jobs.get(step.jobId) ?? null) : null)
   for (const step of rows.step)
     if (step.state === 'done' && step.doneAt !== null && wetWaits.includes(step.waitKind)) {
-      const until = waitOver(step, step.doneAt, rows)
+      const until = readyAfterDone(step, rows, step.doneAt)
       keep({ key: step.id, title: step.title, step, job: jobOf(step), from: step.doneAt, until })
     }
   for (const one of placements) {

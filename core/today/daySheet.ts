@@ -6,8 +6,8 @@ import type { PlaceNeed } from '../model/words'
 import { cautionsOf } from '../plan/facts'
 import { arcsOf } from '../plan/network'
 import { isOpen } from '../plan/planned'
-import { waitOver } from '../plan/schedule/openWork'
-import { liveHours } from '../progress/derive'
+import { readyAfterDone } from '../plan/waits'
+import { liveHours } from '../plan/liveHours'
 import { dayNumber, hourMs, minuteMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { curingDuring } from './curing'
@@ -139,7 +139,7 @@ function waitsOf(
       const from = steps.get(arc.from)
       const ready =
         placed.get(arc.from)?.readyAt ??
-        (from?.state === 'done' ? waitOver(from, from.doneAt ?? 0, rows) : undefined)
+        (from?.state === 'done' ? readyAfterDone(from, rows, 0) : undefined)
       if (ready !== undefined) at = Math.max(at, ready + arc.minWaitHours * hourMs)
     }
     return at

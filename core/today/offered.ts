@@ -6,7 +6,7 @@ import { factsOf } from '../plan/facts'
 import { hullReader } from '../plan/hullNeed'
 import { arcsOf } from '../plan/network'
 import { isOpen, plannedHours } from '../plan/planned'
-import { waitOver } from '../plan/schedule/openWork'
+import { readyAfterDone } from '../plan/waits'
 import { hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import type { Curing } from './curing'
@@ -88,8 +88,7 @@ function readyBy(rows: RefitRows, at: number): (step: Step) => boolean {
   for (const arc of arcsOf(rows)) {
     const from = steps.get(arc.from)
     const over =
-      from?.state === 'done' &&
-      waitOver(from, from.doneAt ?? 0, rows) + arc.minWaitHours * hourMs <= at
+      from?.state === 'done' && readyAfterDone(from, rows, 0) + arc.minWaitHours * hourMs <= at
     if (!over) blocked.add(arc.to)
   }
   return (step) => !blocked.has(step.id)

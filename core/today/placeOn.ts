@@ -1,4 +1,5 @@
 import type { Place } from '../model/entities'
+import { placeOfKind } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
 import type { PlaceNeed } from '../model/words'
@@ -21,7 +22,7 @@ export function placeOn(
   placeNeed: PlaceNeed,
   clock: ZoneClock,
 ): Place | null {
-  const of = (kind: Place['kind']) => rows.place.find((place) => place.kind === kind) ?? null
+  const of = (kind: Place['kind']) => placeOfKind(rows, kind)
   if (placeNeed === 'away') return null
   if (placeNeed === 'shed') return of('shed')
   const ashore = haulOutsAsPlanned(rows, plan, clock)

@@ -39,7 +39,9 @@ export function haulOuts(rows: RefitRows, plan: StoredPlan, zone: string): Haul[
     .map((row) => {
       const yard =
         rows.place.find((place) => place.id === row.placeId) ??
-        rows.place.find((place) => place.kind === 'yard')
+        [...rows.place]
+          .sort((a, b) => (a.id < b.id ? -1 : 1))
+          .find((place) => place.kind === 'yard')
       const lift = hhmm(yard?.liftFrom ?? '09:00')
       const dated = row.liftOutActual ?? row.liftOutBooked ?? row.liftOutAimed
       // When she really comes out is the plan's to say, and `liftOuts` judges it.

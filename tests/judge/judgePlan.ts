@@ -27,6 +27,18 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
   )
   const stepOf = new Map(open.map((step) => [step.id, step]))
   const hauls = haulOuts(rows, plan, zone)
+  const kept = new Map<string, (readonly [number, number])[]>()
+  const where = new Map<string, string>()
+  for (const one of plan.placements)
+    for (const person of one.personIds)
+      for (const span of one.segments) {
+        kept.set(person, [...(kept.get(person) ?? []), span])
+        where.set(`${person} ${wall(span[0]).date}`, stepOf.get(one.stepId)?.placeNeed ?? '')
+      }
+  /** At another step, or at another place that day. */
+  const busy = (placeNeed: string) => (person: string, from: number, to: number) =>
+    (where.get(`${person} ${wall(from).date}`) ?? placeNeed) !== placeNeed ||
+    (kept.get(person) ?? []).some(([a, b]) => a < to && from < b)
   const say = (step: Step, fault: string) => faults.push(`${step.title}: ${fault}`)
 
   for (const one of plan.placements) {
@@ -40,7 +52,7 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
       ...attendance(step, one, rows, hauls, wall),
       ...hull(step, one, rows, hauls),
       ...releases(step, one, rows, wall),
-      ...pauses(step, one, rows, hauls, wall, zone),
+      ...pauses(step, one, rows, hauls, wall, zone, busy(step.placeNeed)),
     ])
       say(step, fault)
   }

@@ -3,6 +3,7 @@ import type { Job, Step } from '../../core/model/entities'
 import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
+import { afterTheWater } from './order'
 import { hhmm } from './wallClock'
 import type { Wall } from './wallClock'
 
@@ -28,6 +29,7 @@ export function launches(
       const aim = haul.row.launchBooked ?? haul.row.launchAimed
       if (haul.row.launchWhen !== 'asReady' && shown.date < aim)
         faults.push(`${haul.row.name}: launched before its date`)
+      const tooLate = afterTheWater(rows)
       const gate = rows.gate.find((row) => row.kind === 'launch' && row.haulOutId === haul.row.id)
       for (const step of open) {
         const job = jobOf.get(step.jobId)
@@ -37,6 +39,7 @@ export function launches(
         const holds =
           !later &&
           !step.afterGate &&
+          !tooLate.has(step.id) &&
           step.hullNeed === 'either' &&
           gate !== undefined &&
           job?.gateId === gate.id

@@ -2,7 +2,7 @@
 import type { Step } from '../../core/model/entities'
 import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
-import { reach, waitHours } from './placements'
+import { reach, readyAfter, waitHours } from './placements'
 import { hour } from './wallClock'
 import type { Wall } from './wallClock'
 
@@ -63,6 +63,19 @@ export function bonds(
   return faults
 }
 
+/** Ids of steps that come after one that is done in the slings or afloat, over any number of others. */
+export function afterTheWater(rows: RefitRows): ReadonlySet<string> {
+  const found = new Set<string>()
+  const links = pairs(rows)
+  for (let size = -1; found.size !== size;) {
+    size = found.size
+    for (const { from, to } of links)
+      if (found.has(from.id) || from.hullNeed === 'slings' || from.hullNeed === 'afloat')
+        if (from.state !== 'done') found.add(to.id)
+  }
+  return found
+}
+
 /** Pairs of steps that follow each other, with the hours that must and may lie between. */
 function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: number | null }[] {
   const planned = new Set(rows.job.filter((job) => job.decision === 'plan').map((job) => job.id))
@@ -71,12 +84,24 @@ function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: nu
   const lists = rows.step
     .filter((step) => step.state !== 'dropped' && planned.has(step.jobId))
     .sort((a, b) => (a.order === b.order ? (a.id < b.id ? -1 : 1) : a.order < b.order ? -1 : 1))
+  const hung = new Map<string, { steps: Step[]; follows: Step[]; ranks: number }>()
   for (const step of lists) {
     const own = ranks.get(step.jobId) ?? []
     ranks.set(step.jobId, own)
+    const last = hung.get(step.jobId)
     if (step.afterGate) {
-      const last = own.at(-1) ?? []
-      for (const from of last) aside.push({ from, to: step, hours: 0, most: from.maxWaitHours })
+      // It follows the row as it stands, or what already hangs beside it and joined the row since.
+      const here = last?.ranks === own.length ? last : undefined
+      const row = own.at(-1) ?? []
+      const together = here !== undefined && step.parallel
+      const follows = together
+        ? here.follows
+        : here
+          ? [...here.steps, ...row.filter((one) => one.order > (here.steps[0]?.order ?? ''))]
+          : row
+      if (together) here.steps.push(step)
+      else hung.set(step.jobId, { steps: [step], follows: [...follows], ranks: own.length })
+      for (const from of follows) aside.push({ from, to: step, hours: 0, most: from.maxWaitHours })
     } else if (step.parallel && own.length > 0) own.at(-1)?.push(step)
     else own.push([step])
   }
@@ -95,13 +120,20 @@ function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: nu
       (rank, index) =>
         index > 0 && cross(own[index - 1] ?? [], rank, 0, (from) => from.maxWaitHours),
     )
-  for (const link of rows.link)
+  for (const link of rows.link) {
+    const named = (jobId: string, stepId: string | null) =>
+      lists.filter((step) => step.jobId === jobId && step.id === stepId)
+    const from = named(link.fromJobId, link.fromStepId)
+    const to = named(link.toJobId, link.toStepId)
+    const all = ranks.get(link.toJobId) ?? []
+    const first = all.find((rank) => rank.some((step) => step.state !== 'done')) ?? all[0] ?? []
     cross(
-      ranks.get(link.fromJobId)?.at(-1) ?? [],
-      ranks.get(link.toJobId)?.[0] ?? [],
+      from.length > 0 ? from : (ranks.get(link.fromJobId)?.at(-1) ?? []),
+      to.length > 0 ? to : first,
       link.minWaitHours,
       () => link.maxWaitHours,
     )
+  }
   return result
 }
 
@@ -113,10 +145,14 @@ export function sequence(
   return pairs(rows).flatMap(({ from, to, hours }) => {
     const start = placed.get(to.id)?.segments[0]?.[0]
     if (start === undefined || !stepOf.has(to.id)) return []
-    const finish =
-      from.state === 'done' ? (from.doneAt ?? 0) : placed.get(from.id)?.segments.at(-1)?.[1]
-    if (finish === undefined) return [`${to.title} is placed, and ${from.title} before it is not`]
-    const over = finish + (waitHours(from, finish, rows) + hours) * hour
+    const finish = placed.get(from.id)?.segments.at(-1)?.[1]
+    if (from.state !== 'done' && finish === undefined)
+      return [`${to.title} is placed, and ${from.title} before it is not`]
+    const ready =
+      from.state === 'done'
+        ? readyAfter(from, rows)
+        : (finish ?? 0) + waitHours(from, finish ?? 0, rows) * hour
+    const over = ready + hours * hour
     return start < over - 1 ? [`${to.title} starts before ${from.title} and its wait are over`] : []
   })
 }

@@ -1,4 +1,4 @@
-/** Work that may be left pauses only while its crew is not there or she is not as it needs her. */
+/** Work that may be left pauses only while its crew is not there or busy, or she is not as it needs her. */
 import type { Step } from '../../core/model/entities'
 import type { Placement } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
@@ -15,6 +15,7 @@ export function pauses(
   hauls: readonly Haul[],
   wall: (at: number) => Wall,
   zone: string,
+  busy: (personId: string, from: number, to: number) => boolean,
 ): string[] {
   return one.segments.slice(1).flatMap(([from], index) => {
     const left = one.segments[index]?.[1] ?? from
@@ -27,9 +28,15 @@ export function pauses(
       for (const [a, b] of spans.reduce(together, [[0, 24 * 60]])) {
         const start = Math.max(left, noon + ((a as number) - 12 * 60) * minute)
         const end = Math.min(from, noon + ((b as number) - 12 * 60) * minute)
-        for (let at = Math.ceil(start / tick) * tick; at + tick <= end; at += tick)
-          if (hull(step, { ...one, segments: [[at, at + tick]] }, rows, hauls).length === 0)
-            return [`is left on ${date} while its crew could go on`]
+        let free = 0
+        for (let at = Math.ceil(start / tick) * tick; at + tick <= end; at += tick) {
+          const could =
+            hull(step, { ...one, segments: [[at, at + tick]] }, rows, hauls).length === 0 &&
+            !one.personIds.some((id) => busy(id, at, at + tick))
+          free = could ? free + 1 : 0
+          // Less than half an hour is not worth unpacking for.
+          if (free * tick >= 30 * minute) return [`is left on ${date} while its crew could go on`]
+        }
       }
     }
     return []

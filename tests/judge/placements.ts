@@ -45,7 +45,12 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
       faults.push(`is given to ${person.name}, who lacks ${step.skill}`)
   }
   const logged = rows.hoursEntry
-    .filter((entry) => entry.stepId === step.id)
+    .filter(
+      (entry) =>
+        entry.stepId === step.id &&
+        entry.kind === 'work' &&
+        !rows.hoursEntry.some((other) => other.correctsId === entry.id),
+    )
     .reduce((sum, entry) => sum + entry.hours, 0)
   const mending = (one.mends ?? []).reduce((sum, mend) => sum + mend.hours, 0)
   const all = step.hoursLikely * reach[step.access] + mending
@@ -64,12 +69,38 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
 const booked = (step: Step, rows: RefitRows) =>
   rows.tradeBooking.find((row) => row.stepId === step.id && row.state === 'booked')
 
+/** Hours from a finish until a wait is over: a cure counted minute by minute at the mean of its month. */
 export function waitHours(step: Step, finish: number, rows: RefitRows): number {
   if (step.waitKind === 'none') return 0
   if (step.waitKind !== 'chem') return step.waitHours
-  const mean = rows.refit[0]?.monthMeanC[new Date(finish).getUTCMonth()] ?? step.waitRefC
-  const warm = step.waitMinC === null ? mean : Math.max(mean, step.waitMinC)
-  return step.waitHours * Math.pow(2, (step.waitRefC - warm) / 10)
+  return cureMinutes(finish, step.waitHours, step.waitRefC, step.waitMinC, rows) / 60
+}
+
+function cureMinutes(
+  from: number,
+  hours: number,
+  refC: number,
+  minC: number | null,
+  rows: RefitRows,
+): number {
+  let left = hours * 60
+  let passed = 0
+  for (; left > 1e-6 && passed < 400 * 24 * 60; passed++) {
+    const mean = rows.refit[0]?.monthMeanC[new Date(from + passed * minute).getUTCMonth()] ?? refC
+    left -= Math.pow(2, ((minC === null ? mean : Math.max(mean, minC)) - refC) / 10)
+  }
+  return passed - 1
+}
+
+/** When a finished step lets the next begin: by its running clock, else by its wait. */
+export function readyAfter(step: Step, rows: RefitRows): number {
+  const clock = rows.clock.find(
+    (one) => one.stepId === step.id && one.endedAt === null && one.kind !== 'pot',
+  )
+  const doneAt = step.doneAt ?? 0
+  if (!clock || clock.opensH === null) return doneAt + waitHours(step, doneAt, rows) * hour
+  const from = clock.startedAt
+  return from + cureMinutes(from, clock.opensH, clock.refC, clock.minC, rows) * minute
 }
 
 /** Minutes of a date in which a person can work at a place. */
@@ -92,15 +123,12 @@ export function hoursAt(
         ? rows.place.find((row) => row.kind === 'shed')
         : undefined
   const plan = rows.dayPlan.find((row) => row.on === wall.date)
-  const away = rows.personDay.some(
-    (row) => row.personId === personId && row.on === wall.date && row.kind === 'cannotCome',
-  )
-  if (away) return []
+  const own = rows.personDay.filter((row) => row.personId === personId && row.on === wall.date)
+  if (own.some((row) => row.kind === 'cannotCome' && row.wholeDay)) return []
   if (plan) {
     if (plan.placeNeed !== need || !plan.personIds.includes(personId)) return []
     return [[hhmm(plan.from) + (place?.setUpMin ?? 0), hhmm(plan.to) - (place?.packUpMin ?? 0)]]
   }
-  const own = rows.personDay.filter((row) => row.personId === personId && row.on === wall.date)
   const spans = rows.weekSlot
     .filter(
       (row) =>
@@ -110,10 +138,27 @@ export function hoursAt(
           0,
     )
     .map((row) => [hhmm(row.from), hhmm(row.to)])
-  for (const row of own) spans.push([hhmm(row.from), hhmm(row.to)])
+  for (const row of own) if (row.kind === 'extraDay') spans.push([hhmm(row.from), hhmm(row.to)])
+  let there = joined(spans as [number, number][])
+  for (const row of own)
+    if (row.kind === 'cannotCome')
+      there = there.flatMap(([a, b]): [number, number][] => [
+        [a, Math.min(b, hhmm(row.from))],
+        [Math.max(a, hhmm(row.to)), b],
+      ])
   const out = (place?.travelMin ?? 0) + (place?.setUpMin ?? 0)
   const back = (place?.travelMin ?? 0) + (place?.packUpMin ?? 0)
-  return spans.map(([from, to]) => [(from as number) + out, (to as number) - back])
+  return there.map(([from, to]) => [from + out, to - back])
+}
+
+function joined(spans: readonly [number, number][]): [number, number][] {
+  const result: [number, number][] = []
+  for (const [from, to] of [...spans].sort((a, b) => a[0] - b[0])) {
+    const last = result.at(-1)
+    if (last && from <= last[1]) last[1] = Math.max(last[1], to)
+    else result.push([from, to])
+  }
+  return result
 }
 
 export function attendance(
@@ -130,7 +175,11 @@ export function attendance(
       const end = start.minutes + (to - from) / minute
       if (step.hullNeed === 'slings') {
         const away = rows.personDay.some(
-          (row) => row.personId === id && row.on === start.date && row.kind === 'cannotCome',
+          (row) =>
+            row.personId === id &&
+            row.on === start.date &&
+            row.kind === 'cannotCome' &&
+            row.wholeDay,
         )
         if (away) faults.push(`is placed on ${start.date} when ${id} cannot come`)
         continue

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { placeOfKind } from '#core/model/refit'
 import { computed, ref } from 'vue'
 import type { Row } from '#core/model/entities'
 import { removal } from '#core/model/removal'
@@ -20,7 +21,7 @@ async function addHaul() {
   const last = list.value.at(-1)
   const from = last ? addDays(last.launchAimed, 150) : store.derived.today
   const name = `Haul-out ${list.value.length + 1}`
-  const yard = store.rows.place.find((one) => one.kind === 'yard')
+  const yard = placeOfKind(store.rows, 'yard')
   const haulOutId = newId()
   await store.attempt(`New ${name}`, [
     {

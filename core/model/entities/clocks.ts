@@ -28,8 +28,12 @@ export const clock = kind(
   { planInput: true },
 )
 
-export const clockReading = kind('temperature reading', {
-  clockId: ref('Clock', 'clock', { onDelete: 'goes' }),
-  at: instant('At'),
-  tempC: real('Temperature in °C', { min: -30, max: 70, unit: '°C' }),
-})
+export const clockReading = kind(
+  'temperature reading',
+  {
+    clockId: ref('Clock', 'clock', { onDelete: 'goes' }),
+    at: instant('At'),
+    tempC: real('Temperature in °C', { min: -30, max: 70, unit: '°C' }),
+  },
+  { planInput: true },
+)

@@ -3,7 +3,7 @@ import { hourMs } from '../../time/civil'
 import { keyingHours, mendKind, peelPlyHours } from '../mends'
 import type { StepArc } from '../network'
 import type { OpenStep, OpenWork } from './openWork'
-import { waitOver } from './openWork'
+import { waitOver } from '../waits'
 import { ceilTick } from './tick'
 
 /** A step held back longer than this for its bond window is dearer than the mend. Assumed: three days. */
@@ -57,6 +57,14 @@ export class BondWindows {
     const { from, keyed } = this.keyedFrom(activity, at, hoursMs(peel), ahead)
     const mends = [...this.keyingOf(activity, keyed), ...peel]
     return { at: from, mends, extraMs: hoursMs(mends), heldFor }
+  }
+
+  /** Keying before a step that takes none of our people, within whose hours it goes. */
+  keyedAt(activity: OpenStep, start: number): Mend[] {
+    return this.keyingOf(activity, this.shutBy(activity, start)).map((mend) => ({
+      ...mend,
+      hours: 0,
+    }))
   }
 
   /**

@@ -1,7 +1,8 @@
 import { dayMs, dayNumber, hourMs } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
 import { weatherAllowance } from '../weatherAllowance'
-import { durationMs, waitOver } from './openWork'
+import { durationMs } from './openWork'
+import { waitOver } from '../waits'
 import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
 import { launchDay } from './launchDay'
@@ -100,7 +101,7 @@ function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSiz
       work === 0
         ? null
         : workForward(
-            hours(activity),
+            hours.of(activity),
             windowsOf(activity),
             from,
             work,
@@ -240,7 +241,7 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
       return { start: floor + finishBy - (one?.finish ?? 0), finish: finishBy }
     return (
       workBackward(
-        hours(activity),
+        hours.of(activity),
         windowsOf(activity),
         finishBy,
         work,

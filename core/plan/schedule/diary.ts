@@ -38,6 +38,9 @@ export interface Wanted {
 
 /** Shortest first stretch worth unpacking for; shorter work may still have it. */
 const leastStretchMs = 30 * 60_000
+/** No work is begun for so little (or a quarter of it) before so long a pause: it starts after the pause. */
+const scrapMs = 2 * 3_600_000
+const longPauseMs = 7 * 86_400_000
 const none: readonly Interval[] = []
 
 /** Who is where doing what, as the schedule fills it. A person is at one kind of place a day. */
@@ -72,23 +75,24 @@ export class Diary {
   }
 
   /**
-   * Earliest room for work. Work in one go fits one open stretch; other work pauses only where the
-   * crew is not there, never for another step. Null: none within the horizon or before giving up.
+   * Earliest room for work. Work in one go fits one open stretch; other work pauses where the crew is not there,
+   * and gives way to other steps for some days. Null: none within the horizon or before giving up.
    */
   find(wanted: Wanted): WorkStretches | null {
     const search = new RoomSearch(wanted)
-    const first = this.clock.dayOf(wanted.from)
-    const usefulDay = wanted.giveUpAt === Infinity ? Infinity : this.clock.dayOf(wanted.giveUpAt)
+    const from = Math.max(wanted.from, wanted.windows[0]?.[0] ?? Infinity)
+    const until = Math.min(wanted.giveUpAt, wanted.windows.at(-1)?.[1] ?? -Infinity)
+    if (from >= until) return null
+    const first = this.clock.dayOf(from)
+    const usefulDay = until === Infinity ? Infinity : this.clock.dayOf(until)
     const lastDay = Math.min(first + horizonDays, usefulDay)
     const lead = this.workDaysOf(wanted.crew[0] as number, wanted.place)
     for (let position = lead.positionOf(first, lastDay); ; position++) {
-      if (!search.underWay) position = lead.nextFree(position)
+      position = lead.nextFree(position)
       const day = lead.dayAt(position, lastDay)
       if (day === undefined || day > lastDay) return null
       const free = this.freeOn(wanted, day)
-      // Nothing free and nothing begun: the day is passed over.
-      if (free.length === 0 && !search.underWay) continue
-      const found = search.takeDay(this.openOn(wanted, day), free)
+      const found = search.takeDay(free)
       if (found) return found
     }
   }
@@ -114,17 +118,6 @@ export class Diary {
       if (last) return last
     }
     return null
-  }
-
-  /** When the whole crew is there. */
-  private openOn(wanted: Wanted, day: number): readonly Interval[] {
-    const [first, ...others] = wanted.crew
-    let open = this.sites.presence(first as number, wanted.place, day)
-    for (const person of others) {
-      if (open.length === 0) return none
-      open = intersect(open, this.sites.presence(person, wanted.place, day))
-    }
-    return open
   }
 
   /** When the whole crew is there and not busy. */
@@ -181,47 +174,39 @@ export class Diary {
 class RoomSearch {
   private segments: Interval[] = []
   private left: number
+  /** So little of the work is no beginning before a long pause. */
+  private readonly scrap: number
 
   constructor(private readonly wanted: Wanted) {
     this.left = wanted.workMs
+    this.scrap = Math.max(scrapMs, wanted.workMs / 4)
   }
 
-  get underWay(): boolean {
-    return this.segments.length > 0
-  }
-
-  takeDay(open: readonly Interval[], free: readonly Interval[]): WorkStretches | null {
-    for (const span of open)
+  takeDay(free: readonly Interval[]): WorkStretches | null {
+    for (const span of free)
       for (const window of this.wanted.windows) {
-        const a = Math.max(span[0], window[0], this.wanted.from)
-        const b = Math.min(span[1], window[1])
-        if (b <= a) continue
-        const found = this.takeStretch(a, b, free)
+        const from = Math.max(span[0], window[0], this.wanted.from)
+        const to = Math.min(span[1], window[1])
+        if (to <= from) continue
+        const found = this.wanted.splittable ? this.take(from, to) : this.takeWhole(from, to)
         if (found) return found
       }
     return null
   }
 
-  /** Takes what is free of one open stretch; busy time in it means starting afresh after it. */
-  private takeStretch(a: number, b: number, free: readonly Interval[]): WorkStretches | null {
-    const { workMs, splittable } = this.wanted
-    let cursor = a
-    for (const piece of free) {
-      const p = Math.max(piece[0], a)
-      const q = Math.min(piece[1], b)
-      if (q <= p) continue
-      if (p > cursor) this.startAfresh()
-      cursor = q
-      if (!splittable) {
-        if (q - p >= workMs) return stretches([[p, p + workMs]])
-        continue
-      }
-      if (!this.underWay && q - p < Math.min(leastStretchMs, this.left)) continue
-      if (q - p >= this.left) return stretches([...this.segments, [p, p + this.left]])
-      this.segments.push([p, q])
-      this.left -= q - p
-    }
-    if (cursor < b) this.startAfresh()
+  private takeWhole(from: number, to: number): WorkStretches | null {
+    const { workMs } = this.wanted
+    return to - from >= workMs ? stretches([[from, from + workMs]]) : null
+  }
+
+  private take(from: number, to: number): WorkStretches | null {
+    const last = this.segments.at(-1)
+    const done = this.wanted.workMs - this.left
+    if (last && from - last[1] > longPauseMs && done <= this.scrap) this.startAfresh()
+    if (to - from < Math.min(leastStretchMs, this.left)) return null
+    if (to - from >= this.left) return stretches([...this.segments, [from, from + this.left]])
+    this.segments.push([from, to])
+    this.left -= to - from
     return null
   }
 

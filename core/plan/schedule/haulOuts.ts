@@ -1,6 +1,7 @@
 /** When she is out of the water. */
 import type { HaulOut, Place } from '../../model/entities'
 import type { StoredPlan } from '../../model/stored'
+import { placeOfKind } from '../../model/refit'
 import type { RefitRows } from '../../model/refit'
 import { dayNumber, hourMs, minutesOf, weekdayOf } from '../../time/civil'
 import type { ZoneClock } from '../../time/zone'
@@ -56,8 +57,7 @@ export function haulOutsInTime(
   const places = new Map(rows.place.map((place) => [place.id, place]))
   const yardOf = (haulOut: HaulOut) =>
     (haulOut.placeId === null ? undefined : places.get(haulOut.placeId)) ??
-    rows.place.find((place) => place.kind === 'yard') ??
-    null
+    placeOfKind(rows, 'yard')
   const ashore = rows.haulOut
     .map((haulOut): Ashore => {
       const yard = yardOf(haulOut)

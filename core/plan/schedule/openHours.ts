@@ -74,19 +74,29 @@ interface Asking {
   readonly crewMin: number
   readonly placeNeed: PlaceNeed
 }
-export type HoursByClass = (asking: Asking) => OpenHours
-
 /** Open hours shared by all steps that ask for the same people at the same place. */
+export interface HoursByClass {
+  of(asking: Asking): OpenHours
+  /** Longest stretch that a crew is at a place together in the two years from a day, ms; 0: never. */
+  longestTogether(crew: readonly number[], placeNeed: PlaceNeed, day: number): number
+}
+
+/** Open hours of these sites, each kind worked out when it is first asked for. */
 export function hoursByClass(sites: Sites): HoursByClass {
   const known = new Map<string, OpenHours>()
-  return (asking) => {
-    const key = `${asking.placeNeed} ${asking.crewMin} ${asking.capable.join()}`
+  const of = ({ capable, crewMin, placeNeed }: Asking): OpenHours => {
+    const key = `${placeNeed} ${crewMin} ${capable.join()}`
     let hours = known.get(key)
     if (!hours) {
-      hours = openHours(sites, asking.capable, asking.crewMin, asking.placeNeed)
+      hours = openHours(sites, capable, crewMin, placeNeed)
       known.set(key, hours)
     }
     return hours
+  }
+  return {
+    of,
+    longestTogether: (crew, placeNeed, day) =>
+      of({ capable: crew, crewMin: crew.length, placeNeed }).longestFrom(day),
   }
 }
 
@@ -104,10 +114,14 @@ export function workForward(
   splittable: boolean,
   clock: ZoneClock,
 ): { readonly start: number; readonly finish: number } | null {
-  const firstDay = clock.dayOf(from)
+  const end = windows.at(-1)?.[1] ?? -Infinity
+  const begin = Math.max(from, windows[0]?.[0] ?? from)
+  if (begin >= end) return null
+  const firstDay = clock.dayOf(begin)
+  const lastDay = end === Infinity ? firstDay + horizonDays : clock.dayOf(end)
   let start: number | null = null
   let left = workMs
-  for (let day = firstDay; day < firstDay + horizonDays; day++)
+  for (let day = firstDay; day <= lastDay; day++)
     for (const open of hours.on(day))
       for (const window of windows) {
         const [a, b] = clip([Math.max(open[0], from), open[1]], window)

@@ -6,10 +6,12 @@ import type { RefitRows } from '../../model/refit'
 import { dayNumber, hourMs, secondMs } from '../../time/civil'
 import type { ZoneClock } from '../../time/zone'
 import { factsOf, maySplit } from '../facts'
-import { haulOutOf, holdsLaunch } from '../haulOutOf'
+import { haulOutOf, launchHeldBy } from '../haulOutOf'
 import { plannedJobs } from '../network'
 import type { StepArc } from '../network'
-import { plannedHours, plannedWaitHours } from '../planned'
+import { plannedHours } from '../planned'
+import { readyAfterDone } from '../waits'
+import { liveHours } from '../liveHours'
 import { needsWeather } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { calendarsOf } from './calendars'
@@ -69,14 +71,6 @@ export interface OpenWork extends Calendars {
   readonly remarks: readonly Remark[]
 }
 
-/** When the wait after a step is over, planned with the month's mean air. */
-export function waitOver(step: Step, finish: number, rows: RefitRows): number {
-  if (step.waitKind === 'none') return finish
-  const month = new Date(finish).getUTCMonth()
-  const mean = rows.refit[0]?.monthMeanC ?? []
-  return ceilTick(finish + plannedWaitHours(step, month, mean) * hourMs)
-}
-
 /** Length of the work with a crew of `size`, rounded up to the grid. */
 export const durationMs = (activity: Pick<OpenStep, 'workMs'>, size: number): number =>
   ceilTick(activity.workMs / size)
@@ -132,17 +126,12 @@ export function openWork(
   const coming = calendars.ashore.filter((one) => one.launchAt === Infinity)
   const steps = byId(rows.step)
   const logged = new Map<string, number>()
-  for (const entry of rows.hoursEntry)
-    if (entry.stepId !== null)
+  for (const entry of liveHours(rows))
+    if (entry.stepId !== null && entry.kind === 'work')
       logged.set(entry.stepId, (logged.get(entry.stepId) ?? 0) + entry.hours)
-  const cures = new Map(
-    rows.clock
-      .filter((one) => one.stepId !== null && one.endedAt === null && one.kind !== 'pot')
-      .map((one) => [one.stepId as string, one]),
-  )
   const jobs = new Map(plannedJobs(rows).map((job) => [job.id, job]))
   const activities = new Map<string, OpenStep>()
-  const readyAfterDone = new Map<string, number>()
+  const readyAt = new Map<string, number>()
   const doneAtOf = new Map<string, number>()
   const doneHolding = new Map<string, string[]>()
   const remarks: Remark[] = []
@@ -152,12 +141,10 @@ export function openWork(
     if (step.state === 'done') {
       const doneAt = step.doneAt ?? now
       doneAtOf.set(step.id, doneAt)
-      const running = cures.get(step.id)
-      const from = running ? running.startedAt : doneAt
-      readyAfterDone.set(step.id, waitOver(step, from, rows))
-      const haulOut = haulOutOf(job, rows, coming)
-      if (haulOut && holdsLaunch(job, step, rows)) {
-        const id = haulOut.haulOut.id
+      readyAt.set(step.id, readyAfterDone(step, rows, now))
+      const held = launchHeldBy(job, step, rows, coming)
+      if (held) {
+        const id = held.haulOut.id
         doneHolding.set(id, [...(doneHolding.get(id) ?? []), step.id])
       }
       continue
@@ -174,7 +161,7 @@ export function openWork(
     structure,
     ...calendars,
     activities,
-    readyAfterDone,
+    readyAfterDone: readyAt,
     doneAt: doneAtOf,
     doneHolding,
     remarks,
@@ -182,7 +169,6 @@ export function openWork(
 
   function toActivity(step: Step, job: Job): OpenStep {
     const haulOut = haulOutOf(job, rows, coming)
-    const holds = haulOut !== null && holdsLaunch(job, step, rows) ? haulOut : null
     const others = factsOf(step.operation).byOthers
     const capable = sites.people.flatMap((person, index) =>
       step.skill === 'general' || person.skills.includes(step.skill) ? [index] : [],
@@ -206,7 +192,7 @@ export function openWork(
       splittable: maySplit(step),
       placeNeed: step.placeNeed,
       ashore: step.hullNeed === 'either' ? null : haulOut,
-      holds,
+      holds: launchHeldBy(job, step, rows, coming),
       releases: releasesOf(step, rows, clock),
       booking: bookingOf(step, rows, clock),
     }

@@ -3,7 +3,8 @@ import { dateOf, hourMs } from '../../time/civil'
 import { factsOf } from '../facts'
 import { weatherAllowance } from '../weatherAllowance'
 import type { Binding } from './binding'
-import { durationMs, waitOver } from './openWork'
+import { durationMs } from './openWork'
+import { waitOver } from '../waits'
 import type { OpenStep, OpenWork } from './openWork'
 import { crewsOf } from './crews'
 import { Diary } from './diary'
@@ -26,6 +27,7 @@ import { crewInSlings, enoughCome, notInSlings } from './inSlings'
 import { ceilTick } from './tick'
 import { yardTime } from './yardTime'
 import { neverFits, notPlaced } from './unplaced'
+import type { CrewStretch } from './unplaced'
 import type { Interval } from '../../time/intervals'
 
 /** What one pass over the phases gives. */
@@ -90,8 +92,12 @@ class RefitPass {
   private readonly placements = new Map<string, Placement>()
   private readonly remarks: Remark[] = []
   private readonly barred: Set<string>
+  /** Whether steps that ask for the same ever fit. */
+  private readonly never = new Map<string, boolean>()
   private readonly bonds: BondWindows
   private readonly waiting: WaitingLaunches
+  /** Last finish of what was placed aboard in the trust that the next launch is later. */
+  private aboardUntil = -Infinity
   private readonly launches: (PlannedGate & { readonly haulOutId: string })[] = []
 
   constructor(
@@ -142,6 +148,10 @@ class RefitPass {
     )
     if (orphan || this.barred.has(id) || this.placements.has(id)) return 'dealt'
     if (this.supposed.dropped?.has(id)) return this.skip(activity)
+    const isHung = activity.step.hullNeed === 'slings' && activity.ashore !== null
+    const own = this.ownAshore.get(activity.ashore?.haulOut.id ?? '')
+    // It has its hour when she is launched.
+    if (isHung && own?.launchAt === Infinity) return 'notYet'
     if (this.waiting.isBehind(activity)) {
       if (!this.waiting.isNeeded(activity)) return 'notYet'
       this.refuse(activity)
@@ -152,13 +162,16 @@ class RefitPass {
     )
     const earliest = this.earliestOf(activity)
     const found =
-      activity.step.hullNeed === 'slings' && activity.ashore && activity.workMs > 0
+      isHung && activity.workMs > 0 && !activity.booking
         ? this.placeInSlings(activity, earliest)
         : activity.booking
           ? this.placeBooked(activity, earliest, until)
           : activity.workMs === 0
             ? this.placeAlone(activity, earliest, until)
             : this.placeCrew(activity, earliest, until)
+    const finish = this.placements.get(id)?.segments.at(-1)?.[1] ?? 0
+    if (until < Infinity && activity.placeNeed === 'boat')
+      this.aboardUntil = Math.max(this.aboardUntil, finish)
     if (found) return 'dealt'
     if (until < Infinity) return 'notYet'
     this.refuse(activity)
@@ -260,14 +273,19 @@ class RefitPass {
         : booking.from > earliest.at
           ? { kind: 'trade', bookingId: booking.id }
           : earliest.binding
-    this.keep(activity, [[start, start + length(start)]], [], binding)
+    this.keep(
+      activity,
+      [[start, start + length(start)]],
+      [],
+      binding,
+      this.bonds.keyedAt(activity, start),
+    )
     return true
   }
 
   /** Done while she hangs in the water: whoever can comes for it, on whatever weekday it is. */
   private placeInSlings(activity: OpenStep, earliest: Earliest): boolean {
     const own = this.ownAshore.get(activity.ashore?.haulOut.id ?? '') as Ashore
-    if (own.launchAt === Infinity) return false
     const length = durationMs(activity, activity.crewMin)
     const from = Math.max(earliest.at, own.launchAt)
     const { sites, diary, compiled } = this
@@ -279,10 +297,9 @@ class RefitPass {
       return true
     }
     this.diary.book(found.crew, activity.placeNeed, [found.span], activity.step.id)
-    this.keep(activity, [found.span], found.crew, {
-      kind: 'launch',
-      haulOutId: own.haulOut.id,
-    })
+    const mends = this.bonds.keyedAt(activity, found.span[0])
+    const binding: Binding = { kind: 'launch', haulOutId: own.haulOut.id }
+    this.keep(activity, [found.span], found.crew, binding, mends)
     return true
   }
 
@@ -299,16 +316,14 @@ class RefitPass {
         : at > earliest.at
           ? this.hullBinding(activity, at)
           : earliest.binding
-    this.keep(activity, [[at, at]], [], binding)
+    this.keep(activity, [[at, at]], [], binding, this.bonds.keyedAt(activity, at))
     return true
   }
 
   private placeCrew(activity: OpenStep, earliest: Earliest, until: number): boolean {
     const windows = this.windowsOf(activity)
-    if (neverFits(activity, this.longest(activity))) {
-      this.refuse(activity)
-      return true
-    }
+    // Where she lies next the way may be shorter: what no launch waits for is asked again then.
+    if (this.neverFits(activity)) return false
     const ahead: Ahead = {
       room: (one, from, extraMs, giveUpAt) =>
         this.roomFor(one, from, extraMs, this.windowsOf(one), giveUpAt),
@@ -356,13 +371,29 @@ class RefitPass {
     return best
   }
 
-  private longest(activity: OpenStep): number {
-    return this.hours(activity).longestFrom(this.compiled.clock.dayOf(this.compiled.now))
+  /** The longest stretch that each crew is ever there together. */
+  private stretchesOf(activity: OpenStep): CrewStretch[] {
+    const today = this.compiled.clock.dayOf(this.compiled.now)
+    return crewsOf(activity).map((crew) => ({
+      size: crew.length,
+      longestMs: this.hours.longestTogether(crew, activity.placeNeed, today),
+    }))
+  }
+
+  private neverFits(activity: OpenStep): boolean {
+    const key = `${activity.placeNeed} ${activity.crewMin} ${activity.crewMax} ${activity.wanted} ${activity.capable.join()} ${activity.splittable ? '' : activity.workMs}`
+    let never = this.never.get(key)
+    if (never === undefined) {
+      never = neverFits(activity, this.stretchesOf(activity))
+      this.never.set(key, never)
+    }
+    return never
   }
 
   private refuse(activity: OpenStep): void {
-    const longest = this.longest(activity)
-    this.remarks.push(notPlaced(activity, this.compiled.rows, this.ashore, longest))
+    const crews = activity.workMs > 0 ? this.stretchesOf(activity) : []
+    this.barred.add(activity.step.id)
+    this.remarks.push(notPlaced(activity, this.compiled.rows, this.ashore, crews))
   }
 
   private bindingOf(
@@ -373,7 +404,7 @@ class RefitPass {
     start: number,
   ): Binding {
     if (start <= earliest.at) return earliest.binding
-    const hours = this.hours(activity)
+    const hours = this.hours.of(activity)
     const length = activity.splittable ? 1 : durationMs(activity, crew.length)
     const { clock } = this.compiled
     const free = workForward(hours, windows, earliest.at, length, activity.splittable, clock)
@@ -401,7 +432,8 @@ class RefitPass {
   private launch(phase: Phase): PlannedGate & { haulOutId: string } {
     const own = this.ownAshore.get(phase.launch?.haulOut.id ?? '') as Ashore
     const { now } = this.compiled
-    let ready = Math.max(now, own.from)
+    // She is not lifted while people work aboard, also where work without a place made the launch look later.
+    let ready = Math.max(now, own.from, this.aboardUntil)
     let binding: Binding =
       own.from > now ? { kind: 'liftOut', haulOutId: own.haulOut.id } : { kind: 'now' }
     const later = (stepId: string, readyAt: number, finish: number) => {
@@ -412,8 +444,10 @@ class RefitPass {
     }
     for (const activity of phase.activities) {
       const placed = this.placements.get(activity.step.id)
-      if (activity.holds === phase.launch && placed)
-        later(placed.stepId, placed.readyAt, placed.segments.at(-1)?.[1] ?? 0)
+      const finish = placed?.segments.at(-1)?.[1] ?? 0
+      // What only leads to a step that holds it is done before it too, also where that step found no place.
+      if (placed)
+        later(placed.stepId, activity.holds === phase.launch ? placed.readyAt : finish, finish)
     }
     for (const stepId of this.compiled.doneHolding.get(own.haulOut.id) ?? [])
       later(stepId, this.compiled.readyAfterDone.get(stepId) ?? 0, 0)
@@ -436,6 +470,7 @@ class RefitPass {
     this.sites.forgetBoat()
     this.diary.forget()
     this.hours = this.compiled.classHours(this.ashore)
+    this.never.clear()
     this.watchInSlings(watches)
     const gate = this.compiled.rows.gate.find(
       (one) => one.kind === 'launch' && one.haulOutId === own.haulOut.id,

@@ -1,7 +1,7 @@
 import type { DayPlan, Person, Place } from '../../model/entities'
 import type { PlaceNeed } from '../../model/words'
 import type { RefitRows } from '../../model/refit'
-import { groupBy } from '../../model/refit'
+import { groupBy, placeOfKind } from '../../model/refit'
 import { attendanceOf } from '../../time/attendance'
 import { dayNumber, minutesOf } from '../../time/civil'
 import { dayMemo } from '../../time/dayMemo'
@@ -100,8 +100,8 @@ export function makeSites(
   hours: SiteHours = siteHours(rows, clock),
 ): Sites {
   const { people } = hours
-  const berth = rows.place.find((place) => place.kind === 'berth') ?? null
-  const shed = rows.place.find((place) => place.kind === 'shed') ?? null
+  const berth = placeOfKind(rows, 'berth')
+  const shed = placeOfKind(rows, 'shed')
   const boatMemos = () =>
     people.map((_, person) => dayMemo((day) => hours.on(person, 'boat', whereSheLies(day), day)))
   let boat = boatMemos()

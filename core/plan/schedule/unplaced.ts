@@ -6,14 +6,24 @@ import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
 import type { Ashore } from './haulOuts'
 
-/** True when no stretch of its people is ever long enough, so that there is no use in searching. */
-export const neverFits = (activity: OpenStep, longestMs: number): boolean =>
-  longestMs === 0 || (!activity.splittable && leastClockMs(activity) > longestMs)
+/** A crew that a step may have, and the longest stretch it is ever there together. */
+export interface CrewStretch {
+  readonly size: number
+  readonly longestMs: number
+}
 
-/** Clock time with the most people it may have. */
-const leastClockMs = (activity: OpenStep): number =>
-  durationMs(activity, Math.min(activity.crewMax, activity.capable.length))
+/** True when no crew is ever there together for long enough, so that there is no use in searching. */
+export const neverFits = (activity: OpenStep, crews: readonly CrewStretch[]): boolean =>
+  crews.every(
+    ({ size, longestMs }) =>
+      longestMs === 0 || (!activity.splittable && durationMs(activity, size) > longestMs),
+  )
 
+const placeWord: Readonly<Record<OpenStep['placeNeed'], string>> = {
+  boat: 'at the boat',
+  shed: 'in the shed',
+  away: 'away from the boat',
+}
 const hullWord: Readonly<Record<string, string>> = {
   ashore: 'ashore',
   afloat: 'afloat',
@@ -25,25 +35,35 @@ export function notPlaced(
   activity: OpenStep,
   rows: OpenWork['rows'],
   ashore: readonly Ashore[],
-  longestMs: number,
+  crews: readonly CrewStretch[],
 ): Remark {
-  const { step, job } = activity
+  const { step, job, crewMin } = activity
   const named = `"${step.title}" (${job.title})`
   const about = { jobIds: [job.id], stepIds: [step.id] }
-  if (longestMs === 0 && activity.workMs > 0)
+  const works = activity.workMs > 0
+  const longestMs = Math.max(0, ...crews.map((one) => one.longestMs))
+  if (works && longestMs === 0)
     return {
       kind: 'noHours',
-      message: `${named} needs ${activity.crewMin} together at the ${activity.placeNeed}, and they are never there at the same time.`,
+      message:
+        crewMin === 1
+          ? `${named} is done ${placeWord[activity.placeNeed]}, and nobody who can do it is ever there.`
+          : `${named} needs ${crewMin} together ${placeWord[activity.placeNeed]}, and they are never there at the same time.`,
       ...about,
     }
-  if (!activity.splittable && activity.workMs > 0 && leastClockMs(activity) > longestMs)
+  if (works && neverFits(activity, crews)) {
+    // Of the crews that come at all, the one that would be through soonest.
+    const soonest = Math.min(
+      ...crews.filter((one) => one.longestMs > 0).map((one) => durationMs(activity, one.size)),
+    )
     return {
       kind: 'tooLong',
-      message: `${named} takes ${formatHours(leastClockMs(activity) / hourMs)} in one go, and the longest stretch its people have there is ${formatHours(longestMs / hourMs)}. Split it, add a person, or allow it to be left and taken up again.`,
+      message: `${named} takes ${formatHours(soonest / hourMs)} in one go, and that is too long for any day: the longest stretch its people have there is ${formatHours(longestMs / hourMs)}. Split it, add a person, or allow it to be left and taken up again.`,
       ...about,
     }
+  }
   const windows = hullWindows(activity, ashore, rows)
-  if (step.hullNeed !== 'either' && windows.length < 2)
+  if (step.hullNeed !== 'either' && windows.every(([, to]) => to < Infinity))
     return {
       kind: 'noWindow',
       message: `${named} must be done ${hullWord[step.hullNeed]}, and she is not when it could be.`,

@@ -1,0 +1,202 @@
+/** Small refits of everything that happens: seeded, made up throughout. For properties of plans. */
+import { add, emptyRefit, job, person, step } from '../../core/testing/build'
+import type { Building } from '../../core/testing/build'
+import { createRandom } from '../../core/random'
+import { dateOf, dayNumber } from '../../core/time/civil'
+
+/** Friday 16 April 2027, 12:00 UTC. */
+export const oddNow = Date.UTC(2027, 3, 16, 12)
+const today = dayNumber('2027-04-16')
+
+/** The same for the same seed; `size` steps or a few more. */
+export function oddRefit(seed: number, size: number): Building {
+  const random = createRandom(seed)
+  const chance = (share: number) => random() < share
+  const upTo = (most: number) => Math.floor(random() * (most + 1))
+  const pick = <Item>(...items: readonly Item[]): Item => items[upTo(items.length - 1)] as Item
+  const day = (from: number, to: number) => dateOf(today + from + upTo(to - from))
+  const rows = emptyRefit(pick('UTC', 'Europe/Dublin', 'America/Halifax'))
+  Object.assign(rows.refit[0] as object, {
+    monthMeanC: Array.from({ length: 12 }, (_, month) => 11 - 7 * Math.cos((month * Math.PI) / 6)),
+  })
+  const people = places()
+  const hauls = haulOuts()
+  gates()
+  let made = 0
+  for (let at = 0; made < size; at++) made += work(at)
+  happenings()
+  return rows
+
+  function places(): string[] {
+    const way = () => ({
+      travelMin: pick(0, 20, 75),
+      setUpMin: pick(0, 30),
+      packUpMin: pick(0, 30),
+    })
+    for (const id of ['yardA', 'yardB'])
+      add(rows, 'place', id, {
+        name: id,
+        kind: 'yard',
+        liftWeekdays: pick([], [2, 3, 4, 5, 6], [6], [1, 4]),
+        liftFrom: pick('08:00', '09:00', '13:00'),
+        launchesWithoutYou: chance(0.5),
+        ...way(),
+      })
+    add(rows, 'place', 'berth', { name: 'berth', kind: 'berth', ...way() })
+    if (chance(0.7)) add(rows, 'place', 'shed', { name: 'shed', kind: 'shed', ...way() })
+    const ids = ['Ann', 'Ben', 'Cat', 'Dov'].slice(0, 1 + upTo(3))
+    for (const id of ids) {
+      person(rows, id, pick([6], [6, 7], [5, 6, 7], [1, 3, 5]), pick('08:00', '09:30'), '17:00', {
+        skills: pick([], ['electrics'], ['laminating', 'rigging']),
+      })
+      for (let count = upTo(2); count > 0; count--)
+        add(rows, 'personDay', `${id}-${count}`, {
+          personId: id,
+          on: day(0, 60),
+          kind: pick('cannotCome', 'cannotCome', 'extraDay'),
+          wholeDay: chance(0.5),
+          from: pick('08:00', '12:00'),
+          to: pick('13:00', '18:00'),
+        })
+    }
+    if (chance(0.3))
+      for (const slot of rows.weekSlot) if (chance(0.3)) Object.assign(slot, { everyWeeks: 2 })
+    return ids
+  }
+
+  function haulOuts(): string[] {
+    const ids = ['first', 'second'].slice(0, upTo(2))
+    for (const [index, id] of ids.entries()) {
+      const out = index === 0 ? upTo(40) - 25 : 20 + upTo(120)
+      const launch = out + 10 + upTo(60)
+      const happened = out < 0 && chance(0.8)
+      add(rows, 'haulOut', id, {
+        name: id,
+        placeId: pick('yardA', 'yardB', null),
+        liftOutAimed: dateOf(today + out),
+        liftOutActual: happened ? dateOf(today + out) : null,
+        launchAimed: dateOf(today + launch),
+        launchBooked: chance(0.2) && launch > 0 ? dateOf(today + launch + upTo(5)) : null,
+        launchWhen: pick('notBeforeAim', 'asReady', 'notBeforeAim', 'fixed'),
+      })
+    }
+    return ids
+  }
+
+  function gates(): void {
+    for (const id of hauls)
+      add(rows, 'gate', `launch-${id}`, { name: id, kind: 'launch', haulOutId: id })
+    if (chance(0.6)) add(rows, 'gate', 'dated', { name: 'Dated', kind: 'dated', on: day(5, 120) })
+    if (chance(0.4)) add(rows, 'gate', 'asap', { name: 'Soon', kind: 'asap' })
+  }
+
+  /** One job with its steps; how many. */
+  function work(at: number): number {
+    const id = `job${at}`
+    job(rows, id, {
+      purpose: pick('float', 'safe', 'go', 'live', 'shine'),
+      severity: 1 + upTo(3),
+      spreading: chance(0.2),
+      gateId: pick(null, ...rows.gate.map((gate) => gate.id)),
+      haulOutId: pick(null, ...hauls),
+      pinnedRank: chance(0.08) ? 1 + upTo(3) : null,
+      decision: chance(0.05) ? 'later' : 'plan',
+    })
+    const count = upTo(4)
+    const begun = chance(0.25) ? upTo(count) : 0
+    for (let s = 0; s < count; s++) oneStep(id, `${id}-${s}`, s, begun)
+    if (at > 0 && chance(0.35)) {
+      const from = `job${upTo(at - 1)}`
+      const stepOf = (jobId: string) =>
+        pick(null, ...rows.step.filter((one) => one.jobId === jobId).map((one) => one.id))
+      add(rows, 'link', `link${at}`, {
+        fromJobId: from,
+        toJobId: id,
+        fromStepId: chance(0.3) ? stepOf(from) : null,
+        toStepId: chance(0.3) ? stepOf(id) : null,
+        minWaitHours: pick(0, 0, 24),
+      })
+    }
+    return count
+  }
+
+  function oneStep(jobId: string, id: string, s: number, begun: number): void {
+    const done = s < begun
+    const operation = pick(
+      'fit',
+      'cut',
+      'laminate',
+      'paint',
+      'bed',
+      'wire',
+      'test',
+      'contract',
+      'buy',
+      'antifoul',
+    )
+    const byOthers = operation === 'contract' || operation === 'buy'
+    const waits = chance(0.3) && !done
+    step(rows, jobId, id, {
+      operation,
+      hoursLikely: byOthers && chance(0.5) ? 0 : pick(0.25, 0.5, 1, 2.5, 6, 14, 0),
+      crewMin: pick(1, 1, 1, 1, 2, pick(2, 3)),
+      crewMax: pick(1, 2, 3),
+      access: pick('open', 'cramped'),
+      skill: chance(0.12) ? pick('electrics', 'laminating') : 'general',
+      placeNeed: pick('boat', 'boat', 'boat', 'shed', 'away'),
+      hullNeed: pick('byPlace', 'byPlace', 'byPlace', 'either', pick('ashore', 'afloat', 'slings')),
+      afterGate: chance(0.08),
+      parallel: s > 0 && chance(0.15),
+      wantedPersonId: chance(0.08) ? pick(...people) : null,
+      splittable: pick(null, null, true, false),
+      waitKind: waits ? pick('chem', 'dry', 'calendar') : 'none',
+      waitHours: waits ? pick(4, 24, 72) : 0,
+      maxWaitHours: waits && chance(0.4) ? pick(96, 200) : null,
+      notBefore: chance(0.1) ? day(-5, 60) : null,
+      needsDry: chance(0.15),
+      state: done ? 'done' : s === begun && begun > 0 && chance(0.5) ? 'doing' : 'open',
+      doneAt: done ? oddNow - (1 + upTo(200)) * 3_600_000 : null,
+    })
+    const row = rows.step.at(-1)
+    if (row && row.crewMax < row.crewMin) Object.assign(row, { crewMax: row.crewMin })
+  }
+
+  /** What is booked, ordered, curing and logged. */
+  function happenings(): void {
+    for (const one of rows.step) {
+      if (chance(0.06) && one.state === 'open')
+        add(rows, 'tradeBooking', `booked-${one.id}`, {
+          stepId: one.id,
+          trade: 'Rigger',
+          from: day(1, 40),
+          to: day(41, 44),
+          state: pick('booked', 'came'),
+        })
+      if (chance(0.06))
+        add(rows, 'part', `part-${one.id}`, {
+          name: 'Part',
+          neededByStepId: one.id,
+          state: 'ordered',
+          arrivesOn: day(1, 50),
+        })
+      if (one.state === 'done' && chance(0.3))
+        add(rows, 'clock', `clock-${one.id}`, {
+          title: 'Cure',
+          kind: 'cure',
+          stepId: one.id,
+          startedAt: oddNow - 3_600_000 * upTo(20),
+          opensH: 24,
+        })
+      if (one.state !== 'open' && chance(0.6)) {
+        const entry = { stepId: one.id, personId: people[0] as string, on: dateOf(today - 1) }
+        add(rows, 'hoursEntry', `hours-${one.id}`, { ...entry, hours: pick(0.5, 3) })
+        if (chance(0.3))
+          add(rows, 'hoursEntry', `mended-${one.id}`, {
+            ...entry,
+            hours: 1,
+            correctsId: `hours-${one.id}`,
+          })
+      }
+    }
+  }
+}
