@@ -46,8 +46,8 @@ export function oddRefit(seed: number, size: number): Building {
     if (chance(0.7)) add(rows, 'place', 'shed', { name: 'shed', kind: 'shed', ...way() })
     const ids = ['Ann', 'Ben', 'Cat', 'Dov'].slice(0, 1 + upTo(3))
     for (const id of ids) {
-      person(rows, id, pick([6], [6, 7], [5, 6, 7], [1, 3, 5]), pick('08:00', '09:30'), '17:00', {
-        skills: pick([], ['electrics'], ['laminating', 'rigging']),
+      person(rows, id, pick([6], [6, 7], [5, 6, 7], [1, 3, 6]), pick('08:00', '09:30'), '17:00', {
+        skills: id === 'Ann' ? ['electrics', 'laminating'] : pick([], ['electrics'], ['rigging']),
       })
       for (let count = upTo(2); count > 0; count--)
         add(rows, 'personDay', `${id}-${count}`, {
@@ -139,12 +139,15 @@ export function oddRefit(seed: number, size: number): Building {
     step(rows, jobId, id, {
       operation,
       hoursLikely: byOthers && chance(0.5) ? 0 : pick(0.25, 0.5, 1, 2.5, 6, 14, 0),
-      crewMin: pick(1, 1, 1, 1, 2, pick(2, 3)),
+      crewMin: Math.min(people.length, pick(1, 1, 1, 1, 2, pick(2, 3))),
       crewMax: pick(1, 2, 3),
       access: pick('open', 'cramped'),
       skill: chance(0.12) ? pick('electrics', 'laminating') : 'general',
       placeNeed: pick('boat', 'boat', 'boat', 'shed', 'away'),
-      hullNeed: pick('byPlace', 'byPlace', 'byPlace', 'either', pick('ashore', 'afloat', 'slings')),
+      hullNeed:
+        hauls.length > 0 && chance(0.25)
+          ? pick('ashore', 'ashore', 'afloat', 'slings')
+          : pick('byPlace', 'either'),
       afterGate: chance(0.08),
       parallel: s > 0 && chance(0.15),
       wantedPersonId: chance(0.08) ? pick(...people) : null,

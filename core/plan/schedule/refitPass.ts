@@ -26,7 +26,7 @@ import type { Ahead } from './bondWindows'
 import { crewInSlings, enoughCome, notInSlings } from './inSlings'
 import { ceilTick } from './tick'
 import { yardTime } from './yardTime'
-import { neverFits, notPlaced } from './unplaced'
+import { inLaterHaulOut, neverFits, notPlaced } from './unplaced'
 import type { CrewStretch } from './unplaced'
 import type { Interval } from '../../time/intervals'
 
@@ -153,8 +153,10 @@ class RefitPass {
     // It has its hour when she is launched.
     if (isHung && own?.launchAt === Infinity) return 'notYet'
     if (this.waiting.isBehind(activity)) {
-      if (!this.waiting.isNeeded(activity)) return 'notYet'
-      this.refuse(activity)
+      const first = this.waiting.next?.launch
+      if (!this.waiting.isNeeded(activity) || !first) return 'notYet'
+      this.barred.add(id)
+      this.remarks.push(inLaterHaulOut(activity, first))
       return 'dealt'
     }
     const until = this.waiting.sureUntil(activity, (at) =>
@@ -170,7 +172,7 @@ class RefitPass {
             ? this.placeAlone(activity, earliest, until)
             : this.placeCrew(activity, earliest, until)
     const finish = this.placements.get(id)?.segments.at(-1)?.[1] ?? 0
-    if (until < Infinity && activity.placeNeed === 'boat')
+    if (until < Infinity && (activity.placeNeed === 'boat' || activity.step.hullNeed !== 'either'))
       this.aboardUntil = Math.max(this.aboardUntil, finish)
     if (found) return 'dealt'
     if (until < Infinity) return 'notYet'
@@ -393,7 +395,9 @@ class RefitPass {
   private refuse(activity: OpenStep): void {
     const crews = activity.workMs > 0 ? this.stretchesOf(activity) : []
     this.barred.add(activity.step.id)
-    this.remarks.push(notPlaced(activity, this.compiled.rows, this.ashore, crews))
+    this.remarks.push(
+      notPlaced(activity, this.compiled.rows, this.ashore, crews, this.compiled.clock),
+    )
   }
 
   private bindingOf(

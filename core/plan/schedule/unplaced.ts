@@ -1,6 +1,8 @@
 import type { Remark } from '../../model/stored'
 import { formatHours } from '../../units/hours'
 import { hourMs } from '../../time/civil'
+import { sayFullDate } from '../../time/say'
+import type { ZoneClock } from '../../time/zone'
 import { durationMs } from './openWork'
 import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
@@ -36,6 +38,7 @@ export function notPlaced(
   rows: OpenWork['rows'],
   ashore: readonly Ashore[],
   crews: readonly CrewStretch[],
+  clock: ZoneClock,
 ): Remark {
   const { step, job, crewMin } = activity
   const named = `"${step.title}" (${job.title})`
@@ -63,7 +66,14 @@ export function notPlaced(
     }
   }
   const windows = hullWindows(activity, ashore, rows)
-  if (step.hullNeed !== 'either' && windows.every(([, to]) => to < Infinity))
+  const [from, to] = windows.at(-1) ?? [0, 0]
+  if (step.hullNeed === 'ashore' && to < Infinity && to > from)
+    return {
+      kind: 'noWindow',
+      message: `${named} finds no room while she is ashore, ${sayFullDate(clock.dateOf(from))} to ${sayFullDate(clock.dateOf(to))}: those who can do it are not there for long enough, or are busy.`,
+      ...about,
+    }
+  if (step.hullNeed !== 'either' && windows.every(([, end]) => end < Infinity))
     return {
       kind: 'noWindow',
       message: `${named} must be done ${hullWord[step.hullNeed]}, and she is not when it could be.`,
@@ -71,7 +81,17 @@ export function notPlaced(
     }
   return {
     kind: 'horizon',
-    message: `No room was found for ${named} within 15 years.`,
+    message: `${named} finds nobody who can do it and has time for it, as far ahead as is planned.`,
     ...about,
+  }
+}
+
+/** A step of a later haul-out that a launch before it would have to wait for. */
+export function inLaterHaulOut({ step, job, ashore }: OpenStep, launch: Ashore): Remark {
+  return {
+    kind: 'noWindow',
+    message: `"${step.title}" (${job.title}) is done ashore in ${ashore?.haulOut.name ?? 'a later haul-out'}, and work that follows it must be done before the launch from ${launch.haulOut.name}. Put both into one haul-out, or take the link away.`,
+    jobIds: [job.id],
+    stepIds: [step.id],
   }
 }

@@ -99,6 +99,7 @@ export class WaitingLaunches {
     const first = this.waiting[0]
     if (!first || this.isNeeded(activity)) return Infinity
     if (activity.workMs === 0 && activity.step.hullNeed === 'either') return Infinity
+    if (activity.step.hullNeed !== 'either') return first.notBefore
     // Whoever watches her in the slings must not be promised elsewhere for that day.
     if (activity.placeNeed !== 'boat')
       return first.isWatched ? startOfDay(first.notBefore) : Infinity
