@@ -1,9 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
-import { supposing } from '#core/model/applyChange'
 import type { ChangeItem } from '#core/model/changes'
-import { effectSentence, gateEffects } from '#core/plan/effect'
 
 /** Long enough that a dimension typed in full is planned once. */
 const settleMs = 400
@@ -40,17 +38,7 @@ export function useGateEffect(items: Ref<readonly ChangeItem[]>) {
   )
 
   /** The sentence for one change list; '' when there is nothing to say, or a newer question came. */
-  async function effectOf(list: readonly ChangeItem[]): Promise<string> {
-    const before = store.accepted
-    if (!before) return ''
-    const answer = await planner.suppose(supposing(store.rows, list))
-    if (!answer) return ''
-    const { plan } = answer
-    const gates = store.derived.gates.map((one) => one.gate)
-    const said = effectSentence(gateEffects(gates, before, plan, store.derived.clock))
-    const known = new Set(before.reasons.map((reason) => reason.message))
-    const fresh = plan.reasons.find((reason) => !known.has(reason.message))
-    return fresh ? `It cannot be planned: ${fresh.message}` : said
-  }
+  const effectOf = async (list: readonly ChangeItem[]): Promise<string> =>
+    store.plan ? ((await planner.whatIf(list)) ?? '') : ''
   return { sentence, busy, effectOf }
 }

@@ -1,14 +1,17 @@
 import { proxy } from 'comlink'
+import type { Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { RefitRows } from '#core/model/refit'
 import type { StoredPlan } from '#core/model/stored'
 import { inputsHash } from '#core/plan/inputsHash'
+import type { Drag } from '#core/plan/drag'
+import { sayWhatIf } from '#core/plan/whatIf'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
 import { snapshotFigures } from '#core/week/review'
-import type { PlanAnswer } from '~/workers/planner.worker'
+import type { PlanAnswer, Planner } from '~/workers/planner.worker'
 import { PlannerLink, Superseded } from '~/workers/plannerLink'
 
 /** Edits that come in a bunch are planned once. */
@@ -37,15 +40,39 @@ export const usePlannerStore = defineStore('planner', () => {
   )
   const stale = computed(() => store.plan?.inputsHash !== hash.value)
 
-  /** Plans a refit that is only supposed, for "what if". A newer question ends this one: then null. */
-  async function suppose(rows: RefitRows): Promise<PlanAnswer | null> {
+  /** Asks the second planner. A newer question ends this one: then null. */
+  async function ask<Answer>(
+    question: (remote: Remote<Planner>) => Promise<Answer>,
+  ): Promise<Answer | null> {
     try {
-      return await supposer.work(plainRows(rows), (remote) => remote.plan(time.now, null))
+      return await supposer.work(plainRows(store.rows), question)
     } catch (error) {
       if (error instanceof Superseded) return null
       throw error
     }
   }
+  /** What a change would do to the gates, as a sentence. */
+  async function whatIf(items: readonly ChangeItem[]): Promise<string | null> {
+    const accepted = toRaw(store.accepted)
+    const answer = await ask((remote) => remote.whatIf(time.now, accepted, plain(items)))
+    const gates = store.derived.gates.map((one) => one.gate)
+    return answer && sayWhatIf(answer, gates, store.derived.clock)
+  }
+  /** What each step holds up of a gate; null: a newer question came, or no plan stands. */
+  async function drags(gateId: string, stepIds: readonly string[]): Promise<Drag[] | null> {
+    const accepted = toRaw(store.accepted)
+    if (!accepted || stepIds.length === 0) return null
+    return ask((remote) => remote.drags(accepted, gateId, [...stepIds]))
+  }
+  /** Days for which a job can slip in the accepted plan; null: not known. */
+  async function slip(gateId: string, jobId: string): Promise<number | null> {
+    const accepted = toRaw(store.accepted)
+    return accepted && ask((remote) => remote.slip(accepted, gateId, jobId))
+  }
+
+  // What a form holds is watched, and a watched thing cannot cross to a worker.
+  const plain = (items: readonly ChangeItem[]): ChangeItem[] =>
+    JSON.parse(JSON.stringify(items)) as ChangeItem[]
 
   const noRows: readonly never[] = []
   // Accepted plans and weekly figures are no inputs, and large; the rest crosses to the worker.
@@ -67,7 +94,7 @@ export const usePlannerStore = defineStore('planner', () => {
         if (mine === run) progress.value = share
       })
       const { made, standing } = await planner.work(plainRows(store.rows), async (remote) => {
-        const plan = accepted ? null : await remote.plan(time.now, told)
+        const plan = accepted ? null : await remote.plan(time.now, toRaw(store.accepted), told)
         return {
           made: plan,
           standing: plan ?? (await remote.standing(time.now, toRaw(accepted) as StoredPlan)),
@@ -129,5 +156,5 @@ export const usePlannerStore = defineStore('planner', () => {
     (back) => back && stale.value && planSoon(),
   )
 
-  return { busy, progress, failed, ranking, hours, stale, suppose, replan }
+  return { busy, progress, failed, ranking, hours, stale, whatIf, drags, slip, replan }
 })

@@ -43,7 +43,7 @@ export function howRank(basis: PriorityBasis, rank: number, of: number, score: n
 /** Days a job's gate would not feel. `finishes`: earliest and latest end without anybody being busy, as dates. */
 export function howSlack(days: number | null): How {
   return {
-    title: 'Slack',
+    title: 'Slack by the calendar',
     result: days === null ? 'no gate waits for it' : sayDays(days),
     inputs: [],
     working: [
@@ -53,6 +53,22 @@ export function howSlack(days: number | null): How {
     source: 'Critical path with calendars, without capacity.',
     distrust:
       'In the plan itself people are busy: a job with slack here can still be what holds the launch, when its people are.',
+  }
+}
+
+/** Days a job can be put off in the plan before its gate moves; null: not measured. */
+export function howSlip(days: number | null, gate: string): How {
+  return {
+    title: 'Slip in this plan',
+    result: days === null ? 'not measured' : sayDays(days),
+    inputs: [],
+    working: [
+      'All that is still to be done of the job is put off by a number of days, and the plan is laid again at the time it was made, everything else in the same order.',
+      `The most days with which ${gate} keeps its date are the answer, up to a year.`,
+    ],
+    source: 'The plan itself, laid again for each number of days tried.',
+    distrust:
+      'It counts on everybody keeping to the order of this plan. Slack by the calendar, which priority goes by, counts as if nobody were ever busy, and is mostly more.',
   }
 }
 

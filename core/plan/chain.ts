@@ -125,10 +125,15 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
         return waitSentence(binding.stepId, binding.until)
       case 'people': {
         const names = binding.personIds.map((id) => people.get(id)?.name ?? '').join(' and ')
-        return `${names} ${binding.personIds.length > 1 ? 'are' : 'is'} busy with "${steps.get(binding.stepId)?.title ?? ''}" until then.`
+        const title = steps.get(binding.stepId)?.title ?? ''
+        return binding.among
+          ? `${names} is busy with other work until then, last with "${title}".`
+          : `${names} ${binding.personIds.length > 1 ? 'are' : 'is'} busy with "${title}" until then.`
       }
       case 'calendar':
         return `Nobody who can do it is there before ${shortDateTime(binding.until, clock, year)}.`
+      case 'season':
+        return `It waits for its months, or for days warm enough, from ${shortDateTime(binding.until, clock, year)}.`
       case 'liftOut':
         return 'She must be ashore first.'
       case 'launch':

@@ -5,6 +5,9 @@ import { daysBetween } from '../time/civil'
 import { sayFullDate } from '../time/say'
 import type { ZoneClock } from '../time/zone'
 
+/** The gates of a plan, and why some have no date. */
+export type GatesOf = Pick<StoredPlan, 'gates' | 'reasons'>
+
 export interface GateEffect {
   readonly gate: Gate
   /** Civil dates; null: not in that plan. */
@@ -17,11 +20,11 @@ export interface GateEffect {
 /** Every gate's date before and after. */
 export function gateEffects(
   gates: readonly Gate[],
-  before: StoredPlan,
-  after: StoredPlan,
+  before: Pick<StoredPlan, 'gates'>,
+  after: Pick<StoredPlan, 'gates'>,
   clock: ZoneClock,
 ): GateEffect[] {
-  const dates = (plan: StoredPlan) =>
+  const dates = (plan: Pick<StoredPlan, 'gates'>) =>
     new Map(plan.gates.map((one) => [one.gateId, clock.dateOf(one.at)]))
   const [was, is] = [dates(before), dates(after)]
   return gates.flatMap((gate) => {

@@ -147,19 +147,35 @@ function planned(mend: Mend): string {
     : `Washing, keying and wiping are planned before it, ${taking}.`
 }
 
-/** Trades booked before what must be ready for them is. */
+/** Trades booked before all is ready for them, trades nobody booked, and trades that came and left work over. */
 function tradeWarnings(compiled: OpenWork, pass: Pass): Remark[] {
+  const { clock, rows } = compiled
+  const date = (at: number) => sayFullDate(clock.dateOf(at))
   return [...compiled.activities.values()].flatMap((activity): Remark[] => {
-    const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
-    if (!activity.booking || start === undefined || start <= activity.booking.from) return []
-    return [
-      {
-        kind: 'trade',
-        message: `"${activity.step.title}" (${activity.job.title}) is booked before the boat is ready for it. The earliest safe date is ${sayFullDate(compiled.clock.dateOf(start))}.`,
-        jobIds: [activity.job.id],
-        stepIds: [activity.step.id],
-      },
+    const { step, job, booking, tradeMs } = activity
+    const segments = pass.placements.get(step.id)?.segments ?? []
+    const [start, finish] = [segments[0]?.[0], segments.at(-1)?.[1]]
+    const named = `"${step.title}" (${job.title})`
+    const remark = (message: string): Remark[] => [
+      { kind: 'trade', message, jobIds: [job.id], stepIds: [step.id] },
     ]
+    if (start === undefined || finish === undefined) return []
+    if (booking)
+      return start <= booking.from
+        ? []
+        : remark(
+            `${named} is booked before the boat is ready for it. The earliest safe date is ${date(start)}; it and all that follows it are planned from then.`,
+          )
+    const came = rows.tradeBooking.find((one) => one.stepId === step.id && one.state === 'came')
+    if (came)
+      return remark(
+        `${came.trade} came for ${named}, which is not done. Is it done now, or do they come again? It is planned as if they finished on ${date(finish)}.`,
+      )
+    return tradeMs === 0
+      ? []
+      : remark(
+          `${named} is for a trade, and none is booked. It is planned as if they came on ${date(start)}.`,
+        )
   })
 }
 

@@ -2,9 +2,8 @@ import { createRandom } from '../random'
 import type { Random } from '../random'
 import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
-import { finishPlan } from './finishPlan'
 import type { Planned } from './finishPlan'
-import { firstPass, lay } from './makePlan'
+import { explained, firstPass, lay } from './makePlan'
 import type { Laid } from './makePlan'
 import { comparePlanCost, isWorthChanging } from './planCost'
 import type { PlanCost } from './planCost'
@@ -47,7 +46,7 @@ export function bestPlan(
   accepted: StoredPlan | null = null,
 ): Planned {
   const prepared = prepare(rows, now)
-  return finishPlan(prepared, bestPass(prepared, effort, accepted).pass)
+  return explained(prepared, bestPass(prepared, effort, accepted))
 }
 
 /** The pass of the best plan, with what it costs. */

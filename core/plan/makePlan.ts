@@ -11,8 +11,9 @@ import { sequenceOf } from './sequenceOf'
 import { marginsMs } from './urgency'
 import type { Order } from './urgency'
 
-/** A pass with what it costs. */
+/** A pass with the order it was laid in and what it costs. */
 export interface Laid {
+  readonly order: Order
   readonly pass: Pass
   readonly cost: PlanCost
 }
@@ -31,13 +32,13 @@ export function makePlan(
   accepted: StoredPlan | null = null,
 ): Planned {
   const prepared = prepare(rows, now)
-  return finishPlan(prepared, firstPass(prepared, accepted).pass)
+  return explained(prepared, firstPass(prepared, accepted))
 }
 
 /** The pass of an order and what it costs. */
 export function lay(prepared: Prepared, order: Order): Laid {
   const pass = layPass(prepared, order)
-  return { pass, cost: planCost(prepared, pass) }
+  return { order, pass, cost: planCost(prepared, pass) }
 }
 
 /** The best of the passes by rule, or the accepted sequence where none is worth the change. */
@@ -59,3 +60,7 @@ function bestOfRules(prepared: Prepared): Laid {
   }
   return best
 }
+
+/** The plan of a pass, laid once more with every reason asked for. */
+export const explained = (prepared: Prepared, { order }: Laid): Planned =>
+  finishPlan(prepared, layPass(prepared, order, { explained: true }))

@@ -9,12 +9,11 @@ import type { Ranked } from './priority'
 import { rankedJobs } from './ranking'
 import { calendarsOf } from './schedule/calendars'
 import { criticalPath, earliestLaunches } from './schedule/criticalPath'
-import type { Bounds } from './schedule/criticalPath'
 import { openWork } from './schedule/openWork'
 import type { OpenWork } from './schedule/openWork'
 import { phasesOf } from './schedule/phases'
 import { refitPass } from './schedule/refitPass'
-import type { Pass, PassInput, Supposed } from './schedule/refitPass'
+import type { Pass, PassInput, PassOptions } from './schedule/refitPass'
 import { structureOf } from './schedule/structure'
 import { urgency } from './urgency'
 import type { Order } from './urgency'
@@ -22,7 +21,6 @@ import type { Order } from './urgency'
 /** A refit made ready for passes: circles cut, work that misses a fixed launch moved on. */
 export interface Prepared extends PassInput {
   readonly rows: RefitRows
-  readonly bounds: ReadonlyMap<string, Bounds>
   readonly ranked: readonly Ranked[]
   readonly remarks: readonly Remark[]
   readonly moved: readonly Remark[]
@@ -70,8 +68,8 @@ function weighed(compiled: OpenWork) {
 }
 
 /** One pass in an order, as things are or supposing that something of them were otherwise. */
-export const layPass = (prepared: Prepared, order: Order, supposed?: Supposed): Pass =>
-  refitPass(prepared, urgency(prepared, order), supposed)
+export const layPass = (prepared: Prepared, order: Order, options?: PassOptions): Pass =>
+  refitPass(prepared, urgency(prepared, order), options)
 
 /** Priority by job, worked out when first asked for. */
 function scoresOf(rankedOf: () => readonly Ranked[]): (jobId: string) => number {

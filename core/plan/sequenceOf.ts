@@ -6,12 +6,12 @@ import { urgencyMark } from './urgency'
 /**
  * The sequence of an accepted plan as places for today's steps: laid in it again, nothing moves that did not change.
  * Steps it does not know, and those of jobs that are wanted more or less than then, come where a fresh pass puts them
- * among the rest. Null: it knows none of them.
+ * among the rest; without one they come first. Null: it knows none of them.
  */
 export function sequenceOf(
   { compiled }: Prepared,
   accepted: StoredPlan,
-  fresh: Pass,
+  fresh: Pass | null,
 ): ((stepId: string) => number) | null {
   const { activities } = compiled
   const place = new Map<string, number>()
@@ -23,7 +23,7 @@ export function sequenceOf(
   const known = new Map(place)
   const follow = new Map<number, number>()
   let last = -1
-  for (const stepId of fresh.placements.keys()) {
+  for (const stepId of fresh?.placements.keys() ?? []) {
     const own = known.get(stepId)
     if (own !== undefined) {
       last = own

@@ -17,6 +17,7 @@ export function oddRefit(seed: number, size: number): Building {
   const day = (from: number, to: number) => dateOf(today + from + upTo(to - from))
   const rows = emptyRefit(pick('UTC', 'Europe/Dublin', 'America/Halifax'))
   Object.assign(rows.refit[0] as object, {
+    licensedHere: ['gas'],
     monthMeanC: Array.from({ length: 12 }, (_, month) => 11 - 7 * Math.cos((month * Math.PI) / 6)),
   })
   const people = places()
@@ -101,6 +102,7 @@ export function oddRefit(seed: number, size: number): Building {
       haulOutId: pick(null, ...hauls),
       pinnedRank: chance(0.08) ? 1 + upTo(3) : null,
       decision: chance(0.05) ? 'later' : 'plan',
+      doBy: pick('undecided', 'undecided', 'own', chance(0.3) ? 'trade' : 'own'),
     })
     const count = upTo(4)
     const begun = chance(0.25) ? upTo(count) : 0
@@ -156,6 +158,10 @@ export function oddRefit(seed: number, size: number): Building {
       waitHours: waits ? pick(4, 24, 72) : 0,
       maxWaitHours: waits && chance(0.4) ? pick(96, 200) : null,
       notBefore: chance(0.1) ? day(-5, 60) : null,
+      notAfter: chance(0.05) ? day(61, 200) : null,
+      months: chance(0.07) ? pick(['may', 'jun', 'jul'], ['apr', 'oct'], ['dec', 'jan']) : [],
+      minTempC: chance(0.1) ? pick(8, 12) : null,
+      licensedKind: chance(0.04) ? 'gas' : null,
       needsDry: chance(0.15),
       state: done ? 'done' : s === begun && begun > 0 && chance(0.5) ? 'doing' : 'open',
       doneAt: done ? oddNow - (1 + upTo(200)) * 3_600_000 : null,

@@ -17,9 +17,29 @@ export function pauses(
   zone: string,
   busy: (personId: string, from: number, to: number) => boolean,
 ): string[] {
+  if (one.personIds.length === 0) return []
   return one.segments.slice(1).flatMap(([from], index) => {
     const left = one.segments[index]?.[1] ?? from
     for (const date of dates(wall(left).date, wall(from).date)) {
+      const month = Number(date.slice(5, 7)) - 1
+      const named = [
+        'jan',
+        'feb',
+        'mar',
+        'apr',
+        'may',
+        'jun',
+        'jul',
+        'aug',
+        'sep',
+        'oct',
+        'nov',
+        'dec',
+      ]
+      // Out of its months, or in one too cold for it, it may wait.
+      if (step.months.length > 0 && !step.months.includes(named[month] as never)) continue
+      if (step.minTempC !== null && (rows.refit[0]?.monthMeanC[month] ?? 99) < step.minTempC)
+        continue
       const noon = instantOf(date, 12 * 60, zone)
       const spans = one.personIds.map((id) =>
         hoursAt(id, step.placeNeed, wall(noon), noon, rows, hauls),

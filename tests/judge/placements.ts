@@ -33,6 +33,15 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
     if (from % tick !== 0) faults.push('does not lie on the five-minute grid')
     last = to
   }
+  if (!booked(step, rows) && isTrades(step, rows)) {
+    const given = one.segments.reduce((sum, [from, to]) => sum + to - from, 0) / hour
+    const logged = liveWork(step, rows)
+    const all = step.hoursLikely * reach[step.access]
+    const want = step.state === 'doing' ? Math.max(all / 4, all - logged) : all
+    if (one.personIds.length > 0) faults.push('is given to our own people')
+    if (given < want / step.crewMin - 0.01) faults.push('gives its trade too little time')
+    return faults
+  }
   if (booked(step, rows) || goneBy.includes(step.operation) || step.hoursLikely === 0) return faults
   const crew = one.personIds.length
   if (crew < step.crewMin || crew > Math.max(step.crewMin, step.crewMax))
@@ -44,14 +53,7 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
     else if (step.skill !== 'general' && !person.skills.includes(step.skill))
       faults.push(`is given to ${person.name}, who lacks ${step.skill}`)
   }
-  const logged = rows.hoursEntry
-    .filter(
-      (entry) =>
-        entry.stepId === step.id &&
-        entry.kind === 'work' &&
-        !rows.hoursEntry.some((other) => other.correctsId === entry.id),
-    )
-    .reduce((sum, entry) => sum + entry.hours, 0)
+  const logged = liveWork(step, rows)
   const mending = (one.mends ?? []).reduce((sum, mend) => sum + mend.hours, 0)
   const all = step.hoursLikely * reach[step.access] + mending
   const want = step.state === 'doing' ? Math.max(all / 4, all - logged) : all
@@ -64,6 +66,28 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
   if (one.readyAt < (one.segments.at(-1)?.[1] ?? 0) + wait * hour - 1)
     faults.push('has its wait cut short')
   return faults
+}
+
+/** Hours of work logged on a step, those put right left out. */
+const liveWork = (step: Step, rows: RefitRows): number =>
+  rows.hoursEntry
+    .filter(
+      (entry) =>
+        entry.stepId === step.id &&
+        entry.kind === 'work' &&
+        !rows.hoursEntry.some((other) => other.correctsId === entry.id),
+    )
+    .reduce((sum, entry) => sum + entry.hours, 0)
+
+/** A trade does it: by contract, because the job is theirs, because they came before, or by the law of the place. */
+function isTrades(step: Step, rows: RefitRows): boolean {
+  const job = rows.job.find((one) => one.id === step.jobId)
+  const licensed =
+    step.licensedKind !== null &&
+    job?.doBy !== 'own' &&
+    rows.refit[0]?.licensedHere.includes(step.licensedKind as never) === true
+  const came = rows.tradeBooking.some((one) => one.stepId === step.id && one.state === 'came')
+  return step.operation === 'contract' || job?.doBy === 'trade' || licensed || came
 }
 
 const booked = (step: Step, rows: RefitRows) =>
@@ -204,6 +228,14 @@ export function releases(
   for (const part of rows.part)
     if (part.neededByStepId === step.id && part.state === 'ordered' && part.arrivesOn !== null)
       if (wall(start).date <= part.arrivesOn) faults.push(`starts before ${part.name} arrives`)
+  const month = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
+  for (const [from, to] of one.segments) {
+    const in12 = month[Number(wall(from).date.slice(5, 7)) - 1] as never
+    if (step.months.length > 0 && !step.months.includes(in12))
+      faults.push('is done out of its months')
+    if (step.notAfter !== null && wall(Math.max(from, to - 1)).date > step.notAfter)
+      faults.push('is done after its last day')
+  }
   const trade = booked(step, rows)
   if (trade && wall(start).date < trade.from) faults.push('starts before its trade comes')
   return faults

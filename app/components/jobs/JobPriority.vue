@@ -59,9 +59,10 @@ const rows = computed(() => (comparison.value?.lines ?? []).map((line, id) => ({
         v-if="mine.basis.slackDays !== null"
         :how="() => howSlack(mine?.basis.slackDays ?? null)"
         :about="job.title"
-        >What is slack?</UiHow
+        >What is slack by the calendar?</UiHow
       >
     </p>
+    <JobSlip v-if="mine" :job="job" />
     <details v-if="mine" class="mt-1">
       <summary class="cond">Why above or below another job?</summary>
       <UiPick

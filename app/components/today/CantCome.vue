@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
-import { supposing } from '#core/model/applyChange'
 import { inOrder } from '#core/model/refit'
-import { effectSentence, gateEffects } from '#core/plan/effect'
 import { attendanceOf } from '#core/time/attendance'
 import { addDays, dayNumber } from '#core/time/civil'
 
@@ -20,6 +18,27 @@ const picked = shallowRef<{
   readonly name: string
 } | null>(null)
 const daysAhead = 23
+const parts = [
+  { value: 'day', label: 'All day' },
+  { value: 'morning', label: 'Until 13:00' },
+  { value: 'afternoon', label: 'From 13:00' },
+] as const
+type Part = (typeof parts)[number]['value']
+const hoursAway = {
+  day: { wholeDay: true },
+  morning: { wholeDay: false, from: '00:00', to: '13:00' },
+  afternoon: { wholeDay: false, from: '13:00', to: '23:59' },
+} as const
+const part = ref<Part>('day')
+const partWords: Record<Part, string> = {
+  day: '',
+  morning: ' before 13:00',
+  afternoon: ' after 13:00',
+}
+function choosePart(chosen: Part) {
+  part.value = chosen
+  if (picked.value) void pick({ ...picked.value })
+}
 
 const choices = computed(() => {
   const { today } = store.derived
@@ -41,7 +60,7 @@ const itemOf = (one: { readonly personId: string; readonly on: string }): Change
   op: 'create',
   entity: 'personDay',
   id: newId(),
-  patch: { personId: one.personId, on: one.on, kind: 'cannotCome' },
+  patch: { personId: one.personId, on: one.on, kind: 'cannotCome', ...hoursAway[part.value] },
 })
 async function pick(one: {
   readonly personId: string
@@ -50,14 +69,11 @@ async function pick(one: {
 }) {
   picked.value = one
   effect.value = 'Working out what that does…'
-  const before = store.accepted
   try {
-    const answer = await planner.suppose(supposing(store.rows, [itemOf(one)]))
-    if (picked.value !== one || !answer) return
-    const gates = store.derived.gates.map((figures) => figures.gate)
-    effect.value = before
-      ? effectSentence(gateEffects(gates, before, answer.plan, store.derived.clock))
+    const said = store.plan
+      ? await planner.whatIf([itemOf(one)])
       : 'Nothing is planned yet, so nothing can be said.'
+    if (picked.value === one && said !== null) effect.value = said
   } catch (error) {
     if (picked.value === one) effect.value = `It could not be worked out: ${sentenceOf(error)}`
   }
@@ -65,11 +81,17 @@ async function pick(one: {
 async function confirm() {
   const one = picked.value
   if (!one) return
-  if (await store.attempt(`${one.name} cannot come on ${sayDay(one.on)}`, [itemOf(one)])) close()
+  if (
+    await store.attempt(`${one.name} cannot come on ${sayDay(one.on)}${partWords[part.value]}`, [
+      itemOf(one),
+    ])
+  )
+    close()
 }
 function close() {
   open.value = false
   picked.value = null
+  part.value = 'day'
 }
 </script>
 
@@ -91,10 +113,22 @@ function close() {
         <p v-if="days.length === 0" class="text-ink2">Does not come in the next weeks anyhow.</p>
       </div>
     </div>
-    <div v-if="picked" class="border-l-4 border-redlead bg-redlead-tint p-3" role="status">
-      <p>{{ effect }}</p>
+    <div v-if="picked" class="border-l-4 border-redlead bg-redlead-tint p-3">
+      <div class="mb-2 flex flex-wrap gap-2" role="group" aria-label="For how long">
+        <button
+          v-for="one in parts"
+          :key="one.value"
+          class="btn btn-small"
+          :class="{ 'btn-on': part === one.value }"
+          :aria-pressed="part === one.value"
+          @click="choosePart(one.value)"
+        >
+          {{ one.label }}
+        </button>
+      </div>
+      <p role="status">{{ effect }}</p>
       <button class="btn btn-main mt-2" @click="confirm">
-        {{ picked.name }} can't come {{ sayDay(picked.on) }}
+        {{ picked.name }} can't come {{ sayDay(picked.on) }}{{ partWords[part] }}
       </button>
     </div>
   </UiDialog>

@@ -9,10 +9,17 @@ export type Binding =
   | { readonly kind: 'after'; readonly stepId: string }
   /** The step before it cures, dries or is delivered. */
   | { readonly kind: 'wait'; readonly stepId: string; readonly until: number }
-  /** Somebody it needs is busy with the step. */
-  | { readonly kind: 'people'; readonly stepId: string; readonly personIds: readonly string[] }
+  /** Somebody it needs is busy with the step; `among`: with other work as well, none of which alone holds it. */
+  | {
+      readonly kind: 'people'
+      readonly stepId: string
+      readonly personIds: readonly string[]
+      readonly among?: true
+    }
   /** Nobody who can do it comes to that place before. */
   | { readonly kind: 'calendar'; readonly until: number }
+  /** Not in its months, or not warm enough out of doors before. */
+  | { readonly kind: 'season'; readonly until: number }
   | { readonly kind: 'liftOut'; readonly haulOutId: string }
   | { readonly kind: 'launch'; readonly haulOutId: string }
   /** The launch keeps its aimed or booked date though all is ready. */
@@ -42,6 +49,7 @@ export const bindingKinds = [
   'wait',
   'people',
   'calendar',
+  'season',
   'liftOut',
   'launch',
   'aim',

@@ -7,6 +7,7 @@ import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
 import { launchDay } from './launchDay'
 import { workBackward, workForward } from './openHours'
+import { tradeElapsedMs, tradeStretches } from './yardTime'
 import { isInSlings } from './phases'
 import type { Phase } from './phases'
 import type { Ashore } from './haulOuts'
@@ -95,6 +96,10 @@ function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSiz
     if (activity.booking) {
       const start = Math.max(from, activity.booking.from)
       return done(start, Math.max(start, activity.booking.to))
+    }
+    if (activity.tradeMs > 0) {
+      const found = tradeStretches(from, activity.tradeMs, windowsOf(activity), compiled.clock)
+      return done(found?.[0]?.[0] ?? from, found?.at(-1)?.[1] ?? from)
     }
     const work = durationMs(activity, crew(activity))
     const place =
@@ -235,6 +240,8 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
     const one = earliest.get(activity.step.id)
     const floor = one?.start ?? compiled.now
     const work = durationMs(activity, activity.crewMin)
+    if (activity.tradeMs > 0)
+      return { start: finishBy - tradeElapsedMs(activity.tradeMs), finish: finishBy }
     if (work === 0 || activity.booking || activity.step.hullNeed === 'slings')
       return { start: finishBy, finish: finishBy }
     if (finishBy < (one?.finish ?? 0))

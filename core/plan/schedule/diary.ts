@@ -22,6 +22,12 @@ export interface WorkStretches {
   readonly finish: number
 }
 
+/** A step and one of the people it keeps busy. */
+interface Busy {
+  readonly stepId: string
+  readonly person: number
+}
+
 /** What is looked for. */
 export interface Wanted {
   readonly crew: readonly number[]
@@ -34,6 +40,8 @@ export interface Wanted {
   readonly splittable: boolean
   /** A finish after this is of no use. */
   readonly giveUpAt: number
+  /** A step whose time counts as free; for asking what it keeps from being done. */
+  readonly ignoring?: string
 }
 
 /** Shortest first stretch worth unpacking for; shorter work may still have it. */
@@ -41,6 +49,8 @@ const leastStretchMs = 30 * 60_000
 /** No work is begun for so little (or a quarter of it) before so long a pause: it starts after the pause. */
 const scrapMs = 2 * 3_600_000
 const longPauseMs = 7 * 86_400_000
+/** Who was busy is looked for so far back. */
+const mostDaysBack = 120
 const none: readonly Interval[] = []
 
 /** Who is where doing what, as the schedule fills it. A person is at one kind of place a day. */
@@ -88,7 +98,7 @@ export class Diary {
     const lastDay = Math.min(first + horizonDays, usefulDay)
     const lead = this.workDaysOf(wanted.crew[0] as number, wanted.place)
     for (let position = lead.positionOf(first, lastDay); ; position++) {
-      position = lead.nextFree(position)
+      if (wanted.ignoring === undefined) position = lead.nextFree(position)
       const day = lead.dayAt(position, lastDay)
       if (day === undefined || day > lastDay) return null
       const free = this.freeOn(wanted, day)
@@ -106,34 +116,41 @@ export class Diary {
     )
   }
 
-  /** The step that last kept one of the crew busy before `at`, not further back than eight weeks. */
-  lastBefore(crew: readonly number[], at: number): { stepId: string; person: number } | null {
-    const day = this.clock.dayOf(at)
-    for (let back = 0; back < 56; back++) {
-      let last: { stepId: string; person: number; to: number } | null = null
-      for (const person of crew)
-        for (const one of this.days[person]?.get(day - back)?.engagements ?? [])
-          if (one.to <= at && (last === null || one.to > last.to))
-            last = { stepId: one.stepId, person, to: one.to }
-      if (last) return last
-    }
-    return null
+  /** Steps that keep some of these people busy between two instants, the latest first, each named once. */
+  busyBetween(people: readonly number[], from: number, to: number): Busy[] {
+    const found: (Busy & { to: number })[] = []
+    const first = Math.max(this.clock.dayOf(from), this.clock.dayOf(to) - mostDaysBack)
+    for (let day = this.clock.dayOf(to); day >= first; day--)
+      for (const person of people)
+        for (const one of this.days[person]?.get(day)?.engagements ?? [])
+          if (one.from < to && one.to > from) found.push({ stepId: one.stepId, person, to: one.to })
+    found.sort((a, b) => b.to - a.to)
+    return found.filter((one, at) => found.findIndex((x) => x.stepId === one.stepId) === at)
   }
 
   /** When the whole crew is there and not busy. */
   private freeOn(wanted: Wanted, day: number): readonly Interval[] {
     let free: readonly Interval[] | null = null
     for (const person of wanted.crew) {
-      const entry = this.days[person]?.get(day)
-      const left: readonly Interval[] = !entry
-        ? this.sites.presence(person, wanted.place, day)
-        : entry.place === wanted.place
-          ? entry.free
-          : none
+      const left = this.leftOf(person, wanted, day)
       if (left.length === 0) return none
       free = free === null ? left : intersect(free, left)
     }
     return free ?? none
+  }
+
+  private leftOf(person: number, { place, ignoring }: Wanted, day: number): readonly Interval[] {
+    const entry = this.days[person]?.get(day)
+    if (!entry) return this.sites.presence(person, place, day)
+    if (ignoring !== undefined && entry.engagements.some((one) => one.stepId === ignoring)) {
+      const others = entry.engagements.filter((one) => one.stepId !== ignoring)
+      if (others.length === 0 || entry.place === place)
+        return others.reduce<readonly Interval[]>(
+          (free, one) => without(free, one.from, one.to),
+          this.sites.presence(person, place, day),
+        )
+    }
+    return entry.place === place ? entry.free : none
   }
 
   private engage(person: number, place: PlaceNeed, from: number, to: number, stepId: string): void {

@@ -2,6 +2,7 @@ import type { RefitRows } from '../../model/refit'
 import type { OpenStep } from './openWork'
 import { slingMs } from './haulOuts'
 import type { Ashore } from './haulOuts'
+import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
 
 const always: readonly Interval[] = [[-Infinity, Infinity]]
@@ -35,11 +36,21 @@ function notHanging(ashore: readonly Ashore[]): Interval[] {
 }
 
 /**
- * When the hull suits a step. Ashore: its haul-out, up to a launch already placed. In the slings: from its
+ * When the hull and the time of the year suit a step. Ashore: its haul-out, up to a launch already placed. In the slings: from its
  * launch until she is let go. Afloat: after its job's own launch where that is its gate, else whenever she
- * floats. Either: whenever she does not hang; work elsewhere, or by others, does not care.
+ * floats. Either: whenever she does not hang; work elsewhere, or by others, does not care. All of it only in the step's
+ * months and up to its last day.
  */
 export function hullWindows(
+  activity: OpenStep,
+  ashore: readonly Ashore[],
+  rows: Pick<RefitRows, 'gate'>,
+): readonly Interval[] {
+  const hull = byHull(activity, ashore, rows)
+  return activity.season ? intersect(hull, activity.season) : hull
+}
+
+function byHull(
   activity: OpenStep,
   ashore: readonly Ashore[],
   rows: Pick<RefitRows, 'gate'>,

@@ -3,7 +3,7 @@ import type { Remark } from '../../model/stored'
 import type { PlaceNeed } from '../../model/words'
 import { byId } from '../../model/refit'
 import type { RefitRows } from '../../model/refit'
-import { dayNumber, hourMs, secondMs } from '../../time/civil'
+import { dayNumber, secondMs } from '../../time/civil'
 import type { ZoneClock } from '../../time/zone'
 import { factsOf, maySplit } from '../facts'
 import { haulOutOf, launchHeldBy } from '../haulOutOf'
@@ -18,7 +18,9 @@ import { calendarsOf } from './calendars'
 import type { Calendars } from './calendars'
 import { ceilTick } from './tick'
 import type { Ashore } from './haulOuts'
+import { Seasons } from './seasons'
 import { structureOf } from './structure'
+import type { Interval } from '../../time/intervals'
 import type { Structure } from './structure'
 import { whyUnplannable } from './unplannable'
 
@@ -49,6 +51,12 @@ export interface OpenStep {
   /** Haul-out whose launch waits for it; null: none. */
   readonly holds: Ashore | null
   readonly releases: readonly Release[]
+  /** When it may be done by its months and its last day; null: whenever. */
+  readonly season: readonly Interval[] | null
+  /** When it is warm enough for it out of doors; null: it needs no warmth. */
+  readonly warm: readonly Interval[] | null
+  /** Milliseconds of work that a trade still has to do; 0: none. */
+  readonly tradeMs: number
   /** A booked trade does it: from then until then. */
   readonly booking: { readonly id: string; readonly from: number; readonly to: number } | null
 }
@@ -101,6 +109,24 @@ function bookingOf(step: Step, rows: RefitRows, clock: ZoneClock): OpenStep['boo
   }
 }
 
+/**
+ * True when none of our own people do a step: a trade has the job, was booked for it, or it takes a licensed person
+ * here and nobody said that the job is done by us.
+ */
+export function isForTrade(
+  step: Step,
+  job: Job,
+  rows: Pick<RefitRows, 'refit' | 'tradeBooking'>,
+): boolean {
+  if (job.doBy === 'trade') return true
+  const kinds: readonly string[] = rows.refit[0]?.licensedHere ?? []
+  if (step.licensedKind !== null && kinds.includes(step.licensedKind) && job.doBy !== 'own')
+    return true
+  return rows.tradeBooking.some(
+    (one) => one.stepId === step.id && (one.state === 'booked' || one.state === 'came'),
+  )
+}
+
 /** A step under way keeps what is planned less what is logged, and never less than a quarter. */
 function workLeftMs(step: Step, logged: ReadonlyMap<string, number>): number {
   const planned = plannedHours(step)
@@ -125,6 +151,7 @@ export function openWork(
   const { before, after } = structure
   const coming = calendars.ashore.filter((one) => one.launchAt === Infinity)
   const steps = byId(rows.step)
+  const seasons = new Seasons(rows, clock, now)
   const logged = new Map<string, number>()
   for (const entry of liveHours(rows))
     if (entry.stepId !== null && entry.kind === 'work')
@@ -169,7 +196,8 @@ export function openWork(
 
   function toActivity(step: Step, job: Job): OpenStep {
     const haulOut = haulOutOf(job, rows, coming)
-    const others = factsOf(step.operation).byOthers
+    const others = factsOf(step.operation).byOthers || isForTrade(step, job, rows)
+    const isTrades = step.operation === 'contract' || isForTrade(step, job, rows)
     const capable = sites.people.flatMap((person, index) =>
       step.skill === 'general' || person.skills.includes(step.skill) ? [index] : [],
     )
@@ -185,6 +213,7 @@ export function openWork(
       startsSpell:
         needsWeather(step) && !(before.get(step.id) ?? []).some((arc) => arc.maxWaitHours !== null),
       workMs: others ? 0 : workLeftMs(step, logged),
+      tradeMs: isTrades ? ceilTick(workLeftMs(step, logged) / step.crewMin) : 0,
       capable,
       wanted,
       crewMin: step.crewMin,
@@ -194,6 +223,8 @@ export function openWork(
       ashore: step.hullNeed === 'either' ? null : haulOut,
       holds: launchHeldBy(job, step, rows, coming),
       releases: releasesOf(step, rows, clock),
+      season: seasons.of(step),
+      warm: seasons.warm(step),
       booking: bookingOf(step, rows, clock),
     }
   }

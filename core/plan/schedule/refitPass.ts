@@ -3,6 +3,7 @@ import { dateOf, hourMs } from '../../time/civil'
 import { factsOf } from '../facts'
 import { weatherAllowance } from '../weatherAllowance'
 import type { Binding } from './binding'
+import type { Bounds } from './criticalPath'
 import { durationMs } from './openWork'
 import { waitOver } from '../waits'
 import type { OpenStep, OpenWork } from './openWork'
@@ -25,9 +26,10 @@ import { BondWindows } from './bondWindows'
 import type { Ahead } from './bondWindows'
 import { crewInSlings, enoughCome, notInSlings } from './inSlings'
 import { ceilTick } from './tick'
-import { yardTime } from './yardTime'
+import { tradeStretches, yardTime } from './yardTime'
 import { inLaterHaulOut, neverFits, notPlaced } from './unplaced'
 import type { CrewStretch } from './unplaced'
+import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
 
 /** What one pass over the phases gives. */
@@ -49,6 +51,8 @@ interface Earliest {
   readonly binding: Binding
 }
 
+/** Busy steps asked one by one whether they hold another. */
+const mostAsked = 12
 /** A week: a longer gap without the right people is itself what holds a step. */
 const longGapMs = 7 * 24 * hourMs
 
@@ -59,10 +63,14 @@ export interface PassInput {
   readonly phases: readonly Phase[]
   /** Launches when nobody is ever busy, by haul-out: none can be earlier. */
   readonly launchesFrom: ReadonlyMap<string, number>
+  /** Earliest and latest of each step when nobody is ever busy. */
+  readonly bounds: ReadonlyMap<string, Bounds>
 }
 
-/** A pass laid to see what something does: as if it took no time, or came later. */
-export interface Supposed {
+/** How a pass is laid: with every reason asked for, or as if something took no time or came later. */
+export interface PassOptions {
+  /** Who keeps a step from its people is found out, not only who was busy last. Takes some times as long. */
+  readonly explained?: boolean
   /** Steps that take no time, wait for nothing but their order, and are waited for by nothing else. */
   readonly dropped?: ReadonlySet<string>
   /** Steps that do not start before an instant. */
@@ -77,9 +85,9 @@ export interface Supposed {
 export function refitPass(
   input: PassInput,
   before: (a: OpenStep, b: OpenStep) => boolean,
-  supposed: Supposed = {},
+  options: PassOptions = {},
 ): Pass {
-  return new RefitPass(input, supposed).run(before)
+  return new RefitPass(input, options).run(before)
 }
 
 class RefitPass {
@@ -96,14 +104,17 @@ class RefitPass {
   private readonly never = new Map<string, boolean>()
   private readonly bonds: BondWindows
   private readonly waiting: WaitingLaunches
+  /** Steps that are done in warm months. */
+  private readonly inWarmth = new Set<string>()
   /** Last finish of what was placed aboard in the trust that the next launch is later. */
   private aboardUntil = -Infinity
   private readonly launches: (PlannedGate & { readonly haulOutId: string })[] = []
 
   constructor(
-    { compiled, phases, launchesFrom }: PassInput,
-    private readonly supposed: Supposed,
+    private readonly input: PassInput,
+    private readonly options: PassOptions,
   ) {
+    const { compiled, phases, launchesFrom } = input
     this.compiled = compiled
     this.ashore = compiled.ashore.map((one) => ({ ...one }))
     this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
@@ -147,7 +158,7 @@ class RefitPass {
       (arc) => this.compiled.activities.has(arc.from) && !this.placements.has(arc.from),
     )
     if (orphan || this.barred.has(id) || this.placements.has(id)) return 'dealt'
-    if (this.supposed.dropped?.has(id)) return this.skip(activity)
+    if (this.options.dropped?.has(id)) return this.skip(activity)
     const isHung = activity.step.hullNeed === 'slings' && activity.ashore !== null
     const own = this.ownAshore.get(activity.ashore?.haulOut.id ?? '')
     // It has its hour when she is launched.
@@ -168,9 +179,11 @@ class RefitPass {
         ? this.placeInSlings(activity, earliest)
         : activity.booking
           ? this.placeBooked(activity, earliest, until)
-          : activity.workMs === 0
-            ? this.placeAlone(activity, earliest, until)
-            : this.placeCrew(activity, earliest, until)
+          : activity.tradeMs > 0
+            ? this.placeTrade(activity, earliest, until)
+            : activity.workMs === 0
+              ? this.placeAlone(activity, earliest, until)
+              : this.placeCrew(activity, earliest, until)
     const finish = this.placements.get(id)?.segments.at(-1)?.[1] ?? 0
     if (until < Infinity && (activity.placeNeed === 'boat' || activity.step.hullNeed !== 'either'))
       this.aboardUntil = Math.max(this.aboardUntil, finish)
@@ -208,7 +221,7 @@ class RefitPass {
       if (at > earliest.at) earliest = { at: ceilTick(at), binding }
     }
     for (const release of activity.releases) later(release.at, release.binding)
-    const delayed = this.supposed.delayed?.get(activity.step.id)
+    const delayed = this.options.delayed?.get(activity.step.id)
     if (delayed !== undefined) later(delayed, { kind: 'calendar', until: delayed })
     for (const arc of activity.before) {
       const placed = this.placements.get(arc.from)
@@ -237,7 +250,19 @@ class RefitPass {
     const own = activity.ashore
       ? { ...activity, ashore: this.ownAshore.get(activity.ashore.haulOut.id) ?? null }
       : activity
-    return hullWindows(own, this.ashore, this.compiled.rows)
+    const windows = hullWindows(own, this.ashore, this.compiled.rows)
+    return activity.warm && this.inWarmth.has(activity.step.id)
+      ? intersect(windows, activity.warm)
+      : windows
+  }
+
+  /** True when a step finds room in warm months without its gate moving; else it is done in the cold, which is said. */
+  private waitsForWarmth(activity: OpenStep, from: number, until: number): boolean {
+    if (!activity.warm) return false
+    const latest = this.input.bounds.get(activity.step.id)?.latestFinish ?? Infinity
+    const windows = intersect(this.windowsOf(activity), activity.warm)
+    const room = this.roomFor(activity, from, 0, windows, Math.min(until, latest))
+    return room !== null && room.room.finish <= Math.min(until, latest)
   }
 
   private keep(
@@ -292,6 +317,7 @@ class RefitPass {
     const from = Math.max(earliest.at, own.launchAt)
     const { sites, diary, compiled } = this
     const span: Interval = [from, own.launchAt + slingMs]
+    if (activity.season && intersect(activity.season, [span]).length === 0) return false
     const found = crewInSlings(activity, span, length, sites, diary, compiled.clock)
     if (!found) {
       this.barred.add(activity.step.id)
@@ -302,6 +328,24 @@ class RefitPass {
     const mends = this.bonds.keyedAt(activity, found.span[0])
     const binding: Binding = { kind: 'launch', haulOutId: own.haulOut.id }
     this.keep(activity, [found.span], found.crew, binding, mends)
+    return true
+  }
+
+  /** A trade nobody booked: as if they came as soon as they can begin, in working hours. */
+  private placeTrade(activity: OpenStep, earliest: Earliest, until: number): boolean {
+    const windows = this.windowsOf(activity)
+    const { clock } = this.compiled
+    const segments = tradeStretches(earliest.at, activity.tradeMs, windows, clock)
+    const [first, last] = [segments?.[0], segments?.at(-1)]
+    if (!segments || !first || !last || last[1] > until) return false
+    const isFree = windows.some(([from, to]) => from <= earliest.at && earliest.at < to)
+    const binding: Binding =
+      first[0] === earliest.at
+        ? earliest.binding
+        : isFree
+          ? { kind: 'yardHours', after: heldBy(earliest.binding) }
+          : this.hullBinding(activity, first[0])
+    this.keep(activity, segments, [], binding, this.bonds.keyedAt(activity, first[0]))
     return true
   }
 
@@ -323,7 +367,6 @@ class RefitPass {
   }
 
   private placeCrew(activity: OpenStep, earliest: Earliest, until: number): boolean {
-    const windows = this.windowsOf(activity)
     // Where she lies next the way may be shorter: what no launch waits for is asked again then.
     if (this.neverFits(activity)) return false
     const ahead: Ahead = {
@@ -331,6 +374,8 @@ class RefitPass {
         this.roomFor(one, from, extraMs, this.windowsOf(one), giveUpAt),
       from: (one) => this.earliestOf(one).at,
     }
+    if (this.waitsForWarmth(activity, earliest.at, until)) this.inWarmth.add(activity.step.id)
+    const windows = this.windowsOf(activity)
     const { at, heldFor, ...settled } = this.bonds.settle(activity, earliest.at, ahead)
     let { mends } = settled
     let best = this.roomFor(activity, at, settled.extraMs, windows, until)
@@ -343,7 +388,7 @@ class RefitPass {
     const binding: Binding =
       heldFor !== null && best.room.start > earliest.at
         ? { kind: 'bondWindow', stepId: heldFor, after: heldBy(earliest.binding) }
-        : this.bindingOf(activity, earliest, windows, best.crew, best.room.start)
+        : this.bindingOf(activity, earliest, windows, best)
     this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
     this.keep(activity, best.room.segments, best.crew, binding, mends)
     return true
@@ -356,6 +401,7 @@ class RefitPass {
     extraMs: number,
     windows: readonly Interval[],
     giveUpAt = Infinity,
+    ignoring?: string,
   ): Room | null {
     let best: Room | null = null
     for (const crew of crewsOf(activity)) {
@@ -367,6 +413,7 @@ class RefitPass {
         workMs: durationMs({ workMs: activity.workMs + extraMs }, crew.length),
         splittable: activity.splittable,
         giveUpAt: Math.min(giveUpAt, best?.room.finish ?? Infinity),
+        ...(ignoring === undefined ? {} : { ignoring }),
       })
       if (room && (best === null || room.finish < best.room.finish)) best = { crew, room }
     }
@@ -404,26 +451,51 @@ class RefitPass {
     activity: OpenStep,
     earliest: Earliest,
     windows: readonly Interval[],
-    crew: readonly number[],
-    start: number,
+    { crew, room }: Room,
   ): Binding {
+    const { start, finish } = room
     if (start <= earliest.at) return earliest.binding
     const hours = this.hours.of(activity)
     const length = activity.splittable ? 1 : durationMs(activity, crew.length)
     const { clock } = this.compiled
     const free = workForward(hours, windows, earliest.at, length, activity.splittable, clock)
     if (free && free.start < start) {
-      const busy = this.diary.lastBefore(activity.capable, start)
-      if (busy) {
-        const personId = this.sites.people[busy.person]?.id ?? ''
-        return { kind: 'people', stepId: busy.stepId, personIds: [personId] }
-      }
+      const busy = this.busyWith(activity, earliest.at, [free.start, start, finish], windows)
+      if (busy) return busy
     }
     const window = windows.find(([from, to]) => from <= start && start < to)
-    if (window && window[0] > earliest.at) return this.hullBinding(activity, window[0])
+    if (window && window[0] > earliest.at) {
+      const opens = [activity.season, this.inWarmth.has(activity.step.id) ? activity.warm : null]
+      const isSeason = opens.some((spans) => spans?.some(([from]) => from === window[0]))
+      return isSeason ? { kind: 'season', until: window[0] } : this.hullBinding(activity, window[0])
+    }
     if (earliest.binding.kind === 'now' || start - earliest.at > longGapMs)
       return { kind: 'calendar', until: start }
     return earliest.binding
+  }
+
+  /** The step that keeps those it needs from it: the latest without which it could be earlier, where that is asked. */
+  private busyWith(
+    activity: OpenStep,
+    from: number,
+    [freeAt, start, finish]: readonly [number, number, number],
+    windows: readonly Interval[],
+  ): Binding | null {
+    const all = this.diary.busyBetween(activity.capable, freeAt, start)
+    const last = all[0]
+    if (!last) return null
+    const told = (one: typeof last, among: boolean): Binding => ({
+      kind: 'people',
+      stepId: one.stepId,
+      personIds: [this.sites.people[one.person]?.id ?? ''],
+      ...(among ? { among: true } : {}),
+    })
+    if (!this.options.explained) return told(last, false)
+    const holds = all.slice(0, mostAsked).find((one) => {
+      const without = this.roomFor(activity, from, 0, windows, finish, one.stepId)
+      return without !== null && without.room.start < start
+    })
+    return told(holds ?? last, holds === undefined)
   }
 
   private hullBinding(activity: OpenStep, from: number): Binding {

@@ -66,6 +66,14 @@ export function notPlaced(
     }
   }
   const windows = hullWindows(activity, ashore, rows)
+  if (activity.season) {
+    const { notAfter } = step
+    return {
+      kind: 'noWindow',
+      message: `${named} finds no room ${notAfter === null ? 'in the months in which it may be done' : `in its time, which ends on ${sayFullDate(notAfter)}`}: what comes before it, her hull or its people are not ready then.`,
+      ...about,
+    }
+  }
   const [from, to] = windows.at(-1) ?? [0, 0]
   if (step.hullNeed === 'ashore' && to < Infinity && to > from)
     return {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { howGateDate } from '#core/how/plan'
 import { bindingChain } from '#core/plan/chain'
+import type { Drag } from '#core/plan/drag'
 import { gateNeeds } from '#core/plan/gateNeeds'
 import { sayGate } from '#core/progress/gateWords'
 import { addDays, mondayOf } from '#core/time/civil'
@@ -32,6 +33,20 @@ const links = computed(() =>
         said.value?.standing === 'notBefore',
       )
     : [],
+)
+/** Measured after the chain is read: each link left out, and the plan laid again. */
+const drags = shallowRef<readonly Drag[] | null>(null)
+watch(
+  [links, () => planner.busy],
+  async ([chain, busy]) => {
+    drags.value = null
+    const chosen = gate.value
+    if (busy || !chosen || chain.length < 2) return
+    const ids = chain.flatMap((link) => link.stepId ?? [])
+    const found = await planner.drags(chosen.gate.id, ids)
+    if (links.value === chain) drags.value = found
+  },
+  { immediate: true },
 )
 const chainSteps = computed(() => new Set(links.value.flatMap((link) => link.stepId ?? [])))
 const needed = computed(() =>
@@ -163,7 +178,7 @@ function openStep(stepId: string) {
       </section>
       <GateNote :figures="gate" quiet />
       <p v-if="links.length > 1" class="text-ink2">{{ links.length }} links, read from the end.</p>
-      <BindingChain :links="links" @step="openStep" />
+      <BindingChain :links="links" :drags="drags" @step="openStep" />
       <section v-if="plan && plan.warnings.length > 0" class="mt-2 border-t border-rule pt-3">
         <h3>Look at these</h3>
         <ul class="mt-1 grid gap-2">
@@ -179,13 +194,15 @@ function openStep(stepId: string) {
       <details class="mt-4 border-t border-rule pt-2">
         <summary class="cond">How this was planned</summary>
         <p class="mt-1">
-          Steps are placed one by one, the most urgent first, at the earliest time their people are
-          there, what comes before is done and cured, and the hull is ashore or afloat as needed.
-          Urgent is what may start latest without moving its gate. Then other orders are tried and
-          the best is kept: least days late, then least cost ashore. Cures are planned with the mean
-          air of the month and the product's minimum as a floor. More than a week ahead, work that
-          needs weather is given time by the month's share of days that suit it; nearer, Today goes
-          by the forecast.
+          Steps are placed one by one at the earliest time their people are there, what comes before
+          is done and cured, and the hull is ashore or afloat as needed: first today’s order and
+          what you pinned, then what is under way, what would be late, and the rest by priority.
+          Work that may be left gives way to other work for some days. Then other orders are tried;
+          the one you know is kept unless another is worth it: less days late, then less cost
+          ashore, then what matters most done earlier by one part in fifty. Cures are planned with
+          the mean air of the month and the product's minimum as a floor. More than a week ahead,
+          work that needs weather is given time by the month's share of days that suit it; nearer,
+          Today goes by the forecast.
         </p>
       </details>
     </aside>

@@ -1,0 +1,46 @@
+/** What a change would do: the refit as it is and as it would be, laid at the same time by the same method. */
+import { supposing } from '../model/applyChange'
+import type { ChangeItem } from '../model/changes'
+import type { Gate } from '../model/entities'
+import type { StoredPlan } from '../model/stored'
+import type { RefitRows } from '../model/refit'
+import type { ZoneClock } from '../time/zone'
+import { effectSentence, gateEffects } from './effect'
+import type { GatesOf } from './effect'
+import { makePlan } from './makePlan'
+
+/** What of two plans is compared. */
+export interface WhatIf {
+  readonly before: GatesOf
+  readonly after: GatesOf
+}
+
+const gatesOf = ({ gates, reasons }: StoredPlan): GatesOf => ({ gates, reasons })
+
+/** A refit as it is, laid once for all questions about it. */
+export function askingOf(
+  rows: RefitRows,
+  now: number,
+  accepted: StoredPlan | null,
+): (items: readonly ChangeItem[]) => WhatIf {
+  const before = gatesOf(makePlan(rows, now, accepted).plan)
+  return (items) => ({
+    before,
+    after: gatesOf(makePlan(supposing(rows, items), now, accepted).plan),
+  })
+}
+
+/** What a change does to every gate, and what it makes impossible. */
+export function sayWhatIf(
+  { before, after }: WhatIf,
+  gates: readonly Gate[],
+  clock: ZoneClock,
+): string {
+  const said = effectSentence(gateEffects(gates, before, after, clock))
+  const known = new Set(before.reasons.map((reason) => reason.message))
+  const fresh = after.reasons.filter((reason) => !known.has(reason.message))
+  const [first] = fresh
+  if (!first) return said
+  const more = fresh.length > 1 ? ` And ${fresh.length - 1} more.` : ''
+  return `It cannot be planned: ${first.message}${more} ${said}`
+}
