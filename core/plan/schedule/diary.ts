@@ -84,6 +84,22 @@ export class Diary {
       for (const [from, to] of segments) this.engage(person, place, from, to, stepId)
   }
 
+  /** Takes a crew's stretches for a step out again. */
+  release(crew: readonly number[], segments: readonly Interval[], stepId: string): void {
+    for (const person of crew) {
+      const days = this.days[person] as Map<number, DiaryDay>
+      for (const day of new Set(segments.map(([from]) => this.clock.dayOf(from)))) {
+        const entry = days.get(day)
+        if (!entry) continue
+        const left = entry.engagements.filter((one) => one.stepId !== stepId)
+        days.delete(day)
+        for (const one of left) this.engage(person, entry.place, one.from, one.to, one.stepId)
+      }
+      // Days that were full are not any more.
+      for (const place of placeNeeds) this.workDays.delete(`${person} ${place}`)
+    }
+  }
+
   /**
    * Earliest room for work. Work in one go fits one open stretch; other work pauses where the crew is not there,
    * and gives way to other steps for some days. Null: none within the horizon or before giving up.

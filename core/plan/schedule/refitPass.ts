@@ -53,6 +53,8 @@ interface Earliest {
 
 /** Busy steps asked one by one whether they hold another. */
 const mostAsked = 12
+/** Work so short fits in round other work: half a day. */
+const shortMs = 4 * hourMs
 /** A week: a longer gap without the right people is itself what holds a step. */
 const longGapMs = 7 * 24 * hourMs
 
@@ -385,6 +387,11 @@ class RefitPass {
       best = this.roomFor(activity, at, 0, windows, until)
     }
     if (!best || best.room.finish > until) return false
+    const sooner = mends.length === 0 ? this.fitIn(activity, earliest.at, windows, best) : null
+    if (sooner) {
+      this.keep(activity, sooner.room.segments, sooner.crew, earliest.binding)
+      return true
+    }
     const binding: Binding =
       heldFor !== null && best.room.start > earliest.at
         ? { kind: 'bondWindow', stepId: heldFor, after: heldBy(earliest.binding) }
@@ -392,6 +399,71 @@ class RefitPass {
     this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
     this.keep(activity, best.room.segments, best.crew, binding, mends)
     return true
+  }
+
+  /**
+   * Short work that would wait for over a week fits in where a long step that may be left gives way for it. Books it
+   * and lays the long step round it; null: nothing gives way without moving more than its own end by a few days.
+   */
+  private fitIn(
+    activity: OpenStep,
+    from: number,
+    windows: readonly Interval[],
+    { room: { start, finish } }: Room,
+  ): Room | null {
+    if (finish - start > shortMs || start - from < longGapMs || isBonded(activity)) return null
+    for (const { stepId } of this.diary.busyBetween(activity.capable, from, start)) {
+      const long = this.compiled.activities.get(stepId)
+      const kept = this.placements.get(stepId)
+      if (!long || !kept || !this.mayGiveWay(long, kept)) continue
+      const found = this.roomFor(activity, from, 0, windows, start, stepId)
+      if (!found || found.room.start > start - longGapMs) continue
+      if (this.layRound(long, kept, activity, found)) return found
+    }
+    return null
+  }
+
+  /** True for long work that may be left and that nothing placed yet waits for. */
+  private mayGiveWay(long: OpenStep, kept: Placement): boolean {
+    const launched = this.ownAshore.get(long.holds?.haulOut.id ?? '')
+    return (
+      long.splittable &&
+      !isBonded(long) &&
+      kept.mends === undefined &&
+      (launched?.launchAt ?? Infinity) === Infinity &&
+      long.after.every((arc) => !this.placements.has(arc.to))
+    )
+  }
+
+  /** Books short work in the time of a long step and lays that anew with its own crew; undone where it ends too late. */
+  private layRound(long: OpenStep, kept: Placement, short: OpenStep, found: Room): boolean {
+    const people = kept.personIds.map((id) => this.sites.people.findIndex((one) => one.id === id))
+    const finish = (kept.segments.at(-1) as Interval)[1]
+    const latest = this.input.bounds.get(long.step.id)?.latestFinish ?? Infinity
+    const giveUpAt = Math.max(finish, Math.min(latest, finish + longGapMs))
+    this.diary.release(people, kept.segments, long.step.id)
+    this.diary.book(found.crew, short.placeNeed, found.room.segments, short.step.id)
+    const again = this.diary.find({
+      crew: people,
+      place: long.placeNeed,
+      windows: this.windowsOf(long),
+      from: (kept.segments[0] as Interval)[0],
+      workMs: kept.segments.reduce((sum, [a, b]) => sum + b - a, 0),
+      splittable: true,
+      giveUpAt,
+    })
+    if (again && again.finish <= giveUpAt) {
+      this.diary.book(people, long.placeNeed, again.segments, long.step.id)
+      this.placements.set(long.step.id, {
+        ...kept,
+        segments: again.segments,
+        readyAt: waitOver(long.step, again.finish, this.compiled.rows),
+      })
+      return true
+    }
+    this.diary.release(found.crew, found.room.segments, short.step.id)
+    this.diary.book(people, long.placeNeed, kept.segments, long.step.id)
+    return false
   }
 
   /** Earliest room for any crew; the one that finishes first, small crews before large. */
@@ -601,6 +673,10 @@ class RefitPass {
     }
   }
 }
+
+/** True for steps that follow or are followed within a bond window. */
+const isBonded = ({ before, after }: OpenStep): boolean =>
+  [...before, ...after].some((arc) => arc.maxWaitHours !== null)
 
 /** The step behind a binding; null: none. */
 function heldBy(binding: Binding): string | null {
