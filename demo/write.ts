@@ -21,7 +21,10 @@ export type StepMore = Partial<PatchOf<Entities['step']>> & {
   readonly bring?: readonly string[]
 }
 export type StepLine = readonly [Operation, string, number, StepMore?]
-type JobMore = Partial<PatchOf<Entities['job']>> & { readonly after?: readonly string[] }
+type JobMore = Partial<PatchOf<Entities['job']>> & {
+  /** Jobs before it: 'mast', 'mast#2' for its second step, 'mast>3' for the third of this one. */
+  readonly after?: readonly string[]
+}
 
 /** Writes rows of one refit, every date moved by whole weeks. */
 export class Writer {
@@ -54,8 +57,15 @@ export class Writer {
     const { after = [], ...given } = more
     const order = this.jobOrders[this.jobs++] as string
     this.add('job', slug, { title, order, ...given })
-    for (const before of after)
-      this.add('link', `${before}--${slug}`, { fromJobId: before, toJobId: slug })
+    for (const written of after) {
+      const [, before = '', ends, begins] = /^([\w-]+?)(?:#(\d+))?(?:>(\d+))?$/.exec(written) ?? []
+      this.add('link', `${before}--${slug}`, {
+        fromJobId: before,
+        toJobId: slug,
+        fromStepId: ends ? `${before}-${ends}` : null,
+        toStepId: begins ? `${slug}-${begins}` : null,
+      })
+    }
     const orders = keysAfter(null, steps.length)
     steps.forEach(([operation, name, hoursLikely, step = {}], index) => {
       const { done, bring = [], ...facts } = step

@@ -42,7 +42,7 @@ export function useDay(on: Ref<string>) {
     () =>
       new Set(
         store.rows.personDay
-          .filter((one) => one.on === on.value && one.kind === 'cannotCome')
+          .filter((one) => one.on === on.value && one.kind === 'cannotCome' && one.wholeDay)
           .map((one) => one.personId),
       ),
   )

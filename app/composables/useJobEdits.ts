@@ -1,4 +1,4 @@
-import type { Job, Step } from '#core/model/entities'
+import type { Job, Link, Step } from '#core/model/entities'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { deletion, jobsRemoval, patchOf, stepRemoval } from '#core/model/removal'
@@ -65,9 +65,13 @@ export function useJobEdits() {
     return store.attempt(`${words[state]} ${step.title}`, [patchOf('step', step, { state })])
   }
   /** Adds a link; a refusal (a circle, itself) is thrown as a problem for the picker to show. */
-  const addLink = (fromJobId: string, toJobId: string) =>
+  const addLink = (
+    fromJobId: string,
+    toJobId: string,
+    ends: Partial<Pick<Link, 'fromStepId' | 'toStepId'>> = {},
+  ) =>
     store.submit('New link', [
-      { op: 'create', entity: 'link', id: newId(), patch: { fromJobId, toJobId } },
+      { op: 'create', entity: 'link', id: newId(), patch: { fromJobId, toJobId, ...ends } },
     ])
   const removeLink = (link: { id: string; version: number }) =>
     store.attempt('Remove link', [deletion('link', link)])

@@ -64,6 +64,19 @@ describe('splitting a job', () => {
     expect(links(carriedOut(rows, middle))).toEqual(['before>deck', 'deck>after'])
     expect(middle.ok && middle.value.said).toContain('No link was made')
   })
+  it('lets a link that names a step follow that step', () => {
+    const { rows, deck } = three()
+    rows.link = rows.link.map((one) =>
+      one.fromJobId === 'deck' ? { ...one, fromStepId: 'b' } : one,
+    )
+    const stays = carriedOut(rows, splitJob(rows, deck, ['c', 'd'], 'Rest', ids()))
+    expect(links(stays)).toEqual(['before>deck', 'deck>after', 'deck>new0'])
+    rows.link = rows.link.map((one) =>
+      one.fromJobId === 'deck' ? { ...one, fromStepId: 'c' } : one,
+    )
+    const goes = carriedOut(rows, splitJob(rows, deck, ['c', 'd'], 'Rest', ids()))
+    expect(links(goes)).toEqual(['before>deck', 'deck>new0', 'new0>after'])
+  })
   it('refuses a split of nothing', () => {
     const { rows, deck } = three()
     expect(message(splitJob(rows, deck, [], 'Rest', ids()))).toContain('Choose the steps')
@@ -267,8 +280,16 @@ describe('suggested links', () => {
   }
   it('offers the hole before the coat, with the reason, and nothing from elsewhere', () => {
     const { rows, valve } = meeting()
+    const why = expect.stringContaining('below the waterline') as string
+    const between = { fromJobId: 'valve', toJobId: 'paint', why }
+    expect(suggestedLinks(rows, valve)).toEqual([{ ...between, fromStepId: null, toStepId: null }])
+    // The coat waits until the fitting is bedded, not for its cable; and what is sanded before the coat is free.
+    step(rows, 'valve', 'bed', { operation: 'bed' })
+    step(rows, 'valve', 'cable', { operation: 'wire' })
+    rows.step = rows.step.map((one) => (one.id === 'coat' ? { ...one, order: 'zz' } : one))
+    step(rows, 'paint', 'wash', { operation: 'clean' })
     expect(suggestedLinks(rows, valve)).toEqual([
-      { fromJobId: 'valve', toJobId: 'paint', why: expect.stringContaining('below the waterline') },
+      { ...between, fromStepId: 'bed', toStepId: 'coat' },
     ])
     const painter = rows.job.find((one) => one.id === 'paint') as Job
     expect(suggestedLinks(rows, painter)).toHaveLength(1)

@@ -64,12 +64,18 @@ export function splitJob(
   ]
   if (job.recipeKey !== null) items.push(patchOf('job', job, { recipeKey: null, recipeInputs: {} }))
   const where = lie(steps, chosen)
+  // A link that names a step follows that step; the rest follow the end of the row they were about.
+  const named = { fromJobId: 'fromStepId', toJobId: 'toStepId' } as const
+  for (const side of ['fromJobId', 'toJobId'] as const)
+    for (const link of rows.link.filter((one) => one[side] === job.id))
+      if (chosen.has(link[named[side]] ?? ''))
+        items.push(patchOf('link', link, { [side]: newJobId }))
   if (where !== 'among') {
     const [fromJobId, toJobId] = where === 'tail' ? [job.id, newJobId] : [newJobId, job.id]
     items.push({ op: 'create', entity: 'link', id: newId(), patch: { fromJobId, toJobId } })
     const side = where === 'tail' ? 'fromJobId' : 'toJobId'
     for (const link of rows.link.filter((one) => one[side] === job.id))
-      items.push(patchOf('link', link, { [side]: newJobId }))
+      if (link[named[side]] === null) items.push(patchOf('link', link, { [side]: newJobId }))
   }
   const said =
     where === 'among'

@@ -12,6 +12,8 @@ export interface Attendance {
   readonly never: boolean
   /** True when the person said they cannot come that day. */
   away(day: number): boolean
+  /** Minutes after midnight at which they said they cannot be there; whole days away are not among them. */
+  awayAt(day: number): readonly Interval[]
 }
 
 const none: readonly Interval[] = []
@@ -50,6 +52,8 @@ export function attendanceOf(
   return {
     never: weekly.length === 0 && extra.length === 0,
     away: (day) => away.has(day),
+    awayAt: (day) =>
+      (partly.get(dateOf(day)) ?? []).map((one) => [minutesOf(one.from), minutesOf(one.to)]),
     on(day) {
       if (away.has(day)) return none
       const spans = weekly.filter((slot) => holds(slot, day)).map((slot) => slot.span)

@@ -143,7 +143,7 @@ function reasons(
     .sort((a, b) => (a.on < b.on ? -1 : 1))
   for (const [personId, days] of groupBy(away, (day) => day.personId))
     said.push(
-      `${people.get(personId)?.name ?? 'Somebody'} ${days.some((day) => day.on >= today) ? 'cannot' : 'could not'} come on ${days.map((day) => sayDay(day.on)).join(', ')}.`,
+      `${people.get(personId)?.name ?? 'Somebody'} ${days.some((day) => day.on >= today) ? 'cannot' : 'could not'} come on ${days.map((day) => `${sayDay(day.on)}${day.wholeDay ? '' : ` ${day.from}–${day.to}`}`).join(', ')}.`,
     )
   return said
 }

@@ -151,7 +151,7 @@ function foredeck(write: Writer): void {
       systemId: 'system-ground-tackle',
       purpose: 'go',
       severity: 3,
-      after: ['foredeck'],
+      after: ['foredeck>3'],
     },
     [
       ['laminate', 'Laminate the blank', 3, { ...shed, ...cure(24), done: '2027-03-27 15:00' }],
@@ -215,7 +215,7 @@ function underwater(write: Writer): void {
       systemId: 'system-finish',
       purpose: 'float',
       severity: 3,
-      after: ['barrier', 'transducer', 'galley-valve'],
+      after: ['barrier', 'transducer#6', 'galley-valve#4'],
     },
     [
       [

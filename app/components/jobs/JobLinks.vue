@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { suggestedLinks } from '#core/breakdown/suggestLinks'
-import type { Job } from '#core/model/entities'
+import type { SuggestedLink } from '#core/breakdown/suggestLinks'
+import type { Job, Link } from '#core/model/entities'
 import { byId, inOrder } from '#core/model/refit'
 
 /** Which jobs this one waits for, and which wait for it; picked by name. */
@@ -19,16 +20,31 @@ const options = computed(() =>
     .filter((one) => one.id !== props.job.id)
     .map((one) => ({ id: one.id, name: one.title })),
 )
-async function take(one: { readonly fromJobId: string; readonly toJobId: string }) {
-  const side = one.toJobId === props.job.id ? 'before' : 'after'
-  await add(side, side === 'before' ? one.fromJobId : one.toJobId)
+const stepsOf = (jobId: string) =>
+  inOrder(store.rows.step.filter((one) => one.jobId === jobId && one.state !== 'dropped')).map(
+    (one) => ({ value: one.id, label: one.title }),
+  )
+/** "once “Bed it” is done, for “Coat”", or that it is all of both. */
+function sayEnds(link: Pick<Link, 'fromStepId' | 'toStepId'>): string {
+  const title = (id: string | null) => store.rows.step.find((one) => one.id === id)?.title
+  const [from, to] = [title(link.fromStepId), title(link.toStepId)]
+  if (!from && !to) return 'all of it'
+  return [from ? `once “${from}” is done` : '', to ? `for “${to}”` : ''].filter(Boolean).join(', ')
 }
-async function add(side: 'before' | 'after', otherId: string) {
+async function take({ fromJobId, toJobId, fromStepId, toStepId }: SuggestedLink) {
+  const side = toJobId === props.job.id ? 'before' : 'after'
+  await add(side, side === 'before' ? fromJobId : toJobId, { fromStepId, toStepId })
+}
+async function add(
+  side: 'before' | 'after',
+  otherId: string,
+  ends: Partial<Pick<Link, 'fromStepId' | 'toStepId'>> = {},
+) {
   wrong.value = { before: '', after: '' }
   try {
     await (side === 'before'
-      ? edits.addLink(otherId, props.job.id)
-      : edits.addLink(props.job.id, otherId))
+      ? edits.addLink(otherId, props.job.id, ends)
+      : edits.addLink(props.job.id, otherId, ends))
   } catch (error) {
     wrong.value = { ...wrong.value, [side]: sentenceOf(error) }
   }
@@ -56,10 +72,29 @@ const sides = computed(() => [
     <div v-for="{ side, title, label, links, other } in sides" :key="side">
       <h3>{{ title }}</h3>
       <ul>
-        <li v-for="link in links" :key="link.id" class="flex items-center gap-1">
+        <li v-for="link in links" :key="link.id" class="flex flex-wrap items-start gap-1">
           <button class="grow py-1 text-left underline" @click="$emit('open', link[other])">
             {{ jobs.get(link[other])?.title }}
           </button>
+          <details class="text-ink2">
+            <summary class="cond cursor-pointer py-1">{{ sayEnds(link) }}</summary>
+            <div class="grid gap-2 py-2">
+              <RowField
+                entity="link"
+                :row="link"
+                field="fromStepId"
+                :options="stepsOf(link.fromJobId)"
+                none="The whole job"
+              />
+              <RowField
+                entity="link"
+                :row="link"
+                field="toStepId"
+                :options="stepsOf(link.toJobId)"
+                none="All that is open of it"
+              />
+            </div>
+          </details>
           <button
             class="btn btn-quiet btn-small"
             :aria-label="`Remove link with ${jobs.get(link[other])?.title}`"
@@ -81,7 +116,10 @@ const sides = computed(() => [
         >
           <span class="min-w-0 grow basis-64">
             {{ jobs.get(one.fromJobId)?.title }} → {{ jobs.get(one.toJobId)?.title }}
-            <span class="block text-ink2">{{ one.why }}</span>
+            <span class="block text-ink2">
+              {{ one.why }}
+              <template v-if="one.fromStepId || one.toStepId">({{ sayEnds(one) }})</template>
+            </span>
           </span>
           <button class="btn btn-small" @click="take(one)">
             Link them<span class="sr-only">

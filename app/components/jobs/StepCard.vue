@@ -190,6 +190,7 @@ function join() {
         <RowField v-if="step.afterGate" field="dueBy" />
         <RowField field="maxWaitHours" label="Bond window" />
         <RowField field="notBefore" />
+        <RowField field="notAfter" />
         <RowField field="licensedKind" none="None" />
         <RowField field="hoursLow" />
         <RowField field="hoursHigh" />
@@ -200,6 +201,7 @@ function join() {
         <RowField field="afterGate" />
         <RowField field="forHelpers" />
       </div>
+      <RowField field="months" label="Only in (nothing ticked: all year)" />
       <RowField field="caution" label="Caution of your own" />
       <StepParts :step="step" />
       <BringLines :step="step" />

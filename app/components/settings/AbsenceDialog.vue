@@ -12,6 +12,9 @@ const { sayDay } = useDates()
 const from = ref<string | null>(store.derived.today)
 const to = ref<string | null>(null)
 const reason = ref('')
+const wholeDay = ref(true)
+const fromTime = ref('13:00')
+const toTime = ref('18:00')
 const wrong = ref('')
 const unread = useUnread()
 const last = computed(() => to.value ?? from.value)
@@ -31,6 +34,8 @@ function missing(): string {
   if (!from.value || !last.value) return 'From which day?'
   if (last.value < from.value)
     return `${sayDay(last.value)} is before ${sayDay(from.value)}. Change one of them.`
+  if (!wholeDay.value && toTime.value <= fromTime.value)
+    return `${toTime.value} is not after ${fromTime.value}. Change one of them.`
   if (daysBetween(from.value, last.value) >= longestSpanDays)
     return 'A year at most in one go. Somebody who stays away is "no longer with us".'
   if (days.value.length === 0) return 'All these days are down already.'
@@ -47,7 +52,14 @@ async function keep() {
         op: 'create',
         entity: 'personDay',
         id: newId(),
-        patch: { personId: props.person.id, on, kind: 'cannotCome', reason: reason.value },
+        patch: {
+          personId: props.person.id,
+          on,
+          kind: 'cannotCome',
+          reason: reason.value,
+          wholeDay: wholeDay.value,
+          ...(wholeDay.value ? {} : { from: fromTime.value, to: toTime.value }),
+        },
       })),
     )
     if (done) emit('close')
@@ -69,6 +81,23 @@ async function keep() {
           may-be-empty
           @invalid="unread.mark('to')($event)"
         />
+      </div>
+      <div class="flex flex-wrap items-end gap-3">
+        <UiCheck v-model="wholeDay" label="All day" />
+        <template v-if="!wholeDay">
+          <UiTime
+            v-model="fromTime"
+            class="w-24"
+            label="From"
+            @invalid="unread.mark('fromTime')($event)"
+          />
+          <UiTime
+            v-model="toTime"
+            class="w-24"
+            label="Until"
+            @invalid="unread.mark('toTime')($event)"
+          />
+        </template>
       </div>
       <UiText v-model="reason" label="Why" :most="200" />
       <p v-if="days.length > 0" class="text-ink2" role="status">

@@ -54,7 +54,7 @@ function toggleSkill(person: Person, skill: Person['skills'][number]) {
 const addSlot = (personId: string) =>
   slots.add({ personId, weekday: 6, anchor: mondayOf(store.derived.today) })
 const sayException = (one: Row<'personDay'>) =>
-  `${sayDay(one.on)}: ${one.kind === 'cannotCome' ? "can't come" : `extra day ${one.from}–${one.to}`}${one.reason ? `, ${one.reason}` : ''}`
+  `${sayDay(one.on)}: ${one.kind === 'cannotCome' ? `can't come${one.wholeDay ? '' : ` ${one.from}–${one.to}`}` : `extra day ${one.from}–${one.to}`}${one.reason ? `, ${one.reason}` : ''}`
 </script>
 
 <template>

@@ -52,6 +52,7 @@ function price(place: Place, field: string, value: number | null) {
           />
           <RowField entity="place" :row="place" field="liftFrom" class="w-24" />
         </div>
+        <RowField entity="place" :row="place" field="launchesWithoutYou" />
         <div class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
           <UiMoney
             :model-value="tariffOf(place)?.perDayMinor ?? 0"

@@ -2,6 +2,7 @@
 import {
   UiCheck,
   UiChoice,
+  UiChoices,
   UiDate,
   UiHours,
   UiLength,
@@ -70,6 +71,8 @@ const input = computed(() => {
   const { kind, max, min, nullable } = spec.value
   if (kind === 'choice' || kind === 'ref' || props.options) return chosen.value
   if (kind === 'real' || kind === 'integer') return byUnit.value
+  if (kind === 'choices')
+    return { is: UiChoices, with: { options: optionsOf(props.entity, props.field) } }
   if (kind === 'flag') return { is: UiCheck, with: {} }
   if (kind === 'date') return { is: UiDate, with: { mayBeEmpty: nullable } }
   if (kind === 'clockTime') return { is: UiTime, with: {} }

@@ -25,7 +25,8 @@ function doubled(row: Row<'personDay'>, { rows, once }: RuleContext): RuleProble
     ?.find(
       (other) =>
         other.id !== row.id &&
-        (row.kind === 'cannotCome' || (other.from < row.to && row.from < other.to)),
+        ((row.kind === 'cannotCome' && (row.wholeDay || other.wholeDay)) ||
+          (other.from < row.to && row.from < other.to)),
     )
   const name = rows.person.find((one) => one.id === row.personId)?.name ?? 'That person'
   return mendWhen(

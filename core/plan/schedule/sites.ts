@@ -6,6 +6,7 @@ import { attendanceOf } from '../../time/attendance'
 import { dayNumber, minutesOf } from '../../time/civil'
 import { dayMemo } from '../../time/dayMemo'
 import type { ZoneClock } from '../../time/zone'
+import { without } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
 import { slingMs } from './haulOuts'
 import type { Ashore } from './haulOuts'
@@ -65,7 +66,11 @@ export function siteHours(rows: RefitRows, clock: ZoneClock): SiteHours {
     const day = dayNumber(plan.on)
     const from = clock.at(day, minutesOf(plan.from) + (place?.setUpMin ?? 0))
     const to = clock.at(day, minutesOf(plan.to) - (place?.packUpMin ?? 0))
-    return to > from ? [[from, to] as const] : none
+    if (to <= from) return none
+    return (attendance[person]?.awayAt(day) ?? []).reduce<readonly Interval[]>(
+      (left, [a, b]) => without(left, clock.at(day, a), clock.at(day, b)),
+      [[from, to]],
+    )
   }
 
   return {
