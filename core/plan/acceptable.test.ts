@@ -234,6 +234,62 @@ describe('6. a long step', () => {
   })
 })
 
+describe('7. a launch on a fixed date', () => {
+  /** Launch fixed on Sunday 18 April: Ann has eight hours before it. */
+  function fixed(): Building {
+    const rows = weekends()
+    ashore(rows, { launchAimed: '2027-04-18', launchWhen: 'fixed' })
+    add(rows, 'haulOut', 'autumn', {
+      name: 'Autumn',
+      placeId: 'yard',
+      liftOutAimed: '2027-10-01',
+      launchAimed: '2027-11-06',
+    })
+    add(rows, 'gate', 'again', { name: 'Again', kind: 'launch', haulOutId: 'autumn' })
+    return rows
+  }
+  const movedIn = (plan: StoredPlan) =>
+    plan.warnings.filter((one) => one.kind === 'moved').flatMap((one) => one.jobIds)
+
+  it('moves what only looks before what keeps her afloat, work with the hull either way too', () => {
+    const rows = fixed()
+    // By points an hour the long Float job would go first: 100 × 0.4 × 1 an hour of 8 is far under 30 of Shine.
+    job(rows, 'Core', { gateId: 'launch', purpose: 'float', severity: 1 })
+    step(rows, 'Core', 'core', { hoursLikely: 6, hullNeed: 'ashore' })
+    job(rows, 'Wax', { gateId: 'launch', purpose: 'shine', severity: 4 })
+    step(rows, 'Wax', 'wax', { hoursLikely: 3 })
+    const plan = planOf(rows)
+    expect(movedIn(plan)).toEqual(['Wax'])
+    expect(dateOf(plan, 'launch')).toBe('2027-04-18')
+    expect(judgePlan(rows, plan)).toEqual([])
+  })
+
+  it('keeps a job that has the hull open, and stops for it where it does not fit', () => {
+    const rows = fixed()
+    job(rows, 'Valve', { gateId: 'launch', purpose: 'live', severity: 1 })
+    step(rows, 'Valve', 'out', {
+      operation: 'strip',
+      hullNeed: 'ashore',
+      state: 'done',
+      doneAt: friday - 1,
+    })
+    step(rows, 'Valve', 'bed', { operation: 'bed', hoursLikely: 5, hullNeed: 'ashore' })
+    job(rows, 'Rudder', { gateId: 'launch', purpose: 'go', severity: 3 })
+    step(rows, 'Rudder', 'rudder', { hoursLikely: 5, hullNeed: 'ashore' })
+    expect(movedIn(planOf(rows))).toEqual(['Rudder'])
+    rows.step = rows.step.map((one) =>
+      one.id === 'bed' ? { ...one, hoursLikely: 20, splittable: true } : one,
+    )
+    const stopped = planOf(rows)
+    // Nothing that moves keeps the date, so nothing moves.
+    expect(movedIn(stopped)).toEqual([])
+    expect(stopped.warnings.map((one) => one.message).join()).toContain(
+      '"Valve" has the hull open and must be closed before she floats.',
+    )
+    expect(stopped.launches[0]?.at).toBeGreaterThan(at('04-18T09:00'))
+  })
+})
+
 describe('8. launches', () => {
   it('go to a day on which somebody is there, unless the yard launches without you', () => {
     const rows = weekends()

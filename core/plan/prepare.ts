@@ -42,11 +42,34 @@ export function prepare(given: RefitRows, now: number): Prepared {
     clock,
     scoresOf(() => weigh(open).ranked),
     (some, haulOutId) => {
-      const pass = layPass({ rows, remarks, moved: [], ...weigh(some) }, latestStartFirst)
+      const work = openWork(some, clock, now, structure, calendars)
+      const pass = layPass(
+        { ...weighed(upTo(work, haulOutId)), rows, remarks, moved: [] },
+        latestStartFirst,
+      )
       return pass.launches.find((one) => one.haulOutId === haulOutId)?.at ?? 0
     },
   )
   return { rows, remarks, moved: fitted.moved, ...weigh(fitted.rows) }
+}
+
+/** Only what launches up to that of a haul-out wait for, and what is looked at in their slings. */
+function upTo(work: OpenWork, haulOutId: string): OpenWork {
+  const phases = phasesOf(work)
+  const last = phases.findIndex((one) => one.launch?.haulOut.id === haulOutId)
+  const early = phases.slice(0, last + 1)
+  const kept = new Set(early.flatMap((phase) => phase.activities))
+  const launches = new Set(early.map((phase) => phase.launch?.haulOut.id))
+  return {
+    ...work,
+    activities: new Map(
+      [...work.activities].filter(
+        ([, one]) =>
+          kept.has(one) ||
+          (one.step.hullNeed === 'slings' && launches.has(one.ashore?.haulOut.id ?? '')),
+      ),
+    ),
+  }
 }
 
 /** Rows by id, so that a plan is the same however they arrived. */

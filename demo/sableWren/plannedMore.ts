@@ -29,6 +29,8 @@ export function writePlannedMore(write: Writer): void {
       gateId: 'sail-away',
       purpose: 'float',
       severity: 2,
+      // Laid up in autumn, not on the first free day.
+      facts: { months: ['oct', 'nov', 'dec', 'jan', 'feb', 'mar'] },
     },
   )
   write.recipeJob(

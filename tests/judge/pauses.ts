@@ -20,6 +20,7 @@ export function pauses(
   if (one.personIds.length === 0) return []
   return one.segments.slice(1).flatMap(([from], index) => {
     const left = one.segments[index]?.[1] ?? from
+    const rest = one.segments.slice(index + 1).reduce((sum, [a, b]) => sum + b - a, 0)
     for (const date of dates(wall(left).date, wall(from).date)) {
       const month = Number(date.slice(5, 7)) - 1
       const named = [
@@ -54,8 +55,9 @@ export function pauses(
             hull(step, { ...one, segments: [[at, at + tick]] }, rows, hauls).length === 0 &&
             !one.personIds.some((id) => busy(id, at, at + tick))
           free = could ? free + 1 : 0
-          // Less than half an hour is not worth unpacking for.
-          if (free * tick >= 30 * minute) return [`is left on ${date} while its crew could go on`]
+          // Less than an hour is not worth unpacking for, unless it is all that is left; some minutes never are.
+          if (free * tick >= Math.min(60, Math.max(30, rest / minute)) * minute)
+            return [`is left on ${date} while its crew could go on`]
         }
       }
     }

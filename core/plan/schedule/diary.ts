@@ -44,8 +44,8 @@ export interface Wanted {
   readonly ignoring?: string
 }
 
-/** Shortest first stretch worth unpacking for; shorter work may still have it. */
-const leastStretchMs = 30 * 60_000
+/** Shortest stretch worth unpacking for; the last of the work may be shorter. */
+const leastStretchMs = 60 * 60_000
 /** No work is begun for so little (or a quarter of it) before so long a pause: it starts after the pause. */
 const scrapMs = 2 * 3_600_000
 const longPauseMs = 7 * 86_400_000

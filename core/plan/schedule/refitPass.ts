@@ -355,9 +355,10 @@ class RefitPass {
     const window = this.windowsOf(activity).find(([, to]) => to > earliest.at)
     const free = Math.max(earliest.at, window?.[0] ?? 0)
     if (!window || free > until) return false
-    const at = factsOf(activity.step.operation).byYard
-      ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock)
-      : free
+    const { operation, placeNeed } = activity.step
+    const isInHours =
+      factsOf(operation).byYard || (operation === 'contract' && placeNeed === 'boat')
+    const at = isInHours ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock) : free
     const binding: Binding =
       at > free
         ? { kind: 'yardHours', after: heldBy(earliest.binding) }
