@@ -235,7 +235,7 @@ describe('6. a long step', () => {
 })
 
 describe('7. a launch on a fixed date', () => {
-  /** Launch fixed on Sunday 18 April: Ann has eight hours before it. */
+  /** Launch fixed on Sunday 18 April: Ann has nine hours before it. */
   function fixed(): Building {
     const rows = weekends()
     ashore(rows, { launchAimed: '2027-04-18', launchWhen: 'fixed' })
@@ -257,7 +257,7 @@ describe('7. a launch on a fixed date', () => {
     job(rows, 'Core', { gateId: 'launch', purpose: 'float', severity: 1 })
     step(rows, 'Core', 'core', { hoursLikely: 6, hullNeed: 'ashore' })
     job(rows, 'Wax', { gateId: 'launch', purpose: 'shine', severity: 4 })
-    step(rows, 'Wax', 'wax', { hoursLikely: 3 })
+    step(rows, 'Wax', 'wax', { hoursLikely: 4 })
     const plan = planOf(rows)
     expect(movedIn(plan)).toEqual(['Wax'])
     expect(dateOf(plan, 'launch')).toBe('2027-04-18')
