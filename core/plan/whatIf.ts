@@ -7,13 +7,24 @@ import type { RefitRows } from '../model/refit'
 import type { ZoneClock } from '../time/zone'
 import { effectSentence, gateEffects } from './effect'
 import type { GatesOf } from './effect'
-import { makePlan } from './makePlan'
+import { bestPlan } from './improve'
+import type { PlanEffort } from './improve'
+import { isOpen } from './planned'
 
 /** What of two plans is compared. */
 export interface WhatIf {
   readonly before: GatesOf
   readonly after: GatesOf
 }
+
+/** Orders tried on either side, so that neither looks worse than it would come out; none for a large refit. */
+const effortOf = (rows: RefitRows): PlanEffort => ({
+  seed: 1,
+  iterations: rows.step.filter(isOpen).length > mostSearched ? 0 : 8,
+  stop: () => false,
+})
+/** Open steps above which nothing is searched: a question is answered in a second. */
+const mostSearched = 600
 
 const gatesOf = ({ gates, reasons }: StoredPlan): GatesOf => ({ gates, reasons })
 
@@ -23,10 +34,11 @@ export function askingOf(
   now: number,
   accepted: StoredPlan | null,
 ): (items: readonly ChangeItem[]) => WhatIf {
-  const before = gatesOf(makePlan(rows, now, accepted).plan)
+  const effort = effortOf(rows)
+  const before = gatesOf(bestPlan(rows, now, effort, accepted).plan)
   return (items) => ({
     before,
-    after: gatesOf(makePlan(supposing(rows, items), now, accepted).plan),
+    after: gatesOf(bestPlan(supposing(rows, items), now, effort, accepted).plan),
   })
 }
 

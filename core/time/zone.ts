@@ -21,11 +21,19 @@ export const isZone = (zone: string): boolean => Number.isFinite(tzOffset(zone, 
 export function zoneClock(zone: string): ZoneClock {
   if (!isZone(zone)) throw new RangeError(`zoneClock: ${zone} is not a known time zone`)
   const midnightOffset = dayMemo((day) => tzOffset(zone, new Date(day * dayMs)))
+  const known = new Map<number, number>()
+  const changing = (quarter: number): number => {
+    const offset = known.get(quarter) ?? tzOffset(zone, new Date(quarter * 15 * minuteMs))
+    known.set(quarter, offset)
+    return offset
+  }
   const offsetAt = (instant: number): number => {
     if (!Number.isFinite(instant)) throw new RangeError(`zoneClock: ${instant} is no instant`)
     const day = Math.floor(instant / dayMs)
     const offset = midnightOffset(day)
-    return offset === midnightOffset(day + 1) ? offset : tzOffset(zone, new Date(instant))
+    if (offset === midnightOffset(day + 1)) return offset
+    // A day on which the clocks change: asked by the quarter hour, which no zone's change falls between.
+    return changing(Math.floor(instant / (15 * minuteMs)))
   }
   const local = (instant: number): number => instant + offsetAt(instant) * minuteMs
   const dayOf = (instant: number): number => Math.floor(local(instant) / dayMs)

@@ -12,8 +12,14 @@ export interface Calendars {
   readonly ashore: readonly Ashore[]
   readonly hours: SiteHours
   readonly sites: Sites
-  /** Open hours by class of step, for launches as placed so far; shared by all passes. */
-  readonly classHours: (ashore: readonly Ashore[]) => HoursByClass
+  /** Where people can be, and open hours by class of step, for launches as placed so far; shared by all passes. */
+  readonly laidOut: (ashore: readonly Ashore[]) => LaidOut
+}
+
+/** Calendars for one set of launch dates. */
+export interface LaidOut {
+  readonly sites: Sites
+  readonly hours: HoursByClass
 }
 
 export function calendarsOf(rows: RefitRows, clock: ZoneClock, now: number): Calendars {
@@ -23,26 +29,27 @@ export function calendarsOf(rows: RefitRows, clock: ZoneClock, now: number): Cal
     ashore,
     hours,
     sites: makeSites(rows, clock, ashore, hours),
-    classHours: rememberedHours(rows, clock, hours),
+    laidOut: remembered(rows, clock, hours),
   }
 }
 
 /** Sets of launch dates whose open hours are kept; passes over one refit differ little. */
 const mostKept = 40
 
-function rememberedHours(
+function remembered(
   rows: RefitRows,
   clock: ZoneClock,
   hours: SiteHours,
-): (ashore: readonly Ashore[]) => HoursByClass {
-  const known = new Map<string, HoursByClass>()
+): (ashore: readonly Ashore[]) => LaidOut {
+  const known = new Map<string, LaidOut>()
   return (ashore) => {
     const key = ashore.map((one) => `${one.from} ${one.launchAt}`).join(' ')
     let found = known.get(key)
     if (!found) {
       if (known.size >= mostKept) known.clear()
       const still = ashore.map((one) => ({ ...one }))
-      found = hoursByClass(makeSites(rows, clock, still, hours))
+      const sites = makeSites(rows, clock, still, hours)
+      found = { sites, hours: hoursByClass(sites) }
       known.set(key, found)
     }
     return found

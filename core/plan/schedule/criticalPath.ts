@@ -56,7 +56,7 @@ function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSiz
   // Launches are placed while walking; the compiled ones stay as they are.
   const ashore = compiled.ashore.map((one) => ({ ...one }))
   const own = new Map(ashore.map((one) => [one.haulOut.id, one]))
-  const hours = compiled.classHours(compiled.ashore)
+  const { hours } = compiled.laidOut(compiled.ashore)
   const windowsOf = (activity: OpenStep) =>
     hullWindows(withOwn(activity, own), ashore, compiled.rows)
   const earliest = new Map<string, Earliest>()
@@ -135,7 +135,7 @@ export function earliestLaunches(
 export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<string, Bounds> {
   const { earliest, ashore, windowsOf } = forwardPass(compiled, phases, (one) => one.crewMin)
   const own = new Map(ashore.map((one) => [one.haulOut.id, one]))
-  const hours = compiled.classHours(compiled.ashore)
+  const { hours } = compiled.laidOut(compiled.ashore)
   const latest = backwardPass()
   const due = afterLaunch()
   return new Map(

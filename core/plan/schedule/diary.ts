@@ -60,7 +60,7 @@ export class Diary {
   private readonly firstDay: number
 
   constructor(
-    private readonly sites: Sites,
+    private sites: Sites,
     private readonly clock: ZoneClock,
     now: number,
   ) {
@@ -68,8 +68,9 @@ export class Diary {
     this.firstDay = clock.dayOf(now)
   }
 
-  /** Hours at the boat have changed: forget what was laid out from them. */
-  forget(): void {
+  /** She lies elsewhere from some day on, so that the hours at her are others. */
+  goOnWith(sites: Sites): void {
+    this.sites = sites
     this.workDays = new Map()
   }
 

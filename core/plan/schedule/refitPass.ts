@@ -19,7 +19,7 @@ import { isInSlings } from './phases'
 import type { Phase } from './phases'
 import { ReadyQueue } from './readyQueue'
 import { WaitingLaunches } from './waitingLaunches'
-import { makeSites } from './sites'
+import type { Sites } from './sites'
 import { keepApart, liftOn, slingMs } from './haulOuts'
 import type { Ashore } from './haulOuts'
 import { BondWindows } from './bondWindows'
@@ -96,12 +96,16 @@ class RefitPass {
   private readonly compiled: OpenWork
   private readonly ashore: Ashore[]
   private readonly ownAshore: Map<string, Ashore>
-  private readonly sites
+  private sites: Sites
   private readonly diary
   private hours: HoursByClass
   private readonly placements = new Map<string, Placement>()
   private readonly remarks: Remark[] = []
   private readonly barred: Set<string>
+  /** When the hull suits steps that need the same of it. */
+  private readonly windows = new Map<string, readonly Interval[]>()
+  /** Placed long steps that may be left: what short work may fit in between. */
+  private readonly long: OpenStep[] = []
   /** Whether steps that ask for the same ever fit. */
   private readonly never = new Map<string, boolean>()
   private readonly bonds: BondWindows
@@ -120,9 +124,10 @@ class RefitPass {
     this.compiled = compiled
     this.ashore = compiled.ashore.map((one) => ({ ...one }))
     this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
-    this.sites = makeSites(compiled.rows, compiled.clock, this.ashore, compiled.hours)
+    const { sites, hours } = compiled.laidOut(this.ashore)
+    this.sites = sites
+    this.hours = hours
     this.diary = new Diary(this.sites, compiled.clock, compiled.now)
-    this.hours = compiled.classHours(this.ashore)
     this.barred = new Set(compiled.remarks.flatMap((remark) => remark.stepIds))
     this.bonds = new BondWindows(compiled, this.placements)
     this.waiting = new WaitingLaunches(compiled, phases, this.ownAshore, launchesFrom)
@@ -252,7 +257,13 @@ class RefitPass {
     const own = activity.ashore
       ? { ...activity, ashore: this.ownAshore.get(activity.ashore.haulOut.id) ?? null }
       : activity
-    const windows = hullWindows(own, this.ashore, this.compiled.rows)
+    const { step, job, placeNeed, workMs, season } = activity
+    const key = `${step.hullNeed} ${placeNeed} ${workMs > 0} ${own.ashore?.haulOut.id} ${job.gateId}`
+    let windows = season ? undefined : this.windows.get(key)
+    if (!windows) {
+      windows = hullWindows(own, this.ashore, this.compiled.rows)
+      if (!season) this.windows.set(key, windows)
+    }
     return activity.warm && this.inWarmth.has(activity.step.id)
       ? intersect(windows, activity.warm)
       : windows
@@ -399,6 +410,9 @@ class RefitPass {
         : this.bindingOf(activity, earliest, windows, best)
     this.diary.book(best.crew, activity.placeNeed, best.room.segments, activity.step.id)
     this.keep(activity, best.room.segments, best.crew, binding, mends)
+    const { start, finish } = best.room
+    if (activity.splittable && finish - start > longGapMs && !isBonded(activity))
+      this.long.push(activity)
     return true
   }
 
@@ -413,11 +427,11 @@ class RefitPass {
     { room: { start, finish } }: Room,
   ): Room | null {
     if (finish - start > shortMs || start - from < longGapMs || isBonded(activity)) return null
-    for (const { stepId } of this.diary.busyBetween(activity.capable, from, start)) {
-      const long = this.compiled.activities.get(stepId)
-      const kept = this.placements.get(stepId)
-      if (!long || !kept || !this.mayGiveWay(long, kept)) continue
-      const found = this.roomFor(activity, from, 0, windows, start, stepId)
+    for (const long of this.long) {
+      const kept = this.placements.get(long.step.id)
+      if (!kept || (kept.segments.at(-1)?.[1] ?? 0) <= from) continue
+      if ((kept.segments[0]?.[0] ?? 0) >= start || !this.mayGiveWay(long, kept)) continue
+      const found = this.roomFor(activity, from, 0, windows, start, long.step.id)
       if (!found || found.room.start > start - longGapMs) continue
       if (this.layRound(long, kept, activity, found)) return found
     }
@@ -616,10 +630,12 @@ class RefitPass {
     own.launchAt = day.at
     this.waiting.placed()
     keepApart(this.ashore, this.ashore.indexOf(own), this.compiled.clock)
-    this.sites.forgetBoat()
-    this.diary.forget()
-    this.hours = this.compiled.classHours(this.ashore)
+    const { sites, hours } = this.compiled.laidOut(this.ashore)
+    this.sites = sites
+    this.hours = hours
+    this.diary.goOnWith(sites)
     this.never.clear()
+    this.windows.clear()
     this.watchInSlings(watches)
     const gate = this.compiled.rows.gate.find(
       (one) => one.kind === 'launch' && one.haulOutId === own.haulOut.id,

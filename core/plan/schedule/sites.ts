@@ -20,8 +20,6 @@ export interface Sites {
   never(person: number): boolean
   /** True when the person said they cannot come on a local day. */
   away(person: number, day: number): boolean
-  /** Forget the spans at the boat: a launch was placed, so the way there may be another. */
-  forgetBoat(): void
 }
 
 const none: readonly Interval[] = []
@@ -107,9 +105,17 @@ export function makeSites(
   const { people } = hours
   const berth = placeOfKind(rows, 'berth')
   const shed = placeOfKind(rows, 'shed')
-  const boatMemos = () =>
-    people.map((_, person) => dayMemo((day) => hours.on(person, 'boat', whereSheLies(day), day)))
-  let boat = boatMemos()
+  const boat = people.map((_, person) =>
+    dayMemo((day) => hours.on(person, 'boat', whereSheLies(day), day)),
+  )
+  const elsewhere = new Map<PlaceNeed, ((day: number) => readonly Interval[])[]>(
+    (['shed', 'away'] as const).map((need) => [
+      need,
+      people.map((_, person) =>
+        dayMemo((day) => hours.on(person, need, need === 'shed' ? shed : null, day)),
+      ),
+    ]),
+  )
 
   function whereSheLies(day: number): Place | null {
     // As the day begins: people go to the yard on launch day, to the berth on lift-out day.
@@ -123,11 +129,8 @@ export function makeSites(
     never: (person) => hours.never(person),
     away: (person, day) => hours.away(person, day),
     presence(person, placeNeed, day) {
-      if (placeNeed === 'boat') return boat[person]?.(day) ?? none
-      return hours.on(person, placeNeed, placeNeed === 'shed' ? shed : null, day)
-    },
-    forgetBoat() {
-      boat = boatMemos()
+      const memos = placeNeed === 'boat' ? boat : elsewhere.get(placeNeed)
+      return memos?.[person]?.(day) ?? none
     },
   }
 }
