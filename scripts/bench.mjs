@@ -23,8 +23,19 @@ await build({
   outfile,
   logLevel: 'error',
 })
-const { again, bench, bigFile, byFamily, createRandom, firstTables, jobsBench, judged, overTime } =
-  await import(pathToFileURL(outfile).href)
+const {
+  again,
+  bench,
+  bigFile,
+  byFamily,
+  createRandom,
+  firstTables,
+  jobsBench,
+  judged,
+  overTime,
+  stability,
+  truth,
+} = await import(pathToFileURL(outfile).href)
 
 /** npm run bench -- server: how long edits take with twenty people at once. */
 async function serverBench() {
@@ -66,6 +77,13 @@ function plansBench(count, seed) {
   return broken.length === 0 ? 0 : 1
 }
 
+/** npm run bench -- truth 100 1: what plans do when something of their refit changes. */
+function truthBench(count, seed) {
+  console.table([truth(count, seed)])
+  console.log('The demo')
+  console.table([stability()])
+}
+
 const [, , only, size, seed = '1'] = process.argv
 const one = {
   server: () => serverBench(),
@@ -73,6 +91,7 @@ const one = {
   fuzz: () => fuzzBench(Number(size ?? 12000)),
   first: () => firstBench(),
   plans: () => plansBench(Number(size ?? 2000), Number(seed)),
+  truth: () => truthBench(Number(size ?? 100), Number(seed)),
 }[only]
 if (one) {
   const status = await one()

@@ -19,14 +19,14 @@ export interface Drag {
 }
 
 /** An accepted plan made ready to be laid again with something changed. Null: it knows none of today's steps. */
-export interface Relay {
+interface Relay {
   readonly gateAt: (
     options: PassOptions,
   ) => { readonly at: number; readonly readyAt: number } | null
 }
 
 /** Lays an accepted plan again, at the time and in the sequence it was laid, and reads a gate off it. */
-export function relayOf(rows: RefitRows, plan: StoredPlan, gateId: string): Relay | null {
+function relayOf(rows: RefitRows, plan: StoredPlan, gateId: string): Relay | null {
   const prepared: Prepared = prepare(rows, plan.now)
   const placeOf = sequenceOf(prepared, plan, null)
   if (!placeOf) return null

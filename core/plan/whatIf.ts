@@ -20,7 +20,7 @@ export interface WhatIf {
 /** Orders tried on either side, so that neither looks worse than it would come out; none for a large refit. */
 const effortOf = (rows: RefitRows): PlanEffort => ({
   seed: 1,
-  iterations: rows.step.filter(isOpen).length > mostSearched ? 0 : 8,
+  iterations: rows.step.filter(isOpen).length > mostSearched ? 0 : 4,
   stop: () => false,
 })
 /** Open steps above which nothing is searched: a question is answered in a second. */

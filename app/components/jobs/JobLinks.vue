@@ -20,6 +20,9 @@ const options = computed(() =>
     .filter((one) => one.id !== props.job.id)
     .map((one) => ({ id: one.id, name: one.title })),
 )
+/** The link whose ends are open to be named. */
+const opened = ref<string | null>(null)
+const isOpen = (event: Event): boolean => (event.currentTarget as HTMLDetailsElement).open
 const stepsOf = (jobId: string) =>
   inOrder(store.rows.step.filter((one) => one.jobId === jobId && one.state !== 'dropped')).map(
     (one) => ({ value: one.id, label: one.title }),
@@ -76,9 +79,9 @@ const sides = computed(() => [
           <button class="grow py-1 text-left underline" @click="$emit('open', link[other])">
             {{ jobs.get(link[other])?.title }}
           </button>
-          <details class="text-ink2">
+          <details class="text-ink2" @toggle="opened = isOpen($event) ? link.id : opened">
             <summary class="cond cursor-pointer py-1">{{ sayEnds(link) }}</summary>
-            <div class="grid gap-2 py-2">
+            <div v-if="opened === link.id" class="grid gap-2 py-2">
               <RowField
                 entity="link"
                 :row="link"

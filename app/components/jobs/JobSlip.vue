@@ -40,7 +40,7 @@ const sentence = computed(() => {
 </script>
 
 <template>
-  <p v-if="sentence" class="text-ink2" role="status">
+  <p v-if="sentence" class="text-ink2">
     {{ sentence }}
     <UiHow :how="() => howSlip(days, gate?.name ?? '')" :about="job.title"
       >How is that found?</UiHow

@@ -17,7 +17,7 @@ export interface Calendars {
 }
 
 /** Calendars for one set of launch dates. */
-export interface LaidOut {
+interface LaidOut {
   readonly sites: Sites
   readonly hours: HoursByClass
 }

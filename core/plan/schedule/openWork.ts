@@ -113,7 +113,7 @@ function bookingOf(step: Step, rows: RefitRows, clock: ZoneClock): OpenStep['boo
  * True when none of our own people do a step: a trade has the job, was booked for it, or it takes a licensed person
  * here and nobody said that the job is done by us.
  */
-export function isForTrade(
+function isForTrade(
   step: Step,
   job: Job,
   rows: Pick<RefitRows, 'refit' | 'tradeBooking'>,
