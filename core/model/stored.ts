@@ -87,7 +87,11 @@ export function acceptedPlan(rows: Pick<RefitRows, 'plan'>): StoredPlan | null {
   const stored: (Omit<StoredPlan, 'launches' | 'urgencies'> & Partial<StoredPlan>) | undefined =
     rows.plan[0]?.result
   const { launches, urgencies } = stored ?? {}
-  if (!stored || !urgencies || !launches?.every((one) => Number.isFinite(one.from))) return null
+  if (!stored || !urgencies || !launches) return null
+  const isWhole =
+    launches.every((one) => Number.isFinite(one.from)) &&
+    (stored.gates ?? []).every((one) => Number.isFinite(one.readyAt))
+  if (!isWhole) return null
   return { ...stored, launches, urgencies }
 }
 

@@ -5,6 +5,7 @@ import { judgePlan } from '../../tests/judge/judgePlan'
 import { oddNow, oddRefit } from '../../tests/judge/oddRefit'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import type { Building } from '../testing/build'
+import { acceptedPlan } from '../model/stored'
 import type { StoredPlan } from '../model/stored'
 import { zoneClock } from '../time/zone'
 import { bindingChain } from './chain'
@@ -489,6 +490,26 @@ describe('13. an accepted sequence', () => {
       }),
       { numRuns: 25 },
     )
+  })
+
+  it('is not taken from a plan of an older make, which is laid anew', () => {
+    const rows = weekends()
+    ashore(rows)
+    job(rows, 'Log', { gateId: 'launch' })
+    step(rows, 'Log', 'log')
+    const plan = planOf(rows)
+    const kept = (result: unknown) =>
+      acceptedPlan({ plan: [{ id: 'plan', version: 1, result }] as never })
+    expect(kept(plan)).toEqual(plan)
+    const { urgencies: _, ...older } = plan
+    const [launch] = plan.launches
+    const [gate] = plan.gates
+    for (const result of [
+      older,
+      { ...plan, launches: [{ ...launch, from: undefined }] },
+      { ...plan, gates: [{ ...gate, readyAt: undefined }] },
+    ])
+      expect(kept(result)).toBeNull()
   })
 
   it('moves nothing when a step is done as planned', () => {
