@@ -76,10 +76,23 @@ const sides = computed(() => [
       <h3>{{ title }}</h3>
       <ul>
         <li v-for="link in links" :key="link.id" class="flex flex-wrap items-start gap-1">
-          <button class="grow py-1 text-left underline" @click="$emit('open', link[other])">
+          <button
+            class="min-w-0 flex-1 py-1 text-left underline"
+            @click="$emit('open', link[other])"
+          >
             {{ jobs.get(link[other])?.title }}
           </button>
-          <details class="text-ink2" @toggle="opened = isOpen($event) ? link.id : opened">
+          <button
+            class="btn btn-quiet btn-small"
+            :aria-label="`Remove link with ${jobs.get(link[other])?.title}`"
+            @click="edits.removeLink(link)"
+          >
+            Remove
+          </button>
+          <details
+            class="basis-full pb-1 text-ink2"
+            @toggle="opened = isOpen($event) ? link.id : opened"
+          >
             <summary class="cond cursor-pointer py-1">{{ sayEnds(link) }}</summary>
             <div v-if="opened === link.id" class="grid gap-2 py-2">
               <RowField
@@ -98,13 +111,6 @@ const sides = computed(() => [
               />
             </div>
           </details>
-          <button
-            class="btn btn-quiet btn-small"
-            :aria-label="`Remove link with ${jobs.get(link[other])?.title}`"
-            @click="edits.removeLink(link)"
-          >
-            Remove
-          </button>
         </li>
       </ul>
       <UiPick :label="label" :options="options" :error="wrong[side]" @pick="add(side, $event)" />
