@@ -124,7 +124,9 @@ test('a messy list of forty rows comes in, is mended and placed, and the launch 
     .getByRole('link', { name: /Sequence$/ })
     .first()
     .click()
-  await expect(page.getByText(/takes 8 h in one go, and that is too long for any day/)).toHaveCount(1)
+  await expect(page.getByText(/takes 8 h in one go, and that is too long for any day/)).toHaveCount(
+    1,
+  )
   await page.getByRole('link', { name: /Jobs$/ }).first().click()
   await page
     .getByRole('button', { name: /Deck paint, coachroof/ })
