@@ -109,7 +109,7 @@ test('empty start to a finished system that outlives a power cut', async ({ page
 
   // A clock on the cure, hours, done: inches move.
   await plies.getByRole('button', { name: /Start a clock/ }).click()
-  await page.getByRole('button', { name: 'Start', exact: true }).last().click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Start', exact: true }).click()
   await expect(page.getByRole('button', { name: /Lay the plies: .*Open the clock/ })).toBeVisible()
   await plies.getByRole('button', { name: /Log hours/ }).click()
   await page.getByLabel('Hours', { exact: true }).fill('25h')
