@@ -27,7 +27,7 @@ export default defineConfig({
           ],
           setupFiles: ['./tests/properties.ts'],
           // Searches and property runs share two cores with each other.
-          testTimeout: 60_000,
+          testTimeout: 180_000,
         },
       },
       {
