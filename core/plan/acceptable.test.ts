@@ -224,14 +224,14 @@ describe('6. a long step', () => {
 
   it('is not begun for an hour before six weeks of something else', () => {
     const rows = weekends()
-    add(rows, 'gate', 'june', { name: 'June', kind: 'dated', on: '2027-05-31' })
-    job(rows, 'Deck', { gateId: 'june', purpose: 'float', severity: 4 })
-    step(rows, 'Deck', 'deck', { hoursLikely: 95, notBefore: '2027-04-17' })
+    const away = { personId: 'Ann', on: '2027-04-17', kind: 'cannotCome', wholeDay: false } as const
+    add(rows, 'personDay', 'p', { ...away, from: '09:00', to: '16:00' })
+    job(rows, 'Deck', { pinnedRank: 1 })
+    step(rows, 'Deck', 'deck', { hoursLikely: 88, notBefore: '2027-04-18' })
     job(rows, 'Teak')
     step(rows, 'Teak', 'teak', { hoursLikely: 20 })
-    // Deck fills six weekends but one hour; teak begins with its own weekend.
-    const teak = planOf(rows).placements.find((one) => one.stepId === 'teak')
-    expect(teak?.segments[0]?.[0]).toBeGreaterThanOrEqual(at('05-23T00:00'))
+    // Deck fills all from Sunday 18 April to Sunday 23 May; before it there is one hour on Saturday.
+    expect(startOf(planOf(rows), 'teak')).toBe(at('05-29T08:00'))
   })
 })
 
@@ -303,6 +303,21 @@ describe('8. launches', () => {
     expect(startOf(planOf(rows), 'look')).toBe(at('06-05T12:00'))
     rows.place[0] = { ...rows.place[0]!, launchesWithoutYou: true }
     expect(dateOf(planOf(rows), 'launch')).toBe('2027-06-02')
+  })
+
+  it('lift nobody who works aboard, also when work without a place made the launch look later', () => {
+    const rows = weekends()
+    ashore(rows, { launchWhen: 'asReady' })
+    job(rows, 'Hull', { gateId: 'launch' })
+    add(rows, 'person', 'Gone', { name: 'Gone', gone: true, order: 'z' })
+    step(rows, 'Hull', 'hull', { hoursLikely: 60, hullNeed: 'ashore', wantedPersonId: 'Gone' })
+    job(rows, 'Teak', { pinnedRank: 1 })
+    step(rows, 'Teak', 'teak', { hoursLikely: 16 })
+    const plan = planOf(rows)
+    expect(startOf(plan, 'teak')).toBe(at('04-17T08:00'))
+    // Saturday's and Sunday's lifts at 09:00 are while Ann works aboard.
+    expect(plan.launches[0]?.at).toBeGreaterThanOrEqual(at('04-18T16:00'))
+    expect(judgePlan(rows, plan)).toEqual([])
   })
 
   it('have their afloat steps before what nobody waits for', () => {
