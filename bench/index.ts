@@ -1,6 +1,7 @@
 export { bench, judged } from './plan.bench'
 export { again, byFamily, overTime } from './kernel.bench'
 export { bigFile, jobsBench } from './jobs.bench'
+export { sampled } from './sample.bench'
 export { stability, truth } from './truth.bench'
 export { createRandom } from '#core/random'
 export { statements as firstTables } from '../server/db/migrations/first'

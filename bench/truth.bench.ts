@@ -47,11 +47,22 @@ function worse(rows: RefitRows, random: () => number): RefitRows {
 const startsOf = (plan: StoredPlan) =>
   new Map(plan.placements.map((one) => [one.stepId, one.segments[0]?.[0] ?? 0]))
 
-/** How many steps stand elsewhere than before. */
-function moved(before: StoredPlan, after: StoredPlan): number {
+/** How many steps start elsewhere than before, to the minute or as `as` reads an instant. */
+function moved(
+  before: StoredPlan,
+  after: StoredPlan,
+  as: (at: number) => number = (at) => at,
+): number {
   const was = startsOf(before)
-  return [...startsOf(after)].filter(([id, at]) => was.has(id) && was.get(id) !== at).length
+  return [...startsOf(after)].filter(([id, at]) => {
+    const earlier = was.get(id)
+    return earlier !== undefined && as(earlier) !== as(at)
+  }).length
 }
+
+const dayOf = (at: number): number => Math.floor(at / dayMs)
+/** Steps made longer, of those that come next. */
+const mostLonger = 60
 
 /** Share of gates that something worse makes earlier by more than a lift day, and of refits with priority kept. */
 export function truth(count: number, seed: number) {
@@ -116,19 +127,28 @@ export function stability() {
         : one,
     ),
   }
-  const longer = {
+  const longer = (id: string) => ({
     ...rows,
     step: rows.step.map((one) =>
-      one.id === first?.stepId ? { ...one, hoursLikely: one.hoursLikely + 1 / 6 } : one,
+      one.id === id ? { ...one, hoursLikely: one.hoursLikely + 1 / 6 } : one,
     ),
-  }
+  })
   const laterBy = (some: RefitRows, at: number) =>
     moved(plan, bestPlan(some, at, effort, plan).plan)
+  // Each of the steps that come next is ten minutes longer, one after the other.
+  const next = plan.placements.filter((one) => one.personIds.length > 0).slice(0, mostLonger)
+  const after = next.map((one) => bestPlan(longer(one.stepId), demoNow, effort, plan).plan)
+  const onDays = after.map((one) => moved(plan, one, dayOf)).sort((a, b) => a - b)
+  const mean = (all: readonly number[]) =>
+    Number((all.reduce((sum, one) => sum + one, 0) / all.length).toFixed(1))
   return {
     'open steps': plan.placements.length,
     'moved: nothing changed': laterBy(rows, demoNow),
     'moved: a step done as planned': laterBy(done, first?.segments.at(-1)?.[1] ?? demoNow),
-    'moved: ten minutes more': laterBy(longer, demoNow),
-    'moved: ten minutes more, no plan before': moved(plan, bestPlan(longer, demoNow, effort).plan),
+    'ten minutes more, asked of steps': next.length,
+    'moved to another day: mean': mean(onDays),
+    'moved to another day: median': onDays[onDays.length >> 1],
+    'moved to another day: most': onDays.at(-1),
+    'moved by any minute: mean': mean(after.map((one) => moved(plan, one))),
   }
 }

@@ -33,6 +33,7 @@ const {
   jobsBench,
   judged,
   overTime,
+  sampled,
   stability,
   truth,
 } = await import(pathToFileURL(outfile).href)
@@ -84,6 +85,9 @@ function truthBench(count, seed) {
   console.table([stability()])
 }
 
+/** npm run bench -- samples 1000: draws of the demo as a forecast lays them. */
+const samplesBench = (draws, seed) => console.table([sampled(draws, seed)])
+
 const [, , only, size, seed = '1'] = process.argv
 const one = {
   server: () => serverBench(),
@@ -92,6 +96,7 @@ const one = {
   first: () => firstBench(),
   plans: () => plansBench(Number(size ?? 2000), Number(seed)),
   truth: () => truthBench(Number(size ?? 100), Number(seed)),
+  samples: () => samplesBench(Number(size ?? 1000), Number(seed)),
 }[only]
 if (one) {
   const status = await one()

@@ -3,8 +3,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { judgePlan } from '../../tests/judge/judgePlan'
 import { oddNow, oddRefit } from '../../tests/judge/oddRefit'
-import { add, emptyRefit, job, person, step } from '../testing/build'
+import { add, job, person, step } from '../testing/build'
 import type { Building } from '../testing/build'
+import { ashore, friday, weekends } from '../testing/weekends'
 import { acceptedPlan } from '../model/stored'
 import type { StoredPlan } from '../model/stored'
 import { zoneClock } from '../time/zone'
@@ -14,8 +15,6 @@ import { makePlan } from './makePlan'
 import { askingOf, sayWhatIf } from './whatIf'
 
 const clock = zoneClock('UTC')
-/** Friday 16 April 2027, 12:00. */
-const friday = Date.UTC(2027, 3, 16, 12)
 const at = (text: string) => Date.parse(`2027-${text}:00Z`)
 const planOf = (rows: Building, accepted: StoredPlan | null = null) =>
   makePlan(rows, friday, accepted).plan
@@ -24,28 +23,6 @@ const startOf = (plan: StoredPlan, id: string) =>
 const dateOf = (plan: StoredPlan, gateId: string) => {
   const gate = plan.gates.find((one) => one.gateId === gateId)
   return gate && clock.dateOf(gate.at)
-}
-
-/** Ann, Saturdays and Sundays 08:00–16:00; a yard that lifts on any day, no travel. */
-function weekends(): Building {
-  const rows = emptyRefit()
-  person(rows, 'Ann', [6, 7], '08:00', '16:00', { skills: ['electrics'] })
-  const place = { travelMin: 0, setUpMin: 0, packUpMin: 0 }
-  add(rows, 'place', 'yard', { name: 'Yard', kind: 'yard', liftFrom: '09:00', ...place })
-  add(rows, 'place', 'berth', { name: 'Berth', kind: 'berth', ...place })
-  return rows
-}
-/** Ashore since 1 April, to be launched on Saturday 5 June. */
-function ashore(rows: Building, given: Partial<Building['haulOut'][number]> = {}) {
-  add(rows, 'haulOut', 'spring', {
-    name: 'Spring',
-    placeId: 'yard',
-    liftOutAimed: '2027-04-01',
-    liftOutActual: '2027-04-01',
-    launchAimed: '2027-06-05',
-    ...given,
-  })
-  add(rows, 'gate', 'launch', { name: 'Launch', kind: 'launch', haulOutId: 'spring' })
 }
 
 describe('1. a gate whose work has no place', () => {

@@ -6,7 +6,7 @@ import { laidGates } from './finishPlan'
 import { gateNeeds } from './gateNeeds'
 import { layPass, prepare } from './prepare'
 import type { Prepared } from './prepare'
-import type { PassOptions } from './schedule/refitPass'
+import type { PassOptions } from './schedule/pass'
 import { sequenceOf } from './sequenceOf'
 
 /** What a gate would gain if a step took no time, everything else in the same sequence. */

@@ -13,7 +13,7 @@ import type { Prepared } from './prepare'
 import type { Ranked } from './priority'
 import type { Bounds } from './schedule/criticalPath'
 import type { OpenWork } from './schedule/openWork'
-import type { Pass } from './schedule/refitPass'
+import type { Pass } from './schedule/pass'
 import { urgencyMark } from './urgency'
 
 /** A plan and what it was weighed with. */

@@ -8,7 +8,7 @@ import { meanAirC } from './planned'
 import { forecastMs } from './weatherAllowance'
 import { isUnconfirmed, slingMs } from './schedule/haulOuts'
 import type { OpenStep, OpenWork } from './schedule/openWork'
-import type { Pass } from './schedule/refitPass'
+import type { Pass } from './schedule/pass'
 
 const about = ({ step, job }: OpenStep) => ({ jobIds: [job.id], stepIds: [step.id] })
 const named = ({ step, job }: OpenStep): string => `"${step.title}" (${job.title})`

@@ -3,7 +3,7 @@ import { laidGates } from './finishPlan'
 import { gateDeadline } from './haulOutOf'
 import type { Prepared } from './prepare'
 import { priorityFactors } from './priority'
-import type { Pass } from './schedule/refitPass'
+import type { Pass } from './schedule/pass'
 
 /**
  * What a plan is weighed by, in order: steps without a place, days late, cost of lying ashore, job finishes by their

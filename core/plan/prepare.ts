@@ -13,15 +13,16 @@ import { openWork } from './schedule/openWork'
 import type { OpenWork } from './schedule/openWork'
 import { phasesOf } from './schedule/phases'
 import { refitPass } from './schedule/refitPass'
-import type { Pass, PassInput, PassOptions } from './schedule/refitPass'
+import type { Pass, PassInput, PassOptions } from './schedule/pass'
 import { structureOf } from './schedule/structure'
-import { urgency } from './urgency'
-import type { Order } from './urgency'
+import { standingOf, urgency } from './urgency'
+import type { Order, Standing } from './urgency'
 
 /** A refit made ready for passes: circles cut, work that misses a fixed launch moved on. */
 export interface Prepared extends PassInput {
   readonly rows: RefitRows
   readonly ranked: readonly Ranked[]
+  readonly standing: Standing
   readonly remarks: readonly Remark[]
   readonly moved: readonly Remark[]
 }
@@ -87,12 +88,14 @@ function weighed(compiled: OpenWork) {
   const phases = phasesOf(compiled)
   const bounds = criticalPath(compiled, phases)
   const launchesFrom = earliestLaunches(compiled, phases)
-  return { compiled, phases, launchesFrom, bounds, ranked: rankedJobs(compiled.rows, bounds) }
+  const ranked = rankedJobs(compiled.rows, bounds)
+  const standing = standingOf(compiled, bounds, ranked)
+  return { compiled, phases, launchesFrom, bounds, ranked, standing }
 }
 
 /** One pass in an order, as things are or supposing that something of them were otherwise. */
 export const layPass = (prepared: Prepared, order: Order, options?: PassOptions): Pass =>
-  refitPass(prepared, urgency(prepared, order), options)
+  refitPass(prepared, urgency(prepared.standing, order), options)
 
 /** Priority by job, worked out when first asked for. */
 function scoresOf(rankedOf: () => readonly Ranked[]): (jobId: string) => number {

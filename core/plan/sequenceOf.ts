@@ -1,6 +1,6 @@
 import type { StoredPlan } from '../model/stored'
 import type { Prepared } from './prepare'
-import type { Pass } from './schedule/refitPass'
+import type { Pass } from './schedule/pass'
 import { urgencyMark } from './urgency'
 
 /**

@@ -11,10 +11,15 @@ export type Order =
   /** By a place in a given sequence, the lowest first. */
   | { readonly placeOf: (stepId: string) => number }
 
-interface Weighed {
-  readonly compiled: OpenWork
-  readonly bounds: ReadonlyMap<string, Bounds>
-  readonly ranked: readonly Ranked[]
+/** How the open steps stand to one another whatever the order, each by its place among them. */
+export interface Standing {
+  readonly steps: readonly OpenStep[]
+  /** By today's order by hand, then pins, then work under way: what differs here is decided. */
+  readonly first: readonly (readonly number[])[]
+  /** Place of its job by priority, or of the first job that waits for it. */
+  readonly wanted: readonly number[]
+  readonly dueStart: readonly number[]
+  readonly slackMs: readonly number[]
 }
 
 /** Margins tried for a plan without one before it: how early the calendar goes before priority. */
@@ -24,15 +29,12 @@ export const marginsMs = [3, 14, 42, Infinity].map((days) => days * dayMs)
 export const urgencyMark = (job: Job): string =>
   [job.purpose, job.severity, job.spreading ? 'spreads' : '', job.gateId, job.haulOutId].join(' ')
 
-/**
- * True when one step is to be placed before another. First today's order by hand, then pins, then work under way; then
- * the given order. What something pressing waits for is as pressing. Ties: list order.
- */
-export function urgency(
-  { compiled, bounds, ranked }: Weighed,
-  order: Order,
-): (a: OpenStep, b: OpenStep) => boolean {
-  const { rows, clock, now, activities } = compiled
+/** Reads off a refit how its open steps stand. What something pressing waits for is as pressing. */
+export function standingOf(
+  { rows, clock, now, activities }: OpenWork,
+  bounds: ReadonlyMap<string, Bounds>,
+  ranked: readonly Ranked[],
+): Standing {
   const today = rows.dayPlan.find((day) => day.on === clock.dateOf(now))
   const hand = new Map((today?.stepOrder ?? []).map((id, index) => [id, index]))
   const rank = new Map(ranked.map((one, index) => [one.job.id, index]))
@@ -41,35 +43,51 @@ export function urgency(
   const pinned = least((one) => one.job.pinnedRank ?? Infinity)
   const underWay = least((one) => (one.step.state === 'doing' ? 0 : 1))
   const wanted = least((one) => rank.get(one.job.id) ?? Infinity)
-  const dueStart = (one: OpenStep) => bounds.get(one.step.id)?.dueStart ?? Infinity
-  const pressing = (one: OpenStep, marginMs: number) => {
-    const slackMs = dueStart(one) - (bounds.get(one.step.id)?.earliestStart ?? 0)
-    return slackMs <= marginMs ? dueStart(one) : Infinity
+  const steps = [...activities.values()]
+  const dueStart = steps.map((one) => bounds.get(one.step.id)?.dueStart ?? Infinity)
+  return {
+    steps,
+    first: steps.map((one) => [byHand(one), pinned(one), underWay(one)]),
+    wanted: steps.map(wanted),
+    dueStart,
+    slackMs: steps.map(
+      (one, at) => (dueStart[at] as number) - (bounds.get(one.step.id)?.earliestStart ?? 0),
+    ),
   }
-  const keys = (one: OpenStep): number[] =>
-    'placeOf' in order
-      ? [byHand(one), pinned(one), underWay(one), order.placeOf(one.step.id)]
-      : [
-          byHand(one),
-          pinned(one),
-          underWay(one),
-          pressing(one, order.marginMs),
-          wanted(one),
-          dueStart(one),
-        ]
-  const known = new Map<string, number[]>()
-  const keysOf = (one: OpenStep) => {
-    const already = known.get(one.step.id) ?? keys(one)
-    known.set(one.step.id, already)
-    return already
+}
+
+/**
+ * The place of every open step by urgency, by its index; the lowest is placed first. First today's order by hand, then
+ * pins, then work under way; then the given order. Ties: list order.
+ */
+export function urgency(standing: Standing, order: Order): Int32Array {
+  const { steps, first, wanted, dueStart, slackMs } = standing
+  const keys = steps.map((one, at): number[] => {
+    const own = first[at] as readonly number[]
+    if ('placeOf' in order) return [...own, order.placeOf(one.step.id)]
+    const due = dueStart[at] as number
+    const pressing = (slackMs[at] as number) <= order.marginMs ? due : Infinity
+    return [...own, pressing, wanted[at] as number, due]
+  })
+  const places = steps.map((_, at) => at)
+  places.sort((a, b) => compared(keys[a] as number[], keys[b] as number[]) || inList(a, b))
+  // What has no open step here keeps its index: a part of a refit is laid too.
+  const rank = new Int32Array(1 + Math.max(-1, ...steps.map((one) => one.index)))
+  for (const [place, at] of places.entries()) rank[(steps[at] as OpenStep).index] = place
+  return rank
+
+  function inList(a: number, b: number): number {
+    const [left, right] = [(steps[a] as OpenStep).step, (steps[b] as OpenStep).step]
+    if (left.order !== right.order) return left.order < right.order ? -1 : 1
+    return left.id < right.id ? -1 : 1
   }
-  return (a, b) => {
-    const [left, right] = [keysOf(a), keysOf(b)]
-    for (let i = 0; i < left.length; i++)
-      if (left[i] !== right[i]) return (left[i] as number) < (right[i] as number)
-    if (a.step.order !== b.step.order) return a.step.order < b.step.order
-    return a.step.id < b.step.id
-  }
+}
+
+/** By the first number in which two lists of the same length differ. */
+function compared(a: readonly number[], b: readonly number[]): number {
+  for (let i = 0; i < a.length; i++)
+    if (a[i] !== b[i]) return (a[i] as number) < (b[i] as number) ? -1 : 1
+  return 0
 }
 
 /** Readers of the least value over a step and all that waits for it. Precondition: the arcs form no circle. */

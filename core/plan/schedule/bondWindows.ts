@@ -79,6 +79,7 @@ export class BondWindows {
     ahead: Ahead,
   ): { from: number; keyed: readonly StepArc[] } {
     const keyed = new Set<StepArc>()
+    if (activity.before.every((arc) => arc.maxWaitHours === null)) return { from: at, keyed: [] }
     let from = at
     for (;;) {
       const extraMs = peelMs + hoursMs(this.keyingOf(activity, [...keyed]))

@@ -5,6 +5,7 @@ import { horizonDays } from './openHours'
 import type { Sites } from './sites'
 import { intersect, without } from '../../time/intervals'
 import { WorkDays } from './workDays'
+import type { DayRoom } from './workDays'
 import type { Interval } from '../../time/intervals'
 
 interface DiaryDay {
@@ -41,7 +42,7 @@ export interface Wanted {
   /** A finish after this is of no use. */
   readonly giveUpAt: number
   /** A step whose time counts as free; for asking what it keeps from being done. */
-  readonly ignoring?: string
+  readonly ignoring?: string | undefined
 }
 
 /** Shortest stretch worth unpacking for; the last of the work may be shorter. */
@@ -56,7 +57,7 @@ const none: readonly Interval[] = []
 /** Who is where doing what, as the schedule fills it. A person is at one kind of place a day. */
 export class Diary {
   private readonly days: Map<number, DiaryDay>[]
-  private workDays = new Map<string, WorkDays>()
+  private workDays: Map<PlaceNeed, WorkDays>[]
   private readonly firstDay: number
 
   constructor(
@@ -65,13 +66,14 @@ export class Diary {
     now: number,
   ) {
     this.days = sites.people.map(() => new Map())
+    this.workDays = sites.people.map(() => new Map())
     this.firstDay = clock.dayOf(now)
   }
 
   /** She lies elsewhere from some day on, so that the hours at her are others. */
   goOnWith(sites: Sites): void {
     this.sites = sites
-    this.workDays = new Map()
+    this.workDays = sites.people.map(() => new Map())
   }
 
   /** Writes a crew's stretches in. Precondition: they were found by `find` for the same crew. */
@@ -95,9 +97,9 @@ export class Diary {
         const left = entry.engagements.filter((one) => one.stepId !== stepId)
         days.delete(day)
         for (const one of left) this.engage(person, entry.place, one.from, one.to, one.stepId)
+        for (const place of placeNeeds)
+          this.workDays[person]?.get(place)?.reopen(day, this.roomOn(person, place, day))
       }
-      // Days that were full are not any more.
-      for (const place of placeNeeds) this.workDays.delete(`${person} ${place}`)
     }
   }
 
@@ -106,22 +108,44 @@ export class Diary {
    * and gives way to other steps for some days. Null: none within the horizon or before giving up.
    */
   find(wanted: Wanted): WorkStretches | null {
+    const reach = this.reachOf(wanted)
+    if (!reach) return null
     const search = new RoomSearch(wanted)
+    const lead = this.workDaysOf(wanted.crew[0] as number, wanted.place)
+    for (let position = lead.positionOf(reach.first, reach.last); ; position++) {
+      if (wanted.ignoring === undefined) position = lead.nextFree(position, search.wantsStretch)
+      const day = lead.dayAt(position, reach.last)
+      if (day === undefined || day > reach.last) return null
+      const found = search.takeDay(this.freeOn(wanted, day))
+      if (found) return found
+    }
+  }
+
+  /** The same on the days of some stretches only, which are in order. */
+  findWithin(wanted: Wanted, stretches: readonly Interval[]): WorkStretches | null {
+    const reach = this.reachOf(wanted)
+    if (!reach) return null
+    const search = new RoomSearch(wanted)
+    let before = -Infinity
+    for (const [from] of stretches) {
+      const day = this.clock.dayOf(from)
+      if (day === before || day < reach.first) continue
+      if (day > reach.last) return null
+      const found = search.takeDay(this.freeOn(wanted, day))
+      if (found) return found
+      before = day
+    }
+    return null
+  }
+
+  /** The days on which work can be by its windows; null: none. */
+  private reachOf(wanted: Wanted): { readonly first: number; readonly last: number } | null {
     const from = Math.max(wanted.from, wanted.windows[0]?.[0] ?? Infinity)
     const until = Math.min(wanted.giveUpAt, wanted.windows.at(-1)?.[1] ?? -Infinity)
     if (from >= until) return null
     const first = this.clock.dayOf(from)
     const usefulDay = until === Infinity ? Infinity : this.clock.dayOf(until)
-    const lastDay = Math.min(first + horizonDays, usefulDay)
-    const lead = this.workDaysOf(wanted.crew[0] as number, wanted.place)
-    for (let position = lead.positionOf(first, lastDay); ; position++) {
-      if (wanted.ignoring === undefined) position = lead.nextFree(position)
-      const day = lead.dayAt(position, lastDay)
-      if (day === undefined || day > lastDay) return null
-      const free = this.freeOn(wanted, day)
-      const found = search.takeDay(free)
-      if (found) return found
-    }
+    return { first, last: Math.min(first + horizonDays, usefulDay) }
   }
 
   /** True when nothing keeps a person from being at a place for a stretch, their usual hours aside. */
@@ -178,31 +202,41 @@ export class Diary {
       entry = { place, engagements: [], free: this.sites.presence(person, place, day) }
       days.set(day, entry)
       for (const other of placeNeeds)
-        if (other !== place) this.workDays.get(`${person} ${other}`)?.fill(day)
+        if (other !== place) this.workDays[person]?.get(other)?.mark(day, 'full')
     }
     entry.engagements.push({ from, to, stepId })
     entry.engagements.sort((a, b) => a.from - b.from)
     entry.free = without(entry.free, from, to)
-    if (entry.free.length === 0) this.workDays.get(`${person} ${place}`)?.fill(day)
+    this.workDays[person]?.get(place)?.mark(day, roomIn(entry.free))
+  }
+
+  private roomOn(person: number, place: PlaceNeed, day: number): DayRoom {
+    const entry = this.days[person]?.get(day)
+    if (entry === undefined) return 'roomy'
+    return entry.place === place ? roomIn(entry.free) : 'full'
   }
 
   private workDaysOf(person: number, place: PlaceNeed): WorkDays {
-    const key = `${person} ${place}`
-    let days = this.workDays.get(key)
+    const byPlace = this.workDays[person] as Map<PlaceNeed, WorkDays>
+    let days = byPlace.get(place)
     if (!days) {
       days = new WorkDays(
         this.firstDay,
         (day) => this.sites.presence(person, place, day),
-        (day) => {
-          const entry = this.days[person]?.get(day)
-          return entry !== undefined && (entry.place !== place || entry.free.length === 0)
-        },
+        (day) => this.roomOn(person, place, day),
       )
-      this.workDays.set(key, days)
+      byPlace.set(place, days)
     }
     return days
   }
 }
+
+const roomIn = (free: readonly Interval[]): DayRoom =>
+  free.length === 0
+    ? 'full'
+    : free.some(([from, to]) => to - from >= leastStretchMs)
+      ? 'roomy'
+      : 'crowded'
 
 /** Gathers stretches day by day until the work is done. */
 class RoomSearch {
@@ -210,15 +244,28 @@ class RoomSearch {
   private left: number
   /** So little of the work is no beginning before a long pause. */
   private readonly scrap: number
+  /** Windows that closed before the days looked at so far. */
+  private closed = 0
 
   constructor(private readonly wanted: Wanted) {
     this.left = wanted.workMs
     this.scrap = Math.max(scrapMs, wanted.workMs / 4)
   }
 
+  /** True while stretches of less than an hour are of no use. */
+  get wantsStretch(): boolean {
+    return this.left >= leastStretchMs
+  }
+
+  /** Days come in order. */
   takeDay(free: readonly Interval[]): WorkStretches | null {
+    const { windows } = this.wanted
+    const begin = free[0]?.[0] ?? -Infinity
+    while ((windows[this.closed]?.[1] ?? Infinity) <= begin) this.closed++
     for (const span of free)
-      for (const window of this.wanted.windows) {
+      for (let at = this.closed; at < windows.length; at++) {
+        const window = windows[at] as Interval
+        if (window[0] >= span[1]) break
         const from = Math.max(span[0], window[0], this.wanted.from)
         const to = Math.min(span[1], window[1])
         if (to <= from) continue

@@ -23,7 +23,7 @@ export const slingMs = 3 * hourMs
 /** First instant at or after `from` at which the yard lifts. */
 export function nextLift(from: number, yard: Place | null, clock: ZoneClock): number {
   const weekdays = yard?.liftWeekdays ?? []
-  const liftAt = (day: number) => clock.at(day, minutesOf(yard?.liftFrom ?? '09:00'))
+  const liftAt = (day: number) => liftOnDay(yard, day, clock)
   const lifts = (day: number) => weekdays.length === 0 || weekdays.includes(weekdayOf(day))
   const first = clock.dayOf(from)
   let day = first
@@ -32,9 +32,13 @@ export function nextLift(from: number, yard: Place | null, clock: ZoneClock): nu
   return liftAt(day)
 }
 
+/** UTC ms of the yard's first lift on a local day. */
+export const liftOnDay = (yard: Place | null, day: number, clock: ZoneClock): number =>
+  clock.at(day, minutesOf(yard?.liftFrom ?? '09:00'))
+
 /** UTC ms of the yard's first lift on a civil date. */
 export const liftOn = (one: Pick<Ashore, 'yard'>, date: string, clock: ZoneClock): number =>
-  clock.at(dayNumber(date), minutesOf(one.yard?.liftFrom ?? '09:00'))
+  liftOnDay(one.yard, dayNumber(date), clock)
 
 const liftOutDate = (haulOut: HaulOut): string =>
   haulOut.liftOutActual ?? haulOut.liftOutBooked ?? haulOut.liftOutAimed

@@ -6,11 +6,10 @@ import { weatherAllowance } from '../weatherAllowance'
 import { durationMs } from './openWork'
 import { waitOver } from '../waits'
 import type { OpenStep, OpenWork } from './openWork'
-import { crewsOf } from './crews'
 import { hullWindows } from './hullWindows'
 import type { Activity, Arc, Deadline, Problem, Resource } from './kernel/problem'
 import type { Phase } from './phases'
-import type { Pass } from './refitPass'
+import type { Pass } from './pass'
 import { makeSites } from './sites'
 import { slingMs } from './haulOuts'
 import { tickMs as tick } from './tick'
@@ -129,12 +128,10 @@ export function onKernel(
       return
     }
     const extra = (found?.mends ?? []).reduce((sum, mend) => sum + mend.hours, 0) * hourMs
-    const modes = crewsOf(activity)
-      .slice(0, mostCrews)
-      .map((crew) => ({
-        duration: Math.max(1, durationMs({ workMs: activity.workMs + extra }, crew.length) / tick),
-        demands: Object.fromEntries(crew.map((person) => [`${person}@${activity.placeNeed}`, 1])),
-      }))
+    const modes = activity.crews.slice(0, mostCrews).map((crew) => ({
+      duration: Math.max(1, durationMs({ workMs: activity.workMs + extra }, crew.length) / tick),
+      demands: Object.fromEntries(crew.map((person) => [`${person}@${activity.placeNeed}`, 1])),
+    }))
     activities.push({
       id: step.id,
       modes,

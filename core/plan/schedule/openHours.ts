@@ -1,6 +1,7 @@
 import { dayMemo } from '../../time/dayMemo'
 import type { ZoneClock } from '../../time/zone'
 import type { PlaceNeed } from '../../model/words'
+import type { Crews } from './crews'
 import type { Sites } from './sites'
 import type { Interval } from '../../time/intervals'
 
@@ -68,6 +69,12 @@ function openHours(
   }
 }
 
+/** A crew that a step may have, and the longest stretch it is ever there together; 0: never. */
+export interface CrewStretch {
+  readonly size: number
+  readonly longestMs: number
+}
+
 /** The people and place a step asks for. */
 interface Asking {
   readonly capable: readonly number[]
@@ -77,8 +84,8 @@ interface Asking {
 /** Open hours shared by all steps that ask for the same people at the same place. */
 export interface HoursByClass {
   of(asking: Asking): OpenHours
-  /** Longest stretch that a crew is at a place together in the two years from a day, ms; 0: never. */
-  longestTogether(crew: readonly number[], placeNeed: PlaceNeed, day: number): number
+  /** The longest stretch that each crew of a list is at a place together in the two years from a day. */
+  stretches(crews: Crews, placeNeed: PlaceNeed, day: number): readonly CrewStretch[]
 }
 
 /** Open hours of these sites, each kind worked out when it is first asked for. */
@@ -93,10 +100,23 @@ export function hoursByClass(sites: Sites): HoursByClass {
     }
     return hours
   }
+  const stretchesAt: Record<PlaceNeed, Map<Crews, readonly CrewStretch[]>> = {
+    boat: new Map(),
+    shed: new Map(),
+    away: new Map(),
+  }
   return {
     of,
-    longestTogether: (crew, placeNeed, day) =>
-      of({ capable: crew, crewMin: crew.length, placeNeed }).longestFrom(day),
+    stretches(crews, placeNeed, day) {
+      const already = stretchesAt[placeNeed].get(crews)
+      if (already) return already
+      const found = crews.map((crew) => ({
+        size: crew.length,
+        longestMs: of({ capable: crew, crewMin: crew.length, placeNeed }).longestFrom(day),
+      }))
+      stretchesAt[placeNeed].set(crews, found)
+      return found
+    },
   }
 }
 

@@ -16,6 +16,7 @@ import { needsWeather } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { calendarsOf } from './calendars'
 import type { Calendars } from './calendars'
+import { crewsByClass } from './crews'
 import { ceilTick } from './tick'
 import type { Ashore } from './haulOuts'
 import { Seasons } from './seasons'
@@ -31,6 +32,8 @@ interface Release {
 
 /** One step made ready for the schedule. */
 export interface OpenStep {
+  /** Its place among the open steps. */
+  readonly index: number
   readonly step: Step
   readonly job: Job
   readonly before: readonly StepArc[]
@@ -44,10 +47,14 @@ export interface OpenStep {
   readonly wanted: number | null
   readonly crewMin: number
   readonly crewMax: number
+  /** Every crew it may have; the same list for all steps that ask for the same people. */
+  readonly crews: readonly (readonly number[])[]
   readonly splittable: boolean
   readonly placeNeed: PlaceNeed
   /** Haul-out this step is ashore in or afloat after; null: no matter. */
   readonly ashore: Ashore | null
+  /** The same for steps that the hull and the months suit at the same times. */
+  readonly hullClass: string
   /** Haul-out whose launch waits for it; null: none. */
   readonly holds: Ashore | null
   readonly releases: readonly Release[]
@@ -156,6 +163,7 @@ export function openWork(
   for (const entry of liveHours(rows))
     if (entry.stepId !== null && entry.kind === 'work')
       logged.set(entry.stepId, (logged.get(entry.stepId) ?? 0) + entry.hours)
+  const crewsOf = crewsByClass()
   const jobs = new Map(plannedJobs(rows).map((job) => [job.id, job]))
   const activities = new Map<string, OpenStep>()
   const readyAt = new Map<string, number>()
@@ -205,25 +213,33 @@ export function openWork(
       step.wantedPersonId === null
         ? null
         : (capable.find((index) => sites.people[index]?.id === step.wantedPersonId) ?? -1)
+    const workMs = others ? 0 : workLeftMs(step, logged)
+    const season = seasons.of(step)
+    const own = [step.id, ...(season ?? []).flat()].join()
+    const crewMin = step.crewMin
+    const crewMax = Math.max(crewMin, step.crewMax)
     return {
+      index: activities.size,
       step,
       job,
       before: before.get(step.id) ?? [],
       after: after.get(step.id) ?? [],
       startsSpell:
         needsWeather(step) && !(before.get(step.id) ?? []).some((arc) => arc.maxWaitHours !== null),
-      workMs: others ? 0 : workLeftMs(step, logged),
+      workMs,
       tradeMs: isTrades ? ceilTick(workLeftMs(step, logged) / step.crewMin) : 0,
       capable,
       wanted,
-      crewMin: step.crewMin,
-      crewMax: Math.max(step.crewMin, step.crewMax),
+      crewMin,
+      crewMax,
+      crews: crewsOf({ capable, wanted, crewMin, crewMax }),
       splittable: maySplit(step),
       placeNeed: step.placeNeed,
       ashore: step.hullNeed === 'either' ? null : haulOut,
+      hullClass: `${step.hullNeed} ${step.placeNeed} ${workMs > 0} ${haulOut?.haulOut.id} ${job.gateId} ${season ? own : ''}`,
       holds: launchHeldBy(job, step, rows, coming),
       releases: releasesOf(step, rows, clock),
-      season: seasons.of(step),
+      season,
       warm: seasons.warm(step),
       booking: bookingOf(step, rows, clock),
     }

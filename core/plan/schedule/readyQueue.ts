@@ -4,15 +4,20 @@ import type { OpenStep } from './openWork'
 /** Steps whose predecessors are dealt with, most urgent first. */
 export class ReadyQueue {
   private readonly ready: TinyQueue<OpenStep>
-  private readonly inside: ReadonlyMap<string, OpenStep>
-  private readonly waiting = new Map<string, number>()
+  /** Predecessors still to be dealt with, by step index. */
+  private readonly waiting: Int32Array
 
-  constructor(activities: readonly OpenStep[], before: (a: OpenStep, b: OpenStep) => boolean) {
-    this.inside = new Map(activities.map((activity) => [activity.step.id, activity]))
-    this.ready = new TinyQueue<OpenStep>([], (a, b) => (a === b ? 0 : before(a, b) ? -1 : 1))
-    for (const activity of activities) {
-      const count = activity.before.filter((arc) => this.inside.has(arc.from)).length
-      this.waiting.set(activity.step.id, count)
+  /** @param rankOf place of a step among all by urgency, by its index; the lowest goes first. */
+  constructor(
+    private readonly activities: ReadonlyMap<string, OpenStep>,
+    rankOf: ArrayLike<number>,
+  ) {
+    const rank = (one: OpenStep) => rankOf[one.index] as number
+    this.ready = new TinyQueue<OpenStep>([], (a, b) => rank(a) - rank(b))
+    this.waiting = new Int32Array(rankOf.length)
+    for (const activity of activities.values()) {
+      const count = activity.before.filter((arc) => activities.has(arc.from)).length
+      this.waiting[activity.index] = count
       if (count === 0) this.ready.push(activity)
     }
   }
@@ -29,10 +34,11 @@ export class ReadyQueue {
   /** Lets go what waited only for this one. */
   release(activity: OpenStep): void {
     for (const arc of activity.after) {
-      const left = this.waiting.get(arc.to)
-      if (left === undefined) continue
-      this.waiting.set(arc.to, left - 1)
-      if (left === 1) this.ready.push(this.inside.get(arc.to) as OpenStep)
+      const next = this.activities.get(arc.to)
+      if (!next) continue
+      const left = (this.waiting[next.index] as number) - 1
+      this.waiting[next.index] = left
+      if (left === 0) this.ready.push(next)
     }
   }
 }

@@ -6,13 +6,8 @@ import type { ZoneClock } from '../../time/zone'
 import { durationMs } from './openWork'
 import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
+import type { CrewStretch } from './openHours'
 import type { Ashore } from './haulOuts'
-
-/** A crew that a step may have, and the longest stretch it is ever there together. */
-export interface CrewStretch {
-  readonly size: number
-  readonly longestMs: number
-}
 
 /** True when no crew is ever there together for long enough, so that there is no use in searching. */
 export const neverFits = (activity: OpenStep, crews: readonly CrewStretch[]): boolean =>

@@ -1,7 +1,10 @@
 import type { Interval } from '../../time/intervals'
 
+/** What is left of a day: nothing, only scraps, or a stretch worth unpacking for. */
+export type DayRoom = 'full' | 'crowded' | 'roomy'
+
 /** Days laid out at a time. */
-const chunkDays = 366
+const chunkDays = 122
 
 /**
  * The days on which somebody comes to a place, in order, with a quick way past those that are full:
@@ -10,13 +13,14 @@ const chunkDays = 366
  */
 export class WorkDays {
   private readonly days: number[] = []
-  private readonly next: number[] = []
+  /** Past days with no free time, and past those with no stretch worth unpacking for. */
+  private readonly past = { full: [] as number[], crowded: [] as number[] }
   private laidOutTo: number
 
   constructor(
     firstDay: number,
     private readonly presence: (day: number) => readonly Interval[],
-    private readonly isFull: (day: number) => boolean,
+    private readonly freeOn: (day: number) => DayRoom,
   ) {
     this.laidOutTo = firstDay
   }
@@ -40,23 +44,39 @@ export class WorkDays {
     return this.days[position]
   }
 
-  /** First position from `position` on with free time. */
-  nextFree(position: number): number {
+  /** First position from `position` on with free time; `roomy`: with a stretch worth unpacking for. */
+  nextFree(position: number, roomy: boolean): number {
+    const next = roomy ? this.past.crowded : this.past.full
     let at = position
     for (;;) {
-      const to = this.next[at]
+      const to = next[at]
       if (to === undefined || to === at) return at
-      const beyond = this.next[to] ?? to
-      this.next[at] = beyond
+      const beyond = next[to] ?? to
+      next[at] = beyond
       at = to
     }
   }
 
-  /** Marks a day as full. */
-  fill(day: number): void {
+  /** Marks a day as having less room than it had. */
+  mark(day: number, room: DayRoom): void {
+    if (day >= this.laidOutTo || room === 'roomy') return
+    const position = this.positionOf(day, day)
+    if (this.days[position] !== day) return
+    this.past.crowded[position] = position + 1
+    if (room === 'full') this.past.full[position] = position + 1
+  }
+
+  /** Marks a day as having more room than it had. */
+  reopen(day: number, room: DayRoom): void {
     if (day >= this.laidOutTo) return
     const position = this.positionOf(day, day)
-    if (this.days[position] === day) this.next[position] = position + 1
+    if (this.days[position] !== day) return
+    for (const next of [this.past.full, this.past.crowded]) {
+      next[position] = position
+      // Only the run of days before it may lead past it.
+      for (let at = position - 1; at >= 0 && (next[at] as number) > at; at--) next[at] = at + 1
+    }
+    this.mark(day, room)
   }
 
   private layOut(): void {
@@ -65,7 +85,9 @@ export class WorkDays {
       if (this.presence(day).length === 0) continue
       const position = this.days.length
       this.days.push(day)
-      this.next.push(this.isFull(day) ? position + 1 : position)
+      const room = this.freeOn(day)
+      this.past.full.push(room === 'full' ? position + 1 : position)
+      this.past.crowded.push(room === 'roomy' ? position : position + 1)
     }
     this.laidOutTo = until
   }

@@ -1,0 +1,84 @@
+/** A refit as it may come out: laid again for one draw of what is not known, without preparing it anew. */
+import type { Prepared } from './prepare'
+import type { OpenStep, OpenWork } from './schedule/openWork'
+import type { Pass, PassInput } from './schedule/pass'
+import { refitPass } from './schedule/refitPass'
+import type { Sites } from './schedule/sites'
+import { ceilTick } from './schedule/tick'
+import { urgency } from './urgency'
+import type { Order } from './urgency'
+
+/** One draw. What is not named stays as planned. */
+export interface Sample {
+  /** Hours of work for one person still to do on a step, by its id; trades' hours too. More than 0. */
+  readonly workHours?: ReadonlyMap<string, number>
+  /** Hours of the wait after a step, by its id; a cure's at its reference temperature. */
+  readonly waitHours?: ReadonlyMap<string, number>
+  /** Instant from which a step can begin by its parts and dates, by its id, UTC ms. */
+  readonly releases?: ReadonlyMap<string, number>
+  /** True: a person (by id) does not come on a local day. */
+  readonly isAway?: (personId: string, day: number) => boolean
+}
+
+/**
+ * Lays draw after draw in one order. What was worked out for the refit is used again; the urgency of the steps and
+ * what is sure about launches stay as planned. Work in one go that came out too long for any day runs over.
+ */
+export function samplePasses(prepared: Prepared, order: Order): (sample: Sample) => Pass {
+  const rankOf = urgency(prepared.standing, order)
+  return (sample) => refitPass(drawn(prepared, sample), rankOf, { runsOver: true })
+}
+
+function drawn(prepared: Prepared, sample: Sample): PassInput {
+  const { compiled } = prepared
+  const activities = new Map<string, OpenStep>()
+  for (const [id, one] of compiled.activities) activities.set(id, drawnStep(one, sample))
+  const of = (one: OpenStep) => activities.get(one.step.id) ?? one
+  return {
+    ...prepared,
+    compiled: { ...compiled, activities, ...(sample.isAway ? away(compiled, sample.isAway) : {}) },
+    phases: prepared.phases.map((phase) => ({ ...phase, activities: phase.activities.map(of) })),
+  }
+}
+
+function drawnStep(one: OpenStep, { workHours, waitHours, releases }: Sample): OpenStep {
+  const { id } = one.step
+  const work = workHours?.get(id)
+  const wait = waitHours?.get(id)
+  const release = releases?.get(id)
+  if (work === undefined && wait === undefined && release === undefined) return one
+  const workMs = work === undefined ? 0 : Math.round(work * 3600) * 1000
+  return {
+    ...one,
+    ...(wait === undefined ? {} : { step: { ...one.step, waitHours: wait } }),
+    ...(workMs > 0 && one.workMs > 0 ? { workMs } : {}),
+    ...(workMs > 0 && one.tradeMs > 0 ? { tradeMs: ceilTick(workMs / one.step.crewMin) } : {}),
+    ...(release === undefined ? {} : { releases: released(one, release) }),
+  }
+}
+
+/** The releases of a step with another instant: what names them stays. */
+function released({ releases }: OpenStep, at: number): OpenStep['releases'] {
+  const latest = [...releases].sort((a, b) => b.at - a.at)[0]
+  return [{ at, binding: latest?.binding ?? { kind: 'calendar', until: at } }]
+}
+
+/** Calendars in which some people stay away on some days. */
+function away(
+  { sites, laidOut }: OpenWork,
+  isAway: NonNullable<Sample['isAway']>,
+): Pick<OpenWork, 'sites' | 'laidOut'> {
+  const less = (some: Sites): Sites => ({
+    ...some,
+    away: (person, day) => some.away(person, day) || isAway(some.people[person]?.id ?? '', day),
+    presence: (person, placeNeed, day) =>
+      isAway(some.people[person]?.id ?? '', day) ? [] : some.presence(person, placeNeed, day),
+  })
+  return {
+    sites: less(sites),
+    laidOut: (ashore) => {
+      const found = laidOut(ashore)
+      return { ...found, sites: less(found.sites) }
+    },
+  }
+}
