@@ -2,19 +2,25 @@ import type { Random } from '../../../random'
 import type { Compiled, CompiledActivity } from './compiled'
 import { planOf } from './plans'
 import { compareCost } from './problem'
-import type { Plan } from './problem'
+import type { Cost, Plan } from './problem'
 import { SerialGeneration } from './serialGeneration'
 
 interface Creature {
   readonly keys: number[]
+  /** The activities by their keys. */
+  readonly order: readonly number[]
   readonly modes: number[]
   readonly plan: Plan
 }
 
-const population = 48
-const elite = 12
-/** Chance that a child takes a key from the better parent. */
-const fromBetter = 0.7
+const population = 40
+/** Generations without a better plan after which the herd is given up. */
+const patience = 12
+/** Chance that an activity of a child goes behind its neighbour, and that a child is of no parents. */
+const swaps = 0.12
+const strangers = 0.05
+/** How far places are moved for a new herd, as a share of all. */
+const shakes = 0.3
 
 /**
  * Plans by serial generation: first from priority rules in both directions, then bred from the
@@ -24,6 +30,9 @@ const fromBetter = 0.7
 export class Breeding {
   private readonly serial: SerialGeneration
   private herd: Creature[] = []
+  /** The least cost so far, and generations since it fell. */
+  private least: Cost | null = null
+  private idle = 0
   private readonly usable: number[][]
   /** Plans laid so far. */
   laid = 0
@@ -43,43 +52,100 @@ export class Breeding {
     return this.serial.sorted.length > 0 && this.usable.every((modes) => modes.length > 0)
   }
 
-  /** One plan from each rule and each way of choosing modes, until it is over. */
+  /** One plan from each rule and each way of choosing modes, then a herd near the rules, until it is over. */
   first(over: () => boolean): void {
-    for (const modes of this.modeRules())
-      for (const keys of this.keyRules(modes)) if (!over()) this.lay(keys, modes)
+    const rules = this.modeRules().flatMap((modes) =>
+      this.keyRules(modes).map((keys) => ({ keys: places(keys), modes })),
+    )
+    for (const { keys, modes } of rules) if (!over()) this.lay(keys, modes)
+    if (this.herd.length === 0) return
+    for (let tries = 0; this.herd.length < population && tries < 2 * population; tries++) {
+      const rule = rules[tries % rules.length]
+      if (!rule || over()) return
+      this.lay(this.shaken(rule.keys, shakes), this.otherModes(rule.modes, 0.1))
+    }
   }
 
-  /** One more generation of plans. */
+  /** One more generation of plans; where the herd brought nothing better for long, a new one round the best. */
   generation(): void {
     const { herd, random } = this
     herd.sort((a, b) => compareCost(a.plan.cost, b.plan.cost))
     herd.length = Math.min(herd.length, population)
-    const parents = herd.slice()
-    const pick = (from: readonly Creature[]) => from[Math.floor(random() * from.length)] as Creature
+    const best = herd[0]
+    if (best && this.idle >= patience) {
+      this.idle = 0
+      herd.length = 1
+      for (let i = 0; i < population; i++)
+        this.lay(this.shaken(best.keys, shakes * random()), this.otherModes(best.modes, 0.1))
+      return
+    }
+    const before = this.least
     for (let i = 0; i < population; i++) {
-      if (parents.length < 2 || random() < 0.15) {
+      const [one, other] = [this.chosen(), this.chosen()]
+      if (!one || !other || one === other || random() < strangers) {
         this.lay(
           this.usable.map(() => random()),
           this.usable.map((modes) => modes[Math.floor(random() * modes.length)] as number),
         )
         continue
       }
-      const better = pick(parents.slice(0, elite))
-      const other = pick(parents)
-      const keys: number[] = []
-      const modes: number[] = []
-      for (let at = 0; at < this.usable.length; at++) {
-        const parent = random() < fromBetter ? better : other
-        keys.push((parent.keys[at] as number) + (random() < 0.05 ? random() - 0.5 : 0))
-        const own = this.usable[at] as number[]
-        modes.push(
-          own.length > 1 && random() < 0.04
-            ? (own[Math.floor(random() * own.length)] as number)
-            : (parent.modes[at] as number),
-        )
-      }
-      this.lay(keys, modes)
+      const { keys, modes } = this.child(one, other)
+      this.lay(this.swapped(keys), this.otherModes(modes, 0.02))
     }
+    this.idle = this.least === before ? this.idle + 1 : 0
+  }
+
+  /** The better of two at random. */
+  private chosen(): Creature | undefined {
+    const { herd, random } = this
+    const [a, b] = [
+      herd[Math.floor(random() * herd.length)],
+      herd[Math.floor(random() * herd.length)],
+    ]
+    if (!a || !b) return a ?? b
+    return compareCost(a.plan.cost, b.plan.cost) <= 0 ? a : b
+  }
+
+  /** A stretch of one parent's order within the other's. */
+  private child(one: Creature, other: Creature): { keys: number[]; modes: number[] } {
+    const count = this.usable.length
+    const [a, b] = [this.random() * count, this.random() * count]
+    const [from, to] = [Math.min(a, b), Math.max(a, b)]
+    const keys = new Array<number>(count).fill(-1)
+    const modes = new Array<number>(count).fill(0)
+    let place = 0
+    const take = (parent: Creature, until: number) => {
+      for (const index of parent.order) {
+        if (place >= until) return
+        if ((keys[index] as number) >= 0) continue
+        keys[index] = place++
+        modes[index] = parent.modes[index] as number
+      }
+    }
+    take(one, from)
+    take(other, to)
+    take(one, count)
+    return { keys, modes }
+  }
+
+  /** Neighbours change places here and there. */
+  private swapped(keys: number[]): number[] {
+    return keys.map((key) => (this.random() < swaps ? key + 1.5 : key))
+  }
+
+  /** Every place moved a little. */
+  private shaken(keys: readonly number[], by: number): number[] {
+    const reach = keys.length * by
+    return keys.map((key) => key + (this.random() - 0.5) * reach)
+  }
+
+  private otherModes(modes: readonly number[], chance: number): number[] {
+    return modes.map((mode, at) => {
+      const own = this.usable[at] as number[]
+      return own.length > 1 && this.random() < chance
+        ? (own[Math.floor(this.random() * own.length)] as number)
+        : mode
+    })
   }
 
   /** Lays a plan, justifies it, and takes it into the herd. */
@@ -89,9 +155,9 @@ export class Breeding {
     if (!placed) return
     let plan = planOf(this.compiled, modes, placed.starts)
     this.offer(plan)
-    for (let again = 0; again < 2; again++) {
-      const justified = this.justify(plan, modes)
-      if (!justified || compareCost(justified.cost, plan.cost) >= 0) break
+    // Once: a second time seldom finds more, and a new plan does.
+    const justified = this.justify(plan, modes)
+    if (justified && compareCost(justified.cost, plan.cost) < 0) {
       plan = justified
       this.offer(plan)
     }
@@ -99,7 +165,9 @@ export class Breeding {
       this.herd.some((one) => compareCost(one.plan.cost, plan.cost) === 0 && same(one.plan, plan))
     )
       return
-    this.herd.push({ keys: ranks(plan.starts), modes, plan })
+    if (!this.least || compareCost(plan.cost, this.least) < 0) this.least = plan.cost
+    const order = orderOf(plan.starts)
+    this.herd.push({ keys: placesIn(order), order, modes, plan })
   }
 
   /** To the right within its makespan, then to the left again. */
@@ -173,12 +241,15 @@ export class Breeding {
 const same = (a: Plan, b: Plan): boolean =>
   a.starts.every((start, index) => start === b.starts[index])
 
-/** Positions in the order of starts, between 0 and 1. */
-function ranks(starts: readonly number[]): number[] {
-  const order = starts
-    .map((_, index) => index)
-    .sort((a, b) => (starts[a] as number) - (starts[b] as number))
-  const keys = starts.map(() => 0)
-  order.forEach((index, at) => (keys[index] = at / starts.length))
-  return keys
+/** Indices by rising value. */
+const orderOf = (values: readonly number[]): number[] =>
+  values.map((_, index) => index).sort((a, b) => (values[a] as number) - (values[b] as number))
+
+function placesIn(order: readonly number[]): number[] {
+  const places = order.map(() => 0)
+  order.forEach((index, place) => (places[index] = place))
+  return places
 }
+
+/** The place of each in the order of the values. */
+const places = (values: readonly number[]): number[] => placesIn(orderOf(values))

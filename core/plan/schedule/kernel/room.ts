@@ -35,6 +35,8 @@ class Left {
 /** Room in all resources of a problem while a plan is laid activity by activity. */
 export class Room {
   private readonly left: Left[]
+  /** Steps at which the resources of the work in hand are looked at. */
+  private readonly position: number[] = []
 
   constructor(compiled: Compiled) {
     this.left = compiled.resources.map((resource) => new Left(resource))
@@ -48,15 +50,18 @@ export class Room {
   earliest(mode: CompiledMode, from: number): number {
     const { calendar, demands } = mode
     let start = calendar.next(from)
-    for (let again = true; again && start !== Infinity;) {
-      again = false
-      const finish = calendar.finish(start)
-      for (const [resource, units] of demands) {
-        const past = this.firstShort(this.left[resource] as Left, calendar, units, start, finish)
-        if (past < 0) continue
+    for (let which = 0; which < demands.length; which++)
+      this.position[which] = stepAt((this.left[demands[which]?.[0] as number] as Left).at, start)
+    // Every resource is asked again from its place after the start was moved, until none of them moves it.
+    for (let which = 0, agreed = 0; agreed < demands.length && start !== Infinity;) {
+      const [resource, units] = demands[which] as CompiledMode['demands'][number]
+      const past = this.firstShort(resource, which, calendar, units, start)
+      if (past >= 0) {
         start = calendar.next(past)
-        again = true
-        break
+        agreed = 0
+      } else {
+        agreed++
+        which = which + 1 === demands.length ? 0 : which + 1
       }
     }
     return start
@@ -66,15 +71,19 @@ export class Room {
   latest(mode: CompiledMode, to: number): number {
     const { calendar, demands } = mode
     let start = calendar.lastEndingBy(to)
-    for (let again = true; again && start >= 0;) {
-      again = false
-      const finish = calendar.finish(start)
-      for (const [resource, units] of demands) {
-        const before = this.lastShort(this.left[resource] as Left, calendar, units, start, finish)
-        if (before < 0) continue
+    if (start < 0) return -1
+    const end = calendar.finish(start)
+    for (let which = 0; which < demands.length; which++)
+      this.position[which] = stepAt((this.left[demands[which]?.[0] as number] as Left).at, end - 1)
+    for (let which = 0, agreed = 0; agreed < demands.length && start >= 0;) {
+      const [resource, units] = demands[which] as CompiledMode['demands'][number]
+      const before = this.lastShort(resource, which, calendar, units, start)
+      if (before >= 0) {
         start = calendar.lastEndingBy(before)
-        again = true
-        break
+        agreed = 0
+      } else {
+        agreed++
+        which = which + 1 === demands.length ? 0 : which + 1
       }
     }
     return start
@@ -88,21 +97,22 @@ export class Room {
 
   /** End of the first step in the work that is too short of units; -1: none. */
   private firstShort(
-    left: Left,
+    resource: number,
+    which: number,
     calendar: Calendar,
     units: number,
     start: number,
-    finish: number,
   ): number {
-    for (
-      let k = stepAt(left.at, start);
-      k < left.at.length && (left.at[k] as number) < finish;
-      k++
-    ) {
-      if ((left.units[k] as number) >= units) continue
-      const end = left.at[k + 1] ?? Infinity
+    const { at, units: left } = this.left[resource] as Left
+    const finish = calendar.finish(start)
+    let k = this.position[which] as number
+    while (k + 1 < at.length && (at[k + 1] as number) <= start) k++
+    this.position[which] = k
+    for (; k < at.length && (at[k] as number) < finish; k++) {
+      if ((left[k] as number) >= units) continue
+      const end = at[k + 1] ?? Infinity
       if (!calendar.splittable) return end
-      const from = Math.max(start, left.at[k] as number)
+      const from = Math.max(start, at[k] as number)
       if (calendar.firstOpen(from, Math.min(finish, end)) >= 0) return end
     }
     return -1
@@ -110,19 +120,24 @@ export class Room {
 
   /** Begin of the last step in the work that is too short of units; -1: none. */
   private lastShort(
-    left: Left,
+    resource: number,
+    which: number,
     calendar: Calendar,
     units: number,
     start: number,
-    finish: number,
   ): number {
-    for (let k = stepAt(left.at, finish - 1); k >= 0; k--) {
-      const end = left.at[k + 1] ?? Infinity
+    const { at, units: left } = this.left[resource] as Left
+    const finish = calendar.finish(start)
+    let k = this.position[which] as number
+    while (k > 0 && (at[k] as number) > finish - 1) k--
+    this.position[which] = k
+    for (; k >= 0; k--) {
+      const end = at[k + 1] ?? Infinity
       if (end <= start) break
-      if ((left.units[k] as number) >= units) continue
-      const from = Math.max(start, left.at[k] as number)
+      if ((left[k] as number) >= units) continue
+      const from = Math.max(start, at[k] as number)
       if (!calendar.splittable || calendar.firstOpen(from, Math.min(finish, end)) >= 0)
-        return left.at[k] as number
+        return at[k] as number
     }
     return -1
   }

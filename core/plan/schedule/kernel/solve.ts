@@ -22,13 +22,22 @@ export interface Effort {
   readonly better?: (plan: Plan) => void
 }
 
-/** Plans bred at most before the complete search begins, and rounds without a better one. */
-const mostLaid = 6000
-const patience = 8
-/** Conflicts of one stretch of complete search, and of one look round the best plan. */
-const stretch = 1500
-const look = 250
-const looksEach = 12
+/** How the effort is shared out by the number of activities: the more there are, the less a complete search proves. */
+interface Share {
+  readonly upTo: number
+  /** Plans bred at most before the complete search begins, and rounds without a better one. */
+  readonly laid: number
+  readonly patience: number
+  /** Conflicts of one stretch of complete search, and of one look round the best plan; looks after each stretch. */
+  readonly stretch: number
+  readonly look: number
+  readonly looks: number
+}
+const shares: readonly Share[] = [
+  { upTo: 48, laid: 6000, patience: 8, stretch: 1500, look: 250, looks: 12 },
+  { upTo: 80, laid: 6000, patience: 8, stretch: 200, look: 100, looks: 48 },
+  { upTo: Infinity, laid: 40_000, patience: Infinity, stretch: 200, look: 100, looks: 48 },
+]
 /** Beyond so many activities the complete search is not built. */
 const mostExact = 400
 
@@ -47,12 +56,15 @@ class Solving {
   private best: Plan | null = null
   private spent = 0
   private readonly random
+  private readonly share: Share
 
   constructor(
     private readonly compiled: Compiled,
     private readonly effort: Effort,
   ) {
     this.random = createRandom(effort.seed)
+    const count = compiled.activities.length
+    this.share = shares.find((one) => count <= one.upTo) as Share
   }
 
   run(): Answer {
@@ -77,10 +89,9 @@ class Solving {
   private breed(bound: number): void {
     const breeding = new Breeding(this.compiled, this.random, (plan) => this.offer(plan))
     if (!breeding.possible) return
-    const over = () =>
-      this.effort.stop() ||
-      breeding.laid >= Math.min(mostLaid, this.effort.iterations) ||
-      this.reached(bound)
+    const { laid, patience } = this.share
+    const most = Math.min(laid, this.effort.iterations)
+    const over = () => this.effort.stop() || breeding.laid >= most || this.reached(bound)
     breeding.first(over)
     // Where no rule finds a plan, breeding seldom does: that is for the search.
     for (let idle = this.best ? 0 : patience; idle < patience && !over(); idle++) {
@@ -111,13 +122,13 @@ class Solving {
     for (;;) {
       if (this.best && this.best.cost[at] <= bound) return this.answer(bound, true)
       if (this.best) search.lean(this.best)
-      const outcome = this.find(search, limits(), stretch, [])
+      const outcome = this.find(search, limits(), this.share.stretch, [])
       if (outcome === 'refuted')
         return this.best ? this.answer(this.best.cost[at], true) : this.impossible()
       if (this.over) return this.answer(least(), false)
       if (outcome === 'found') continue
-      for (let round = 0; this.best && round < looksEach && !this.over; round++) {
-        const outcome = this.find(search, limits(), look, this.around(search, this.best))
+      for (let round = 0; this.best && round < this.share.looks && !this.over; round++) {
+        const outcome = this.find(search, limits(), this.share.look, this.around(search, this.best))
         if (outcome === 'refuted') return this.answer(this.best.cost[at], true)
       }
       if (this.over) return this.answer(least(), false)
