@@ -78,19 +78,19 @@ describe('work in one go that came out too long', () => {
     return { pass, prepared }
   }
 
-  it('runs an hour over on its day', () => {
-    const { pass } = wrapped(9)
-    expect(pass.placements.get('wrap')?.segments).toEqual([[at('17T08:00'), at('17T17:00')]])
+  it('runs two hours over on its day', () => {
+    const { pass } = wrapped(10)
+    expect(pass.placements.get('wrap')?.segments).toEqual([[at('17T08:00'), at('17T18:00')]])
     expect(pass.placements.get('clamp')?.segments[0]?.[0]).toBe(at('18T08:00'))
   })
 
-  it('goes on the next day where that would be four hours', () => {
-    const { pass } = wrapped(12)
+  it('goes on the next day where that would be three hours', () => {
+    const { pass } = wrapped(11)
     expect(pass.placements.get('wrap')?.segments).toEqual([
       [at('17T08:00'), at('17T16:00')],
-      [at('18T08:00'), at('18T12:00')],
+      [at('18T08:00'), at('18T11:00')],
     ])
-    expect(pass.placements.get('clamp')?.segments[0]?.[0]).toBe(at('18T12:00'))
+    expect(pass.placements.get('clamp')?.segments[0]?.[0]).toBe(at('18T11:00'))
     expect(pass.remarks).toEqual([])
   })
 

@@ -22,7 +22,7 @@ describe('inches', () => {
       found: fc.integer({ min: 0, max: 3 }),
     })
     fc.assert(
-      fc.property(fc.array(event, { minLength: 1, maxLength: 30 }), (events) => {
+      fc.property(fc.array(event, { minLength: 1, maxLength: 30, size: 'max' }), (events) => {
         let earned = 0
         const open = events.map((one) => one.hours)
         for (const { found } of events) {
