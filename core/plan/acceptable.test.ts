@@ -282,6 +282,19 @@ describe('8. launches', () => {
     expect(dateOf(planOf(rows), 'launch')).toBe('2027-06-02')
   })
 
+  it.each([
+    ['the last work itself', 1, 0, { kind: 'after', stepId: 'log' }],
+    ['its wait', 8, 16, { kind: 'wait', stepId: 'log', until: at('04-18T08:00') }],
+  ])('are held by %s', (_, hoursLikely, waitHours, binding) => {
+    const rows = weekends()
+    ashore(rows, { launchWhen: 'asReady' })
+    job(rows, 'Log', { gateId: 'launch' })
+    const waitKind = waitHours > 0 ? 'calendar' : 'none'
+    step(rows, 'Log', 'log', { hoursLikely, waitKind, waitHours, hullNeed: 'ashore' })
+    // Saturday from 08:00, and she is lifted at 09:00 that day or the next.
+    expect(planOf(rows).gates[0]?.binding).toEqual(binding)
+  })
+
   it('lift nobody who works aboard, also when work without a place made the launch look later', () => {
     const rows = weekends()
     ashore(rows, { launchWhen: 'asReady' })

@@ -1,4 +1,5 @@
 import { handle } from '../http/handle'
 import { clockForClients } from '../services/clock'
+import { lastChangeAt } from '../services/lastChange'
 
-export default handle(() => clockForClients())
+export default handle(async () => ({ ...clockForClients(), lastChangeAt: await lastChangeAt() }))

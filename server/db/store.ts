@@ -47,7 +47,7 @@ async function open(): Promise<Database> {
     const database = await openDatabase(file)
     chmodSync(file, 0o600)
     if (!existsSync(join(folder, markName)))
-      writeWhole(join(folder, markName), JSON.stringify({ program: 'inch-ahead', format: 1 }))
+      await writeWhole(join(folder, markName), JSON.stringify({ program: 'inch-ahead', format: 1 }))
     return database
   } catch (error) {
     throw error instanceof Trouble ? error : (storeTrouble(error, folderName()) ?? error)

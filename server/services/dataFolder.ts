@@ -1,12 +1,5 @@
-import {
-  closeSync,
-  fsyncSync,
-  mkdirSync,
-  openSync,
-  readFileSync,
-  renameSync,
-  writeSync,
-} from 'node:fs'
+import { closeSync, fsyncSync, mkdirSync, openSync, readFileSync } from 'node:fs'
+import { open, rename, rm } from 'node:fs/promises'
 import { dirname, join, resolve } from 'node:path'
 
 // What is kept here is its owner's alone: every file made by this process is closed to others.
@@ -36,19 +29,25 @@ export function syncFolder(folder: string): void {
   }
 }
 
+let parts = 0
+
 /** Writes a file beside its place, makes sure of it, and puts it there: whole or not at all. */
-export function writeWhole(file: string, content: string | Uint8Array): void {
-  const beside = `${file}.${process.pid}.part`
-  const handle = openSync(beside, 'w')
+export async function writeWhole(file: string, content: string | Uint8Array): Promise<void> {
+  const beside = `${file}.${process.pid}-${++parts}.part`
   try {
-    const bytes = typeof content === 'string' ? Buffer.from(content) : content
-    for (let at = 0; at < bytes.length;) at += writeSync(handle, bytes, at)
-    fsyncSync(handle)
-  } finally {
-    closeSync(handle)
+    const handle = await open(beside, 'w')
+    try {
+      await handle.writeFile(content)
+      await handle.sync()
+    } finally {
+      await handle.close()
+    }
+    await rename(beside, file)
+    syncFolder(dirname(file))
+  } catch (error) {
+    await rm(beside, { force: true })
+    throw error
   }
-  renameSync(beside, file)
-  syncFolder(dirname(file))
 }
 
 /** A small settings file of the data folder, or null when there is none. */

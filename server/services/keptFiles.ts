@@ -1,35 +1,23 @@
 /** Files kept in the data folder under the hash of their bytes. */
 import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
-import { open, readFile, rename, rm } from 'node:fs/promises'
+import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { storeTrouble } from '../db/storeTrouble'
 import { folderName } from '../db/store'
 import type { KeptKind } from '#core/model/field'
-import { folderIn, syncFolder } from './dataFolder'
+import { folderIn, writeWhole } from './dataFolder'
 
 /** True for what can be the name of a kept file, and nothing else. */
 const isHash = (text: string): boolean => /^[0-9a-f]{64}$/.test(text)
 
 const hashOf = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
 
-let parts = 0
-
-/** Writes a file beside its place, makes sure of it, and puts it there: whole or not at all. Throws Trouble 503. */
-export async function writeFileWhole(file: string, bytes: Uint8Array): Promise<void> {
-  const beside = `${file}.${process.pid}-${++parts}.part`
+/** Writes a kept file, whole or not at all. Throws Trouble 503. */
+export async function writeKept(file: string, bytes: Uint8Array): Promise<void> {
   try {
-    const handle = await open(beside, 'w')
-    try {
-      await handle.writeFile(bytes)
-      await handle.sync()
-    } finally {
-      await handle.close()
-    }
-    await rename(beside, file)
-    syncFolder(join(file, '..'))
+    await writeWhole(file, bytes)
   } catch (error) {
-    await rm(beside, { force: true })
     throw storeTrouble(error, folderName()) ?? error
   }
 }
@@ -39,7 +27,7 @@ export async function keepFile(kind: KeptKind, bytes: Uint8Array): Promise<strin
   const hash = hashOf(bytes)
   const file = join(folderIn(kind), hash)
   if (existsSync(file) && hashOf(await readFile(file)) === hash) return hash
-  await writeFileWhole(file, bytes)
+  await writeKept(file, bytes)
   return hash
 }
 

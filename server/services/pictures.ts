@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises'
 import sharp from 'sharp'
 import type { Metadata } from 'sharp'
 import { problem } from '#shared/problems'
-import { keepFile, keptFile, writeFileWhole } from './keptFiles'
+import { keepFile, keptFile, writeKept } from './keptFiles'
 import { Trouble } from './trouble'
 
 export const mostPictureBytes = 40e6
@@ -69,7 +69,7 @@ export async function keepPicture(bytes: Buffer): Promise<KeptPicture> {
   }
   const hash = await keepFile('pictures', bytes)
   const file = keptFile('pictures', hash)
-  if (file && !existsSync(`${file}.small`)) await writeFileWhole(`${file}.small`, small)
+  if (file && !existsSync(`${file}.small`)) await writeKept(`${file}.small`, small)
   return { hash, ...seen }
 }
 
@@ -94,7 +94,7 @@ async function smallOf(file: string): Promise<Buffer> {
     const small = await shrink(file).catch(() => {
       throw notPicture(broken)
     })
-    await writeFileWhole(beside, small)
+    await writeKept(beside, small)
     return small
   })
   // The next waits for this one however it ends; its error goes to its own caller.

@@ -46,7 +46,7 @@ class FakeServer {
   readonly fetch = (path: string, init?: { body?: string }): Promise<Response> => {
     if (path.endsWith('/clock')) {
       const now = Date.UTC(2027, 3, 17, 7, 30)
-      return Promise.resolve(this.answer({ now, fixed: true }))
+      return Promise.resolve(this.answer({ now, fixed: true, lastChangeAt: null }))
     }
     if (path.endsWith('/changes')) {
       if (this.refusal)

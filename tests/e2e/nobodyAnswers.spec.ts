@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
 import type { Page } from '@playwright/test'
-import { TestServer } from './server'
+import { saturday, TestServer } from './server'
 
 const server = new TestServer()
 let refit = ''
@@ -76,6 +76,31 @@ test('a planner that cannot start is said, and started again', async ({ page }) 
   await page.unroute('**/*planner.worker*')
   await alert.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await expect(alert).toHaveCount(0)
+})
+
+test('a clock set back is said, what was kept is there, and more can be kept', async ({ page }) => {
+  const name = await openJob(page, 'lids')
+  await name.fill('Lids, before the clock was wrong')
+  await name.press('Enter')
+  await expect.poll(() => titleOf('lids')).toBe('Lids, before the clock was wrong')
+  await server.stop()
+  server.setClock(saturday - 26 * 3_600_000)
+  await server.start()
+  await openJob(page, 'lids')
+  const alert = page.getByRole('alert').filter({ hasText: 'clock says' })
+  // 08:30 in Dublin on Saturday, and 26 hours before.
+  await expect(alert).toContainText(
+    'says Fri 16 Apr 06:30, and the last change was kept at Sat 17 Apr 08:30',
+  )
+  await expect(name).toHaveValue('Lids, before the clock was wrong')
+  await name.fill('Lids, after it')
+  await name.press('Enter')
+  await expect.poll(() => titleOf('lids')).toBe('Lids, after it')
+  await server.stop()
+  server.setClock(saturday)
+  await server.start()
+  await openJob(page, 'lids')
   await expect(alert).toHaveCount(0)
 })
 

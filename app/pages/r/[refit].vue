@@ -80,6 +80,7 @@ useHead({
           </p>
         </div>
         <template v-else>
+          <ClockTrouble />
           <PlanTrouble />
           <NuxtPage />
         </template>
