@@ -14,9 +14,9 @@ const said = (at: number) => shortDateTime(at, store.derived.clock)
   >
     <p>
       This machine’s clock says {{ said(time.now) }}, and the last change was kept at
-      {{ said(time.lastChangeAhead) }}. Nothing is lost, but dates, timers and cures go by the
-      clock. If it is wrong, set it and load this page again. If it is right, it ran ahead then, and
-      cures started at that time show too late.
+      {{ said(time.lastChangeAhead) }}. One of the two is wrong. Nothing is lost, but pots and cures
+      may have less time left than they show, and dates go by the clock: if it is wrong, set it and
+      load this page again.
     </p>
   </div>
 </template>
