@@ -103,6 +103,8 @@ describe('always', () => {
     ))
   it.each([
     () => beadMl(-1, 2),
+    () => beadMl(6, 1000.5),
+    () => beadMl(50.5, 1),
     () => packsFor(3, 0),
     () => fasteningsWithSpares(4, -1),
     () => backingPlateMm([100, 60], [Number.NaN, 30]),

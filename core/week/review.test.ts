@@ -64,6 +64,8 @@ describe('the week', () => {
     })
     // Ann stays away on the 17th; a job of 4 h was found: "lay" goes from 10 April to the 24th.
     add(rows, 'personDay', 'away', { personId: 'Ann', on: '2027-04-17', kind: 'cannotCome' })
+    // Monday belongs to the next week.
+    add(rows, 'personDay', 'next', { personId: 'Ann', on: '2027-04-19', kind: 'cannotCome' })
     job(rows, 'Beam', { parentJobId: 'Deck' })
     step(rows, 'Beam', 'sister', { hoursLikely: 4 })
     const { plan } = makePlan(rows, friday)
