@@ -174,5 +174,13 @@ async function work() {
     rmSync(folder, { recursive: true, force: true })
   }
 }
+const tally = () =>
+  console.log(`${killed} of ${done} noticed, ${Math.round((100 * killed) / Math.max(1, done))} %`)
+// Ended early, it says how far it came.
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.on(signal, () => {
+    tally()
+    process.exit(1)
+  })
 await Promise.all(Array.from({ length: atOnce }, work))
-console.log(`${killed} of ${done} noticed, ${Math.round((100 * killed) / Math.max(1, done))} %`)
+tally()
