@@ -8,6 +8,7 @@ import { scrollJobs } from './benchPage.mjs'
 import { benchFirst } from './benchFirst.mjs'
 import { benchKill } from './benchKill.mjs'
 import { benchLoad } from './benchLoad.mjs'
+import { benchWalk } from './benchWalk.mjs'
 import { makeOldDatabase } from './oldDatabase.mjs'
 import { ensureBuild, ensurePackages, root, run } from './prepare.mjs'
 
@@ -88,6 +89,11 @@ function truthBench(count, seed) {
 /** npm run bench -- samples 1000: draws of the demo as a forecast lays them. */
 const samplesBench = (draws, seed) => console.table([sampled(draws, seed)])
 
+/** npm run bench -- walk 500: the boat map with many findings, panned. */
+async function walkBench(many) {
+  console.table(await benchWalk(many))
+}
+
 const [, , only, size, seed = '1'] = process.argv
 const one = {
   server: () => serverBench(),
@@ -96,6 +102,7 @@ const one = {
   first: () => firstBench(),
   plans: () => plansBench(Number(size ?? 2000), Number(seed)),
   truth: () => truthBench(Number(size ?? 100), Number(seed)),
+  walk: () => walkBench(Number(size ?? 500)),
   samples: () => samplesBench(Number(size ?? 1000), Number(seed)),
 }[only]
 if (one) {

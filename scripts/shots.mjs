@@ -41,9 +41,11 @@ const wide = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const shots = [
   ['today', `/r/${id}/today`, wide],
+  ['walk', `/r/${id}/walk?place=zone-side-deck-starboard`, wide],
+  ['walk-core', `/r/${id}/walk/core/panel-port`, wide, { until: /Before launch:/, least: 3 }],
+  ['walk-members', `/r/${id}/walk/members/sheet-sole`, wide],
   ['jobs', `/r/${id}/jobs`, wide],
   ['job', `/r/${id}/jobs?job=foredeck`, wide],
-  ['found-work', `/r/${id}/jobs`, wide, { order: 'By what found it' }],
   ['recipe', `/r/${id}/recipes/recore-above`, wide],
   ['triage', `/r/${id}/triage`, wide, { until: /No gate moves|later|earlier/ }],
   ['bags', `/r/${id}/bags?bag=b17`, wide],
@@ -51,10 +53,8 @@ const shots = [
   ['log', `/r/${id}/log`, wide],
   ['as-built', `/r/${id}/log/sheet-side-deck`, wide],
   ['week', `/r/${id}/week`, wide],
-  ['hours', `/r/${id}/hours`, wide],
   ['settings', `/r/${id}/settings`, wide],
   ['import', `/r/${id}/import`, wide],
-  ['start', '/start', wide],
   ['low-light', `/r/${id}/today`, wide, { light: 'low' }],
   ['phone-today', `/r/${id}/today`, phone],
   ['phone-found', `/r/${id}/today`, phone, { press: 'Found' }],
@@ -81,7 +81,11 @@ for (const [name, path, viewport, more = {}] of shots) {
       .waitFor()
   await page.getByText(/^(Planning|Ranking)/).waitFor({ state: 'hidden' })
   if (more.order) await page.getByLabel('In which order').selectOption(more.order)
-  if (more.until) await page.getByText(more.until).nth(6).waitFor()
+  if (more.until)
+    await page
+      .getByText(more.until)
+      .nth(more.least ?? 6)
+      .waitFor()
   if (more.press) await page.getByRole('button', { name: more.press, exact: true }).click()
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, `${name}.png`) })

@@ -6,7 +6,7 @@ import { inOrder } from '#core/model/refit'
 /** One as-built sheet with its lines, tests and pictures, and how to change them. */
 export function useSheet(sheetId: Ref<string>) {
   const store = useRefitStore()
-  const time = useTimeStore()
+  const pictureStore = usePictureStore()
   const toasts = useToastStore()
   const sheet = computed(
     () => store.rows.asBuiltSheet.find((one) => one.id === sheetId.value) ?? null,
@@ -61,15 +61,8 @@ export function useSheet(sheetId: Ref<string>) {
     ])
   async function addPicture(file: File, moment: string): Promise<void> {
     try {
-      const stored = await storePicture(store.refitId, file)
-      const patch = {
-        ...stored,
-        sheetId: sheetId.value,
-        jobId: sheet.value?.jobId ?? null,
-        moment,
-        takenAt: Math.round(time.now),
-      }
-      await store.submit('A picture', [{ op: 'create', entity: 'picture', id: newId(), patch }])
+      const belongs = { sheetId: sheetId.value, jobId: sheet.value?.jobId ?? null }
+      await pictureStore.add(file, { ...belongs, moment })
     } catch (error) {
       toasts.complain(error)
     }

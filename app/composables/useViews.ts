@@ -3,6 +3,7 @@ import { computed } from 'vue'
 /** The views that stand, in the order of the strip; keys count from 1. */
 const views = [
   { name: 'Today', path: 'today' },
+  { name: 'Walk', path: 'walk' },
   { name: 'Jobs', path: 'jobs' },
   { name: 'Sequence', path: 'sequence' },
   { name: 'Log', path: 'log' },

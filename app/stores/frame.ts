@@ -11,15 +11,33 @@ export const useFrameStore = defineStore('frame', () => {
   const hours = ref<number | null>(null)
   /** Job during which something was found; null: the one under way. */
   const duringJobId = ref<string | null>(null)
+  /** Where on the boat it was found, shares of the length; null: somewhere in the place. */
+  const foundAt = ref<readonly [number, number] | null>(null)
   function open(which: Panel, forStep: string | null = null, measured: number | null = null) {
     stepId.value = forStep
     hours.value = measured
     duringJobId.value = null
+    foundAt.value = null
     panel.value = which
   }
   function openFound(jobId: string) {
     open('found')
     duringJobId.value = jobId
   }
-  return { panel, stepId, hours, duringJobId, open, openFound, close: () => open(null) }
+  /** As open('found'), with the point that was pressed on the boat. */
+  function openFoundAt(spot: readonly [number, number]) {
+    open('found')
+    foundAt.value = spot
+  }
+  return {
+    panel,
+    stepId,
+    hours,
+    duringJobId,
+    foundAt,
+    open,
+    openFound,
+    openFoundAt,
+    close: () => open(null),
+  }
 })

@@ -7,7 +7,10 @@ import type { RefitRows } from '#core/model/refit'
 import type { StoredPlan } from '#core/model/stored'
 import { inputsHash } from '#core/plan/inputsHash'
 import type { Drag } from '#core/plan/drag'
+import { gateEffects } from '#core/plan/effect'
+import type { GateEffect } from '#core/plan/effect'
 import { sayWhatIf } from '#core/plan/whatIf'
+import type { Pushed } from '#core/plan/whatIf'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
 import { snapshotFigures } from '#core/week/review'
@@ -16,6 +19,13 @@ import { PlannerLink, Superseded } from '~/workers/plannerLink'
 
 /** Edits that come in a bunch are planned once. */
 const settleMs = 150
+
+/** What a change would do, as far as the plan says. */
+export interface Consequence {
+  readonly said: string
+  readonly effects: readonly GateEffect[]
+  readonly pushed: readonly Pushed[]
+}
 
 /** Keeps the accepted plan fresh in a worker, and says how the ranking came out. */
 export const usePlannerStore = defineStore('planner', () => {
@@ -51,13 +61,22 @@ export const usePlannerStore = defineStore('planner', () => {
       throw error
     }
   }
-  /** What a change would do to the gates, as a sentence. */
-  async function whatIf(items: readonly ChangeItem[]): Promise<string | null> {
+  /** What a change would do to the gates and to today. Null: a newer question came. */
+  async function consequence(items: readonly ChangeItem[]): Promise<Consequence | null> {
     const accepted = toRaw(store.accepted)
     const answer = await ask((remote) => remote.whatIf(time.now, accepted, plain(items)))
+    if (!answer) return null
     const gates = store.derived.gates.map((one) => one.gate)
-    return answer && sayWhatIf(answer, gates, store.derived.clock)
+    const { clock } = store.derived
+    return {
+      said: sayWhatIf(answer, gates, clock),
+      effects: gateEffects(gates, answer.before, answer.after, clock),
+      pushed: answer.pushed,
+    }
   }
+  /** The same as one sentence about the gates. */
+  const whatIf = async (items: readonly ChangeItem[]): Promise<string | null> =>
+    (await consequence(items))?.said ?? null
   /** What each step holds up of a gate; null: a newer question came, or no plan stands. */
   async function drags(gateId: string, stepIds: readonly string[]): Promise<Drag[] | null> {
     const accepted = toRaw(store.accepted)
@@ -156,5 +175,5 @@ export const usePlannerStore = defineStore('planner', () => {
     (back) => back && stale.value && planSoon(),
   )
 
-  return { busy, progress, failed, ranking, hours, stale, whatIf, drags, slip, replan }
+  return { busy, progress, failed, ranking, hours, stale, whatIf, consequence, drags, slip, replan }
 })

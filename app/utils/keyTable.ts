@@ -23,6 +23,16 @@ export const keyTable = {
     what: 'In Jobs: choose a job, to change several at once',
   },
   jobsBulk: { keys: ['b'], shown: 'b', what: 'In Jobs: to what can be done to the chosen' },
+  walkUpDown: {
+    keys: ['ArrowUp', 'ArrowDown'],
+    shown: '↑ ↓',
+    what: 'In Walk: from place to place',
+  },
+  walkJob: { keys: ['j'], shown: 'j', what: 'In Walk: make a job of the open finding' },
+  walkJoin: { keys: ['c'], shown: 'c', what: 'In Walk: one job for its cause' },
+  walkWatch: { keys: ['w'], shown: 'w', what: 'In Walk: watch it' },
+  walkAccept: { keys: ['a'], shown: 'a', what: 'In Walk: accept it as it is' },
+  walkUnseen: { keys: ['u'], shown: 'u', what: 'In Walk: to the next place not looked at' },
   placeJudge: {
     keys: ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'],
     shown: '← → ↑ ↓',

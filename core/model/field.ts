@@ -20,7 +20,8 @@ export type FieldKind =
  * Units of numbers in rows. 'm': a length of the boat; 'h': hours of work, a day being eight; 'hRound': hours round
  * the clock; 'minor': money in minor units; 'inch': of the Tape.
  */
-type Unit = 'm' | 't' | 'g' | '°C' | '°' | 'h' | 'hRound' | 'min' | 'minor' | 'inch' | 'px' | 'B'
+type Unit =
+  'm' | 'mm' | 'L' | 't' | 'g' | '°C' | '°' | 'h' | 'hRound' | 'min' | 'minor' | 'inch' | 'px' | 'B'
 
 /** The row goes with it; it holds it, and the removal is refused; or it goes when a field of its own has a value. */
 export type OnDelete = 'goes' | 'holds' | { readonly goesWhen: string; readonly is: string }

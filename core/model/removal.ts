@@ -93,12 +93,20 @@ export function jobsRemoval(
     'job',
     going.map((job) => job.id),
   )
-  const touched = new Map(items.map((item) => [item.id, item]))
+  // What was found waits for a word again when the job that would have put it right is gone.
+  const gone = new Set(going.map((job) => job.id))
+  const found = new Map(rows.finding.map((one) => [one.id, one]))
+  const reopened = items.map((item): ChangeItem => {
+    const finding = item.entity === 'finding' ? found.get(item.id) : undefined
+    const lost = finding?.state === 'jobMade' && gone.has(finding.jobId ?? '')
+    return lost && item.op === 'patch' ? { ...item, patch: { ...item.patch, state: 'new' } } : item
+  })
+  const touched = new Map(reopened.map((item) => [item.id, item]))
   const drops = kept.map((job): ChangeItem => {
     const loosened = touched.get(job.id)
     const patch = loosened?.op === 'patch' ? loosened.patch : {}
     return patchOf('job', job, { ...patch, decision: 'dropped' })
   })
   const dropped = new Set(kept.map((job) => job.id))
-  return { items: [...items.filter((item) => !dropped.has(item.id)), ...drops], kept }
+  return { items: [...reopened.filter((item) => !dropped.has(item.id)), ...drops], kept }
 }

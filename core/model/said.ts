@@ -33,7 +33,9 @@ export const decision = {
 }
 export const boatType = {
   sail: 'Sailing, one mast',
+  cutter: 'One mast, two headsails',
   ketch: 'Sailing, two masts',
+  catamaran: 'Two hulls',
 }
 export const units = { us: 'Feet and inches', mixed: 'Metric, inch drills' }
 export const launchWhen = {
@@ -44,3 +46,30 @@ export const launchWhen = {
 export const bagState = { fitted: 'Back in place' }
 export const strake = { deck: 'On deck' }
 export const hoursKind = { setUp: 'Set-up', packUp: 'Pack-up', cleanUp: 'Clean-up' }
+export const keel = { fin: 'Fin', long: 'Long keel', twin: 'Twin keels' }
+export const hullMaterial = {
+  solidLaminate: 'Solid laminate',
+  coredLaminate: 'Cored laminate',
+  woodPlanked: 'Wood, planked',
+  woodMoulded: 'Wood, moulded',
+}
+export const coreKind = { solid: 'None, solid laminate', wood: 'Wood all through' }
+export const evidenceKind = {
+  probe: 'Probe depth',
+  crack: 'Crack length',
+  leak: 'Water coming in',
+  sag: 'Sag under a weight',
+}
+export const findingState = {
+  new: 'No word yet',
+  watch: 'Watched',
+  jobMade: 'Job in the plan',
+  gone: 'Mended or gone',
+}
+export const lookOutcome = {
+  fine: 'Looked at, nothing wrong',
+  found: 'Found something',
+  couldNot: 'Could not get at it',
+}
+export const outlookKind = { partRepair: 'Part-repair', sell: 'Sell', stop: 'Stop and store' }
+export const limitKind = { shedDoor: 'Shed door' }

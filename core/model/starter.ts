@@ -4,9 +4,8 @@ import type { EntityName } from './entities'
 import { addDays, dayNumber, weekdayOf } from '../time/civil'
 import { keysAfter } from './order'
 import { systemKinds } from './words'
-import type { Strake } from './words'
+import type { Side, Strake } from './words'
 
-type Side = 'port' | 'starboard' | 'both' | 'centre'
 /** Name, side, below the waterline, strake, and how far forward: 0 the stern, 1 the bow. */
 const zones: readonly (readonly [string, Side, boolean, Strake, number | null])[] = [
   ['Foredeck, port', 'port', false, 'deck', 0.8],

@@ -1,5 +1,60 @@
 /** Closed lists of words used by fields, rules and screens. */
 
+export const sides = ['port', 'starboard', 'both', 'centre'] as const
+export type Side = (typeof sides)[number]
+
+export const keels = ['fin', 'long', 'twin'] as const
+export const hullMaterials = [
+  'solidLaminate',
+  'coredLaminate',
+  'woodPlanked',
+  'woodMoulded',
+  'steel',
+  'aluminium',
+  'mixed',
+] as const
+export type HullMaterial = (typeof hullMaterials)[number]
+export const coreKinds = [
+  'solid',
+  'balsa',
+  'foam',
+  'plywood',
+  'honeycomb',
+  'wood',
+  'metal',
+] as const
+
+export const evidenceKinds = [
+  'tap',
+  'moisture',
+  'probe',
+  'crack',
+  'play',
+  'leak',
+  'sample',
+  'sag',
+] as const
+export type EvidenceKind = (typeof evidenceKinds)[number]
+/** What a tap or a sample is like. */
+export const sounds = ['sharp', 'dull', 'sound', 'parted', 'wet', 'powder'] as const
+
+export const memberKinds = [
+  'frame',
+  'floor',
+  'bearer',
+  'stringer',
+  'plank',
+  'bulkhead',
+  'batten',
+  'beam',
+  'chine',
+] as const
+export type MemberKind = (typeof memberKinds)[number]
+export const memberMarks = ['cracked', 'soft', 'broken', 'missing'] as const
+
+export const limitKinds = ['berth', 'lock', 'bridge', 'slings', 'trailer', 'shedDoor'] as const
+export const outlookKinds = ['repair', 'partRepair', 'sell', 'stop'] as const
+
 export const purposes = ['float', 'safe', 'go', 'live', 'shine'] as const
 export type Purpose = (typeof purposes)[number]
 

@@ -60,9 +60,9 @@ export const purposeName: Readonly<Record<Purpose, string>> = {
   live: 'Live',
   shine: 'Shine',
 }
-export const severityName = ['looks', 'worn', 'fails', 'severe'] as const
+export const severityName = ['looks', 'wears', 'fails', 'danger'] as const
 
-/** "Float, severe, spreading, 6 days' slack, 3 jobs wait on it." */
+/** "Float, danger, spreading, 6 days' slack, 3 jobs wait on it." */
 export function prioritySentence(basis: PriorityBasis): string {
   const days = basis.slackDays
   const parts = [

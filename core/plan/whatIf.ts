@@ -4,6 +4,7 @@ import type { ChangeItem } from '../model/changes'
 import type { Gate } from '../model/entities'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
+import { zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
 import { effectSentence, gateEffects } from './effect'
 import type { GatesOf } from './effect'
@@ -15,6 +16,15 @@ import { isOpen } from './planned'
 export interface WhatIf {
   readonly before: GatesOf
   readonly after: GatesOf
+  /** Steps of today that would no longer be done today. */
+  readonly pushed: readonly Pushed[]
+}
+
+/** A step that is put off from today. */
+export interface Pushed {
+  readonly stepId: string
+  /** When it would begin instead, UTC ms; null: it has no place any more. */
+  readonly to: number | null
 }
 
 /** Orders tried on either side, so that neither looks worse than it would come out; none for a large refit. */
@@ -35,16 +45,37 @@ export function askingOf(
   accepted: StoredPlan | null,
 ): (items: readonly ChangeItem[]) => WhatIf {
   const effort = effortOf(rows)
-  const before = gatesOf(bestPlan(rows, now, effort, accepted).plan)
-  return (items) => ({
-    before,
-    after: gatesOf(bestPlan(supposing(rows, items), now, effort, accepted).plan),
+  const before = bestPlan(rows, now, effort, accepted).plan
+  const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
+  return (items) => {
+    const after = bestPlan(supposing(rows, items), now, effort, accepted).plan
+    return {
+      before: gatesOf(before),
+      after: gatesOf(after),
+      pushed: pushedFrom(clock.dateOf(now), before, after, clock),
+    }
+  }
+}
+
+function pushedFrom(
+  today: string,
+  before: StoredPlan,
+  after: StoredPlan,
+  clock: ZoneClock,
+): Pushed[] {
+  const begins = ({ placements }: StoredPlan) =>
+    new Map(placements.map((one) => [one.stepId, one.segments[0]?.[0] ?? null]))
+  const next = begins(after)
+  return [...begins(before)].flatMap(([stepId, at]) => {
+    const to = next.get(stepId) ?? null
+    const isToday = (when: number | null) => when !== null && clock.dateOf(when) === today
+    return isToday(at) && !isToday(to) ? [{ stepId, to }] : []
   })
 }
 
 /** What a change does to every gate, and what it makes impossible. */
 export function sayWhatIf(
-  { before, after }: WhatIf,
+  { before, after }: Pick<WhatIf, 'before' | 'after'>,
   gates: readonly Gate[],
   clock: ZoneClock,
 ): string {

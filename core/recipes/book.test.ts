@@ -182,6 +182,37 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
         Deck paint: 0.21 L`,
   ],
   [
+    'recore-below',
+    { areaM2: 2, edgeM: 6, liningH: 4 },
+    // Ply 0.567, three 1.7, taper × 12 = 20.4 mm: one ply (2 + 6 × 0.0102) × 1.1 = 2.27 m², resin as much as
+    // glass. Paint 2 × 2 m² at 10 m²/L and 0.85.
+    `
+      lining strip 2
+      prop setUp 1
+      cut cut 4.4
+      rake strip 7 | dry 168
+      reading test 0.2
+      taper grind 3.6
+      prime prime 1.6 [T12] | chem 12 ≥12
+        Epoxy, mixed, to prime the skin: 0.5 kg
+      core fit 4.4 [S]
+        Core 12 mm: 2.2 m²
+      bedCore laminate 5 [P2 T12] | chem 24 ≥12
+        Thick bedding mix: 6.9 L
+      tap test 0.4
+      ${[1, 2, 3]
+        .map(
+          (n) => `plies.${n} laminate 2 [P2 T12] | chem 24 ≥12 | within 72
+        Biaxial 450 g/m², stitched: 2.27 m²
+        Epoxy, mixed: 1.02 kg
+        Peel ply: 2.27 m²`,
+        )
+        .join('\n      ')}
+      seal paint 1 [T10] | chem 24 ≥10
+        Bilge paint: 0.47 L
+      back close 2`,
+  ],
+  [
     'inject-panel',
     {},
     // 60 holes at 0.02 h. 0.6 m² × 15 mm × half = 4.5 L; ÷ 15 × 1.15

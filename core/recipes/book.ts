@@ -13,6 +13,7 @@ import { postThroughDeck } from './book/postThroughDeck'
 import { postsAndRail } from './book/postsAndRail'
 import { rebedTrim } from './book/rebedTrim'
 import { recoreAbove } from './book/recoreAbove'
+import { recoreBelow } from './book/recoreBelow'
 import { recoverLining } from './book/recoverLining'
 import { seaValve } from './book/seaValve'
 import { shaftAndGland } from './book/shaftAndGland'
@@ -33,6 +34,7 @@ export const recipeBook: readonly Recipe[] = [
   findLeak,
   dryLocalCore,
   recoreAbove,
+  recoreBelow,
   injectPanel,
   throughHull,
   seaValve,

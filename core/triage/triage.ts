@@ -14,7 +14,7 @@ export type TriageItem =
   | { readonly kind: 'job'; readonly id: string; readonly job: Job }
 
 /** Watched or accepted until a day that has come. */
-export const wantsAnotherLook = (finding: Finding, today: string): boolean =>
+const wantsAnotherLook = (finding: Finding, today: string): boolean =>
   (finding.state === 'watch' || finding.state === 'accepted') &&
   finding.lookAgainOn !== null &&
   finding.lookAgainOn <= today
@@ -142,7 +142,7 @@ export function placingChanges(
           order: keyBetween(null, null),
         },
       },
-      patchOf('finding', finding, { state: 'jobMade', severity: judged.severity }),
+      patchOf('finding', finding, { state: 'jobMade', jobId, severity: judged.severity }),
     ],
   }
 }

@@ -77,6 +77,10 @@ export function formatHours(hours: number): string {
     : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`
 }
 
+/** A guess of hours for reading, no finer than it is known: `4.5 h`, from ten on `158 h`. */
+export const formatGuess = (hours: number): string =>
+  `${hours < 10 ? Number((Math.round(hours * 2) / 2 || 0.5).toFixed(1)) : Math.round(hours)} h`
+
 /** From four days on, hours are said as days. */
 const longHours = 96
 

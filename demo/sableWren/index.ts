@@ -10,17 +10,11 @@ import { writeBags } from './bags'
 import { writeFoundWork } from './foundWork'
 import { writeFrame } from './frame'
 import { writePlannedMore } from './plannedMore'
-import {
-  earnInches,
-  writeClocks,
-  writeFindings,
-  writeHours,
-  writeParts,
-  writeSheets,
-} from './records'
+import { earnInches, writeClocks, writeHours, writeParts, writeSheets } from './records'
 import { writeSeasonOne } from './seasonOne'
 import { writeSeasonThree } from './seasonThree'
 import { writeSeasonTwo } from './seasonTwo'
+import { writeWalks } from './walks'
 
 /** Demo time starts here: Saturday 17 April 2027, 08:30 in the yard's zone (summer time). */
 export const demoNow = Date.UTC(2027, 3, 17, 7, 30)
@@ -42,11 +36,11 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeFoundWork(write)
   writeHours(write)
   earnInches(write)
-  writeFindings(write)
   writeParts(write)
   writeClocks(write)
   writeSheets(write)
   writeBags(write)
+  writeWalks(write)
   lastWeek(write)
   return write.rows
 }

@@ -267,6 +267,6 @@ export const drawnPictures: readonly DrawnPicture[] = [
     caption: 'Stanchion 4 lifts on the lean',
     moment: 'found',
     takenAt: '2027-04-11 10:30',
-    findingId: 'found-6',
+    findingId: 'found-12',
   },
 ]

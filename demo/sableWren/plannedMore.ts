@@ -70,6 +70,8 @@ export function writePlannedMore(write: Writer): void {
     'nav-lights',
     'Navigation lights and radio',
     {
+      addsHeightM: 0.35,
+      addsKg: 4,
       ...placed,
       zoneId: 'zone-mast-and-rigging',
       systemId: 'system-electronics',

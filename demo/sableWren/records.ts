@@ -59,61 +59,6 @@ export function earnInches(write: Writer): void {
   }
 }
 
-const found: readonly (readonly [string, string, number, string, string])[] = [
-  [
-    'Galley drain valve turns, water does not stop',
-    'zone-galley',
-    4,
-    '2026-11-14 13:00',
-    'jobMade',
-  ],
-  [
-    'Beam under the foredeck is soft by the bulkhead',
-    'zone-forecabin',
-    3,
-    '2027-03-06 15:20',
-    'jobMade',
-  ],
-  ['Chain locker drain weeps', 'zone-bow-and-anchor-gear', 3, '2027-03-21 12:00', 'jobMade'],
-  ['Hairline in the skeg fairing, 120 mm', 'zone-rudder-and-skeg', 2, '2027-04-10 11:00', 'new'],
-  ['Windlass switch crumbles', 'zone-bow-and-anchor-gear', 2, '2027-04-10 15:00', 'new'],
-  ['Cockpit drain slow on the port side', 'zone-cockpit', 2, '2027-03-27 16:00', 'new'],
-  [
-    'Rust streak under chainplate, starboard',
-    'zone-side-deck-starboard',
-    3,
-    '2027-03-28 11:00',
-    'new',
-  ],
-  ['Bilge float sticks when heeled', 'zone-bilge', 3, '2027-03-20 14:00', 'new'],
-  ['Chart table lid hinge torn', 'zone-chart-table', 1, '2027-03-20 15:00', 'new'],
-  ['Galley locker smells of damp', 'zone-galley', 2, '2027-04-03 12:30', 'new'],
-  ['Topsides scratch at the dinghy’s height', 'zone-topsides', 1, '2027-04-04 15:00', 'new'],
-  ['Stanchion 4 base moves', 'zone-side-deck-starboard', 3, '2027-04-11 10:30', 'new'],
-  ['Old fuel smell at the port tank end', 'zone-engine-space', 3, '2027-04-16 17:30', 'new'],
-  ['Coachroof window weeps in heavy rain', 'zone-saloon', 2, '2026-08-12 18:00', 'watch'],
-  ['Gelcoat crazed round the winch', 'zone-cockpit', 1, '2026-07-04 12:00', 'accepted'],
-]
-
-/** Things found on the way. */
-export function writeFindings(write: Writer): void {
-  found.forEach(([title, zoneId, severity, when, state], index) =>
-    write.add('finding', `found-${index + 1}`, {
-      title,
-      zoneId,
-      severity,
-      when: state === 'new' ? 'unplaced' : 'gate',
-      state: state as 'new',
-      reason: state === 'watch' ? 'Dry below so far' : state === 'accepted' ? 'Looks only' : '',
-      lookAgainOn: state === 'watch' || state === 'accepted' ? write.date('2027-09-01') : null,
-      foundAt: write.at(when),
-      foundBy: 'oona',
-      duringJobId:
-        index === 0 ? 'galley-hose' : index === 1 ? 'foredeck' : index === 2 ? 'beam' : null,
-    }),
-  )
-}
-
 const parts: readonly (readonly [string, string, string, string, number, string | null])[] = [
   ['Transducer, 12° fairing', 'transducer', 'wanted', 'Fenn Chandlery', 26_800, null],
   ['Sea valve 1 1/2"', 'galley-valve', 'ordered', 'Fenn Chandlery', 9_400, '2027-04-28'],

@@ -83,6 +83,7 @@ export function writeSeasonThree(write: Writer): void {
     'solar',
     'Solar on the arch',
     {
+      addsKg: 62,
       zoneId: 'zone-cockpit',
       systemId: 'system-electrical',
       gateId: 'sail-away',

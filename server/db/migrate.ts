@@ -9,6 +9,7 @@ import { statements as alongTheBoat } from './migrations/alongTheBoat'
 import { statements as recipesAndBags } from './migrations/recipesAndBags'
 import { statements as solidStore } from './migrations/solidStore'
 import { statements as truthfulPlan } from './migrations/truthfulPlan'
+import { statements as walkTheBoat } from './migrations/walkTheBoat'
 
 const migrations = [
   { name: '0001-first', statements },
@@ -17,6 +18,7 @@ const migrations = [
   { name: '0004-solid-store', statements: solidStore },
   { name: '0005-along-the-boat', statements: alongTheBoat },
   { name: '0006-acceptable-plan', statements: acceptablePlan },
+  { name: '0007-walk-the-boat', statements: walkTheBoat },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

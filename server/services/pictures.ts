@@ -1,5 +1,7 @@
 import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
+import readExif from 'exif-reader'
+import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
 import type { Metadata } from 'sharp'
 import { problem } from '#shared/problems'
@@ -20,23 +22,39 @@ const mimeOf: Readonly<Record<string, string>> = {
 }
 
 const notPicture = (why: string): Trouble => new Trouble(422, problem('notPicture', why))
+const heic =
+  'This is a HEIC picture, which only some programs can read. Set the camera to JPEG ("most compatible"), or save it as JPEG. What you wrote is kept.'
+/** Why something is no picture, by its bytes. */
+async function whatItIs(bytes: Uint8Array): Promise<string> {
+  const mime = (await fileTypeFromBuffer(bytes))?.mime ?? ''
+  if (mime === 'image/heic' || mime === 'image/heif') return heic
+  if (mime === 'application/pdf')
+    return 'This is a PDF, whatever it is called. Keep it with the documents of the job.'
+  return 'This is not a picture that can be read. Use a JPEG, PNG or WebP.'
+}
 const broken = 'This picture is cut off or broken. Take it again or send it once more.'
+
+/** Longest side of a kept picture, points: enough to read a gauge, a tenth of what a camera sends. */
+const longestSide = 2560
 
 export interface KeptPicture {
   readonly hash: string
   readonly mime: string
   readonly widthPx: number
   readonly heightPx: number
+  /** When its camera says it was taken, on the camera's clock: '2027-04-16T10:22:00'. Null: it does not say. */
+  readonly takenLocal: string | null
 }
 
 /** What a picture says of itself, without unpacking it. Throws Trouble 413 and 422. */
-async function lookAt(bytes: Uint8Array): Promise<Omit<KeptPicture, 'hash'>> {
+async function lookAt(bytes: Uint8Array): Promise<Pick<KeptPicture, 'mime' | 'takenLocal'>> {
   let meta: Metadata
   try {
     meta = await sharp(bytes, { limitInputPixels: false }).metadata()
   } catch {
-    throw notPicture('This is not a picture that can be read. Use a JPEG, PNG or WebP.')
+    throw notPicture(await whatItIs(bytes))
   }
+  if (meta.format === 'heif' && meta.compression === 'hevc') throw notPicture(heic)
   const mime = mimeOf[meta.format ?? '']
   const { width = 0, height = 0 } = meta.autoOrient ?? meta
   if (!mime || width === 0 || height === 0)
@@ -48,7 +66,7 @@ async function lookAt(bytes: Uint8Array): Promise<Omit<KeptPicture, 'hash'>> {
       413,
       problem('tooLarge', 'This picture has over 60 million points. Make it smaller.'),
     )
-  return { mime, widthPx: width, heightPx: height }
+  return { mime, takenLocal: takenBy(meta.exif) }
 }
 
 const shrink = (picture: Uint8Array | string): Promise<Buffer> =>
@@ -58,19 +76,51 @@ const shrink = (picture: Uint8Array | string): Promise<Buffer> =>
     .webp()
     .toBuffer()
 
-/** Keeps a picture under the hash of its bytes, with a small one beside it. Throws Trouble 413 and 422. */
-export async function keepPicture(bytes: Buffer): Promise<KeptPicture> {
-  const seen = await lookAt(bytes)
-  let small: Buffer
+/** What the camera wrote about the time; a broken note is no reason to refuse a picture. */
+function takenBy(exif: Buffer | undefined): string | null {
+  if (!exif) return null
   try {
-    small = await shrink(bytes)
+    const { Photo, Image } = readExif(exif)
+    const at = Photo?.DateTimeOriginal ?? Image?.DateTime
+    return at instanceof Date && !Number.isNaN(at.getTime()) ? at.toISOString().slice(0, 19) : null
+  } catch {
+    return null
+  }
+}
+
+/** Formats that are kept as they are; the others become JPEG. */
+const keptFormats: Readonly<Record<string, 'png' | 'webp'>> = {
+  'image/png': 'png',
+  'image/webp': 'webp',
+}
+
+/**
+ * A picture as it is kept: upright, no larger than is of use, and without what its camera noted about place and
+ * owner.
+ */
+async function plain(bytes: Buffer, mime: string) {
+  const format = keptFormats[mime] ?? 'jpeg'
+  try {
+    const { data, info } = await sharp(bytes)
+      .autoOrient()
+      .resize({ width: longestSide, height: longestSide, fit: 'inside', withoutEnlargement: true })
+      .toFormat(format, format === 'png' ? {} : { quality: 84 })
+      .toBuffer({ resolveWithObject: true })
+    return { bytes: data, mime: `image/${format}`, widthPx: info.width, heightPx: info.height }
   } catch {
     throw notPicture(broken)
   }
+}
+
+/** Keeps a picture under the hash of its bytes, with a small one beside it. Throws Trouble 413 and 422. */
+export async function keepPicture(given: Buffer): Promise<KeptPicture> {
+  const { mime, takenLocal } = await lookAt(given)
+  const { bytes, ...kept } = await plain(given, mime)
+  const small = await shrink(bytes)
   const hash = await keepFile('pictures', bytes)
   const file = keptFile('pictures', hash)
   if (file && !existsSync(`${file}.small`)) await writeKept(`${file}.small`, small)
-  return { hash, ...seen }
+  return { hash, ...kept, takenLocal }
 }
 
 /**

@@ -111,6 +111,68 @@ const figures = Joi.object({
   jobTitles: byRow(Joi.string().max(300).allow('')).required(),
 }).unknown(true)
 
+const pair = (low: number, high: number) =>
+  Joi.array()
+    .ordered(Joi.number().min(low).max(high).required(), Joi.number().min(low).max(high).required())
+    .length(2)
+
+const zoneShape = Joi.object({
+  view: Joi.string().valid('side', 'plan').required(),
+  corners: Joi.array().items(pair(-2, 3)).min(3).max(40).required().messages({
+    'array.min': 'A place has at least three corners.',
+    'array.max': 'A place has at most forty corners.',
+  }),
+}).allow(null)
+
+/** Metres. Whether a panel has a size is seen by its rule. */
+const outline = Joi.array().items(pair(-50, 50)).min(3).max(60).messages({
+  'array.min': 'A panel has at least three corners.',
+  'array.max': 'A panel has at most sixty corners.',
+})
+const fittings = Joi.array()
+  .items(
+    Joi.object({
+      title: Joi.string().trim().min(1).max(120).required(),
+      at: pair(-50, 50).required(),
+    }),
+  )
+  .max(200)
+
+const cells = Joi.object()
+  .pattern(
+    /^\d{1,3}:\d{1,3}$/,
+    Joi.object({
+      meter: Joi.number().min(-1000).max(10_000),
+      tap: Joi.string().valid('dull', 'sharp'),
+      probeMm: Joi.number().min(0).max(500),
+      sample: Joi.string().valid('wet', 'powder', 'parted', 'sound'),
+    }),
+  )
+  .max(20_000)
+
+const bays = Joi.array()
+  .items(
+    Joi.object({
+      title: Joi.string().trim().min(1).max(120).required(),
+      from: Joi.number().integer().min(1).max(400).required(),
+      to: Joi.number().integer().min(Joi.ref('from')).max(400).required(),
+      hours: Joi.number().min(0).max(1000).required(),
+      open: Joi.boolean().required(),
+    }),
+  )
+  .max(100)
+
+const pictureMarks = Joi.array()
+  .items(
+    Joi.object({
+      kind: Joi.string().valid('arrow', 'ring').required(),
+      from: pair(0, 1).required(),
+      to: pair(0, 1).required(),
+      text: Joi.string().max(200).allow('').required(),
+    }),
+  )
+  .max(50)
+
 const months = (least: number, most: number) =>
   Joi.array().items(Joi.number().min(least).max(most)).length(12)
 
@@ -118,6 +180,11 @@ const months = (least: number, most: number) =>
 export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
   refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
   place: { liftWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7) },
+  zone: { shape: zoneShape },
+  panel: { outline, fittings },
+  coreMap: { cells },
+  countSheet: { bays },
+  picture: { marks: pictureMarks },
   recipe: { body: recipeSchema },
   job: { recipeInputs },
   step: { recipeMade: asMade },

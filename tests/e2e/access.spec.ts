@@ -25,12 +25,32 @@ async function clean(page: Page, what: string, colours = false): Promise<void> {
 }
 
 /** Views on which nearly every pair of colours stands. */
-const coloured = ['today', 'jobs?job=foredeck', 'sequence', 'week', 'settings', 'triage']
+const coloured = [
+  'today',
+  'jobs?job=foredeck',
+  'sequence',
+  'week',
+  'settings',
+  'triage',
+  'walk',
+  'walk/core/panel-port',
+]
 const views = [
   'today',
   'jobs',
   'jobs?job=foredeck',
-  'jobs?show=found',
+  'walk',
+  'walk?place=zone-side-deck-starboard',
+  'walk?finding=found-12',
+  'walk?about=zone-bilge',
+  'walk/round',
+  'walk/core/panel-port',
+  'walk/core/new',
+  'walk/members',
+  'walk/members/sheet-sole',
+  'walk/leaks',
+  'walk/limits',
+  'walk/summary',
   'sequence',
   'log',
   'log/sheet-side-deck',

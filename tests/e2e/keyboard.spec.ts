@@ -65,7 +65,7 @@ test('from five questions to inches moved, keys only', async ({ page }) => {
 
   // The views by their digits, then a timer, a clock started by its key, and the step ticked off.
   await press(page, panel.getByRole('button', { name: 'Close the job' }))
-  await page.keyboard.press('3')
+  await page.keyboard.press('4')
   await expect(
     page.getByRole('heading', { name: 'Launch, 21 May: no work stands before it' }),
   ).toBeVisible()

@@ -20,12 +20,12 @@ test('triage of ten, keys only', async ({ page }) => {
   const launch = page.getByRole('button', { name: /^a Before Launch/ })
   await expect(launch).toContainText(/No gate moves\.|later|earlier/)
 
-  // The first was seen in the bilge, so it begins as Live: made Float, one worse, before the launch.
-  await expect(page.getByRole('radio', { name: 'Live' })).toBeChecked()
-  for (let press = 0; press < 3; press++) await page.keyboard.press('ArrowLeft')
+  // The first was seen on deck, so it begins as Go: made Float, one worse, before the launch.
+  await expect(page.getByRole('radio', { name: 'Go' })).toBeChecked()
+  for (let press = 0; press < 2; press++) await page.keyboard.press('ArrowLeft')
   await expect(page.getByRole('radio', { name: 'Float' })).toBeChecked()
   await page.keyboard.press('ArrowUp')
-  await expect(page.getByRole('radio', { name: 'Severe' })).toBeChecked()
+  await expect(page.getByRole('radio', { name: 'Danger' })).toBeChecked()
   const first = await page.getByRole('main').getByRole('heading', { level: 2 }).first().innerText()
   await page.keyboard.press('a')
   await expect(heading).toHaveText(`${before - 1} to place`)

@@ -195,8 +195,10 @@ describe('the refit file', () => {
     )
     const kept = await post(`/api/refits/${refitId}/pictures`, png)
     expect(kept.body).toMatchObject({ mime: 'image/png', widthPx: 1, heightPx: 1 })
+    const { takenLocal, ...picture } = kept.body
+    expect(takenLocal).toBeNull()
     await change(
-      create('picture', { ...kept.body, jobId: 'lids', takenAt: 1, caption: 'one <b>point</b>' }),
+      create('picture', { ...picture, jobId: 'lids', takenAt: 1, caption: 'one <b>point</b>' }),
     )
     const manual = await post(`/api/refits/${refitId}/documents`, '%PDF-1.4 <script>1</script>')
     expect(manual.body).toMatchObject({ mime: 'application/pdf' })

@@ -12,7 +12,7 @@ const props = defineProps<{ bag: Bag }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useRefitStore()
 const toasts = useToastStore()
-const time = useTimeStore()
+const pictureStore = usePictureStore()
 const { options: stepOptions, nameOf } = useStepNames()
 provideRow({ entity: 'bag', row: computed(() => props.bag), edit: (patch) => edit(patch) })
 const wire = ref('')
@@ -43,14 +43,7 @@ async function picked(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
   try {
-    const stored = await storePicture(store.refitId, file)
-    const patch = {
-      ...stored,
-      bagId: props.bag.id,
-      moment: 'before',
-      takenAt: Math.round(time.now),
-    }
-    await store.submit('A picture', [{ op: 'create', entity: 'picture', id: newId(), patch }])
+    await pictureStore.add(file, { bagId: props.bag.id, moment: 'before' })
   } catch (error) {
     toasts.complain(error)
   }

@@ -43,13 +43,12 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
     </div>
     <div
       v-if="clocks.length > 0"
-      class="relative flex gap-2 overflow-x-auto"
+      class="relative flex gap-x-5 overflow-x-auto max-sm:gap-x-2"
       :class="{ 'lg:hidden': !props.strip }"
     >
       <ClockCard
         v-for="one in clocks"
         :key="one.clock.id"
-        class="max-w-60 min-w-44"
         :shown="one"
         brief
         @open="opened = one.clock.id"

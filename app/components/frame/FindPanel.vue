@@ -52,7 +52,8 @@ const all = computed<Hit[]>(() => [
     id: one.id,
     name: one.title,
     kind: 'Found',
-    go: at('jobs?show=found'),
+    about: zoneName(one.zoneId),
+    go: at(`walk?finding=${one.id}`),
   })),
   ...store.rows.asBuiltSheet.map((one) => ({
     id: one.id,

@@ -6,11 +6,11 @@ const frame = useFrameStore()
 
 <template>
   <nav
-    class="no-print fixed inset-x-0 bottom-0 z-30 grid grid-cols-5 border-t-2 border-ink bg-sheet sm:hidden"
+    class="no-print fixed inset-x-0 bottom-0 z-30 grid grid-cols-6 border-t-2 border-ink bg-sheet sm:hidden"
     aria-label="Views"
   >
     <NuxtLink
-      v-for="view in views.filter((one) => one.path === 'today' || one.path === 'jobs')"
+      v-for="view in views.filter((one) => ['today', 'walk', 'jobs'].includes(one.path))"
       :key="view.path"
       :to="view.to"
       class="cond flex h-14 items-center justify-center text-lg"

@@ -93,6 +93,7 @@ async function writeSheet() {
         >.
       </template>
     </p>
+    <JobFindings :job="job" />
     <JobRecipe class="mt-2" :job="job" />
     <div class="mt-3 grid grid-cols-2 gap-3 xl:grid-cols-4">
       <RowField field="zoneId" none="Not said" />
@@ -154,6 +155,10 @@ async function writeSheet() {
       </details>
     </div>
     <RowField field="detail" class="mt-6" label="Notes" />
+    <div class="mt-3 grid grid-cols-2 gap-3">
+      <RowField field="addsKg" />
+      <RowField field="addsHeightM" />
+    </div>
     <div class="mt-4 flex flex-wrap gap-2">
       <NuxtLink v-if="sheet" class="btn" :to="`/r/${store.refitId}/log/${sheet.id}`"
         >As-built sheet</NuxtLink

@@ -44,11 +44,19 @@ function setShare(index: number, percent: number | null) {
       <RowField field="boatName" />
       <RowField field="name" />
       <RowField field="boatType" />
+      <RowField field="keel" />
+      <RowField field="pilothouse" class="self-end" />
+      <RowField field="hullMaterial" none="Not said" />
+      <RowField field="builtYear" />
       <RowField field="loaM" />
       <RowField field="lwlM" label="Waterline" />
       <RowField field="beamM" />
       <RowField field="draughtM" />
       <RowField field="weightT" label="Weight" />
+      <RowField field="airDraughtM" />
+      <RowField field="worthNowMinor" />
+      <RowField field="litresToSole" />
+      <RowField field="pumpLMin" />
       <RowField field="units" />
       <UiText
         :model-value="store.refit.currency"

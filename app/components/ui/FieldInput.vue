@@ -45,6 +45,8 @@ const spec = computed(() => fieldOf(props.entity, props.field))
 const shownLabel = computed(() => props.label ?? fieldLabel(props.entity, props.field))
 const longText = 1000
 
+/** Units that are typed and shown in those of the refit. */
+const byQuantity: ReadonlySet<string> = new Set(['°C', 'g', 't', 'mm', 'L'])
 const byUnit = computed(() => {
   const { unit, min, max, nullable: mayBeEmpty, kind } = spec.value
   const units = store.refit?.units ?? 'metric'
@@ -53,8 +55,7 @@ const byUnit = computed(() => {
   if (unit === 'm') return { is: UiLength, with: { units, mayBeEmpty } }
   if (unit === 'h') return { is: UiHours, with: { most: max, mayBeEmpty } }
   if (unit === 'hRound') return { is: UiHours, with: { most: max, day: 24, mayBeEmpty } }
-  if (unit === '°C' || unit === 'g' || unit === 't')
-    return { is: UiQuantity, with: { unit, min, max, mayBeEmpty } }
+  if (unit && byQuantity.has(unit)) return { is: UiQuantity, with: { unit, min, max, mayBeEmpty } }
   return { is: UiNumber, with: { min, max, whole: kind === 'integer', mayBeEmpty } }
 })
 const chosen = computed(() => {

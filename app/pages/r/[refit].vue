@@ -9,8 +9,8 @@ const route = useRoute()
 const store = useRefitStore()
 const { lastRefitId, light } = useDevice()
 usePlannerStore()
-/** The waterline chart wants the whole width: its clocks lie in a strip. */
-const wide = computed(() => route.path.endsWith('/sequence'))
+/** Drawings want the whole width: their clocks lie in a strip. */
+const wide = computed(() => /\/(sequence|walk)\b/.test(route.path))
 const { undo, asks, answer } = useUndo()
 useKeys(undo)
 useAlarms()

@@ -1,12 +1,29 @@
 /** Every kind of row a refit is made of, one file a subject. */
 import { refit, season, haulOut, gate } from './undertaking'
-import { system, zone } from './boat'
+import { system, wayIn, zone } from './boat'
 import { place, yardTariff } from './places'
 import { person, weekSlot, personDay } from './people'
-import { finding, job, step, link } from './work'
+import { job, step, link } from './work'
 import { product, bringLine, part, tradeBooking } from './goods'
 import { recipe } from './recipes'
 import { bag, bagWire } from './bags'
+import {
+  cause,
+  coreMap,
+  countSheet,
+  dryingReading,
+  evidence,
+  finding,
+  hoseTest,
+  limit,
+  look,
+  member,
+  outlook,
+  panel,
+  support,
+  walk,
+  waterIn,
+} from './walk'
 import { document, webLink, picture } from './papers'
 import { clock, clockReading } from './clocks'
 import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
@@ -18,6 +35,7 @@ import type { RowOf } from '../field'
 export const kinds = {
   refit,
   system,
+  wayIn,
   zone,
   place,
   yardTariff,
@@ -27,7 +45,21 @@ export const kinds = {
   season,
   haulOut,
   gate,
+  cause,
   finding,
+  evidence,
+  panel,
+  coreMap,
+  dryingReading,
+  countSheet,
+  member,
+  support,
+  limit,
+  outlook,
+  hoseTest,
+  waterIn,
+  walk,
+  look,
   job,
   product,
   step,
@@ -72,6 +104,12 @@ export type HaulOut = Row<'haulOut'>
 export type Gate = Row<'gate'>
 export type Zone = Row<'zone'>
 export type Finding = Row<'finding'>
+export type WayIn = Row<'wayIn'>
+export type Panel = Row<'panel'>
+export type CoreMap = Row<'coreMap'>
+export type CountSheet = Row<'countSheet'>
+export type Member = Row<'member'>
+export type Support = Row<'support'>
 export type Clock = Row<'clock'>
 export type HoursEntry = Row<'hoursEntry'>
 export type DayPlan = Row<'dayPlan'>

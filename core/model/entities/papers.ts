@@ -1,5 +1,5 @@
 /** Files and addresses kept beside the work. */
-import { choice, fileHash, instant, integer, maybe, note, ref, text } from '../field'
+import { choice, fileHash, instant, integer, maybe, note, record, ref, text } from '../field'
 import { kind } from '../kind'
 
 /** A file kept beside a job or a product: never opened or run by the program. */
@@ -21,6 +21,14 @@ export const webLink = kind('link', {
   productId: maybe(ref('Product', 'product', { onDelete: 'goes' })),
 })
 
+/** An arrow or a ring drawn on a picture; shares of its width and height from the upper left. */
+export interface PictureMark {
+  readonly kind: 'arrow' | 'ring'
+  readonly from: readonly [number, number]
+  readonly to: readonly [number, number]
+  readonly text: string
+}
+
 export const picture = kind('picture', {
   hash: fileHash('Picture', 'pictures'),
   mime: text('Type', 40),
@@ -32,5 +40,9 @@ export const picture = kind('picture', {
   jobId: maybe(ref('Job', 'job')),
   sheetId: maybe(ref('Sheet', 'asBuiltSheet')),
   bagId: maybe(ref('Bag', 'bag')),
+  /** Pictures of one spot are laid beside each other: before, open, after. */
+  spot: note('Same spot as', 120),
+  /** Notes on it, kept apart from the picture. */
+  marks: record<readonly PictureMark[]>('Marks', []),
   takenAt: instant('Taken at'),
 })

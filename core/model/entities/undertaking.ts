@@ -28,12 +28,25 @@ export const refit = kind(
     beamM: maybe(real('Beam', { min: 0.5, max: 20, unit: 'm' })),
     draughtM: maybe(real('Draught', { min: 0.1, max: 10, unit: 'm' })),
     weightT: maybe(real('Weight in tonnes', { min: 0.1, max: 500, unit: 't' })),
+    /** Highest point over the waterline, masts as they stand. */
+    airDraughtM: maybe(real('Height over the water', { min: 0.2, max: 80, unit: 'm' })),
     boatType: choice(
       'Kind of boat',
-      ['sail', 'ketch', 'motor', 'catamaran'],
+      ['sail', 'cutter', 'ketch', 'motor', 'catamaran'],
       'sail',
       said.boatType,
     ),
+    keel: choice('Keel', words.keels, 'fin', said.keel),
+    pilothouse: flag('She has a pilothouse', false),
+    /** Null: not said; nothing is guessed from it. */
+    hullMaterial: maybe(choice('Hull', words.hullMaterials, undefined, said.hullMaterial)),
+    builtYear: maybe(integer('Built in', { min: 1800, max: 2200 })),
+    /** What she would bring as she lies. */
+    worthNowMinor: maybe(integer('Worth as she lies', { min: 0, max: 1e12, unit: 'minor' })),
+    /** Litres in the bilge at which water reaches the sole. */
+    litresToSole: maybe(real('Litres to the sole', { min: 1, max: 100_000, unit: 'L' })),
+    /** What the bilge pumps really lift, litres a minute. */
+    pumpLMin: maybe(real('Pumps lift, L a minute', { min: 0, max: 10_000 })),
     /** Degrees, north and east positive; null: not said, and no weather is reckoned from it. */
     latitudeDeg: maybe(real('Latitude', { min: -90, max: 90, unit: '°' })),
     longitudeDeg: maybe(real('Longitude', { min: -180, max: 180, unit: '°' })),

@@ -1,4 +1,4 @@
-/** What is wrong, the jobs that mend it, and their steps. */
+/** The jobs and their steps. */
 import {
   byServer,
   choice,
@@ -20,25 +20,6 @@ import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'
 import type { RecipeInputs } from '../../recipes/recipe'
-
-export const finding = kind('finding', {
-  title: text('What was found', 500),
-  zoneId: maybe(ref('Where', 'zone')),
-  severity: integer('How bad', { min: 1, max: 4 }, 2),
-  when: choice('When', ['now', 'gate', 'later', 'unplaced'], 'unplaced'),
-  state: states(words.findingStates, 'new', {
-    new: ['watch', 'accepted', 'jobMade', 'gone'],
-    watch: ['new', 'accepted', 'jobMade', 'gone'],
-    accepted: ['new', 'watch', 'jobMade', 'gone'],
-    jobMade: ['new', 'gone'],
-    gone: ['new'],
-  }),
-  reason: note('Reason', 1000),
-  lookAgainOn: maybe(date('Look again on')),
-  duringJobId: maybe(ref('Found during', 'job')),
-  foundAt: instant('Found at'),
-  foundBy: maybe(ref('Found by', 'person')),
-})
 
 export const job = kind(
   'job',
@@ -67,6 +48,9 @@ export const job = kind(
     doByReason: note('Why they do it', 1000),
     /** A trade's price for the whole job, minor units; null: nobody was asked. */
     tradePriceMinor: fresh(maybe(integer("A trade's price", { min: 0, max: 1e11, unit: 'minor' }))),
+    /** What she weighs more, and how much higher she is, once it is done; negative: less. */
+    addsKg: fresh(maybe(real('Adds weight in kg', { min: -50_000, max: 50_000 }))),
+    addsHeightM: fresh(maybe(real('Adds height', { min: -50, max: 50, unit: 'm' }))),
     /** Rank pinned by hand; null: computed. */
     pinnedRank: fresh(maybe(integer('Pinned rank', { min: 1, max: 10_000 }))),
     order: text('Order', 80),

@@ -3,13 +3,14 @@ import type { EntityName, Row } from '../entities'
 import type { Rule, RuleContext, RuleProblem, Rules } from './rule'
 import { sameName, thingRules } from './things'
 import { undertakingRules } from './undertaking'
+import { walkRules } from './walk'
 import { workRules } from './work'
 
 export { ruleContext } from './rule'
 export type { RuleContext, RuleProblem } from './rule'
 export { checkSize } from './size'
 
-const rules: Rules = { ...undertakingRules, ...workRules, ...thingRules }
+const rules: Rules = { ...undertakingRules, ...workRules, ...walkRules, ...thingRules }
 
 /** Everything wrong with a row among the rows it lives with. */
 export function checkRow<Name extends EntityName>(

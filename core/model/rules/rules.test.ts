@@ -96,3 +96,106 @@ it('looks again at gates when a lift-out moves, and not when its name changes', 
   expect(kindsDependingOn('haulOut', ['name'])).toEqual([])
   expect(kindsDependingOn('gate', ['liftOutAimed'])).toEqual([])
 })
+
+describe('what was measured', () => {
+  it.each<[string, EntityName, object, string[]]>([
+    [
+      'a reading on its scale',
+      'evidence',
+      { kind: 'moisture', value: 35, scaleLow: 0, scaleHigh: 35 },
+      [],
+    ],
+    [
+      'a reading over it',
+      'evidence',
+      { kind: 'moisture', value: 62, scaleLow: 0, scaleHigh: 35 },
+      ['value'],
+    ],
+    [
+      'a scale that ends where it begins',
+      'evidence',
+      { kind: 'moisture', scaleLow: 5, scaleHigh: 5 },
+      ['scaleHigh'],
+    ],
+    ['a map over the scale', 'coreMap', { cells: { '0:0': { meter: 36 } } }, ['cells']],
+    ['a map on it', 'coreMap', { cells: { '0:0': { meter: 35 } } }, []],
+    ['a stretch that ends before it begins', 'member', { from: 0.6, to: 0.5 }, ['to']],
+    ['a stretch of no length', 'member', { from: 0.5, to: 0.5 }, []],
+  ])('%s', (_, entity, more, fields) => {
+    const rows = emptyRefit()
+    const needed = {
+      findingId: 'f',
+      at: 1,
+      panelId: 'p',
+      takenOn: '2027-04-17',
+      sheetId: 's',
+      station: 1,
+    }
+    add(rows, entity, 'x', { ...needed, ...more } as never)
+    expect(wrongIn(rows, entity, 'x')).toEqual(fields)
+  })
+  const square = [
+    [0, 0],
+    [1, 0],
+    [1, 1],
+    [0, 1],
+  ]
+  it.each<[string, object, string[]]>([
+    ['a size', {}, []],
+    [
+      'none',
+      {
+        outline: [
+          [0, 0],
+          [1, 0],
+          [2, 0],
+        ],
+      },
+      ['outline'],
+    ],
+    [
+      'an outline that crosses itself',
+      {
+        outline: [
+          [0, 0],
+          [2, 2],
+          [2, 0],
+          [0, 1],
+        ],
+      },
+      ['outline'],
+    ],
+    ['damp over wet', { dampFrom: 18 }, ['dampFrom']],
+    ['a wet reference', { dryReading: 14 }, ['dryReading']],
+  ])('a panel with %s', (_, more, fields) => {
+    const rows = emptyRefit()
+    add(rows, 'panel', 'p', { title: 'P', outline: square, order: 'a', ...more } as never)
+    expect(wrongIn(rows, 'panel', 'p')).toEqual(fields)
+  })
+  it('a place dragged to nothing', () => {
+    const rows = emptyRefit()
+    const shape = (corners: number[][]) => ({ view: 'plan', corners })
+    add(rows, 'zone', 'ok', { name: 'A', order: 'a', shape: shape(square) } as never)
+    add(rows, 'zone', 'no', {
+      name: 'B',
+      order: 'b',
+      shape: shape([
+        [0, 0],
+        [0.01, 0],
+        [0.01, 0.01],
+      ]),
+    } as never)
+    expect([wrongIn(rows, 'zone', 'ok'), wrongIn(rows, 'zone', 'no')]).toEqual([[], ['shape']])
+  })
+  it('ways in that lead through themselves', () => {
+    const rows = emptyRefit()
+    for (const [id, throughId] of [
+      ['a', 'b'],
+      ['b', 'c'],
+      ['c', 'b'],
+      ['d', null],
+    ] as const)
+      add(rows, 'wayIn', id, { title: id, throughId, order: id })
+    expect(rows.wayIn.map((one) => wrongIn(rows, 'wayIn', one.id).length)).toEqual([0, 1, 1, 0])
+  })
+})

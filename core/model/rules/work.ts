@@ -102,11 +102,4 @@ export const workRules: Rules = {
       'It ended before it started.',
     ),
   ],
-  finding: (row) =>
-    mendWhen(
-      (row.state === 'watch' || row.state === 'accepted') &&
-        (row.reason.trim() === '' || row.lookAgainOn === null),
-      'reason',
-      'To watch or accept it, say why and when to look again.',
-    ),
 }

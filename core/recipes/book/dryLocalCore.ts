@@ -43,7 +43,7 @@ export const dryLocalCore: Recipe = {
       'Deepest layer that stays cool, from the data sheet of the resin.',
       { drawing: 'void' },
     ),
-    dryingDays(10, 5, 20),
+    dryingDays(10, 5, 400),
   ],
   choices: [
     {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
+import type { Zone } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
 import { purposes } from '#core/model/words'
 import { purposeName } from '#core/plan/priority'
@@ -22,13 +23,6 @@ const jobId = computed({
   set: (id: string | null) => void router.push({ query: { ...route.query, job: id ?? undefined } }),
 })
 const job = computed(() => store.rows.job.find((one) => one.id === jobId.value) ?? null)
-const showFound = computed({
-  get: () => route.query.show === 'found',
-  set: (show: boolean) =>
-    void router.push({
-      query: { ...route.query, show: show ? 'found' : undefined, job: undefined },
-    }),
-})
 const { groups, shown } = useJobLists(
   grouping,
   (one) => zoneId.value === null || one.zoneId === zoneId.value,
@@ -45,7 +39,6 @@ async function closeJob() {
 const bulkBar = ref<{ focus: () => void } | null>(null)
 const bulk = useBulk(() => shown.value)
 const askRemove = ref(false)
-const waiting = computed(() => store.rows.finding.some((one) => one.state !== 'jobMade'))
 const toPlace = computed(() => triageQueue(store.rows, store.derived.today).length)
 const found = computed(() => store.derived.found)
 const zones = computed(() => inOrder(store.rows.zone))
@@ -59,6 +52,19 @@ const counts = computed(() => {
   }
   return map
 })
+const standing = computed(
+  () =>
+    new Map(
+      [...counts.value].map(([id, { open, severe }]) => [
+        id,
+        [{ is: 'count', many: open, severe }] as const,
+      ]),
+    ),
+)
+const sayOpen = ({ id }: Zone): string => {
+  const { open = 0, severe = false } = counts.value.get(id) ?? {}
+  return `${open} open${severe ? ', some a danger' : ''}`
+}
 const byPurpose = computed(() =>
   purposes.map((purpose) => ({
     purpose,
@@ -91,7 +97,14 @@ async function add() {
     <div v-if="!job" class="max-lg:hidden">
       <h1>All work, {{ store.rows.job.length }} jobs</h1>
       <p class="text-ink2">Press a place to see only what is there.</p>
-      <BoatMap :zones="zones" :counts="counts" :chosen="zoneId" @choose="zoneId = $event" />
+      <BoatMap
+        :zones="zones"
+        :items="standing"
+        :say="sayOpen"
+        nameless
+        :chosen="zoneId"
+        @choose="zoneId = $event"
+      />
       <ul>
         <li
           v-for="{ purpose, count: many } in byPurpose"
@@ -122,15 +135,6 @@ async function add() {
             :to="`/r/${store.refitId}/triage`"
             >{{ toPlace }} to place</NuxtLink
           >
-          <button
-            v-if="waiting || showFound"
-            class="btn btn-small"
-            :class="{ 'btn-on': showFound }"
-            :aria-pressed="showFound"
-            @click="showFound = !showFound"
-          >
-            Found
-          </button>
           <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/recipes`">Recipes</NuxtLink>
           <NuxtLink class="btn btn-small max-sm:hidden" :to="`/r/${store.refitId}/import`"
             >Bring in a list</NuxtLink
@@ -144,7 +148,7 @@ async function add() {
         Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ shown.length }} jobs.
         <button class="underline" @click="zoneId = null">Show all</button>
       </p>
-      <form v-if="!showFound" class="no-print mt-2 flex items-end gap-2" @submit.prevent="add">
+      <form class="no-print mt-2 flex items-end gap-2" @submit.prevent="add">
         <UiText
           v-model="newJob"
           class="grow"
@@ -154,72 +158,66 @@ async function add() {
         />
         <button class="btn" type="submit">Add job</button>
       </form>
-      <FoundList v-if="showFound" class="mt-3" @job="jobId = $event" />
-      <template v-else>
-        <div
-          v-if="store.rows.job.length === 0"
-          class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
-        >
-          <h2>An empty list is where everybody starts</h2>
-          <p class="mt-2">
-            Write the first job above, or paste the list you have: a line a job, from a note, a
-            board or a spreadsheet.
-          </p>
-          <div class="mt-3 flex flex-wrap gap-2">
-            <NuxtLink class="btn btn-main" :to="`/r/${store.refitId}/import`"
-              >Paste a list</NuxtLink
-            >
-            <NuxtLink class="btn" :to="`/r/${store.refitId}/starter`"
-              >Tick from the usual jobs</NuxtLink
-            >
-            <NuxtLink class="btn" :to="`/r/${store.refitId}/recipes`">Open the recipes</NuxtLink>
-          </div>
-        </div>
-        <p
-          v-else-if="planner.busy && planner.ranking.length === 0"
-          class="text-ink2 py-2"
-          role="status"
-        >
-          Ranking…
+      <div
+        v-if="store.rows.job.length === 0"
+        class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
+      >
+        <h2>An empty list is where everybody starts</h2>
+        <p class="mt-2">
+          Write the first job above, or paste the list you have: a line a job, from a note, a board
+          or a spreadsheet.
         </p>
-        <p v-if="grouping === 'found'" class="mt-2 border-l-4 border-redlead pl-3">
-          Found work is {{ formatHours(found.hoursPlanned) }}, {{ Math.round(found.share * 100) }} %
-          of all planned hours. At this pace about
-          {{ formatHours(found.growth.expectedHours) }} more will be found:
-          {{ found.growth.perHour.toFixed(2) }} h for each of the
-          {{ Math.round(found.growth.openHours) }} h open in jobs that were planned. That is ({{
-            Math.round(found.growth.foundHours)
-          }}
-          h found + 10) ÷ ({{ Math.round(found.growth.finishedHours) }} h finished + 40): the 10 and
-          40 stand for the experience of others until yours outweighs it. Open hours of found jobs,
-          jobs set aside<template v-if="store.derived.jobsWithoutSteps > 0"
-            >, and
-            {{ store.derived.jobsWithoutSteps }}
-            {{ store.derived.jobsWithoutSteps === 1 ? 'job' : 'jobs' }} without steps</template
+        <div class="mt-3 flex flex-wrap gap-2">
+          <NuxtLink class="btn btn-main" :to="`/r/${store.refitId}/import`">Paste a list</NuxtLink>
+          <NuxtLink class="btn" :to="`/r/${store.refitId}/starter`"
+            >Tick from the usual jobs</NuxtLink
           >
-          are left out.
-        </p>
-        <BulkBar
-          v-if="bulk.chosen.value.size > 0"
-          ref="bulkBar"
-          :count="bulk.jobs.value.length"
-          @change="bulk.change"
-          @remove="askRemove = true"
-          @merge="bulk.merge"
-          @all="bulk.all"
-          @clear="bulk.clear"
-        />
-        <JobList
-          class="mt-2"
-          :groups="groups"
-          :open-id="jobId"
-          :chosen="bulk.chosen.value"
-          :tree="grouping === 'found'"
-          @open="jobId = $event"
-          @toggle="bulk.toggle"
-          @bulk="bulkBar?.focus()"
-        />
-      </template>
+          <NuxtLink class="btn" :to="`/r/${store.refitId}/recipes`">Open the recipes</NuxtLink>
+        </div>
+      </div>
+      <p
+        v-else-if="planner.busy && planner.ranking.length === 0"
+        class="text-ink2 py-2"
+        role="status"
+      >
+        Ranking…
+      </p>
+      <p v-if="grouping === 'found'" class="mt-2 border-l-4 border-redlead pl-3">
+        Found work is {{ formatHours(found.hoursPlanned) }}, {{ Math.round(found.share * 100) }} %
+        of all planned hours. At this pace about {{ formatHours(found.growth.expectedHours) }} more
+        will be found: {{ found.growth.perHour.toFixed(2) }} h for each of the
+        {{ Math.round(found.growth.openHours) }} h open in jobs that were planned. That is ({{
+          Math.round(found.growth.foundHours)
+        }}
+        h found + 10) ÷ ({{ Math.round(found.growth.finishedHours) }} h finished + 40): the 10 and
+        40 stand for the experience of others until yours outweighs it. Open hours of found jobs,
+        jobs set aside<template v-if="store.derived.jobsWithoutSteps > 0"
+          >, and
+          {{ store.derived.jobsWithoutSteps }}
+          {{ store.derived.jobsWithoutSteps === 1 ? 'job' : 'jobs' }} without steps</template
+        >
+        are left out.
+      </p>
+      <BulkBar
+        v-if="bulk.chosen.value.size > 0"
+        ref="bulkBar"
+        :count="bulk.jobs.value.length"
+        @change="bulk.change"
+        @remove="askRemove = true"
+        @merge="bulk.merge"
+        @all="bulk.all"
+        @clear="bulk.clear"
+      />
+      <JobList
+        class="mt-2"
+        :groups="groups"
+        :open-id="jobId"
+        :chosen="bulk.chosen.value"
+        :tree="grouping === 'found'"
+        @open="jobId = $event"
+        @toggle="bulk.toggle"
+        @bulk="bulkBar?.focus()"
+      />
     </div>
     <UiDialog
       :open="askRemove"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { isLocated } from '#core/bags/bags'
 import { completeness, draftSheet } from '#core/asbuilt/draft'
+import type { Zone } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
 import { sayFullDate } from '#core/time/say'
 
@@ -12,15 +13,40 @@ const sheets = computed(() =>
     .sort((a, b) => ((a.doneOn ?? '') < (b.doneOn ?? '') ? 1 : -1))
     .map((sheet) => ({ sheet, ...completeness(sheet, store.rows) })),
 )
+/** Only what was done at one place. */
+const zoneId = ref<string | null>(null)
+const zoneOf = (jobId: string | null) =>
+  store.rows.job.find((one) => one.id === jobId)?.zoneId ?? null
+const shown = computed(() =>
+  sheets.value.filter((one) => zoneId.value === null || zoneOf(one.sheet.jobId) === zoneId.value),
+)
+const done = computed(() => {
+  const counts = new Map<string, number>()
+  for (const { sheet } of sheets.value) {
+    const id = zoneOf(sheet.jobId)
+    if (id) counts.set(id, (counts.get(id) ?? 0) + 1)
+  }
+  return counts
+})
+const standing = computed(
+  () =>
+    new Map(
+      [...done.value].map(([id, many]) => [id, [{ is: 'count', many, severe: false }] as const]),
+    ),
+)
+const sayDone = ({ id }: Zone): string => {
+  const many = done.value.get(id) ?? 0
+  return `${many} ${many === 1 ? 'sheet' : 'sheets'}`
+}
 const systems = computed(() =>
   inOrder(store.rows.system)
     .map((system) => ({
       system,
-      sheets: sheets.value.filter((one) => one.sheet.systemId === system.id),
+      sheets: shown.value.filter((one) => one.sheet.systemId === system.id),
     }))
     .concat({
       system: { id: '', name: 'No system' } as never,
-      sheets: sheets.value.filter((one) => one.sheet.systemId === null),
+      sheets: shown.value.filter((one) => one.sheet.systemId === null),
     })
     .filter((group) => group.sheets.length > 0),
 )
@@ -49,6 +75,10 @@ async function write(jobId: string) {
   <div class="gap-8 lg:grid lg:grid-cols-[1fr_18rem]">
     <div>
       <h1>{{ sheets.length }} as-built {{ sheets.length === 1 ? 'sheet' : 'sheets' }}</h1>
+      <p v-if="zoneId" class="mt-1">
+        Only {{ store.rows.zone.find((one) => one.id === zoneId)?.name }}, {{ shown.length }}.
+        <button class="underline" @click="zoneId = null">Show all</button>
+      </p>
       <div v-if="sheets.length === 0" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
         <h2>A year on nobody remembers which sealant</h2>
         <p class="mt-2">
@@ -100,6 +130,15 @@ async function write(jobId: string) {
       </section>
     </div>
     <aside aria-label="To write and to check">
+      <BoatMap
+        class="mb-4 max-lg:hidden"
+        :zones="store.rows.zone"
+        :items="standing"
+        :say="sayDone"
+        nameless
+        :chosen="zoneId"
+        @choose="zoneId = $event"
+      />
       <section class="mb-6">
         <h2>Strip-out bags</h2>
         <p>

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { Copy, Download, Pencil } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { patchOf } from '#core/model/removal'
+import { sayFullDate } from '#core/time/say'
+import { fromMakeUp } from '#core/recipes/fromMakeUp'
 import { jobFromRecipe } from '#core/recipes/make'
+import type { RecipeInputs } from '#core/recipes/recipe'
 import { rework } from '#core/recipes/rework'
 import { shelf } from '#core/recipes/shelf'
 
@@ -20,10 +23,33 @@ const job = computed(() => store.rows.job.find((one) => one.id === route.query.j
 const finding = computed(
   () => store.rows.finding.find((one) => one.id === route.query.finding) ?? null,
 )
-const first = computed(() => job.value?.recipeInputs ?? {})
+/** How many the walk counted: the recipe's first number of pieces. */
+const counted = computed((): RecipeInputs => {
+  const many = Number(route.query.count)
+  const input = recipe.value?.inputs.find((one) => one.unit === 'pieces')
+  return input && many >= input.min && many <= input.max ? { [input.key]: Math.round(many) } : {}
+})
+const first = computed(() => job.value?.recipeInputs ?? counted.value)
 const { inputs, draft, problems, problemOf, set, setUnread } = useRecipe(recipe, first)
 const title = ref('')
-const zoneId = ref<string | null>(finding.value?.zoneId ?? null)
+const zoneId = ref<string | null>(
+  finding.value?.zoneId ?? (typeof route.query.zone === 'string' ? route.query.zone : null),
+)
+/** What somebody measured of the place; null: no place is chosen. */
+const makeUp = computed(() => {
+  const zone = store.rows.zone.find((one) => one.id === zoneId.value)
+  const nameOf = (id: string) => store.rows.person.find((one) => one.id === id)?.name ?? 'somebody'
+  return zone && recipe.value && !job.value
+    ? fromMakeUp(recipe.value, zone, nameOf, sayFullDate)
+    : null
+})
+watch(
+  makeUp,
+  (now) => {
+    for (const [input, value] of Object.entries(now?.values ?? {})) set(input, value)
+  },
+  { immediate: true },
+)
 const gateId = ref<string | null>(null)
 const wrong = ref('')
 const finished = ref<'keep' | 'drop'>('keep')
@@ -59,7 +85,7 @@ const making = computed(() => {
     newId,
   )
   const items: ChangeItem[] = finding.value
-    ? [...made.items, patchOf('finding', finding.value, { state: 'jobMade' })]
+    ? [...made.items, patchOf('finding', finding.value, { state: 'jobMade', jobId: made.jobId })]
     : made.items
   return { ...made, items, named }
 })
@@ -157,6 +183,13 @@ function save() {
             <UiSelect v-model="zoneId" label="Where" :options="zones" none="Not said" />
             <UiSelect v-model="gateId" label="Finished before" :options="gates" none="No gate" />
           </div>
+          <p v-if="makeUp && makeUp.said" role="status">
+            Thicknesses of that place: {{ makeUp.said }}.
+          </p>
+          <p v-if="makeUp && makeUp.unknown.length > 0" class="border-l-4 border-brass pl-3">
+            Nobody has measured there: {{ makeUp.unknown.join(', ') }}. What stands above is only
+            usual: look into a hole first.
+          </p>
         </template>
         <div v-if="reworking" class="border-l-4 border-verdigris pl-3" role="status">
           <p>

@@ -1,0 +1,218 @@
+<script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
+import type { ChangeItem } from '#core/model/changes'
+import type { Panel } from '#core/model/entities'
+import { keyBetween } from '#core/model/order'
+import { inOrder } from '#core/model/refit'
+import { patchOf } from '#core/model/removal'
+import { formatMoney } from '#core/money/money'
+import type { PanelFigures } from '#core/panel/panelCase'
+import { sayArea } from '#core/panel/sayPanel'
+import { coreWays, rankedWays, whyLower } from '#core/panel/ways'
+import type { CoreWay, WayKey } from '#core/panel/ways'
+import { jobFromRecipe } from '#core/recipes/make'
+import { formatGuess } from '#core/units/hours'
+import { formatQuantity } from '#core/units/quantity'
+import { findingMark } from '#core/walk/marks'
+
+/** The ways to put a panel right, best first: when each fits, what it asks, and what it does to the launch. */
+const props = defineProps<{ panel: Panel; figures: PanelFigures }>()
+const store = useRefitStore()
+const planner = usePlannerStore()
+const ways = computed(() => coreWays(props.figures.about))
+/** Days later by way; null: not worked out or cannot be planned. */
+const delays = shallowRef<ReadonlyMap<WayKey, number | null>>(new Map())
+const said = shallowRef<ReadonlyMap<WayKey, { before: string; after: string }>>(new Map())
+const busy = ref(false)
+const wrong = ref('')
+const launch = computed(() => store.derived.launch?.gate ?? null)
+const ranked = computed(() => rankedWays(ways.value, delays.value))
+const longest = computed(() => Math.max(1, ...ways.value.map((way) => way.hours + way.waitDays)))
+const findings = computed(() =>
+  store.rows.finding.filter(
+    (one) =>
+      one.zoneId === props.panel.zoneId &&
+      findingMark(one, (id) => store.derived.jobs.get(id)?.state).toSettle,
+  ),
+)
+const answers = ref<string | null>(null)
+const answered = computed(
+  () => findings.value.find((one) => one.id === answers.value) ?? findings.value[0] ?? null,
+)
+
+function itemsOf(way: CoreWay, gateId: string | null) {
+  if (!way.draft) return null
+  const system = store.rows.system.find((one) => one.kind === way.recipe.system)
+  const made = jobFromRecipe(
+    way.key,
+    way.inputs,
+    way.draft,
+    {
+      title: `${way.recipe.title}: ${props.panel.title}`,
+      order: keyBetween(inOrder(store.rows.job).at(-1)?.order ?? null, null),
+      purpose: way.recipe.purpose,
+      severity: answered.value?.severity ?? 3,
+      spreading: props.figures.about.spreading,
+      systemId: system?.id ?? null,
+      zoneId: props.panel.zoneId,
+      gateId,
+      placed: true,
+      parentJobId: answered.value?.duringJobId ?? null,
+    },
+    newId,
+  )
+  const closing: ChangeItem[] = answered.value
+    ? [patchOf('finding', answered.value, { state: 'jobMade', jobId: made.jobId })]
+    : []
+  return { ...made, items: [...made.items, ...closing] }
+}
+
+let run = 0
+const question = computed(() => ({
+  ways: ways.value,
+  ready: store.plan !== null && !planner.busy,
+}))
+watchDebounced(question, () => void work(), { immediate: true, debounce: 400 })
+/** Each way asked of the planner, before the launch and after it. */
+async function work() {
+  const mine = ++run
+  if (!question.value.ready) return
+  busy.value = true
+  try {
+    for (const way of ways.value) {
+      const before = itemsOf(way, launch.value?.id ?? null)
+      const after = itemsOf(way, null)
+      if (!before || !after) continue
+      const asked = await planner.consequence(before.items)
+      const later = asked && (await planner.consequence(after.items))
+      if (mine !== run || !asked || !later) return
+      const effect = asked.effects.find((one) => one.gate.id === launch.value?.id)
+      // A launch that loses its date is held longer than any that keeps one.
+      const lost = effect !== undefined && effect.before !== null && effect.after === null
+      const days = lost ? Infinity : (effect?.days ?? null)
+      delays.value = new Map(delays.value).set(way.key, days)
+      said.value = new Map(said.value).set(way.key, {
+        before: asked.said + costOf(days),
+        after: later.said,
+      })
+    }
+  } catch (error) {
+    wrong.value = sentenceOf(error)
+  } finally {
+    if (mine === run) busy.value = false
+  }
+}
+function costOf(days: number | null): string {
+  const perDay = store.derived.ashore?.costPerDayMinor ?? 0
+  return days !== null && Number.isFinite(days) && days > 0 && perDay > 0
+    ? ` ${formatMoney(days * perDay, store.refit?.currency ?? 'EUR')} in the yard.`
+    : ''
+}
+async function make(way: CoreWay, gateId: string | null) {
+  const made = itemsOf(way, gateId)
+  if (!made) return
+  wrong.value = ''
+  try {
+    if (await store.submit(`Job: ${way.recipe.title}`, made.items))
+      await navigateTo({ path: `/r/${store.refitId}/jobs`, query: { job: made.jobId } })
+  } catch (error) {
+    wrong.value = sentenceOf(error)
+  }
+}
+const fitWords = { fits: 'Fits.', offered: 'Also done.', not: 'Not here.' }
+</script>
+
+<template>
+  <section aria-label="Ways to put it right">
+    <h2 class="flex items-baseline justify-between border-b-2 border-ink">
+      Ways, best first
+      <span class="text-base font-medium"
+        ><span class="mr-1 inline-block h-2.5 w-4 bg-ink" aria-hidden="true" />hands
+        <span
+          class="hatch mr-1 ml-2 inline-block h-2.5 w-4 border border-ink"
+          aria-hidden="true"
+        />waits</span
+      >
+    </h2>
+    <p v-if="busy" class="text-ink2" role="status">Asking the plan about each…</p>
+    <ol>
+      <li
+        v-for="(way, index) in ranked"
+        :key="way.key"
+        class="py-2"
+        :class="
+          index === 0 && way.fit !== 'not'
+            ? 'my-1 border-[3px] border-ink bg-sheet px-3'
+            : 'border-b border-rule px-1'
+        "
+      >
+        <h3 class="flex justify-between gap-3">
+          <span>{{ index + 1 }} {{ way.recipe.title }}</span>
+          <span class="whitespace-nowrap"
+            >{{ formatGuess(way.hours) }} · {{ Math.round(way.waitDays) }} d</span
+          >
+        </h3>
+        <div class="my-1 flex h-3" aria-hidden="true">
+          <span class="bg-ink" :style="{ width: `${(way.hours / longest) * 100}%` }" />
+          <span
+            class="hatch border border-ink"
+            :style="{ width: `${(way.waitDays / longest) * 100}%` }"
+          />
+        </div>
+        <p class="leading-snug">
+          <span class="cond">{{ fitWords[way.fit] }}</span> {{ way.because }}
+          <span v-if="index > 0" class="text-ink2">{{
+            whyLower(way, ranked[index - 1] as CoreWay, delays)
+          }}</span>
+        </p>
+        <p v-if="said.get(way.key)" class="leading-snug">
+          <template v-if="launch"
+            ><span class="cond">Before {{ launch.name.toLowerCase() }}:</span>
+            {{ said.get(way.key)?.before }} <span class="cond">Afloat:</span></template
+          >
+          {{ said.get(way.key)?.after }}
+        </p>
+        <p v-if="way.materials.length > 0" class="text-sm text-ink2">
+          {{
+            way.materials
+              .slice(0, 6)
+              .map(
+                (one) =>
+                  `${one.what.toLowerCase()} ${formatQuantity(one.quantity, one.unit, store.refit?.units ?? 'metric')}`,
+              )
+              .join(', ')
+          }}{{ way.materials.length > 6 ? ` and ${way.materials.length - 6} more` : '' }}
+        </p>
+        <div v-if="way.draft" class="mt-1 flex flex-wrap gap-2">
+          <button
+            v-if="launch"
+            class="btn btn-small"
+            :class="{ 'bg-verdigris! text-sheet!': index === 0 && way.fit !== 'not' }"
+            @click="make(way, launch.id)"
+          >
+            Make the job: {{ sayArea(figures.figures.openM2) }}, before
+            {{ launch.name.toLowerCase() }}
+          </button>
+          <button class="btn btn-small" @click="make(way, null)">
+            {{ launch ? 'Afloat' : 'Make the job'
+            }}<span class="sr-only">: {{ way.recipe.title }}</span>
+          </button>
+        </div>
+      </li>
+    </ol>
+    <UiSelect
+      v-if="findings.length > 1"
+      v-model="answers"
+      class="mt-2"
+      label="The finding it puts right"
+      :options="findings.map((one) => ({ value: one.id, label: one.title }))"
+    />
+    <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
+    <p class="mt-2 text-sm text-ink2">
+      Hours by the recipes, waits at 20 °C one after the other. Fit by rule of thumb of the trade:
+      filled from the hole to 0.05 m², re-cored from 0.1 m² or where it spreads. A surveyor decides
+      where it carries the rig.
+    </p>
+  </section>
+</template>

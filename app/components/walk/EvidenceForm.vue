@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Finding, Row } from '#core/model/entities'
+import { evidenceUnit, soundsOf } from '#core/walk/sayEvidence'
+
+/** A reading of a finding: by tap, meter, probe, rule or eye. */
+const props = defineProps<{ finding: Finding }>()
+const store = useRefitStore()
+const time = useTimeStore()
+const { personId } = useDevice()
+/** The meter that was used last is likely in the hand now. */
+const lastMeter = () => store.rows.evidence.filter((one) => one.kind === 'moisture').at(-1)
+const form = useRowForm('evidence', () => {
+  const meter = lastMeter()
+  return {
+    kind: 'tap',
+    value: null,
+    sounds: null,
+    meter: meter?.meter ?? '',
+    scaleLow: meter?.scaleLow ?? 0,
+    scaleHigh: meter?.scaleHigh ?? 35,
+    words: '',
+  }
+})
+const kind = computed(() => form.values.kind as Row<'evidence'>['kind'])
+const unit = computed(() => evidenceUnit[kind.value])
+const sounds = computed(() =>
+  (soundsOf[kind.value] ?? []).map((value) => ({
+    value,
+    label: value.replace(/^./, (letter) => letter.toUpperCase()),
+  })),
+)
+async function add() {
+  const isMoisture = kind.value === 'moisture'
+  const empty =
+    kind.value !== 'leak' &&
+    (unit.value === null ? !form.values.sounds : form.values.value === null)
+  if (empty && String(form.values.words ?? '') === '') {
+    form.wrong.value = unit.value === null ? 'Say how it sounded.' : 'Give the reading.'
+    return
+  }
+  const done = await form.save(`Reading: ${props.finding.title}`, (values) => [
+    {
+      op: 'create',
+      entity: 'evidence',
+      id: newId(),
+      patch: {
+        kind: values.kind,
+        value: unit.value === null ? null : values.value,
+        sounds: unit.value === null ? values.sounds : null,
+        meter: isMoisture ? values.meter : '',
+        scaleLow: isMoisture ? values.scaleLow : null,
+        scaleHigh: isMoisture ? values.scaleHigh : null,
+        words: values.words,
+        findingId: props.finding.id,
+        at: Math.round(time.now),
+        by: personId.value === '' ? null : personId.value,
+      },
+    },
+  ])
+  if (done) form.reset()
+}
+</script>
+
+<template>
+  <form class="mt-2 grid grid-cols-2 items-end gap-2" @submit.prevent="add">
+    <FieldInput v-bind="form.bind('kind')" />
+    <UiSelect
+      v-if="unit === null"
+      :model-value="(form.values.sounds as string | null) ?? null"
+      label="It was"
+      :options="sounds"
+      none="Not said"
+      @update:model-value="form.set('sounds', $event)"
+    />
+    <FieldInput v-else v-bind="form.bind('value', unit === '' ? 'Reading' : `Reading, ${unit}`)" />
+    <template v-if="kind === 'moisture'">
+      <FieldInput v-bind="form.bind('meter')" class="col-span-2" />
+      <FieldInput v-bind="form.bind('scaleLow')" />
+      <FieldInput v-bind="form.bind('scaleHigh')" />
+    </template>
+    <FieldInput v-bind="form.bind('words')" class="col-span-2" />
+    <p v-if="form.wrong.value" class="col-span-2 text-redlead" role="alert">
+      {{ form.wrong.value }}
+    </p>
+    <button class="btn col-span-2" type="submit" :disabled="form.busy.value">
+      Keep the reading
+    </button>
+  </form>
+</template>

@@ -1,0 +1,4 @@
+import { useMediaQuery } from '@vueuse/core'
+
+/** True on a phone. */
+export const useNarrow = () => useMediaQuery('(max-width: 640px)')

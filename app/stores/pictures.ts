@@ -1,0 +1,71 @@
+import { defineStore } from 'pinia'
+import { ref, watch } from 'vue'
+import type { WaitingPicture } from '~/utils/keptPictures'
+
+/** Whether a picture is at the server, or is kept here until it answers again. */
+export type Sent = 'sent' | 'waits'
+
+/** The one way in for pictures: kept in the browser first, then sent; what could not be sent goes when the program answers. */
+export const usePictureStore = defineStore('pictures', () => {
+  const store = useRefitStore()
+  const time = useTimeStore()
+  const toasts = useToastStore()
+  const waiting = ref(0)
+  let sending: Promise<unknown> = Promise.resolve()
+
+  const offline = (error: unknown) =>
+    error instanceof ProblemError && error.problem.code === 'offline'
+
+  async function send(refitId: string, picture: WaitingPicture): Promise<void> {
+    if (!store.rows.picture.some((one) => one.id === picture.id)) {
+      const kept = await storePicture(refitId, picture.file, time.now, store.derived.clock)
+      const patch = { ...kept, ...picture.fields }
+      await store.submit('A picture', [{ op: 'create', entity: 'picture', id: picture.id, patch }])
+    }
+    await dropPicture(refitId, picture.id)
+  }
+
+  /** Takes a picture in. `fields`: what it belongs to and which moment it shows. Throws when it is refused. */
+  async function add(file: Blob, fields: Readonly<Record<string, unknown>>): Promise<Sent> {
+    const { refitId } = store
+    const picture = { id: newId(), fields, file }
+    const kept = await keepPicture(refitId, picture)
+    try {
+      await send(refitId, picture)
+      return 'sent'
+    } catch (error) {
+      if (offline(error) && kept) {
+        waiting.value += 1
+        return 'waits'
+      }
+      await dropPicture(refitId, picture.id)
+      throw error
+    }
+  }
+
+  /** Sends what waits, one after the other. What is refused now is said and goes. */
+  async function sendWaiting(): Promise<void> {
+    const { refitId } = store
+    const list = await waitingPictures(refitId)
+    waiting.value = list.length
+    for (const picture of list) {
+      try {
+        await send(refitId, picture)
+        waiting.value -= 1
+      } catch (error) {
+        if (offline(error)) return
+        await dropPicture(refitId, picture.id)
+        waiting.value -= 1
+        toasts.complain(error)
+      }
+    }
+  }
+  watch(
+    () => store.status === 'ready' && store.connected,
+    (able) => {
+      if (able) sending = sending.then(sendWaiting, sendWaiting)
+    },
+    { immediate: true },
+  )
+  return { waiting, add }
+})

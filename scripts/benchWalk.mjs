@@ -1,0 +1,146 @@
+/** The boat map with 500 findings, panned for ten seconds: main-thread work by frame, and tasks over 50 ms. */
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureBuild, ensureDebian, root } from './prepare.mjs'
+
+const port = 4189
+const url = `http://127.0.0.1:${port}`
+const frameMs = 1000 / 60
+const panMs = 10_000
+
+async function refitWith(many) {
+  for (let tries = 0; tries < 200; tries++) {
+    const [first] = await fetch(`${url}/api/refits`)
+      .then((answer) => answer.json())
+      .catch(() => [])
+    if (first) {
+      await fill(first.id, many)
+      return first.id
+    }
+    await new Promise((wait) => setTimeout(wait, 100))
+  }
+  throw new Error('the server did not start')
+}
+
+/** As many findings as are missing: most of them in one place, as a survey of the bottom leaves them. */
+async function fill(id, many) {
+  const { rows } = await (await fetch(`${url}/api/refits/${id}`)).json()
+  const items = Array.from({ length: many - rows.finding.length }, (_, at) => ({
+    op: 'create',
+    entity: 'finding',
+    id: `bench-${at}`,
+    patch: {
+      title: `Blister ${at + 1}`,
+      zoneId: at < 400 ? 'zone-underwater-hull-port' : rows.zone[at % rows.zone.length].id,
+      severity: 1 + (at % 4),
+      foundAt: 1,
+    },
+  }))
+  const body = JSON.stringify({ changeId: 'bench', deviceId: 'bench', label: 'Many', items })
+  const answer = await fetch(`${url}/api/refits/${id}/changes`, { method: 'POST', body })
+  if (!answer.ok) throw new Error(await answer.text())
+}
+
+/** Durations of tasks on the page's main thread, ms, with when they began. */
+async function traced(client, work) {
+  const events = []
+  client.on('Tracing.dataCollected', ({ value }) => events.push(...value))
+  const ended = new Promise((done) => client.once('Tracing.tracingComplete', done))
+  await client.send('Tracing.start', {
+    transferMode: 'ReportEvents',
+    traceConfig: {
+      includedCategories: ['toplevel', 'disabled-by-default-devtools.timeline', '__metadata'],
+    },
+  })
+  await work()
+  await client.send('Tracing.end')
+  await ended
+  const names = events.filter(
+    (one) => one.name === 'thread_name' && one.args?.name === 'CrRendererMain',
+  )
+  const mains = new Set(names.map((one) => `${one.pid} ${one.tid}`))
+  return events
+    .filter((one) => one.ph === 'X' && one.name === 'RunTask' && mains.has(`${one.pid} ${one.tid}`))
+    .map((one) => ({ at: one.ts / 1000, ms: one.dur / 1000 }))
+}
+
+async function pan(page) {
+  const box = await page.getByRole('group', { name: 'The boat, by place' }).boundingBox()
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  const began = Date.now()
+  while (Date.now() - began < panMs) {
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    for (let step = 1; step <= 30; step++) {
+      const turn = ((Date.now() - began) / 1500) * Math.PI
+      await page.mouse.move(x + Math.cos(turn) * step * 8, y + Math.sin(turn) * step * 5)
+      await page.waitForTimeout(frameMs)
+    }
+    await page.mouse.up()
+  }
+}
+
+/** One row a zoom: share of frames under 8 ms, the worst frame, tasks over 50 ms. */
+export async function benchWalk(many) {
+  ensureDebian([['chromium', 'chromium']])
+  ensureBuild()
+  const { chromium } = await import('@playwright/test')
+  const data = mkdtempSync(join(tmpdir(), 'inch-ahead-walk-'))
+  writeFileSync(join(data, 'clock.json'), JSON.stringify({ fixedAt: Date.UTC(2027, 3, 17, 7, 30) }))
+  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], {
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      LOG_LEVEL: 'error',
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      INCH_AHEAD_DATA: data,
+      INCH_AHEAD_SEED: 'demo',
+    },
+    stdio: 'ignore',
+  })
+  try {
+    const id = await refitWith(many)
+    const browser = await chromium.launch({
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
+    })
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.goto(`${url}/r/${id}/walk`)
+    await page
+      .getByText(/launch planned/)
+      .first()
+      .waitFor()
+    await page.waitForTimeout(3000)
+    const client = await page.context().newCDPSession(page)
+    const rows = []
+    for (const presses of [1, 3]) {
+      for (let press = 0; press < (presses === 1 ? 1 : 2); press++)
+        await page.getByRole('button', { name: 'Nearer' }).click()
+      await page.waitForTimeout(500)
+      const tasks = await traced(client, () => pan(page))
+      const frames = new Map()
+      for (const { at, ms } of tasks) {
+        const frame = Math.floor(at / frameMs)
+        frames.set(frame, (frames.get(frame) ?? 0) + ms)
+      }
+      const work = [...frames.values()].sort((a, b) => a - b)
+      rows.push({
+        findings: many,
+        zoom: 1.5 ** presses,
+        frames: work.length,
+        'under 8 ms, %': Math.round((work.filter((ms) => ms < 8).length / work.length) * 1000) / 10,
+        'median, ms': Math.round(work[Math.floor(work.length / 2)] * 10) / 10,
+        'worst, ms': Math.round(work.at(-1)),
+        'tasks over 50 ms': tasks.filter((one) => one.ms > 50).length,
+      })
+    }
+    await browser.close()
+    return rows
+  } finally {
+    server.kill('SIGKILL')
+    rmSync(data, { recursive: true, force: true })
+  }
+}
