@@ -19,6 +19,8 @@ import { PlannerLink, Superseded } from '~/workers/plannerLink'
 
 /** Edits that come in a bunch are planned once. */
 const settleMs = 150
+/** A plan that is not taken is made again so often, then the note on its age stays. */
+const mostLosses = 5
 
 /** What a change would do, as far as the plan says. */
 export interface Consequence {
@@ -44,6 +46,8 @@ export const usePlannerStore = defineStore('planner', () => {
   const supposer = new PlannerLink()
   let timer: ReturnType<typeof setTimeout> | null = null
   let run = 0
+  /** How often in a row a plan was not taken though nothing has changed since it was begun. */
+  let losses = 0
 
   const hash = computed(() =>
     store.status === 'ready' ? `${inputsHash(store.rows)}-${store.derived.today}` : '',
@@ -125,6 +129,10 @@ export const usePlannerStore = defineStore('planner', () => {
       hours.value = standing.hours
       if (made) await accept(wanted, made)
       await keepWeek(made !== null)
+      // An older plan was on its way, or another window was first with one: what stands is not of these rows.
+      const lost = made !== null && store.connected && wanted === hash.value && stale.value
+      losses = lost ? losses + 1 : 0
+      if (lost && losses <= mostLosses) planSoon()
     } catch (error) {
       if (error instanceof Superseded) return
       if (error instanceof ProblemError) toasts.complain(error)

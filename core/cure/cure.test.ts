@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { newRow } from '../model/newRow'
 import { byUrgency, clockState, temperatureFrom } from './clockState'
-import { aboveDew, dewPointC, hourAgainst } from './dewPoint'
+import { aboveDew, dewPointC } from './dewPoint'
 import { cureRate, doseHours, doseReachedAt, potLifeForMass } from './dose'
 
 const hour = 3_600_000
@@ -121,16 +121,6 @@ describe('dew point', () => {
       ),
     )
     expect(() => dewPointC(20, 0)).toThrow(RangeError)
-  })
-  it('lets nothing be coated within 3 °C of it, when cold, or in rain', () => {
-    const air = { at: 0, tempC: 12, dewC: 9, rain: false }
-    const need = { minTempC: 10, dry: true, dewMargin: true }
-    expect(hourAgainst(air, need)).toBeNull()
-    expect(hourAgainst({ ...air, dewC: 9.1 }, need)).toBe('dew')
-    expect(hourAgainst({ ...air, dewC: 9.1 }, { ...need, dewMargin: false })).toBeNull()
-    expect(hourAgainst(air, { ...need, minTempC: 13 })).toBe('cold')
-    expect(hourAgainst({ ...air, rain: true }, need)).toBe('rain')
-    expect(hourAgainst({ ...air, rain: true }, { ...need, dry: false })).toBeNull()
   })
   it('lets 3.0 pass as a meter reads it, whatever floats make of it, and 2.9 not', () => {
     // 8.2 − 5.2 is 2.9999999999999996 in binary.

@@ -23,24 +23,10 @@ export interface WeatherHour {
   readonly tempC: number
   readonly dewC: number
   readonly rain: boolean
+  /** 0 a clear sky, 1 an overcast one; absent: not reported, and taken as overcast. */
+  readonly cloud?: number
 }
 
 /** True when a surface is far enough above the dew point, read to a tenth of a degree: 3.0 passes. Source: handbook-2. */
 export const aboveDew = (surfaceC: number, dewC: number): boolean =>
   Math.round((surfaceC - dewC) * 10) >= dewMarginC * 10
-
-/** What work asks of an hour of weather. */
-export interface WeatherNeed {
-  /** Coldest air, °C; null: any. */
-  readonly minTempC: number | null
-  readonly dry: boolean
-  /** Coatings and laminates want the surface above the dew point; other work does not. */
-  readonly dewMargin: boolean
-}
-
-/** What of an hour stands against the work; null: it suits. */
-export function hourAgainst(hour: WeatherHour, need: WeatherNeed): 'cold' | 'rain' | 'dew' | null {
-  if (need.minTempC !== null && hour.tempC < need.minTempC - 1e-9) return 'cold'
-  if (need.dry && hour.rain) return 'rain'
-  return need.dewMargin && !aboveDew(hour.tempC, hour.dewC) ? 'dew' : null
-}

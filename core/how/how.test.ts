@@ -11,6 +11,8 @@ import { derive } from '../progress/derive'
 import { howEarned, howGateMark, howStepInches } from './inches'
 import { howGateDate, howRank, howSlack } from './plan'
 import { howRecipeValue } from './recipe'
+import { Waits } from '../plan/waits'
+import { zoneClock } from '../time/zone'
 import { howHours, howWait } from './work'
 
 /** 480 in; a step of 2 h in cramped reach done with 48 in; 6 h 36 open in reach and 3 h 24 cramped. */
@@ -72,9 +74,11 @@ describe('hours and waits', () => {
   })
 
   it('say the ten-degree rule with the month’s air, or its floor', () => {
-    const { open } = small()
+    const { open, rows } = small()
     const april = Date.UTC(2027, 3, 20)
-    const tens = Array.from({ length: 12 }, (_, month) => (month === 3 ? 10 : 20))
+    const monthMeanC = Array.from({ length: 12 }, (_, month) => (month === 3 ? 10 : 20))
+    rows.refit = [{ ...rows.refit[0]!, monthMeanC }]
+    const tens = new Waits(rows, zoneClock('UTC'))
     // Ten degrees colder: twice the wait.
     expect(howWait(open, april, tens, 'metric')?.result).toBe('40 h')
     expect(howWait(open, april, tens, 'metric')?.working[0]).toContain(
@@ -88,6 +92,34 @@ describe('hours and waits', () => {
     expect(howWait(open, null, tens, 'metric')?.working[0]).toContain('not known')
     expect(howWait({ ...open, waitKind: 'dry' }, april, tens, 'metric')?.result).toBe('20 h')
     expect(howWait({ ...open, waitKind: 'none' }, april, tens, 'metric')).toBeNull()
+  })
+})
+
+describe('a wait in the days of the forecast', () => {
+  it('counts hour by hour, and the hours too cold for it nothing', () => {
+    const { open, rows } = small()
+    const from = Date.UTC(2027, 3, 20)
+    const hours = Array.from({ length: 48 }, (_, hour) => ({
+      at: from + hour * 3_600_000,
+      // Ten hours at 20 °C, ten at 5 °C, then 20 °C again.
+      tempC: hour >= 10 && hour < 20 ? 5 : 20,
+      dewC: 0,
+      rain: false,
+    }))
+    add(rows, 'forecast', 'f', { station: 'S', takenAt: from, hours })
+    const waits = new Waits(rows, zoneClock('UTC'))
+    // 20 h at 20 °C: ten earned, ten lost, ten more.
+    const how = howWait({ ...open, waitMinC: 8 }, from, waits, 'metric')
+    expect(how?.result).toBe('30 h')
+    expect(how?.inputs.map((one) => one.value)).toEqual([
+      '20 h',
+      '5 °C to 20 °C',
+      '10 h, which count nothing',
+    ])
+    // Without a floor the cold hours earn 2^-1.5 each: 3.54 h, so 6.46 more after them.
+    const bare = howWait(open, from, waits, 'metric')
+    expect(bare?.result).toBe('26 h 28')
+    expect((waits.endsAt(open, from) - from) / 3_600_000).toBeCloseTo(20 + 10 - 10 * 2 ** -1.5, 6)
   })
 })
 

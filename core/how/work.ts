@@ -1,7 +1,7 @@
 import { hourMs } from '../time/civil'
-import { waitEndsAt } from '../plan/waits'
+import type { Waits } from '../plan/waits'
 import type { Step } from '../model/entities'
-import { accessFactor, meanAirC, plannedHours, plannedWaitHours } from '../plan/planned'
+import { accessFactor, plannedHours } from '../plan/planned'
 import { formatHours, formatWait } from '../units/hours'
 import type { UnitSystem } from '../units/length'
 import { formatTemp } from '../units/quantity'
@@ -38,12 +38,13 @@ export function howHours(step: Step, crew: number): How {
 export function howWait(
   step: Step,
   finish: number | null,
-  monthMeanC: readonly number[],
+  waits: Waits,
   units: UnitSystem,
 ): How | null {
   if (step.waitKind === 'none') return null
   const title = `Wait after “${step.title}”`
-  const air = finish === null ? null : meanAirC(finish, monthMeanC)
+  const site = waits.weather.siteOf(step)
+  const air = finish === null ? null : waits.weather.meanAt(site, finish)
   if (step.waitKind !== 'chem' || finish === null || air === null)
     return {
       title,
@@ -62,22 +63,76 @@ export function howWait(
       source: 'The data sheet or the recipe it came from.',
       distrust: 'The product’s data sheet decides; a reading decides where something has to dry.',
     }
-  const month = new Date(finish).getUTCMonth()
-  const floor = step.waitMinC !== null && step.waitMinC > air ? step.waitMinC : null
-  const used = floor ?? air
-  const planned = plannedWaitHours(step, month, monthMeanC)
-  const whole = (waitEndsAt(step, finish, monthMeanC) - finish) / hourMs
-  // A wait that runs into another month is read at that month's mean from there on.
-  const crosses = Math.abs(whole - planned) > 0.05
-  const power = (step.waitRefC - used) / 10
+  const whole = (waits.endsAt(step, finish) - finish) / hourMs
+  const known = waits.weather.knownAirAt(site, finish) !== null
+  const how = known ? byForecast(step, finish, waits, units) : byMonth(step, air, whole, units)
   return {
     title,
     result: formatWait(whole),
+    source: 'Ten-degree rule for reaction rates (van ’t Hoff), in everyday use for epoxy.',
+    ...how,
     inputs: [
       {
         name: `By the data sheet, at ${formatTemp(step.waitRefC, units)}`,
         value: formatWait(step.waitHours),
       },
+      ...how.inputs,
+    ],
+  }
+}
+
+/** A wait that begins in the hours of the forecast. */
+function byForecast(
+  step: Step,
+  finish: number,
+  waits: Waits,
+  units: UnitSystem,
+): Pick<How, 'inputs' | 'working' | 'distrust'> {
+  const site = waits.weather.siteOf(step)
+  const end = waits.endsAt(step, finish)
+  const hours = waits.weather.feltAt(site).filter((hour) => hour.at + hourMs > finish)
+  const within = hours.filter((hour) => hour.at < end)
+  const airs = within.map((hour) => Math.round(hour.airC))
+  const cold = within.filter((hour) => step.waitMinC !== null && hour.airC < step.waitMinC).length
+  const isCut = (hours.at(-1)?.at ?? end) + hourMs < end
+  return {
+    inputs: [
+      {
+        name: 'Air by the forecast',
+        value: `${formatTemp(Math.min(...airs), units)} to ${formatTemp(Math.max(...airs), units)}`,
+      },
+      ...(cold > 0
+        ? [
+            {
+              name: `Hours under ${formatTemp(step.waitMinC ?? 0, units)}`,
+              value: `${cold} h, which count nothing`,
+            },
+          ]
+        : []),
+    ],
+    working: [
+      `Hour by hour: an hour at T counts as 2^((T − ${step.waitRefC}) ÷ 10) hours of the data sheet (in °C), until ${formatWait(step.waitHours)} are earned.`,
+      ...(isCut ? ['Where the forecast ends it goes on at the mean air of the month.'] : []),
+    ],
+    distrust:
+      'A forecast is not a reading. Readings on its clock take its place once it runs; the data sheet decides.',
+  }
+}
+
+function byMonth(
+  step: Step,
+  air: number,
+  whole: number,
+  units: UnitSystem,
+): Pick<How, 'inputs' | 'working' | 'distrust'> {
+  const floor = step.waitMinC !== null && step.waitMinC > air ? step.waitMinC : null
+  const used = floor ?? air
+  const power = (step.waitRefC - used) / 10
+  const planned = step.waitHours * 2 ** power
+  // A wait that runs into another month is read at that month's mean from there on.
+  const crosses = Math.abs(whole - planned) > 0.05
+  return {
+    inputs: [
       { name: 'Mean air of the month it falls in', value: formatTemp(air, units) },
       ...(floor === null ? [] : [{ name: 'Kept at least at', value: formatTemp(floor, units) }]),
     ],
@@ -89,7 +144,6 @@ export function howWait(
           ]
         : []),
     ],
-    source: 'Ten-degree rule for reaction rates (van ’t Hoff), in everyday use for epoxy.',
     distrust:
       floor === null
         ? 'A mean is not a night. Readings on its clock take its place once it runs; the data sheet decides.'

@@ -73,3 +73,5 @@ export const lookOutcome = {
 }
 export const outlookKind = { partRepair: 'Part-repair', sell: 'Sell', stop: 'Stop and store' }
 export const limitKind = { shedDoor: 'Shed door' }
+export const coverKind = { shed: 'Shed over her', heat: 'Heat' }
+export const surfaceColour = { grey: 'Grey or teak' }

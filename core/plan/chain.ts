@@ -148,6 +148,8 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
         return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`
       case 'weather':
         return `${formatWait(binding.ms / hourMs)} allowed for weather: about ${Math.round(binding.share * 100)} % of the days suit it then.`
+      case 'forecast':
+        return `The forecast leaves no hours for it before ${shortDateTime(binding.until, clock, year)}; without it, it would begin ${shortDateTime(binding.from, clock, year)}.`
       case 'yardHours':
         return 'The yard does it in its working hours.'
       case 'notBefore':

@@ -5,7 +5,7 @@ import { dateOf, dayNumber } from '../time/civil'
 import { sayFullDate } from '../time/say'
 import { formatTemp } from '../units/quantity'
 import { meanAirC } from './planned'
-import { forecastMs } from './weatherAllowance'
+import { forecastUntil } from './weatherAllowance'
 import { isUnconfirmed, slingMs } from './schedule/haulOuts'
 import type { OpenStep, OpenWork } from './schedule/openWork'
 import type { Pass } from './schedule/pass'
@@ -31,7 +31,7 @@ export function lateAfterGate({ activities, clock }: OpenWork, pass: Pass): Rema
 }
 
 /** Steps out of doors planned into a month whose mean air is under their lowest temperature. */
-export function coldSteps({ activities, clock, rows, now }: OpenWork, pass: Pass): Remark[] {
+export function coldSteps({ activities, clock, rows, now, waits }: OpenWork, pass: Pass): Remark[] {
   const means = rows.refit[0]?.monthMeanC ?? []
   const temp = (tempC: number) => formatTemp(tempC, rows.refit[0]?.units ?? 'metric')
   return [...activities.values()].flatMap((activity): Remark[] => {
@@ -41,7 +41,7 @@ export function coldSteps({ activities, clock, rows, now }: OpenWork, pass: Pass
     const airC = meanAirC(start, means)
     if (airC === null || airC >= minTempC) return []
     // Nearer than that the forecast speaks for itself, where one comes.
-    if (rows.refit[0]?.madeUpWeather && start - now < forecastMs) return []
+    if (waits.weather.until > now && start < forecastUntil(waits.weather, now)) return []
     return [
       {
         kind: 'cold',

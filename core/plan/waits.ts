@@ -1,8 +1,14 @@
 import { clockState } from '../cure/clockState'
+import type { TemperatureAt } from '../cure/dose'
+import type { WeatherHour } from '../cure/dewPoint'
 import type { Row, Step } from '../model/entities'
 import type { RefitRows } from '../model/refit'
+import { byId, groupBy } from '../model/refit'
 import { hourMs } from '../time/civil'
-import { meanAirC } from './planned'
+import type { ZoneClock } from '../time/zone'
+import type { Site } from '../weather/site'
+import { heatOf, Weather } from '../weather/weather'
+import type { WeatherRows } from '../weather/weather'
 import { ceilTick } from './schedule/tick'
 
 /** Months looked at before a cure is taken as endless, at the speed of the last of them. */
@@ -14,53 +20,106 @@ const nextMonth = (at: number): number => {
   return Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + 1, 1)
 }
 
-/**
- * When the wait after a step is over, UTC ms on the grid: a cure month by month with each month's mean air, never under
- * the lowest temperature it needs (cover or heat is assumed). Ten-degree rule: handbook 9.
- */
-export const waitOver = (step: Step, finish: number, rows: Pick<RefitRows, 'refit'>): number =>
-  step.waitKind === 'none'
-    ? finish
-    : ceilTick(waitEndsAt(step, finish, rows.refit[0]?.monthMeanC ?? []))
+/** Rows that waits rest on. */
+export type WaitRows = WeatherRows & Pick<RefitRows, 'clock' | 'clockReading'>
 
-/** The same to the millisecond. `means`: air by month, °C, January first. */
-export function waitEndsAt(step: Step, finish: number, means: readonly number[]): number {
-  if (step.waitKind !== 'chem') return finish + step.waitHours * hourMs
-  let at = finish
-  let left = step.waitHours
-  for (let month = 0; ; month++) {
-    const air = meanAirC(at, means) ?? step.waitRefC
-    const speed = 2 ** ((Math.max(air, step.waitMinC ?? air) - step.waitRefC) / 10)
-    const end = nextMonth(at)
-    const earned = ((end - at) / hourMs) * speed
-    if (earned >= left || month === mostMonths) return at + (left / speed) * hourMs
-    left -= earned
-    at = end
+/**
+ * When waits are over. A cure goes by the hours of the forecast as they are, and stands still where they are too cold
+ * for it; after them month by month with each month's mean air, never under the lowest temperature it needs (cover or
+ * heat is assumed). Ten-degree rule: handbook 9.
+ */
+export class Waits {
+  private readonly running: ReadonlyMap<string, Row<'clock'>>
+  private readonly readings: ReadonlyMap<string, readonly Row<'clockReading'>[]>
+  private readonly steps: ReadonlyMap<string, Step>
+
+  constructor(
+    rows: WaitRows,
+    clock: ZoneClock,
+    readonly weather: Weather = new Weather(rows, clock),
+  ) {
+    const running = rows.clock.filter((one) => one.endedAt === null && one.kind !== 'pot')
+    this.running = new Map(
+      [...running].reverse().flatMap((one) => (one.stepId === null ? [] : [[one.stepId, one]])),
+    )
+    this.readings = groupBy(rows.clockReading, (one) => one.clockId)
+    this.steps = byId(rows.step)
+  }
+
+  /** When the wait after a step is over, UTC ms on the grid. */
+  over(step: Step, finish: number): number {
+    return step.waitKind === 'none' ? finish : ceilTick(this.endsAt(step, finish))
+  }
+
+  /** The same to the millisecond. */
+  endsAt(step: Step, finish: number): number {
+    if (step.waitKind !== 'chem') return finish + step.waitHours * hourMs
+    const site = this.weather.siteOf(step)
+    const { at, left } = this.throughForecast(step, site, finish)
+    return left <= 0 ? at : this.byMonths(step, site, at, left)
+  }
+
+  /**
+   * When a finished step lets the next begin, UTC ms: by its running clock with what was read on it, else by its wait.
+   * `otherwise`: taken as finished then, where nobody said when.
+   */
+  afterDone(step: Step, otherwise: number): number {
+    const doneAt = step.doneAt ?? otherwise
+    const clock = this.running.get(step.id)
+    if (!clock) return this.over(step, doneAt)
+    const readings = this.readings.get(clock.id) ?? []
+    const { opensAt } = clockState(clock, readings, this.expectedBy(clock), doneAt)
+    return opensAt === null ? this.over(step, clock.startedAt) : ceilTick(opensAt)
+  }
+
+  /** Air that a clock reckons with where nothing was read: the forecast at its step, else what was assumed at its start. */
+  expectedBy(clock: Pick<Row<'clock'>, 'stepId' | 'assumedC'>): TemperatureAt {
+    const step = this.steps.get(clock.stepId ?? '')
+    if (!step) return () => clock.assumedC
+    const site = this.weather.siteOf(step)
+    return (at) => this.weather.knownAirAt(site, at) ?? clock.assumedC
+  }
+
+  /** What a cure earns in the hours known; where they end or have a gap it goes on by the month. */
+  private throughForecast(step: Step, site: Site, finish: number): { at: number; left: number } {
+    const { hours } = this.weather
+    let at = finish
+    let left = step.waitHours
+    if (site.exposure === 'roof') return { at, left }
+    for (let index = Math.max(0, this.weather.indexAt(at)); index < hours.length; index++) {
+      const hour = hours[index] as WeatherHour
+      const end = hour.at + hourMs
+      if (end <= at) continue
+      if (hour.at > at) return { at, left }
+      const airC = hour.tempC + heatOf(site, hour.at)
+      const isCold = step.waitMinC !== null && airC < step.waitMinC
+      const speed = isCold ? 0 : 2 ** ((airC - step.waitRefC) / 10)
+      const earned = ((end - at) / hourMs) * speed
+      if (earned >= left) return { at: at + (left / speed) * hourMs, left: 0 }
+      left -= earned
+      at = end
+    }
+    return { at, left }
+  }
+
+  private byMonths(step: Step, site: Site, from: number, hours: number): number {
+    let at = from
+    let left = hours
+    for (let month = 0; ; month++) {
+      const air = this.weather.meanAt(site, at) ?? step.waitRefC
+      const speed = 2 ** ((Math.max(air, step.waitMinC ?? air) - step.waitRefC) / 10)
+      const end = nextChange(site, at)
+      const earned = ((end - at) / hourMs) * speed
+      if (earned >= left || month === mostMonths) return at + (left / speed) * hourMs
+      left -= earned
+      at = end
+    }
   }
 }
 
-/** A clock that still runs for a step, its pot aside; null: none. */
-const runningClock = (step: Step, rows: Pick<RefitRows, 'clock'>): Row<'clock'> | undefined =>
-  rows.clock.find((one) => one.stepId === step.id && one.endedAt === null && one.kind !== 'pot')
-
-/**
- * When a finished step lets the next begin, UTC ms: by its running clock with what was read on it, else by its wait.
- * `otherwise`: taken as finished then, where nobody said when.
- */
-export function readyAfterDone(
-  step: Step,
-  rows: Pick<RefitRows, 'refit' | 'clock' | 'clockReading'>,
-  otherwise: number,
-): number {
-  const doneAt = step.doneAt ?? otherwise
-  const clock = runningClock(step, rows)
-  if (!clock) return waitOver(step, doneAt, rows)
-  const means = rows.refit[0]?.monthMeanC ?? []
-  const air = (at: number) => {
-    const mean = meanAirC(at, means) ?? clock.assumedC
-    return Math.max(mean, clock.minC ?? mean)
-  }
-  const readings = rows.clockReading.filter((one) => one.clockId === clock.id)
-  const { opensAt } = clockState(clock, readings, air, doneAt)
-  return opensAt === null ? waitOver(step, clock.startedAt, rows) : ceilTick(opensAt)
-}
+/** The next month, or the next time something is put up or taken down. */
+const nextChange = (site: Site, at: number): number =>
+  Math.min(
+    nextMonth(at),
+    ...site.standing.flatMap((one) => [one.from, one.to]).filter((edge) => edge > at),
+  )

@@ -1,10 +1,11 @@
 import type { Step } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import { dayMs } from '../time/civil'
+import type { Interval } from '../time/intervals'
+import { forecastDays } from '../weather/weather'
+import type { Weather } from '../weather/weather'
+import { openAround } from '../weather/fit'
 import { ceilTick } from './schedule/tick'
-
-/** Ahead of this the forecast says nothing, and the month's share of workable days is planned with. */
-export const forecastMs = 7 * dayMs
 
 /** Time to allow before a step that needs weather, and the share of days it comes from. */
 export interface Allowance {
@@ -12,21 +13,56 @@ export interface Allowance {
   readonly ms: number
 }
 
-/** True for work out of doors that wants warmth or dryness. */
-export const needsWeather = (step: Pick<Step, 'needsDry' | 'minTempC' | 'placeNeed'>): boolean =>
-  step.placeNeed === 'boat' && (step.needsDry || step.minTempC !== null)
+/** Up to here the hours of the forecast decide, UTC ms; after it the month's share of workable days. */
+export const forecastUntil = (weather: Pick<Weather, 'until'>, now: number): number =>
+  Math.min(now + forecastDays * dayMs, weather.until > now ? weather.until : Infinity)
+
+/** True for work in the open that wants warmth or dryness. */
+export const needsWeather = (step: Step, weather: Weather): boolean =>
+  weather.siteOf(step).exposure === 'open' && (step.needsDry || step.minTempC !== null)
 
 /**
  * What a day that suits a step is expected to cost in waiting, when it may start at `at`: elapsed time ÷
- * the month's workable share, less the day itself. Null: it needs no weather, or the forecast decides.
+ * the month's workable share, less the day itself. Null: it needs no weather, a cover stands over it then, or the
+ * forecast decides.
  */
 export function weatherAllowance(
-  step: Pick<Step, 'needsDry' | 'minTempC' | 'placeNeed'>,
+  step: Step,
   at: number,
   rows: Pick<RefitRows, 'refit'>,
   now: number,
+  weather: Weather,
 ): Allowance | null {
-  if (!needsWeather(step) || at - now <= forecastMs) return null
+  if (!needsWeather(step, weather) || at <= forecastUntil(weather, now)) return null
+  return weather.hasRoof(step, at) ? null : allowanceOf(at, rows)
+}
+
+function allowanceOf(at: number, rows: Pick<RefitRows, 'refit'>): Allowance | null {
   const share = rows.refit[0]?.workableShare[new Date(at).getUTCMonth()] ?? 1
   return share >= 1 ? null : { share, ms: ceilTick((1 / share - 1) * dayMs) }
+}
+
+/**
+ * When the forecast lets a step be done; null: whenever. What finds no room in it waits on as long after its end as
+ * the month's days ask for, where it `startsSpell`.
+ */
+export function forecastWindows(
+  step: Step,
+  startsSpell: boolean,
+  rows: Pick<RefitRows, 'refit'>,
+  now: number,
+  weather: Weather,
+): readonly Interval[] | null {
+  const until = forecastUntil(weather, now)
+  const believed = now + forecastDays * dayMs
+  const closed: Interval[] = weather
+    .forbidden(step)
+    .filter((one) => one.to > now && one.from < believed)
+    .map((one) => [one.doneBy, Math.min(one.to, believed)])
+  if (closed.length === 0) return null
+  const beyond =
+    startsSpell && weather.until > now && !weather.hasRoof(step, until)
+      ? allowanceOf(until, rows)
+      : null
+  return openAround(beyond ? [...closed, [until, until + beyond.ms]] : closed)
 }

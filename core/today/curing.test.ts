@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Placement } from '../model/stored'
 import { add, emptyRefit, job, step } from '../testing/build'
+import { Waits } from '../plan/waits'
 import { zoneClock } from '../time/zone'
 import { curingDuring } from './curing'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
@@ -40,7 +41,7 @@ describe('what cures during a stretch', () => {
     binding: { kind: 'now' },
   }
   const wetFrom = (from: string, to: string) =>
-    curingDuring(rows, [planned], at(from), at(to)).map((one) => [
+    curingDuring(rows, [planned], at(from), at(to), new Waits(rows, clock)).map((one) => [
       one.key,
       new Date(one.from).toISOString().slice(11, 16),
       new Date(one.until).toISOString().slice(11, 16),

@@ -3,8 +3,7 @@ import type { Job, Step } from '../model/entities'
 import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { Placement } from '../model/stored'
-import { meanAirC } from '../plan/planned'
-import { readyAfterDone } from '../plan/waits'
+import type { Waits } from '../plan/waits'
 
 /** Something that dries or cures: from when, until when. */
 export interface Curing {
@@ -29,7 +28,7 @@ export function curingDuring(
   placements: readonly Placement[],
   from: number,
   to: number,
-  expectedC?: (instant: number) => number,
+  waits: Waits,
 ): Curing[] {
   const steps = byId(rows.step)
   const jobs = byId(rows.job)
@@ -40,7 +39,7 @@ export function curingDuring(
   const jobOf = (step: Step | undefined) => (step ? (jobs.get(step.jobId) ?? null) : null)
   for (const step of rows.step)
     if (step.state === 'done' && step.doneAt !== null && wetWaits.includes(step.waitKind)) {
-      const until = readyAfterDone(step, rows, step.doneAt)
+      const until = waits.afterDone(step, step.doneAt)
       keep({ key: step.id, title: step.title, step, job: jobOf(step), from: step.doneAt, until })
     }
   for (const one of placements) {
@@ -49,12 +48,10 @@ export function curingDuring(
     const end = one.segments.at(-1)?.[1] ?? 0
     keep({ key: step.id, title: step.title, step, job: jobOf(step), from: end, until: one.readyAt })
   }
-  const means = rows.refit[0]?.monthMeanC ?? []
   for (const clock of rows.clock) {
     if (clock.endedAt !== null || clock.kind === 'pot') continue
     const readings = rows.clockReading.filter((one) => one.clockId === clock.id)
-    const air = expectedC ?? ((at: number) => meanAirC(at, means) ?? clock.assumedC)
-    const { opensAt } = clockState(clock, readings, air, from)
+    const { opensAt } = clockState(clock, readings, waits.expectedBy(clock), from)
     const step = steps.get(clock.stepId ?? '')
     keep({
       key: clock.stepId ?? clock.id,

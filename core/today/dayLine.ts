@@ -1,14 +1,14 @@
 import type { Job, Step } from '../model/entities'
 import type { Mend } from '../model/stored'
-import type { WeatherHour } from '../cure/dewPoint'
 import type { PlaceNeed } from '../model/words'
 
-/** When something must be finished or may begin, and why. */
+/** By when something must be finished, and why. */
 export interface Limit {
+  /** UTC ms. */
   readonly at: number
+  /** Last start with which it is; the same as `at` for work that may be left half done. */
+  readonly beginBy: number
   readonly why: string
-  /** True when the line as timed does not keep it. */
-  readonly missed: boolean
 }
 
 /** A line of the day sheet. */
@@ -28,8 +28,8 @@ export interface DayLine {
   readonly waitUntil: number | null
   /** What is done besides because a bond window shuts. */
   readonly mends: readonly Mend[]
-  /** Moved against the plan because of the day's weather. */
-  readonly moved: boolean
+  /** It stands in hours that the forecast has come to forbid; '': it does not. A new plan is on its way then. */
+  readonly against: string
 }
 
 /** Whom and what the day has. */
@@ -37,7 +37,4 @@ export interface DayFrame {
   readonly on: string
   readonly placeNeed: PlaceNeed
   readonly personIds: readonly string[]
-  readonly weather: readonly WeatherHour[]
-  /** End of the people's day, UTC ms; null: not known. */
-  readonly until: number | null
 }

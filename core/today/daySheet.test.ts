@@ -3,9 +3,11 @@ import { describe, expect, it } from 'vitest'
 import type { WeatherHour } from '../cure/dewPoint'
 import { makePlan } from '../plan/makePlan'
 import { add, emptyRefit, job, person, step } from '../testing/build'
+import { Waits } from '../plan/waits'
 import { zoneClock } from '../time/zone'
+import { asSaid } from '../weather/known'
+import { touchDryHours } from '../weather/need'
 import { daySheet } from './daySheet'
-import { asSaid, fitWindows, touchDryHours } from './weather'
 
 const clock = zoneClock('UTC')
 const friday = Date.UTC(2027, 3, 16, 12)
@@ -71,13 +73,18 @@ function saturdayRefit() {
   })
   return rows
 }
-const sheetOf = (rows: ReturnType<typeof saturdayRefit>, hours: readonly WeatherHour[]) =>
-  daySheet(
-    rows,
-    makePlan(rows, friday).plan,
-    { on: saturday, placeNeed: 'boat', personIds: ['Ann'], weather: hours, until: at(16) },
-    clock,
-  )
+/** The sheet of Saturday with the hours of a forecast, in the plan and on the sheet. */
+const sheetOf = (
+  rows: ReturnType<typeof saturdayRefit>,
+  hours: readonly WeatherHour[],
+  placeNeed: 'boat' | 'shed' = 'boat',
+) => {
+  rows.forecast = []
+  add(rows, 'forecast', 'f', { station: 'S', takenAt: friday, hours: [...hours] })
+  const { plan } = makePlan(rows, friday)
+  const frame = { on: saturday, placeNeed, personIds: ['Ann'] }
+  return daySheet(rows, plan, frame, new Waits(rows, clock), clock)
+}
 
 describe('the day sheet', () => {
   it('frames the work with set-up and pack-up, and says what cures overnight', () => {
@@ -131,16 +138,15 @@ describe('the day sheet', () => {
       ['work', at(10), at(13)],
       ['packUp', at(13), at(13.5)],
     ])
-    expect(lines[1]).toMatchObject({ moved: true })
     expect(lines[1]?.limit).toEqual({
       at: at(13),
+      beginBy: at(10),
       why: 'done by 13:00: dew at 16:00, touch-dry takes about 3 h',
-      missed: false,
     })
     expect(notToday).toEqual([])
     // Warm all morning the plan's own times stand.
     const warm = weather.map((hour) => ({ ...hour, tempC: 14 }))
-    expect(sheetOf(saturdayRefit(), warm).lines[1]).toMatchObject({ from: at(8.5), moved: false })
+    expect(sheetOf(saturdayRefit(), warm).lines[1]).toMatchObject({ from: at(8.5), against: '' })
   })
 
   it('goes by the stretch the work is in where the day has two', () => {
@@ -168,8 +174,9 @@ describe('the day sheet', () => {
       weather.map((hour) => ({ ...hour, tempC: 4, dewC: 0 })),
     )
     expect(cold.lines).toEqual([])
-    expect(cold.notToday.map((one) => [one.line.step?.id, one.why])).toEqual([
-      ['plies', 'no hour suits it: under 10 °C'],
+    expect(cold.notToday.map((one) => [one.step.id, one.why, one.at])).toEqual([
+      // Ben comes on Sunday, of which the forecast says nothing.
+      ['plies', 'no hour suits it: under 10 °C', at(24 + 8.5)],
     ])
     // Rain does not touch what needs no dry weather; the dew does, and is named.
     const damp = sheetOf(
@@ -189,7 +196,7 @@ describe('the day sheet', () => {
         rows,
         fine.map((one) => ({ ...one, rain: one.at === at(hour) })),
       )
-    expect(rainAt(14).notToday[0]?.why).toContain('rain after')
+    expect(rainAt(14).notToday[0]?.why).toContain('rain at 14:00')
     expect(rainAt(15).lines[1]?.limit?.why).toBe(
       'done by 12:00: rain at 15:00, touch-dry takes about 3 h',
     )
@@ -199,12 +206,7 @@ describe('the day sheet', () => {
     const rows = saturdayRefit()
     const bad = weather.map((hour) => ({ ...hour, tempC: 14, dewC: 13, rain: false }))
     rows.step = rows.step.map((one) => (one.id === 'plies' ? { ...one, placeNeed: 'shed' } : one))
-    const shed = daySheet(
-      rows,
-      makePlan(rows, friday).plan,
-      { on: saturday, placeNeed: 'shed', personIds: ['Ann'], weather: bad, until: at(16) },
-      clock,
-    )
+    const shed = sheetOf(rows, bad, 'shed')
     expect([shed.notToday, shed.lines.map((line) => line.limit)]).toEqual([[], [null]])
     const bedding = saturdayRefit()
     bedding.step = bedding.step.map((one) =>
@@ -381,12 +383,6 @@ describe('the day sheet', () => {
 })
 
 describe('weather', () => {
-  it('is fit in one stretch from ten to four', () => {
-    expect(fitWindows(weather, { minTempC: 10, dry: false, dewMargin: true })).toEqual([
-      [at(10), at(16)],
-    ])
-  })
-
   it('is bent to what a person says; the water in the air stays', () => {
     // 8 and 14 °C become 10 and 20; dew points of 5 and 12 stay.
     const said = asSaid(weather, { lowC: 10, highC: 20, rain: false }, at(0))

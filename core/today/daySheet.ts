@@ -4,11 +4,10 @@ import type { RefitRows } from '../model/refit'
 import { byId, groupBy } from '../model/refit'
 import type { PlaceNeed } from '../model/words'
 import { cautionsOf } from '../plan/facts'
-import { arcsOf } from '../plan/network'
 import { isOpen } from '../plan/planned'
-import { readyAfterDone } from '../plan/waits'
+import type { Waits } from '../plan/waits'
 import { liveHours } from '../plan/liveHours'
-import { dayNumber, hourMs, minuteMs } from '../time/civil'
+import { dayNumber, minuteMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { curingDuring } from './curing'
 import type { Curing } from './curing'
@@ -16,8 +15,8 @@ import type { DayFrame, DayLine } from './dayLine'
 import { offeredWhile } from './offered'
 import type { Offered } from './offered'
 import { placeOn } from './placeOn'
-import { retime } from './retime'
-import type { NotToday } from './retime'
+import { weatherSayer } from './sayWeather'
+import type { WeatherSayer } from './sayWeather'
 import { takeWith } from './takeWith'
 import type { TakeLine } from './takeWith'
 
@@ -29,9 +28,18 @@ interface DoneLine {
   readonly hoursLogged: number
 }
 
+/** A step that the day's weather leaves no room for, and when it is planned instead. */
+export interface NotToday {
+  readonly step: Step
+  readonly job: Job | null
+  /** UTC ms. */
+  readonly at: number
+  readonly why: string
+}
+
 export interface DaySheet {
   readonly lines: readonly DayLine[]
-  /** Planned for the day, and the day's weather leaves no room for it. */
+  /** What would be done on the day but for its weather. */
   readonly notToday: readonly NotToday[]
   readonly done: readonly DoneLine[]
   /** What cures when the day is over, whenever it was laid. */
@@ -55,39 +63,31 @@ export function daySheet(
   rows: RefitRows,
   plan: StoredPlan,
   frame: DayFrame,
+  waits: Waits,
   clock: ZoneClock,
 ): DaySheet {
   const steps = byId(rows.step)
   const jobs = byId(rows.job)
   const day = dayNumber(frame.on)
   const [start, end] = [clock.at(day, 0), clock.at(day + 1, 0)]
-  const planned = plan.placements
+  const say = weatherSayer(waits.weather, clock, rows.refit[0]?.units ?? 'metric')
+  const work = plan.placements
     .flatMap((placement) => {
       const step = steps.get(placement.stepId)
       if (!step || !isOpen(step) || step.placeNeed !== frame.placeNeed) return []
       return placement.segments
         .filter(([from, to]) => from >= start && from < end && to > from)
-        .map((segment) => lineOf(step, jobs.get(step.jobId) ?? null, placement, segment))
+        .map((segment) => lineOf(step, jobs.get(step.jobId) ?? null, placement, segment, say))
     })
     .sort((a, b) => a.from - b.from || a.to - b.to)
-  const { lines: work, notToday } = retime(
-    planned,
-    frame.weather,
-    frame.until,
-    ...waitsOf(rows, plan, planned),
-    clock,
-    rows.refit[0]?.units ?? 'metric',
-  )
-  const cutShort = new Set(notToday.map((one) => one.line.step?.id))
-  const asTimed = timedPlacements(plan.placements, planned, work, cutShort)
-  const curing = curingDuring(rows, asTimed, start, end)
-  const onSheet = new Set(planned.map((line) => line.step?.id))
+  const curing = curingDuring(rows, plan.placements, start, end, waits)
+  const onSheet = new Set(work.map((line) => line.step?.id))
   return {
     lines: [...framed(rows, plan, work, frame, clock), ...work].sort((a, b) => a.from - b.from),
-    notToday,
+    notToday: notToday(rows, plan, frame, clock, say),
     done: doneOn(rows, frame.placeNeed, start, end),
     overnight: curing.filter((one) => one.until > end),
-    whileItCures: offeredWhile(rows, plan, frame, curing, onSheet, clock, start),
+    whileItCures: offeredWhile(rows, plan, frame, curing, onSheet, waits, clock, start),
     take: takeWith(rows, work, frame),
     forHelpers: keptForHelpers(rows, frame, onSheet),
     placeNeed: frame.placeNeed,
@@ -99,6 +99,7 @@ function lineOf(
   job: Job | null,
   placement: Placement,
   [from, to]: readonly [number, number],
+  say: WeatherSayer,
 ): DayLine {
   const last = placement.segments.at(-1)?.[1] === to
   return {
@@ -110,63 +111,32 @@ function lineOf(
     personIds: placement.personIds,
     continues: !last,
     caution: cautionsOf(step),
-    limit: null,
+    limit: say.limit(step, from, to),
     waitUntil: last && placement.readyAt > to ? placement.readyAt : null,
     mends: placement.mends ?? [],
-    moved: false,
+    against: say.against(step, from),
   }
 }
 
-/** When what a line waits for outside the sheet is over, and which steps of the sheet it follows. */
-function waitsOf(
+/** Steps that would be done on the day but for its weather, and when they are planned instead. */
+function notToday(
   rows: RefitRows,
   plan: StoredPlan,
-  planned: readonly DayLine[],
-): [(line: DayLine) => number, (line: DayLine) => string[]] {
-  const arcs = groupBy(arcsOf(rows), (arc) => arc.to)
+  frame: DayFrame,
+  clock: ZoneClock,
+  say: WeatherSayer,
+): NotToday[] {
   const steps = byId(rows.step)
-  const placed = new Map(plan.placements.map((one) => [one.stepId, one]))
-  const here = new Set(planned.map((line) => line.step?.id))
-  const readyFrom = (line: DayLine): number => {
-    const binding = placed.get(line.step?.id ?? '')?.binding.kind
-    // What a part, a date, a trade or the hull holds cannot come forward.
-    const held = !['now', 'after', 'wait', 'people', 'weather', 'bondWindow'].includes(
-      binding ?? '',
-    )
-    let at = held ? line.from : -Infinity
-    for (const arc of arcs.get(line.step?.id ?? '') ?? []) {
-      if (here.has(arc.from)) continue
-      const from = steps.get(arc.from)
-      const ready =
-        placed.get(arc.from)?.readyAt ??
-        (from?.state === 'done' ? readyAfterDone(from, rows, 0) : undefined)
-      if (ready !== undefined) at = Math.max(at, ready + arc.minWaitHours * hourMs)
-    }
-    return at
-  }
-  const before = (line: DayLine) =>
-    (arcs.get(line.step?.id ?? '') ?? []).map((arc) => arc.from).filter((id) => here.has(id))
-  return [readyFrom, before]
-}
-
-/** Placements with the day's lines where the sheet puts them, so that cures run from there. */
-function timedPlacements(
-  placements: readonly Placement[],
-  planned: readonly DayLine[],
-  work: readonly DayLine[],
-  lost: ReadonlySet<string | undefined>,
-): Placement[] {
-  const moved = new Map(work.filter((line) => line.moved).map((line) => [line.step?.id, line]))
-  const was = new Map(planned.map((line) => [line.step?.id, line]))
-  return placements.flatMap((one) => {
-    if (lost.has(one.stepId)) return []
-    const [line, old] = [moved.get(one.stepId), was.get(one.stepId)]
-    if (!line || !old || line.continues) return [one]
-    const by = line.to - old.to
-    const segments = one.segments.map(([from, to]) =>
-      to === old.to ? ([from + by, to + by] as const) : ([from, to] as const),
-    )
-    return [{ ...one, segments, readyAt: one.readyAt + by }]
+  const jobs = byId(rows.job)
+  const day = dayNumber(frame.on)
+  return plan.placements.flatMap((placement): NotToday[] => {
+    const { binding, segments } = placement
+    const step = steps.get(placement.stepId)
+    if (binding.kind !== 'forecast' || !step || !isOpen(step)) return []
+    if (step.placeNeed !== frame.placeNeed || clock.dayOf(binding.from) !== day) return []
+    const at = segments[0]?.[0] ?? binding.until
+    if (clock.dayOf(at) === day) return []
+    return [{ step, job: jobs.get(step.jobId) ?? null, at, why: say.notOn(step, binding.from) }]
   })
 }
 
@@ -212,7 +182,7 @@ function framed(
     limit: null,
     waitUntil: null,
     mends: [],
-    moved: false,
+    against: '',
   }
   const last = Math.max(...work.map((line) => line.to))
   const setUp = (place?.setUpMin ?? 0) * minuteMs

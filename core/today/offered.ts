@@ -6,7 +6,7 @@ import { factsOf } from '../plan/facts'
 import { hullReader } from '../plan/hullNeed'
 import { arcsOf } from '../plan/network'
 import { isOpen, plannedHours } from '../plan/planned'
-import { readyAfterDone } from '../plan/waits'
+import type { Waits } from '../plan/waits'
 import { hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import type { Curing } from './curing'
@@ -34,13 +34,14 @@ export function offeredWhile(
   frame: DayFrame,
   curing: readonly Curing[],
   onSheet: ReadonlySet<string | undefined>,
+  waits: Waits,
   clock: ZoneClock,
   dayStart: number,
 ): Offered[] {
   if (curing.length === 0) return []
   const jobs = byId(rows.job)
   const people = rows.person.filter((person) => frame.personIds.includes(person.id))
-  const ready = readyBy(rows, dayStart)
+  const ready = readyBy(rows, waits, dayStart)
   const needOf = hullReader(rows)
   const ashore = ashoreOn(haulOutsAsPlanned(rows, plan, clock), frame.on, clock) !== null
   const planned = new Set(plan.placements.map((one) => one.stepId))
@@ -82,13 +83,13 @@ export function offeredWhile(
 }
 
 /** True for steps whose predecessors are finished, their waits and those of the links over by an instant. */
-function readyBy(rows: RefitRows, at: number): (step: Step) => boolean {
+function readyBy(rows: RefitRows, waits: Waits, at: number): (step: Step) => boolean {
   const steps = byId(rows.step)
   const blocked = new Set<string>()
   for (const arc of arcsOf(rows)) {
     const from = steps.get(arc.from)
     const over =
-      from?.state === 'done' && readyAfterDone(from, rows, 0) + arc.minWaitHours * hourMs <= at
+      from?.state === 'done' && waits.afterDone(from, 0) + arc.minWaitHours * hourMs <= at
     if (!over) blocked.add(arc.to)
   }
   return (step) => !blocked.has(step.id)

@@ -9,6 +9,7 @@ import { haulOuts, hull, hullsByPlace, liftOuts } from './hulls'
 import { launches } from './launches'
 import { bonds, sequence, togetherness } from './order'
 import { pauses } from './pauses'
+import { inTheWeather } from './weather'
 import { attendance, releases, shape } from './placements'
 import { wallClock } from './wallClock'
 
@@ -52,7 +53,8 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
       ...attendance(step, one, rows, hauls, wall),
       ...hull(step, one, rows, hauls),
       ...releases(step, one, rows, wall),
-      ...pauses(step, one, rows, hauls, wall, zone, busy(step.placeNeed)),
+      ...inTheWeather(step, one, plan.now, rows, wall),
+      ...pauses(step, one, rows, hauls, wall, zone, busy(step.placeNeed), plan.now),
     ])
       say(step, fault)
   }

@@ -22,6 +22,7 @@ export function oddRefit(seed: number, size: number): Building {
   })
   const people = places()
   const hauls = haulOuts()
+  weather()
   gates()
   let made = 0
   for (let at = 0; made < size; at++) made += work(at)
@@ -65,6 +66,49 @@ export function oddRefit(seed: number, size: number): Building {
     return ids
   }
 
+  /** Places on her, a forecast of a week or less, a day said otherwise, and a tent or a heater over some of it. */
+  function weather(): void {
+    for (const [id, strake] of [
+      ['deck', 'deck'],
+      ['cabin', 'below'],
+      ['bench', 'shed'],
+    ] as const)
+      add(rows, 'zone', id, { name: id, strake, order: id })
+    if (chance(0.4)) return
+    const hours = []
+    for (let at = 0; at < 24 * pick(2, 8, 9); at++) {
+      const tempC =
+        Math.round((9 + 6 * Math.sin(((at - 9) * Math.PI) / 12) + random() * 3) * 10) / 10
+      const dewC = Math.round((tempC - random() * 8) * 10) / 10
+      hours.push({
+        at: (today + Math.floor(at / 24)) * 86_400_000 + (at % 24) * 3_600_000,
+        tempC,
+        dewC,
+        rain: chance(0.15),
+      })
+    }
+    add(rows, 'forecast', 'f', { station: 'S', takenAt: oddNow, hours })
+    if (chance(0.3))
+      add(rows, 'dayPlan', 'said', {
+        on: day(1, 3),
+        personIds: rows.person.map((one) => one.id),
+        from: '08:00',
+        to: '17:00',
+        lowC: pick(null, 11),
+        highC: pick(null, 18),
+        rain: chance(0.5),
+      })
+    if (chance(0.5))
+      add(rows, 'cover', 'c', {
+        title: 'Cover',
+        kind: pick('tent', 'heat', 'tarpaulin'),
+        zoneIds: pick(['deck'], ['cabin'], ['deck', 'cabin']),
+        upOn: day(-4, 3),
+        downOn: pick(null, day(4, 40)),
+        addsC: pick(0, 6),
+      })
+  }
+
   function haulOuts(): string[] {
     const ids = ['first', 'second'].slice(0, upTo(2))
     for (const [index, id] of ids.entries()) {
@@ -100,6 +144,7 @@ export function oddRefit(seed: number, size: number): Building {
       spreading: chance(0.2),
       gateId: pick(null, ...rows.gate.map((gate) => gate.id)),
       haulOutId: pick(null, ...hauls),
+      zoneId: pick(null, null, 'deck', 'cabin', 'bench'),
       pinnedRank: chance(0.08) ? 1 + upTo(3) : null,
       decision: chance(0.05) ? 'later' : 'plan',
       doBy: pick('undecided', 'undecided', 'own', chance(0.3) ? 'trade' : 'own'),
@@ -162,6 +207,7 @@ export function oddRefit(seed: number, size: number): Building {
       months: chance(0.07) ? pick(['may', 'jun', 'jul'], ['apr', 'oct'], ['dec', 'jan']) : [],
       minTempC: chance(0.1) ? pick(8, 12) : null,
       licensedKind: chance(0.04) ? 'gas' : null,
+      maxTempC: chance(0.06) ? pick(14, 20) : null,
       needsDry: chance(0.15),
       state: done ? 'done' : s === begun && begun > 0 && chance(0.5) ? 'doing' : 'open',
       doneAt: done ? oddNow - (1 + upTo(200)) * 3_600_000 : null,

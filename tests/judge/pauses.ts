@@ -5,6 +5,7 @@ import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
 import { hull } from './hulls'
 import { hoursAt } from './placements'
+import { weatherForbids } from './weather'
 import { dates, instantOf, minute, tick } from './wallClock'
 import type { Wall } from './wallClock'
 
@@ -16,6 +17,7 @@ export function pauses(
   wall: (at: number) => Wall,
   zone: string,
   busy: (personId: string, from: number, to: number) => boolean,
+  now: number,
 ): string[] {
   if (one.personIds.length === 0) return []
   return one.segments.slice(1).flatMap(([from], index) => {
@@ -53,6 +55,7 @@ export function pauses(
         for (let at = Math.ceil(start / tick) * tick; at + tick <= end; at += tick) {
           const could =
             hull(step, { ...one, segments: [[at, at + tick]] }, rows, hauls).length === 0 &&
+            !weatherForbids(step, at, now, rows, wall) &&
             !one.personIds.some((id) => busy(id, at, at + tick))
           free = could ? free + 1 : 0
           // Less than an hour is not worth unpacking for, unless it is all that is left; some minutes never are.

@@ -3,7 +3,8 @@ import type { Step } from '../../core/model/entities'
 import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
-import { hhmm, hour, minute, mondays, tick } from './wallClock'
+import { cureAir } from './weather'
+import { hhmm, hour, minute, mondays, tick, wallClock } from './wallClock'
 import type { Wall } from './wallClock'
 
 export const reach = { open: 1, awkward: 1.3, cramped: 1.7, blind: 2.2 } as const
@@ -97,23 +98,29 @@ const booked = (step: Step, rows: RefitRows) =>
 export function waitHours(step: Step, finish: number, rows: RefitRows): number {
   if (step.waitKind === 'none') return 0
   if (step.waitKind !== 'chem') return step.waitHours
-  return cureMinutes(finish, step.waitHours, step.waitRefC, step.waitMinC, rows) / 60
+  const { waitRefC, waitMinC } = step
+  const means = rows.refit[0]?.monthMeanC ?? []
+  const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
+  const air = (at: number) =>
+    cureAir(step, at, (month) => means[month] ?? waitRefC, waitMinC, rows, wall)
+  return (cureMinutes(finish, step.waitHours, waitRefC, air) ?? 0) / 60
 }
 
+/** Minutes until a cure is over, counted one by one; null: not in 400 days. */
 function cureMinutes(
   from: number,
   hours: number,
   refC: number,
-  minC: number | null,
-  rows: RefitRows,
-): number {
+  airAt: (at: number) => number | null,
+): number | null {
   let left = hours * 60
-  let passed = 0
-  for (; left > 1e-6 && passed < 400 * 24 * 60; passed++) {
-    const mean = rows.refit[0]?.monthMeanC[new Date(from + passed * minute).getUTCMonth()] ?? refC
-    left -= Math.pow(2, ((minC === null ? mean : Math.max(mean, minC)) - refC) / 10)
+  const most = 400 * 24 * 60
+  for (let passed = 0; passed < most; passed++) {
+    if (left <= 1e-6) return passed - 1
+    const air = airAt(from + passed * minute)
+    if (air !== null) left -= Math.pow(2, (air - refC) / 10)
   }
-  return passed - 1
+  return null
 }
 
 /** When a finished step lets the next begin: by its running clock, else by its wait. */
@@ -124,7 +131,15 @@ export function readyAfter(step: Step, rows: RefitRows): number {
   const doneAt = step.doneAt ?? 0
   if (!clock || clock.opensH === null) return doneAt + waitHours(step, doneAt, rows) * hour
   const from = clock.startedAt
-  return from + cureMinutes(from, clock.opensH, clock.refC, clock.minC, rows) * minute
+  const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
+  const { minC, maxC, assumedC } = clock
+  const air = (at: number) => {
+    const felt = cureAir(step, at, () => assumedC, null, rows, wall, false)
+    const capped = felt === null ? null : Math.min(felt, maxC ?? Infinity)
+    return capped !== null && minC !== null && capped < minC ? null : capped
+  }
+  const passed = cureMinutes(from, clock.opensH, clock.refC, air)
+  return passed === null ? from + waitHours(step, from, rows) * hour : from + passed * minute
 }
 
 /** Minutes of a date in which a person can work at a place. */

@@ -33,7 +33,16 @@ function makeWallClock(zone: string): (at: number) => Wall {
     minute: '2-digit',
     weekday: 'short',
   })
+  const seen = new Map<number, Wall>()
   return (at) => {
+    const key = Math.floor(at / minute)
+    const found = seen.get(key) ?? read(at)
+    if (seen.size > 100_000) seen.clear()
+    seen.set(key, found)
+    return found
+  }
+
+  function read(at: number): Wall {
     const part = Object.fromEntries(format.formatToParts(at).map((one) => [one.type, one.value]))
     return {
       date: `${part.year}-${part.month}-${part.day}`,

@@ -48,6 +48,8 @@ export const zone = kind(
     measuredAt: note('At which hole', 200),
     /** What must come out before one gets at it. */
     wayInId: maybe(ref('Way in', 'wayIn')),
+    /** How far sun lifts its surface over the air; null: not said. */
+    colour: maybe(choice('Surface', words.surfaceColours, undefined, said.surfaceColour)),
     /** From this gate on somebody lives there: dust costs more afterwards. */
     livedInFromGateId: maybe(ref('Lived in from', 'gate')),
     order: text('Order', 80),

@@ -26,8 +26,10 @@ import {
 } from './walk'
 import { document, webLink, picture } from './papers'
 import { clock, clockReading } from './clocks'
+import { reading } from './readings'
 import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
 import { dayPlan, plan, weekSnapshot } from './plans'
+import { cover, forecast } from './weather'
 import type { FieldsOf } from '../kind'
 import type { RowOf } from '../field'
 
@@ -79,6 +81,9 @@ export const kinds = {
   asBuiltLine,
   asBuiltTest,
   picture,
+  cover,
+  reading,
+  forecast,
   dayPlan,
   plan,
   weekSnapshot,
@@ -113,5 +118,7 @@ export type Support = Row<'support'>
 export type Clock = Row<'clock'>
 export type HoursEntry = Row<'hoursEntry'>
 export type DayPlan = Row<'dayPlan'>
+export type Cover = Row<'cover'>
+export type Reading = Row<'reading'>
 export type Part = Row<'part'>
 export type Bag = Row<'bag'>

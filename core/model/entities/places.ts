@@ -1,5 +1,5 @@
 /** Places where work is done and what they ask for. */
-import { choice, clockTime, flag, integer, ref, text, record } from '../field'
+import { choice, clockTime, flag, integer, maybe, ref, text, record } from '../field'
 import { kind } from '../kind'
 
 export const place = kind(
@@ -7,6 +7,8 @@ export const place = kind(
   {
     name: text('Place'),
     kind: choice('Kind of place', ['yard', 'berth', 'shed', 'home']),
+    /** Mean air there by month, January first; null: as in the open. */
+    monthMeanC: maybe(record<number[]>('Its mean air by month')),
     /** One way, minutes. */
     travelMin: integer('Travel one way in minutes', { min: 0, max: 1440, unit: 'min' }, 0),
     setUpMin: integer('Set-up in minutes', { min: 0, max: 480, unit: 'min' }, 30),

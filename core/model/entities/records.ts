@@ -13,6 +13,8 @@ export const hoursEntry = kind(
     hours: real('Hours', { min: 0.01, max: 24, unit: 'h' }),
     kind: choice('Kind', ['work', 'travel', 'setUp', 'packUp', 'cleanUp'], 'work', said.hoursKind),
     note: note('Note', 500),
+    /** Why the work had to be done again; '': it was not. */
+    reworkCause: note('Done again because', 200),
     /** The entry this one puts right; the old one stays to be seen. */
     correctsId: maybe(ref('Corrects', 'hoursEntry', { onDelete: 'holds' })),
   },

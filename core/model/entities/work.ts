@@ -51,6 +51,8 @@ export const job = kind(
     /** What she weighs more, and how much higher she is, once it is done; negative: less. */
     addsKg: fresh(maybe(real('Adds weight in kg', { min: -50_000, max: 50_000 }))),
     addsHeightM: fresh(maybe(real('Adds height', { min: -50, max: 50, unit: 'm' }))),
+    /** Said on closing it, and shown at the next job of its kind. */
+    nextTime: fresh(note('Next time I would', 500)),
     /** Rank pinned by hand; null: computed. */
     pinnedRank: fresh(maybe(integer('Pinned rank', { min: 1, max: 10_000 }))),
     order: text('Order', 80),
@@ -85,6 +87,38 @@ export const step = kind(
     parallel: flag('Beside the step before, not after it', false),
     needsDry: flag('Needs dry weather or cover', false),
     minTempC: maybe(real('Coldest air in °C', { min: -20, max: 50, unit: '°C' })),
+    maxTempC: maybe(real('Warmest surface in °C', { min: 0, max: 80, unit: '°C' })),
+    /** What is counted off: bolts, holes, plies; '': done at once. */
+    unitName: note('Counted in', 40),
+    unitCount: maybe(integer('How many of them', { min: 1, max: 100_000 })),
+    unitsDone: fresh(integer('Done of them', { min: 0, max: 100_000 }, 0)),
+    /** The first one is made and checked before the others. */
+    proveOnOne: flag('Prove on one first', false),
+    /** No two beside each other are open at once. */
+    noNeighbours: flag('No two neighbours at once', false),
+    /** What is read at it, and within which limits it passes; '': nothing. */
+    readWhat: note('Read at it', 120),
+    readUnit: note('Read in', 20),
+    readLow: maybe(real('Passes from', { min: -1e6, max: 1e6 })),
+    readHigh: maybe(real('Passes up to', { min: -1e6, max: 1e6 })),
+    /** Beyond the passing value, up to here: to be watched. Beyond this it fails. */
+    readFailAt: maybe(real('Fails beyond', { min: -1e6, max: 1e6 })),
+    readSource: note('Limit from', 200),
+    /** A group repeated until it is good enough: rounds to be expected, and the most. */
+    roundsLikely: integer('Rounds likely', { min: 1, max: 40 }, 1),
+    roundsMost: integer('Rounds at most', { min: 1, max: 40 }, 1),
+    /** What its group of rounds is until: "1 m batten shows under 1 mm". */
+    untilGood: note('Until', 200),
+    /** Which round of its group it is. */
+    round: fresh(integer('Round', { min: 1, max: 40 }, 1)),
+    /** The step this one makes good, or does again. */
+    redoesStepId: maybe(ref('Does again', 'step')),
+    /** Good enough only for now: what is missing; '': it is not provisional. */
+    provisionalFor: note('For the time being: what is missing', 300),
+    provisionalNot: note('Not to be trusted with', 300),
+    rightBeforeGateId: maybe(ref('Made right before', 'gate')),
+    /** The job that makes it right. */
+    rightByJobId: maybe(ref('Made right by', 'job')),
     waitKind: choice('Wait after it', words.waitKinds, 'none', said.waitKind),
     /** Hours, round the clock, before the next step; for a chem wait at waitRefC. */
     waitHours: real('Wait in hours', { min: 0, max: 9000, unit: 'hRound' }, 0),

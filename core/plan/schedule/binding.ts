@@ -36,6 +36,13 @@ export type Binding =
       readonly ms: number
       readonly after: string | null
     }
+  /** The hours of the forecast do not suit it before: without them it would be done from `from`. */
+  | {
+      readonly kind: 'forecast'
+      readonly from: number
+      readonly until: number
+      readonly after: string | null
+    }
   /** The yard does it in its working hours. */
   | { readonly kind: 'yardHours'; readonly after: string | null }
   | { readonly kind: 'notBefore'; readonly on: string }
@@ -56,6 +63,7 @@ export const bindingKinds = [
   'liftDay',
   'bondWindow',
   'weather',
+  'forecast',
   'yardHours',
   'notBefore',
   'trade',

@@ -3,7 +3,6 @@ import { hourMs } from '../../time/civil'
 import { keyingHours, mendKind, peelPlyHours } from '../mends'
 import type { StepArc } from '../network'
 import type { OpenStep, OpenWork } from './openWork'
-import { waitOver } from '../waits'
 import { ceilTick } from './tick'
 
 /** A step held back longer than this for its bond window is dearer than the mend. Assumed: three days. */
@@ -182,7 +181,7 @@ export class BondWindows {
       if (arc && before !== undefined && previous)
         from = Math.max(
           from,
-          waitOver(previous.activity.step, before, this.compiled.rows) + arc.minWaitHours * hourMs,
+          this.compiled.waits.over(previous.activity.step, before) + arc.minWaitHours * hourMs,
         )
       // What starts more than the hold after its free start is dear, and need not be looked for.
       const latest = free && index > 0 ? (free[index] as number) + mostHoldMs : Infinity

@@ -1,5 +1,6 @@
 import type { RefitRows } from '../../model/refit'
 import type { ZoneClock } from '../../time/zone'
+import { Waits } from '../waits'
 import { hullWindows } from './hullWindows'
 import { hoursByClass } from './openHours'
 import type { HoursByClass } from './openHours'
@@ -12,6 +13,7 @@ import type { Interval } from '../../time/intervals'
 
 /** When people can be where, and where she lies: rests on people, places, haul-outs and days, on no job. */
 export interface Calendars {
+  readonly waits: Waits
   readonly ashore: readonly Ashore[]
   readonly hours: SiteHours
   readonly sites: Sites
@@ -32,6 +34,7 @@ export function calendarsOf(rows: RefitRows, clock: ZoneClock, now: number): Cal
   const hours = siteHours(rows, clock)
   return {
     ashore,
+    waits: new Waits(rows, clock),
     hours,
     sites: makeSites(rows, clock, ashore, hours),
     laidOut: remembered(rows, clock, hours),

@@ -2,7 +2,6 @@ import { dayMs, dayNumber, hourMs } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
 import { weatherAllowance } from '../weatherAllowance'
 import { durationMs } from './openWork'
-import { waitOver } from '../waits'
 import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
 import { launchDay } from './launchDay'
@@ -49,7 +48,8 @@ interface Forward {
 
 const allowanceMs = (activity: OpenStep, at: number, compiled: OpenWork): number =>
   activity.startsSpell
-    ? (weatherAllowance(activity.step, at, compiled.rows, compiled.now)?.ms ?? 0)
+    ? (weatherAllowance(activity.step, at, compiled.rows, compiled.now, compiled.waits.weather)
+        ?.ms ?? 0)
     : 0
 
 function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSize): Forward {
@@ -116,7 +116,7 @@ function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSiz
     return done(place?.start ?? from, place?.finish ?? from)
 
     function done(start: number, finish: number): Earliest {
-      return { start, finish, ready: waitOver(step, finish, compiled.rows) }
+      return { start, finish, ready: compiled.waits.over(step, finish) }
     }
   }
 }
@@ -264,7 +264,7 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
 function latestFinish(activity: OpenStep, readyBy: number, compiled: OpenWork): number {
   let finish = readyBy
   for (let round = 0; round < 3; round++)
-    finish = readyBy - (waitOver(activity.step, finish, compiled.rows) - finish)
+    finish = readyBy - (compiled.waits.over(activity.step, finish) - finish)
   return finish
 }
 

@@ -1,7 +1,6 @@
 import type { Placement } from '../../model/stored'
 import type { Interval } from '../../time/intervals'
 import { hourMs } from '../../time/civil'
-import { waitOver } from '../waits'
 import type { Laying, Room } from './laying'
 import type { OpenStep } from './openWork'
 import type { PassInput } from './pass'
@@ -88,7 +87,7 @@ export class GivingWay {
       placements.set(long.step.id, {
         ...kept,
         segments: again.segments,
-        readyAt: waitOver(long.step, again.finish, compiled.rows),
+        readyAt: compiled.waits.over(long.step, again.finish),
       })
       return true
     }

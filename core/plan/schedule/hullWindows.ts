@@ -39,7 +39,7 @@ function notHanging(ashore: readonly Ashore[]): Interval[] {
  * When the hull and the time of the year suit a step. Ashore: its haul-out, up to a launch already placed. In the slings: from its
  * launch until she is let go. Afloat: after its job's own launch where that is its gate, else whenever she
  * floats. Either: whenever she does not hang; work elsewhere, or by others, does not care. All of it only in the step's
- * months and up to its last day.
+ * months, up to its last day, and in the hours that the forecast leaves it.
  */
 export function hullWindows(
   activity: OpenStep,
@@ -47,7 +47,8 @@ export function hullWindows(
   rows: Pick<RefitRows, 'gate'>,
 ): readonly Interval[] {
   const hull = byHull(activity, ashore, rows)
-  return activity.season ? intersect(hull, activity.season) : hull
+  const inSeason = activity.season ? intersect(hull, activity.season) : hull
+  return activity.fit ? intersect(inSeason, activity.fit) : inSeason
 }
 
 function byHull(

@@ -1,11 +1,11 @@
 import type { Mend, Placement } from '../../model/stored'
 import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
-import { waitOver } from '../waits'
 import type { Binding } from './binding'
 import { Diary } from './diary'
 import type { Wanted, WorkStretches } from './diary'
 import type { Ashore } from './haulOuts'
+import { hullWindows } from './hullWindows'
 import { durationMs } from './openWork'
 import type { OpenStep, OpenWork } from './openWork'
 import type { CrewStretch, HoursByClass } from './openHours'
@@ -78,6 +78,12 @@ export class Laying {
       : windows
   }
 
+  /** The same if the forecast forbade nothing. */
+  windowsInAnyWeather(activity: OpenStep): readonly Interval[] {
+    const ashore = this.own(activity.ashore)
+    return hullWindows({ ...activity, ashore, fit: null }, this.ashore, this.compiled.rows)
+  }
+
   /** Writes a step's place down. */
   keep(
     activity: OpenStep,
@@ -90,7 +96,7 @@ export class Laying {
     this.placements.set(activity.step.id, {
       stepId: activity.step.id,
       segments,
-      readyAt: waitOver(activity.step, finish, this.compiled.rows),
+      readyAt: this.compiled.waits.over(activity.step, finish),
       personIds: crew.map((person) => this.sites.people[person]?.id ?? ''),
       binding,
       ...(mends.length > 0 ? { mends } : {}),

@@ -4,7 +4,6 @@ import { dayNumber, hourMs, minutesOf, weekdayOf } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
 import { weatherAllowance } from '../weatherAllowance'
 import { durationMs } from './openWork'
-import { waitOver } from '../waits'
 import type { OpenStep, OpenWork } from './openWork'
 import { hullWindows } from './hullWindows'
 import type { Activity, Arc, Deadline, Problem, Resource } from './kernel/problem'
@@ -148,7 +147,7 @@ export function onKernel(
   /** Ticks from finish to readiness: what the pass found, by its month's mean air. */
   function waitTicks(activity: OpenStep): number {
     const finish = pass.placements.get(activity.step.id)?.segments.at(-1)?.[1] ?? base
-    return Math.ceil((waitOver(activity.step, finish, rows) - finish) / tick)
+    return Math.ceil((compiled.waits.over(activity.step, finish) - finish) / tick)
   }
 
   function addArcs(activity: OpenStep): void {
@@ -157,7 +156,7 @@ export function onKernel(
       const next = compiled.activities.get(arc.to)
       const finish = pass.placements.get(arc.from)?.segments.at(-1)?.[1] ?? base
       const weather = next?.startsSpell
-        ? (weatherAllowance(next.step, finish, rows, compiled.now)?.ms ?? 0)
+        ? (weatherAllowance(next.step, finish, rows, compiled.now, compiled.waits.weather)?.ms ?? 0)
         : 0
       const minLag = waitTicks(activity) + Math.ceil((arc.minWaitHours * hourMs + weather) / tick)
       arcs.push({ from: arc.from, to: arc.to, minLag, maxLag: null, earliestAfter: null })

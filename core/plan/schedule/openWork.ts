@@ -10,9 +10,8 @@ import { haulOutOf, launchHeldBy } from '../haulOutOf'
 import { plannedJobs } from '../network'
 import type { StepArc } from '../network'
 import { plannedHours } from '../planned'
-import { readyAfterDone } from '../waits'
 import { liveHours } from '../liveHours'
-import { needsWeather } from '../weatherAllowance'
+import { forecastWindows, needsWeather } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { calendarsOf } from './calendars'
 import type { Calendars } from './calendars'
@@ -60,6 +59,8 @@ export interface OpenStep {
   readonly releases: readonly Release[]
   /** When it may be done by its months and its last day; null: whenever. */
   readonly season: readonly Interval[] | null
+  /** When the forecast lets it be done; null: whenever. */
+  readonly fit: readonly Interval[] | null
   /** When it is warm enough for it out of doors; null: it needs no warmth. */
   readonly warm: readonly Interval[] | null
   /** Milliseconds of work that a trade still has to do; 0: none. */
@@ -154,11 +155,13 @@ export function openWork(
   structure: Structure = structureOf(rows),
   calendars: Calendars = calendarsOf(rows, clock, now),
 ): OpenWork {
-  const { sites } = calendars
+  const { sites, waits } = calendars
+  const { weather } = waits
+  const classes = new Map<string, number>()
   const { before, after } = structure
   const coming = calendars.ashore.filter((one) => one.launchAt === Infinity)
   const steps = byId(rows.step)
-  const seasons = new Seasons(rows, clock, now)
+  const seasons = new Seasons(rows, clock, now, weather)
   const logged = new Map<string, number>()
   for (const entry of liveHours(rows))
     if (entry.stepId !== null && entry.kind === 'work')
@@ -176,7 +179,7 @@ export function openWork(
     if (step.state === 'done') {
       const doneAt = step.doneAt ?? now
       doneAtOf.set(step.id, doneAt)
-      readyAt.set(step.id, readyAfterDone(step, rows, now))
+      readyAt.set(step.id, waits.afterDone(step, now))
       const held = launchHeldBy(job, step, rows, coming)
       if (held) {
         const id = held.haulOut.id
@@ -202,6 +205,15 @@ export function openWork(
     remarks,
   }
 
+  /** One number for all that may be done at the same times. */
+  function classOf(spans: readonly Interval[] | null): string {
+    if (!spans) return ''
+    const key = spans.flat().join()
+    const known = classes.get(key) ?? classes.size
+    classes.set(key, known)
+    return String(known)
+  }
+
   function toActivity(step: Step, job: Job): OpenStep {
     const haulOut = haulOutOf(job, rows, coming)
     const others = factsOf(step.operation).byOthers || isForTrade(step, job, rows)
@@ -215,7 +227,13 @@ export function openWork(
         : (capable.find((index) => sites.people[index]?.id === step.wantedPersonId) ?? -1)
     const workMs = others ? 0 : workLeftMs(step, logged)
     const season = seasons.of(step)
-    const own = [step.id, ...(season ?? []).flat()].join()
+    const startsSpell =
+      needsWeather(step, weather) &&
+      !(before.get(step.id) ?? []).some((arc) => arc.maxWaitHours !== null)
+    const fit =
+      workMs > 0 && step.hullNeed !== 'slings' && bookingOf(step, rows, clock) === null
+        ? forecastWindows(step, startsSpell, rows, now, weather)
+        : null
     const crewMin = step.crewMin
     const crewMax = Math.max(crewMin, step.crewMax)
     return {
@@ -224,8 +242,7 @@ export function openWork(
       job,
       before: before.get(step.id) ?? [],
       after: after.get(step.id) ?? [],
-      startsSpell:
-        needsWeather(step) && !(before.get(step.id) ?? []).some((arc) => arc.maxWaitHours !== null),
+      startsSpell,
       workMs,
       tradeMs: isTrades ? ceilTick(workLeftMs(step, logged) / step.crewMin) : 0,
       capable,
@@ -236,10 +253,11 @@ export function openWork(
       splittable: maySplit(step),
       placeNeed: step.placeNeed,
       ashore: step.hullNeed === 'either' ? null : haulOut,
-      hullClass: `${step.hullNeed} ${step.placeNeed} ${workMs > 0} ${haulOut?.haulOut.id} ${job.gateId} ${season ? own : ''}`,
+      hullClass: `${step.hullNeed} ${step.placeNeed} ${workMs > 0} ${haulOut?.haulOut.id} ${job.gateId} ${classOf(season)} ${classOf(fit)}`,
       holds: launchHeldBy(job, step, rows, coming),
       releases: releasesOf(step, rows, clock),
       season,
+      fit,
       warm: seasons.warm(step),
       booking: bookingOf(step, rows, clock),
     }

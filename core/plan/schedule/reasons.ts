@@ -21,7 +21,7 @@ export const longGapMs = 7 * 24 * hourMs
 /** The step behind a binding; null: none. */
 export function heldBy(binding: Binding): string | null {
   if (binding.kind === 'after' || binding.kind === 'wait') return binding.stepId
-  return binding.kind === 'weather' ? binding.after : null
+  return binding.kind === 'weather' || binding.kind === 'forecast' ? binding.after : null
 }
 
 /** What of her hull a step waited for until an instant. */
@@ -43,6 +43,14 @@ export function crewBinding(
   const { start, finish } = room
   if (start <= earliest.at) return earliest.binding
   const { clock } = laying.compiled
+  const dry = activity.fit && roomInAnyWeather(laying, activity, earliest.at, start)
+  if (dry)
+    return {
+      kind: 'forecast',
+      from: dry.room.start,
+      until: start,
+      after: heldBy(earliest.binding),
+    }
   const length = activity.splittable ? 1 : durationMs(activity, crew.length)
   const hours = laying.hours.of(activity)
   const free = workForward(hours, windows, earliest.at, length, activity.splittable, clock)
@@ -63,6 +71,18 @@ export function crewBinding(
   if (earliest.binding.kind === 'now' || start - earliest.at > longGapMs)
     return { kind: 'calendar', until: start }
   return earliest.binding
+}
+
+/** Room before a start that only the forecast takes away; null: there is none. */
+function roomInAnyWeather(
+  laying: Laying,
+  activity: OpenStep,
+  from: number,
+  start: number,
+): Room | null {
+  const windows = laying.windowsInAnyWeather(activity)
+  const found = laying.roomFor(activity, from, windows)
+  return found && found.room.start < start ? found : null
 }
 
 /** The step that keeps those it needs from it: the latest without which it could be earlier. */

@@ -177,7 +177,13 @@ class RefitPass {
       )
     }
     const allowance = activity.startsSpell
-      ? weatherAllowance(activity.step, earliest.at, this.compiled.rows, this.compiled.now)
+      ? weatherAllowance(
+          activity.step,
+          earliest.at,
+          this.compiled.rows,
+          this.compiled.now,
+          this.compiled.waits.weather,
+        )
       : null
     if (!allowance) return earliest
     return {

@@ -3,10 +3,12 @@ import type { Step } from '../../model/entities'
 import { months } from '../../model/words'
 import type { RefitRows } from '../../model/refit'
 import { dayNumber } from '../../time/civil'
+import type { Site } from '../../weather/site'
 import { intersect, joined } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
 import type { ZoneClock } from '../../time/zone'
-import { forecastMs, needsWeather } from '../weatherAllowance'
+import type { Weather } from '../../weather/weather'
+import { forecastUntil } from '../weatherAllowance'
 
 /** Years laid out: as far as a plan reaches. */
 const yearsAhead = 16
@@ -41,6 +43,7 @@ export class Seasons {
     private readonly rows: Pick<RefitRows, 'refit'>,
     private readonly clock: ZoneClock,
     private readonly now: number,
+    private readonly weather: Weather,
   ) {
     this.year = Number(clock.dateOf(now).slice(0, 4))
   }
@@ -56,21 +59,36 @@ export class Seasons {
   }
 
   /** Months warm enough for a step out of doors, the days of the forecast among them; null: it needs no warmth. */
-  warm(step: Pick<Step, 'minTempC' | 'needsDry' | 'placeNeed'>): readonly Interval[] | null {
+  warm(step: Step): readonly Interval[] | null {
     const { minTempC } = step
+    const site = this.weather.siteOf(step)
     const [refit] = this.rows.refit
-    if (minTempC === null || !needsWeather(step) || !refit || refit.monthMeanC.length < 12)
-      return null
-    return this.remembered(`warm ${minTempC}`, () => {
+    if (minTempC === null || site.exposure === 'roof') return null
+    if (!refit || refit.monthMeanC.length < 12) return null
+    return this.remembered(`warm ${minTempC} ${site.key}`, () => {
       const spans = monthSpans(
         (month) => (refit.monthMeanC[month] ?? minTempC) >= minTempC,
         this.year,
         this.clock,
       )
       if (!spans) return null
-      // Nearer than that the forecast says, on the day.
-      const soon: Interval[] = refit.madeUpWeather ? [[this.now, this.now + forecastMs]] : []
-      return joined([...soon, ...spans])
+      // Nearer than that the forecast says, hour by hour; and what is heated enough is warm whatever the month.
+      const soon: Interval[] =
+        this.weather.until > this.now ? [[this.now, forecastUntil(this.weather, this.now)]] : []
+      return joined([...soon, ...spans, ...this.heated(site, minTempC)])
+    })
+  }
+
+  /** Months in which a heater or cover that stands makes it warm enough. */
+  private heated(site: Site, minTempC: number): Interval[] {
+    const means = this.rows.refit[0]?.monthMeanC ?? []
+    return site.standing.flatMap(({ from, to, addsC }) => {
+      const months = monthSpans(
+        (month) => (means[month] ?? minTempC) + addsC >= minTempC,
+        this.year,
+        this.clock,
+      )
+      return months ? intersect(months, [[from, to]]) : [[from, to] as const]
     })
   }
 
