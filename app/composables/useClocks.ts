@@ -38,7 +38,6 @@ const closeWord = {
 export function useClocks() {
   const store = useRefitStore()
   const time = useTimeStore()
-  const weather = useWeatherStore()
   // A clock's ends move only with its rows and the weather; every second only what is left does.
   const states = computed(() =>
     store.rows.clock
@@ -47,7 +46,7 @@ export function useClocks() {
         const readings = store.rows.clockReading.filter((one) => one.clockId === clock.id)
         return {
           clock,
-          state: clockState(clock, readings, weather.temperatureFor(clock.assumedC), time.minute),
+          state: clockState(clock, readings, store.waits.expectedBy(clock), time.minute),
         }
       }),
   )

@@ -5,17 +5,15 @@ import type { PlaceNeed } from '#core/model/words'
 import { inOrder } from '#core/model/refit'
 import { deletion } from '#core/model/removal'
 import { attendanceOf } from '#core/time/attendance'
-import { dayNumber, minutesOf, timeOf } from '#core/time/civil'
-import { asSaid } from '#core/today/weather'
+import { dayNumber, timeOf } from '#core/time/civil'
 import { placeOn } from '#core/today/placeOn'
 import { daySheet } from '#core/today/daySheet'
 
 /** A day's frame, as the week gives it or as its people changed it, and the day sheet that follows. */
 export function useDay(on: Ref<string>) {
   const store = useRefitStore()
-  const weather = useWeatherStore()
   const busy = ref(false)
-  const zone = computed(() => store.derived.clock)
+  const zone = computed(() => store.zone)
   const dayPlan = computed(() => store.rows.dayPlan.find((one) => one.on === on.value) ?? null)
   const people = computed(() => inOrder(store.rows.person).filter((person) => !person.gone))
 
@@ -59,24 +57,9 @@ export function useDay(on: Ref<string>) {
     lowC: dayPlan.value?.lowC ?? null,
     highC: dayPlan.value?.highC ?? null,
   }))
-  const hours = computed(() => {
-    const start = zone.value.at(dayNumber(on.value), 0)
-    const end = zone.value.at(dayNumber(on.value) + 1, 0)
-    const ofDay = weather.hours.filter((hour) => hour.at >= start && hour.at < end)
-    return asSaid(ofDay, frame.value, start)
-  })
   const sheet = computed(() =>
     store.accepted
-      ? daySheet(
-          store.rows,
-          store.accepted,
-          {
-            ...frame.value,
-            weather: hours.value,
-            until: zone.value.at(dayNumber(on.value), minutesOf(frame.value.to)),
-          },
-          zone.value,
-        )
+      ? daySheet(store.rows, store.accepted, frame.value, store.waits, zone.value)
       : null,
   )
 
@@ -112,5 +95,5 @@ export function useDay(on: Ref<string>) {
         { op: 'delete', entity: 'dayPlan', id: plan.id, baseVersion: plan.version },
       ])
   }
-  return { frame, dayPlan, people, usual, sheet, hours, busy, set, reset }
+  return { frame, dayPlan, people, usual, sheet, busy, set, reset }
 }

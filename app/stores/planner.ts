@@ -19,7 +19,9 @@ import { PlannerLink, Superseded } from '~/workers/plannerLink'
 
 /** Edits that come in a bunch are planned once. */
 const settleMs = 150
-/** A plan that is not taken is made again so often, then the note on its age stays. */
+/** A plan of other rows stands for so long before it is made again. */
+const rescueMs = 2000
+/** It is made again so often, then the note on its age stays. */
 const mostLosses = 5
 
 /** What a change would do, as far as the plan says. */
@@ -46,8 +48,9 @@ export const usePlannerStore = defineStore('planner', () => {
   const supposer = new PlannerLink()
   let timer: ReturnType<typeof setTimeout> | null = null
   let run = 0
-  /** How often in a row a plan was not taken though nothing has changed since it was begun. */
+  /** How often in a row what stands was found to be of other rows, with nothing under way. */
   let losses = 0
+  let rescue: ReturnType<typeof setTimeout> | null = null
 
   const hash = computed(() =>
     store.status === 'ready' ? `${inputsHash(store.rows)}-${store.derived.today}` : '',
@@ -129,10 +132,6 @@ export const usePlannerStore = defineStore('planner', () => {
       hours.value = standing.hours
       if (made) await accept(wanted, made)
       await keepWeek(made !== null)
-      // An older plan was on its way, or another window was first with one: what stands is not of these rows.
-      const lost = made !== null && store.connected && wanted === hash.value && stale.value
-      losses = lost ? losses + 1 : 0
-      if (lost && losses <= mostLosses) planSoon()
     } catch (error) {
       if (error instanceof Superseded) return
       if (error instanceof ProblemError) toasts.complain(error)
@@ -177,6 +176,19 @@ export const usePlannerStore = defineStore('planner', () => {
     if (hash.value !== '') timer = setTimeout(() => void replan(), settleMs)
   }
   watch(hash, planSoon)
+  // Another window's older plan may have come in over this one's: what stands is then of other rows, and nobody is at it.
+  watch(
+    () => stale.value && !busy.value && failed.value === '' && store.connected && hash.value !== '',
+    (left) => {
+      if (rescue) clearTimeout(rescue)
+      rescue = null
+      if (!left) losses = 0
+      else if (losses < mostLosses) {
+        losses++
+        rescue = setTimeout(planSoon, rescueMs)
+      }
+    },
+  )
   // A plan that was made while nobody answered could not be kept.
   watch(
     () => store.connected,

@@ -2,7 +2,9 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Change, ChangeItem, Clash } from '#core/model/changes'
 import { acceptedPlan } from '#core/model/stored'
+import { Waits } from '#core/plan/waits'
 import { derive } from '#core/progress/derive'
+import { zoneClock } from '#core/time/zone'
 import { browserPorts } from '~/sync/browserPorts'
 import { SyncMachine } from '~/sync/machine'
 import { differences, rebased } from '~/sync/outbox'
@@ -45,6 +47,9 @@ export const useRefitStore = defineStore('refit', () => {
   /** The plan that views read: accepted, and of this make. */
   const accepted = computed(() => acceptedPlan(rows.value))
   const derived = computed(() => derive(rows.value, accepted.value, time.minute))
+  const zone = computed(() => zoneClock(refit.value?.zone ?? 'UTC'))
+  /** The one weather, and when waits are over by it: the plan and every view read the same. */
+  const waits = computed(() => new Waits(rows.value, zone.value))
 
   async function open(id: string): Promise<void> {
     close()
@@ -170,6 +175,8 @@ export const useRefitStore = defineStore('refit', () => {
     plan,
     accepted,
     derived,
+    zone,
+    waits,
     open,
     close,
     submit,

@@ -24,6 +24,10 @@ const high = (after: string | null): string => (after === null ? next : unit + t
 export const keyBetween = (before: string | null, after: string | null): string =>
   generateKeyBetween(low(before), high(after), digits).slice(unit.length)
 
-/** `count` keys in rising order after `before`, for a list made in one go. Keys grow slowly in length. */
-export const keysAfter = (before: string | null, count: number): string[] =>
-  generateNKeysBetween(low(before), next, count, digits).map((key) => key.slice(unit.length))
+/** `count` keys in rising order after `before`, and before `after` where one is given, for a list made in one go. */
+export const keysAfter = (
+  before: string | null,
+  count: number,
+  after: string | null = null,
+): string[] =>
+  generateNKeysBetween(low(before), high(after), count, digits).map((key) => key.slice(unit.length))

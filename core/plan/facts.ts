@@ -77,6 +77,9 @@ const cautions: Partial<Record<Operation, string>> = {
   move: 'The yard moves stands, never you. Chocked before anyone goes under.',
 }
 
+/** The usual caution of an operation; '': it has none. */
+export const usualCaution = (operation: Operation): string => cautions[operation] ?? ''
+
 /** The usual caution of the step's operation with its own added to it; '' when there is neither. Source: handbook-2 D10. */
 export const cautionsOf = (step: Pick<Step, 'caution' | 'operation'>): string =>
   cautionList(step).join(' ')

@@ -1,7 +1,7 @@
 import type { Step } from '../model/entities'
 import type { Mend } from '../model/stored'
 import { formatHours } from '../units/hours'
-import { plannedHours } from './planned'
+import { roundHours } from './planned'
 
 /** Share of the laminating that laying peel ply takes, and its least, in person-hours. Assumed. */
 const peelShare = 0.1
@@ -12,11 +12,11 @@ const leastKeyingHours = 0.5
 
 /** Peel ply over a laminate whose next step comes after its bond window: its person-hours. */
 export const peelPlyHours = (laminate: Pick<Step, 'hoursLikely' | 'access'>): number =>
-  Math.max(leastPeelHours, peelShare * plannedHours(laminate))
+  Math.max(leastPeelHours, peelShare * roundHours(laminate))
 
 /** Washing, keying and wiping before a step that comes after the bond window: its person-hours. */
 export const keyingHours = (next: Pick<Step, 'hoursLikely' | 'access'>): number =>
-  Math.max(leastKeyingHours, keyingShare * plannedHours(next))
+  Math.max(leastKeyingHours, keyingShare * roundHours(next))
 
 /** What helps when a step comes after the bond window of the one before. Source: handbook 8 rule 10, 11. */
 export const mendKind = (from: Pick<Step, 'operation' | 'state'>): Mend['kind'] =>

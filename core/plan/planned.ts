@@ -9,9 +9,13 @@ export const accessFactor: Readonly<Record<Access, number>> = {
   blind: 2.2,
 }
 
-/** Planned person-hours of a step: likely × access. */
-export const plannedHours = (step: Pick<Step, 'hoursLikely' | 'access'>): number =>
+/** Person-hours of one round of a step: likely × access. */
+export const roundHours = (step: Pick<Step, 'hoursLikely' | 'access'>): number =>
   step.hoursLikely * accessFactor[step.access]
+
+/** Planned person-hours of a step: likely × access, for each round that is likely. */
+export const plannedHours = (step: Pick<Step, 'hoursLikely' | 'access' | 'roundsLikely'>): number =>
+  roundHours(step) * step.roundsLikely
 
 /** True while a step still asks for work. */
 export const isOpen = (step: Pick<Step, 'state'>): boolean =>

@@ -9,6 +9,7 @@ import type { ZoneClock } from '../time/zone'
 import type { Site } from '../weather/site'
 import { heatOf, Weather } from '../weather/weather'
 import type { WeatherRows } from '../weather/weather'
+import { roundsLeft } from '../steps/rounds'
 import { ceilTick } from './schedule/tick'
 
 /** Months looked at before a cure is taken as endless, at the speed of the last of them. */
@@ -53,9 +54,10 @@ export class Waits {
 
   /** The same to the millisecond. */
   endsAt(step: Step, finish: number): number {
-    if (step.waitKind !== 'chem') return finish + step.waitHours * hourMs
+    const hours = step.waitHours * waitsLeft(step)
+    if (step.waitKind !== 'chem') return finish + hours * hourMs
     const site = this.weather.siteOf(step)
-    const { at, left } = this.throughForecast(step, site, finish)
+    const { at, left } = this.throughForecast({ ...step, waitHours: hours }, site, finish)
     return left <= 0 ? at : this.byMonths(step, site, at, left)
   }
 
@@ -116,6 +118,10 @@ export class Waits {
     }
   }
 }
+
+/** Each round that is still to come has a wait of its own; of a finished step only the last is left. */
+const waitsLeft = (step: Step): number =>
+  step.state === 'done' || step.state === 'dropped' ? 1 : roundsLeft(step)
 
 /** The next month, or the next time something is put up or taken down. */
 const nextChange = (site: Site, at: number): number =>

@@ -3,14 +3,19 @@ import type { RefitRows } from '../model/refit'
 import { formatQuantity } from '../units/quantity'
 import type { DayFrame, DayLine } from './dayLine'
 
-/** Something to take along that is not at the place. */
+/** Something the day wants that is not at the place, or that nobody has seen there. */
 export interface TakeLine {
   readonly id: string
+  readonly entity: 'bringLine' | 'bag' | 'part'
   readonly what: string
   readonly amount: string
   readonly kind: string
   readonly at: string
   readonly stepTitle: string
+  /** The day for which somebody saw it; null: nobody did. */
+  readonly seenOn: string | null
+  /** Its step cannot be done without it: a part, or a bag nobody can find. */
+  readonly stops: boolean
 }
 
 const placeWord: Readonly<Record<string, string>> = {
@@ -20,7 +25,7 @@ const placeWord: Readonly<Record<string, string>> = {
   toBuy: 'to buy',
 }
 
-/** Bring lines and strip-out bags of the day's steps that are not where the work is. */
+/** Bring lines, strip-out bags and parts of the day's steps that are not where the work is. */
 export function takeWith(
   rows: RefitRows,
   work: readonly DayLine[],
@@ -31,21 +36,27 @@ export function takeWith(
     .filter((line) => steps.has(line.stepId) && line.at !== frame.placeNeed)
     .map((line) => ({
       id: line.id,
+      entity: 'bringLine' as const,
       what: line.what,
       amount: line.amount,
       kind: line.kind,
       at: placeWord[line.at] ?? line.at,
       stepTitle: steps.get(line.stepId)?.title ?? '',
+      seenOn: line.seenOn,
+      stops: line.at === 'toBuy',
     }))
   const bags = rows.bag
     .filter((bag) => bag.state !== 'fitted' && steps.has(bag.wantedByStepId ?? ''))
     .map((bag) => ({
       id: bag.id,
+      entity: 'bag' as const,
       what: `Bag ${bag.code}, ${bag.what}`,
       amount: '',
       kind: 'bag',
       at: isLocated(bag) ? bag.storedAt : 'nobody knows where',
       stepTitle: steps.get(bag.wantedByStepId ?? '')?.title ?? '',
+      seenOn: null,
+      stops: !isLocated(bag),
     }))
   const units = rows.refit[0]?.units ?? 'metric'
   const parts = rows.part
@@ -53,11 +64,14 @@ export function takeWith(
     .filter((part) => steps.has(part.neededByStepId ?? ''))
     .map((part) => ({
       id: part.id,
+      entity: 'part' as const,
       what: part.name,
       amount: formatQuantity(part.quantity, part.unit, units),
       kind: 'part',
       at: partWord[part.state] ?? part.state,
       stepTitle: steps.get(part.neededByStepId ?? '')?.title ?? '',
+      seenOn: part.seenOn,
+      stops: part.state !== 'arrived',
     }))
   return [...bags, ...lines, ...parts]
 }

@@ -57,11 +57,11 @@ function zonesAndSystems(write: Writer): void {
   )
   for (const item of items)
     if (item.op === 'create' && (item.entity === 'zone' || item.entity === 'system'))
-      write.add(
-        item.entity,
-        `${item.entity}-${slug(item.patch.name as string)}`,
-        item.patch as never,
-      )
+      write.add(item.entity, `${item.entity}-${slug(item.patch.name as string)}`, {
+        ...(item.patch as object),
+        // Her decks and coachroof are white.
+        ...(item.entity === 'zone' && item.patch.strake === 'deck' ? { colour: 'white' } : {}),
+      } as never)
 }
 
 const slug = (name: string): string => name.toLowerCase().replace(/[^a-z]+/g, '-')
@@ -78,6 +78,7 @@ function places(write: Writer): void {
   write.add('place', 'home-shed', {
     name: 'Home shed',
     kind: 'shed',
+    monthMeanC: [9, 9, 10, 12, 14, 16, 18, 18, 15, 13, 11, 9],
     travelMin: 10,
     setUpMin: 10,
     packUpMin: 10,

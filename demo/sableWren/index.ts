@@ -15,6 +15,7 @@ import { writeSeasonOne } from './seasonOne'
 import { writeSeasonThree } from './seasonThree'
 import { writeSeasonTwo } from './seasonTwo'
 import { writeWalks } from './walks'
+import { writeCovers } from './weather'
 
 /** Demo time starts here: Saturday 17 April 2027, 08:30 in the yard's zone (summer time). */
 export const demoNow = Date.UTC(2027, 3, 17, 7, 30)
@@ -41,6 +42,7 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeSheets(write)
   writeBags(write)
   writeWalks(write)
+  writeCovers(write)
   lastWeek(write)
   return write.rows
 }

@@ -34,6 +34,7 @@ export function writeSeasonOne(write: Writer): void {
       purpose: 'float',
       severity: 4,
       spreading: true,
+      nextTime: 'Two thin passes of filler, batten both ways. One thick one sagged.',
     },
     [
       ['survey', 'Map and mark the wet core', 1, { done: '2025-11-08 11:00' }],

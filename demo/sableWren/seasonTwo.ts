@@ -84,7 +84,12 @@ function foredeck(write: Writer): void {
         'fair',
         'Fair, first pass',
         3.6,
-        { ...cure(16), bring: ['Longboard | 1 | shed | tool', '80 grit | 12 sheets | toBuy'] },
+        {
+          ...cure(16),
+          roundsMost: 3,
+          untilGood: 'a 1 m batten shows under 1 mm',
+          bring: ['Longboard | 1 | shed | tool', '80 grit | 12 sheets | toBuy'],
+        },
       ],
       ['fair', 'Fair, second pass', 3, { ...cure(16) }],
       [
@@ -163,6 +168,14 @@ function foredeck(write: Writer): void {
         {
           ...cure(16),
           minTempC: 10,
+          unitName: 'holes',
+          unitCount: 22,
+          proveOnOne: true,
+          readWhat: 'Core moisture in the hole',
+          readUnit: '%',
+          readHigh: 12,
+          readFailAt: 15,
+          readSource: 'the trial sleeve of 11 April',
           bring: ['Depth stop | 1 | shed | tool', 'Thick mix | 0.6 kg | boat'],
         },
       ],

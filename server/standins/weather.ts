@@ -20,6 +20,7 @@ export function weatherFrom(
     const mean = (monthMeanC[new Date(day * dayMs).getUTCMonth()] ?? 12) + (dice() - 0.5) * 5
     const rainFrom = dice() < 0.35 ? Math.floor(dice() * 20) : 99
     const rainHours = 2 + Math.floor(dice() * 5)
+    const cover = Math.round(dice() * 10) / 10
     for (let hour = 0; hour < 24; hour++) {
       const rain = hour >= rainFrom && hour < rainFrom + rainHours
       const tempC = mean + swingC * Math.cos(((hour - warmestHour) * Math.PI) / 12)
@@ -29,6 +30,7 @@ export function weatherFrom(
         tempC: Math.round(tempC * 10) / 10,
         dewC: Math.round(dewPointC(tempC, humidity) * 10) / 10,
         rain,
+        cloud: rain ? 1 : cover,
       })
     }
   }

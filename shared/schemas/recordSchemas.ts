@@ -176,10 +176,26 @@ const pictureMarks = Joi.array()
 const months = (least: number, most: number) =>
   Joi.array().items(Joi.number().min(least).max(most)).length(12)
 
+const forecastHours = Joi.array()
+  .items(
+    Joi.object({
+      at: instant.required(),
+      tempC: Joi.number().min(-60).max(60).required(),
+      dewC: Joi.number().min(-80).max(60).required(),
+      rain: Joi.boolean().required(),
+      cloud: Joi.number().min(0).max(1),
+    }),
+  )
+  .max(24 * 20)
+
 /** Schemas of records, by kind of row and field. */
 export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
   refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
-  place: { liftWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7) },
+  place: {
+    liftWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7),
+    monthMeanC: months(-40, 50).allow(null),
+  },
+  forecast: { hours: forecastHours },
   zone: { shape: zoneShape },
   panel: { outline, fittings },
   coreMap: { cells },

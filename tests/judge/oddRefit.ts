@@ -209,6 +209,8 @@ export function oddRefit(seed: number, size: number): Building {
       licensedKind: chance(0.04) ? 'gas' : null,
       maxTempC: chance(0.06) ? pick(14, 20) : null,
       needsDry: chance(0.15),
+      ...(chance(0.12) ? { roundsLikely: 2, roundsMost: 3, round: pick(1, 1, 2) } : {}),
+      ...(chance(0.1) ? { unitName: 'bolts', unitCount: 20, unitsDone: pick(0, 2, 13) } : {}),
       state: done ? 'done' : s === begun && begun > 0 && chance(0.5) ? 'doing' : 'open',
       doneAt: done ? oddNow - (1 + upTo(200)) * 3_600_000 : null,
     })

@@ -37,8 +37,7 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
   if (!booked(step, rows) && isTrades(step, rows)) {
     const given = one.segments.reduce((sum, [from, to]) => sum + to - from, 0) / hour
     const logged = liveWork(step, rows)
-    const all = step.hoursLikely * reach[step.access]
-    const want = step.state === 'doing' ? Math.max(all / 4, all - logged) : all
+    const want = wanted(step, logged)
     if (one.personIds.length > 0) faults.push('is given to our own people')
     if (given < want / step.crewMin - 0.01) faults.push('gives its trade too little time')
     return faults
@@ -56,8 +55,7 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
   }
   const logged = liveWork(step, rows)
   const mending = (one.mends ?? []).reduce((sum, mend) => sum + mend.hours, 0)
-  const all = step.hoursLikely * reach[step.access] + mending
-  const want = step.state === 'doing' ? Math.max(all / 4, all - logged) : all
+  const want = wanted(step, logged) + mending
   const given = one.segments.reduce((sum, [from, to]) => sum + to - from, 0) / hour
   if (given * crew < want - 0.01) faults.push(`gets ${given * crew} of ${want} person-hours`)
   if (given > want / crew + 5.1 / 60) faults.push('is given more time than it takes')
@@ -67,6 +65,19 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
   if (one.readyAt < (one.segments.at(-1)?.[1] ?? 0) + wait * hour - 1)
     faults.push('has its wait cut short')
   return faults
+}
+
+/** Person-hours a step still asks for: rounds to come, units to come at the pace of those done, or what is not logged yet. */
+function wanted(step: Step, logged: number): number {
+  const round = step.hoursLikely * reach[step.access]
+  const rounds = Math.max(1, step.roundsLikely - step.round + 1)
+  if (step.unitCount !== null && step.unitsDone > 0) {
+    const isPaced = step.unitsDone >= 3 && logged > 0
+    const each = isPaced ? logged / step.unitsDone : (round * step.roundsLikely) / step.unitCount
+    return Math.max(each / 4, each * Math.max(0, step.unitCount - step.unitsDone))
+  }
+  if (step.state !== 'doing' || step.round > 1) return round * rounds
+  return Math.max(round / 4, round * rounds - logged)
 }
 
 /** Hours of work logged on a step, those put right left out. */
@@ -97,13 +108,15 @@ const booked = (step: Step, rows: RefitRows) =>
 /** Hours from a finish until a wait is over: a cure counted minute by minute at the mean of its month. */
 export function waitHours(step: Step, finish: number, rows: RefitRows): number {
   if (step.waitKind === 'none') return 0
-  if (step.waitKind !== 'chem') return step.waitHours
+  const again = step.state === 'done' ? 1 : Math.max(1, step.roundsLikely - step.round + 1)
+  const hours = step.waitHours * again
+  if (step.waitKind !== 'chem') return hours
   const { waitRefC, waitMinC } = step
   const means = rows.refit[0]?.monthMeanC ?? []
   const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
   const air = (at: number) =>
     cureAir(step, at, (month) => means[month] ?? waitRefC, waitMinC, rows, wall)
-  return (cureMinutes(finish, step.waitHours, waitRefC, air) ?? 0) / 60
+  return (cureMinutes(finish, hours, waitRefC, air) ?? 0) / 60
 }
 
 /** Minutes until a cure is over, counted one by one; null: not in 400 days. */

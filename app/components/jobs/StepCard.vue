@@ -55,7 +55,7 @@ interface Part {
 /** What is known of it; computed figures can be opened. */
 const said = computed((): Part[] => {
   const { step } = props
-  const { units = 'metric', monthMeanC = [] } = store.refit ?? {}
+  const { units = 'metric' } = store.refit ?? {}
   const parts: Part[] = []
   const crew = placed.value?.personIds.length ?? 0
   if (plannedHours(step) > 0)
@@ -65,7 +65,7 @@ const said = computed((): Part[] => {
     })
   if (step.waitKind !== 'none') {
     const finish = placed.value?.segments.at(-1)?.[1] ?? step.doneAt
-    const wait = () => howWait(step, finish, monthMeanC, units)
+    const wait = () => howWait(step, finish, store.waits, units)
     parts.push({ text: `then waits ${wait()?.result ?? ''}`, how: wait })
   }
   if (step.maxWaitHours !== null)

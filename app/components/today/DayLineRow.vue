@@ -1,137 +1,207 @@
 <script setup lang="ts">
-import { ArrowDown, ArrowUp, Clock as ClockIcon, Timer } from '@lucide/vue'
 import { computed } from 'vue'
 import type { DayLine } from '#core/today/dayLine'
+import { sayMend } from '#core/plan/mends'
+import { wearMark } from '#core/today/wear'
 import { clockTimeOf } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import { hourMs } from '#core/time/civil'
+import { countOf, isCounted } from '#core/steps/counted'
+import { failedReadings } from '#core/steps/readings'
+import { isProvisional } from '#core/steps/provisional'
 
-/** One line of the day sheet: when, what, who, until when at the latest, and its caution. */
+/** One line of the day: its pin ticks it off, its words open it. The next one says more and has the button. */
 const props = defineProps<{
   line: DayLine
+  isNext: boolean
   holds: boolean
-  first: boolean
-  last: boolean
-  peel: string
+  joint: boolean
+  /** Height there is for its words, px. */
+  room: number
+  narrow: boolean
+  pinX: number
+  left: number
+  width: number
+  top: number
+  height: number
 }>()
-const emit = defineEmits<{ done: []; up: []; down: [] }>()
+const emit = defineEmits<{ start: []; done: [] }>()
 const store = useRefitStore()
 const { shortDateTime } = useDates()
-const frame = useFrameStore()
-const zone = computed(() => store.derived.clock)
+const step = computed(() => props.line.step)
 const where = computed(() => store.rows.zone.find((one) => one.id === props.line.job?.zoneId)?.name)
-const who = computed(() =>
-  props.line.personIds.map((id) => store.rows.person.find((one) => one.id === id)?.name).join(', '),
+const names = computed(() =>
+  props.line.personIds.map((id) => store.rows.person.find((one) => one.id === id)?.name ?? ''),
 )
 const title = computed(() =>
   props.line.kind === 'setUp'
     ? 'Unpack, set up'
     : props.line.kind === 'packUp'
-      ? 'Pack up, cover, set clocks, take pictures'
-      : (props.line.step?.title ?? ''),
+      ? 'Leave her: shut, covered, clocks set'
+      : (step.value?.title ?? ''),
 )
+const length = computed(() => formatHours((props.line.to - props.line.from) / hourMs))
+/** What binds it now, before anything else is said of it. */
+const binds = computed(
+  () => props.line.against !== '' || fails.value.length > 0 || props.line.limit !== null,
+)
+/** The second line stands only where there is room for it and for what binds. */
+const hasSecond = computed(() => props.room >= (binds.value || mends.value ? 62 : 42))
+const doing = computed(() => step.value?.state === 'doing')
+const count = computed(() => (step.value && isCounted(step.value) ? countOf(step.value, 0) : null))
+const fails = computed(() => (step.value ? failedReadings(step.value, store.rows.reading) : []))
+const wear = computed(() => (step.value ? wearMark(step.value.operation) : null))
+const second = computed(() =>
+  [
+    props.line.job?.title,
+    where.value,
+    count.value ? `${count.value.done} of ${count.value.of} ${count.value.unit}` : '',
+    props.line.continues ? 'goes on another day' : '',
+    props.line.waitUntil
+      ? `then waits until ${shortDateTime(props.line.waitUntil, store.zone)}`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' · '),
+)
+const mends = computed(() => props.line.mends.map(sayMend).join(' '))
+const who = computed(() => {
+  const [first, ...others] = names.value
+  if (!first) return ''
+  return others.length === 0 ? first : others.length === 1 ? 'both' : `${names.value.length} of us`
+})
 </script>
 
 <template>
-  <li class="grid grid-cols-[4rem_1fr] border-b border-rule2 sm:grid-cols-[4.5rem_1fr]">
-    <span class="cond pt-2 text-xl" :class="{ 'text-ink2': line.kind !== 'work' }">{{
-      clockTimeOf(line.from, zone)
-    }}</span>
-    <div
-      class="grid grid-cols-[1fr_auto] gap-x-3 border-l-[3px] py-2 pl-3"
-      :class="[holds ? 'border-redlead' : 'border-ink', line.limit ? 'bg-brass-tint' : '']"
+  <li
+    class="absolute"
+    :class="isNext && !narrow ? 'z-10 border-3 border-ink bg-sheet px-2.5 py-1.5' : 'py-1'"
+    :style="{
+      top: `${top + (isNext ? 1 : 0)}px`,
+      left: `${left - (isNext && !narrow ? 10 : 0)}px`,
+      width: `${width + (isNext && !narrow ? 10 : 0)}px`,
+      height: `${height - (isNext ? 3 : 0)}px`,
+    }"
+  >
+    <label
+      v-if="step"
+      class="absolute z-10 flex h-9 w-11 cursor-pointer items-center justify-center"
+      :style="{
+        left: `${pinX - left - 22 + (isNext && !narrow ? 7 : 0)}px`,
+        top: isNext && !narrow ? '20px' : '-3px',
+      }"
     >
-      <div class="flex gap-2.5">
+      <input
+        type="checkbox"
+        class="peer sr-only"
+        :checked="false"
+        :aria-label="`Done: ${title}`"
+        @change="emit('done')"
+      />
+      <DayPin :holds="holds" :doing="doing" :big="isNext" />
+    </label>
+    <template v-if="isNext && step && !narrow">
+      <div class="flex items-baseline justify-between gap-3 leading-none">
+        <p class="cond text-base leading-none text-redlead">
+          {{ doing ? 'Under way since' : 'Next,' }}
+          {{ clockTimeOf(doing ? (step.startedAt ?? line.from) : line.from, store.zone)
+          }}<template v-if="holds"> · holds the launch</template>
+        </p>
+        <p class="cond leading-none">{{ length }}{{ who ? `, ${who}` : '' }}</p>
+      </div>
+      <div class="mt-1 flex items-center gap-2">
         <PurposeTile v-if="line.job" :purpose="line.job.purpose" />
-        <div class="min-w-0">
-          <p class="cond text-lg leading-snug">{{ title }}</p>
-          <p v-if="line.step" class="text-ink2 leading-snug">
-            {{ [line.job?.title, where, who].filter(Boolean).join(' · ') }}
-            <span v-if="holds" class="cond text-redlead"> · holds the launch</span>
-            <template v-if="line.continues"> · goes on another day</template>
-            <template v-if="line.moved"> · moved in the day for the weather</template>
-          </p>
-          <p
-            v-if="line.limit"
-            class="cond leading-snug"
-            :class="line.limit.missed ? 'text-redlead' : 'text-ink'"
-          >
-            {{ line.limit.why.replace(/^./, (c) => c.toUpperCase()) }}
-          </p>
-          <p v-if="line.waitUntil" class="text-ink2 leading-snug">
-            Then waits until {{ shortDateTime(line.waitUntil, zone) }}.
-          </p>
-          <p v-if="peel" class="cond bg-verdigris-tint px-2 py-0.5 leading-snug">{{ peel }}</p>
-          <p v-if="line.caution" class="cond text-redlead leading-snug">{{ line.caution }}</p>
-          <div v-if="line.step" class="no-print mt-1 -ml-2 flex gap-2 sm:hidden">
-            <button
-              class="btn btn-quiet btn-small"
-              :aria-label="`Log hours: ${title}`"
-              @click="frame.open('hours', line.step.id)"
-            >
-              <Timer :size="18" aria-hidden="true" /> Hours
-            </button>
-            <button
-              class="btn btn-quiet btn-small"
-              :aria-label="`Start a clock: ${title}`"
-              @click="frame.open('clock', line.step.id)"
-            >
-              <ClockIcon :size="18" aria-hidden="true" /> Clock
-            </button>
-          </div>
-        </div>
+        <h2 class="min-w-0 truncate text-[1.75rem]! leading-tight!">
+          <NuxtLink class="hover:underline" :to="`/r/${store.refitId}/step/${step.id}`">{{
+            title
+          }}</NuxtLink>
+        </h2>
       </div>
-      <div class="flex flex-col items-end gap-1">
-        <div class="flex items-start gap-2 max-sm:flex-col-reverse max-sm:items-end max-sm:gap-0">
-          <span class="cond text-lg whitespace-nowrap text-ink2">{{
-            formatHours((line.to - line.from) / hourMs)
+      <div class="flex items-start justify-between gap-3">
+        <div class="cond min-w-0 text-base leading-tight">
+          <p class="truncate">{{ second }}</p>
+          <p v-if="line.against" class="truncate text-redlead">{{ line.against }}</p>
+          <p v-else-if="fails.length > 0" class="truncate text-redlead">
+            Reading fails: what follows is held
+          </p>
+          <p v-else-if="line.limit" class="truncate text-redlead">
+            <span aria-hidden="true">■ </span
+            >{{ line.limit.why.replace(/^./, (c) => c.toUpperCase()) }}
+          </p>
+          <p v-else-if="mends" class="truncate">{{ mends }}</p>
+          <p v-else-if="step.caution" class="truncate">{{ step.caution }}</p>
+        </div>
+        <button
+          class="btn btn-go no-print min-w-24 text-xl"
+          :aria-label="`${doing ? 'Done' : 'Start'}: ${title}`"
+          @click="doing ? emit('done') : emit('start')"
+        >
+          {{ doing ? 'Done' : 'Start' }}
+        </button>
+      </div>
+    </template>
+    <template v-else>
+      <div class="flex items-baseline justify-between gap-2">
+        <div class="flex min-w-0 items-center gap-2 leading-none">
+          <PurposeTile
+            v-if="line.job && !(narrow && !joint)"
+            :purpose="line.job.purpose"
+            class="size-5.5!"
+          />
+          <NuxtLink
+            v-if="step"
+            class="cond text-lg leading-tight hover:underline max-sm:text-base"
+            :class="[narrow && !joint ? 'line-clamp-2' : 'truncate', { 'text-redlead': isNext }]"
+            :to="`/r/${store.refitId}/step/${step.id}`"
+            >{{ title }}</NuxtLink
+          >
+          <span v-else class="cond truncate text-lg leading-tight text-ink2 max-sm:text-base">{{
+            title
           }}</span>
-          <label v-if="line.step" class="flex size-9 items-center justify-center max-sm:size-11">
-            <input
-              type="checkbox"
-              class="size-6 accent-(--verdigris)"
-              :aria-label="`Done: ${title}`"
-              @change="emit('done')"
-            />
-          </label>
+          <span
+            v-if="isProvisional(step ?? { provisionalFor: '', state: 'open' })"
+            class="cond text-redlead"
+            >for now</span
+          >
         </div>
-        <div v-if="line.step" class="no-print flex max-sm:hidden">
-          <button
-            class="btn btn-quiet btn-small"
-            :aria-label="`Log hours: ${title}`"
-            title="Log hours"
-            @click="frame.open('hours', line.step.id)"
+        <span class="flex shrink-0 items-center gap-1.5 leading-none">
+          <WearMarkIcon v-if="wear && (!hasSecond || !joint) && !narrow" :mark="wear" />
+          <span v-if="!narrow || joint" class="cond leading-none whitespace-nowrap max-sm:text-sm"
+            >{{ length
+            }}{{ joint && who && line.personIds.length > 1 && !narrow ? `, ${who}` : '' }}</span
           >
-            <Timer :size="18" aria-hidden="true" />
-          </button>
-          <button
-            class="btn btn-quiet btn-small"
-            :aria-label="`Start a clock: ${title}`"
-            title="Start a clock"
-            @click="frame.open('clock', line.step.id)"
-          >
-            <ClockIcon :size="18" aria-hidden="true" />
-          </button>
-          <button
-            class="btn btn-quiet btn-small"
-            :disabled="first"
-            :aria-label="`Earlier: ${title}`"
-            title="Earlier"
-            @click="emit('up')"
-          >
-            <ArrowUp :size="18" aria-hidden="true" />
-          </button>
-          <button
-            class="btn btn-quiet btn-small"
-            :disabled="last"
-            :aria-label="`Later: ${title}`"
-            title="Later"
-            @click="emit('down')"
-          >
-            <ArrowDown :size="18" aria-hidden="true" />
-          </button>
-        </div>
+        </span>
       </div>
-    </div>
+      <div
+        v-if="(hasSecond || binds || (narrow && !joint)) && step"
+        class="flex items-start justify-between gap-2"
+      >
+        <div class="cond min-w-0 leading-tight text-ink2">
+          <p v-if="narrow && !joint" class="leading-tight">{{ length }}</p>
+          <p v-if="hasSecond" class="truncate max-sm:hidden">
+            {{
+              joint
+                ? second
+                : [
+                    where ?? line.job?.title,
+                    line.waitUntil
+                      ? `waits until ${shortDateTime(line.waitUntil, store.zone)}`
+                      : '',
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')
+            }}
+          </p>
+          <p v-if="line.against" class="truncate text-redlead">{{ line.against }}</p>
+          <p v-else-if="fails.length > 0" class="truncate text-redlead">Held by a reading</p>
+          <p v-else-if="line.limit" class="truncate text-redlead">
+            <span aria-hidden="true">■ </span
+            >{{ joint ? line.limit.why : line.limit.why.replace(/, touch-dry.*/, '') }}
+          </p>
+          <p v-else-if="mends" class="truncate text-ink">{{ mends }}</p>
+        </div>
+        <WearMarkIcon v-if="wear && joint && hasSecond" :mark="wear" />
+      </div>
+    </template>
   </li>
 </template>

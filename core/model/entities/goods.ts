@@ -43,6 +43,8 @@ export const bringLine = kind('line to bring', {
   kind: choice('Kind', ['part', 'tool', 'consumable'], 'consumable'),
   amount: note('How much', 60),
   at: choice('Where it is', ['boat', 'shed', 'home', 'toBuy'], 'shed'),
+  /** The day for which somebody saw it there. */
+  seenOn: fresh(maybe(date('Seen on'))),
   order: text('Order', 80),
 })
 
@@ -74,6 +76,8 @@ export const part = kind(
     supplier: note('Supplier', 120),
     orderedOn: fresh(maybe(date('Ordered on'))),
     arrivesOn: fresh(maybe(date('Arrives on'))),
+    /** The day for which somebody saw it there. */
+    seenOn: fresh(maybe(date('Seen on'))),
   },
   { planInput: true },
 )

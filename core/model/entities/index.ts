@@ -28,7 +28,7 @@ import { document, webLink, picture } from './papers'
 import { clock, clockReading } from './clocks'
 import { reading } from './readings'
 import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
-import { dayPlan, plan, weekSnapshot } from './plans'
+import { dayPlan, leaving, plan, weekSnapshot } from './plans'
 import { cover, forecast } from './weather'
 import type { FieldsOf } from '../kind'
 import type { RowOf } from '../field'
@@ -85,6 +85,7 @@ export const kinds = {
   reading,
   forecast,
   dayPlan,
+  leaving,
   plan,
   weekSnapshot,
 } as const

@@ -7,7 +7,9 @@ import {
   instant,
   integer,
   maybe,
+  note,
   real,
+  ref,
   refs,
   text,
   record,
@@ -33,6 +35,17 @@ export const dayPlan = kind(
   },
   { planInput: true },
 )
+
+/** A line of the list before leaving her, ticked off; or who said that she is left all the same. */
+export const leaving = kind('leaving line', {
+  on: date('Date'),
+  /** What is ticked: a line of the list as the program makes it. '': she was left. */
+  line: note('Line', 120),
+  /** Stops that stood when she was left. */
+  stops: note('Left with', 1000),
+  at: instant('At'),
+  personId: maybe(ref('By', 'person')),
+})
 
 /** An accepted plan; every screen, print and calendar reads it. One live row a refit. */
 export const plan = kind(

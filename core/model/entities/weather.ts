@@ -1,6 +1,18 @@
 /** The weather that is planned by, and what is put up against it. */
 import type { WeatherHour } from '../../cure/dewPoint'
-import { choice, date, instant, integer, maybe, note, real, record, ref, refs, text } from '../field'
+import {
+  choice,
+  date,
+  instant,
+  integer,
+  maybe,
+  note,
+  real,
+  record,
+  ref,
+  refs,
+  text,
+} from '../field'
 import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'

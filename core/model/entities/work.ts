@@ -13,6 +13,7 @@ import {
   real,
   record,
   ref,
+  refs,
   states,
   text,
 } from '../field'
@@ -150,6 +151,10 @@ export const step = kind(
         dropped: ['open'],
       }),
     ),
+    /** Who was at it when it was begun. */
+    byIds: fresh(refs('Done by', 'person')),
+    /** When it was begun, so that ticking it off gives its hours. */
+    startedAt: fresh(maybe(instant('Begun at'))),
     doneAt: fresh(maybe(instant('Done at'))),
     /** Inches stored when it was finished; null while it is not. Set by the server alone. */
     earnedIn: byServer(fresh(maybe(real('Inches earned', { min: 0, max: 10_000, unit: 'inch' })))),

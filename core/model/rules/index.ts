@@ -4,13 +4,20 @@ import type { Rule, RuleContext, RuleProblem, Rules } from './rule'
 import { sameName, thingRules } from './things'
 import { undertakingRules } from './undertaking'
 import { walkRules } from './walk'
+import { weatherRules } from './weather'
 import { workRules } from './work'
 
 export { ruleContext } from './rule'
 export type { RuleContext, RuleProblem } from './rule'
 export { checkSize } from './size'
 
-const rules: Rules = { ...undertakingRules, ...workRules, ...walkRules, ...thingRules }
+const rules: Rules = {
+  ...undertakingRules,
+  ...workRules,
+  ...walkRules,
+  ...weatherRules,
+  ...thingRules,
+}
 
 /** Everything wrong with a row among the rows it lives with. */
 export function checkRow<Name extends EntityName>(
@@ -29,6 +36,11 @@ const watched: readonly {
   readonly kinds: readonly EntityName[]
 }[] = [
   { entity: 'refit', fields: ['startedOn'], kinds: ['season', 'haulOut', 'gate'] },
+  {
+    entity: 'step',
+    fields: ['unitCount', 'readLow', 'readHigh', 'readFailAt'],
+    kinds: ['reading'],
+  },
   { entity: 'haulOut', fields: ['liftOutAimed'], kinds: ['gate'] },
 ]
 

@@ -3,6 +3,7 @@ import { topological } from '../../graph'
 import { cycleSentence, findCycle } from '../../plan/network'
 import type { Row } from '../entities'
 import { groupBy } from '../refit'
+import { stepRules } from './steps'
 import { mendWhen, when } from './rule'
 import type { RuleContext, RuleProblem, Rules } from './rule'
 
@@ -71,6 +72,7 @@ export const workRules: Rules = {
       'maxWaitHours',
       `The bond window closes after ${row.maxWaitHours} h, before the wait of ${row.waitHours} h is over.`,
     ),
+    ...stepRules(row),
   ],
   job: (row, context) =>
     when(

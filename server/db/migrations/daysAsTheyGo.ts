@@ -27,6 +27,10 @@ export const statements: readonly string[] = [
   column('step', `"provisionalNot" TEXT NOT NULL DEFAULT ''`),
   column('step', `"rightBeforeGateId" TEXT`),
   column('step', `"rightByJobId" TEXT`),
+  column('step', `"startedAt" INTEGER`),
+  column('step', `"byIds" JSON NOT NULL DEFAULT '[]'`),
+  column('bringLine', `"seenOn" TEXT`),
+  column('part', `"seenOn" TEXT`),
   column('hoursEntry', `"reworkCause" TEXT NOT NULL DEFAULT ''`),
   `CREATE TABLE "cover" (
     refitId TEXT NOT NULL,
@@ -61,6 +65,20 @@ export const statements: readonly string[] = [
     PRIMARY KEY (refitId, id)
   )`,
   `CREATE INDEX "reading_seq" ON "reading" (refitId, seq)`,
+  `CREATE TABLE "leaving" (
+    refitId TEXT NOT NULL,
+    id TEXT NOT NULL,
+    version INTEGER NOT NULL,
+    seq INTEGER NOT NULL,
+    deletedAt INTEGER,
+    "on" TEXT NOT NULL,
+    "line" TEXT NOT NULL,
+    "stops" TEXT NOT NULL,
+    "at" INTEGER NOT NULL,
+    "personId" TEXT,
+    PRIMARY KEY (refitId, id)
+  )`,
+  `CREATE INDEX "leaving_seq" ON "leaving" (refitId, seq)`,
   `CREATE TABLE "forecast" (
     refitId TEXT NOT NULL,
     id TEXT NOT NULL,

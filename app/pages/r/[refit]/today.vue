@@ -1,23 +1,27 @@
 <script setup lang="ts">
+import { useWindowSize } from '@vueuse/core'
 import { Printer } from '@lucide/vue'
-import { computed } from 'vue'
-import { bagNoticeDays, bagsToFind } from '#core/bags/bags'
+import { computed, ref } from 'vue'
 import { bindingChain } from '#core/plan/chain'
-import { sayMend } from '#core/plan/mends'
+import { meanAirC } from '#core/plan/planned'
+import { patchOf } from '#core/model/removal'
+import { sayGate } from '#core/progress/gateWords'
+import { boardsOf } from '#core/today/boards'
 import type { DayLine } from '#core/today/dayLine'
-import { addDays, dayNumber, isDate } from '#core/time/civil'
-import { sayFullDate } from '#core/time/say'
-import { meanAirC, plannedHours } from '#core/plan/planned'
-import { formatHours } from '#core/units/hours'
+import { sayDaySheet } from '#core/today/sayDay'
+import { addDays, dayNumber, hourMs, isDate, minutesOf } from '#core/time/civil'
+import { clockTimeOf, sayFullDate } from '#core/time/say'
 
-/** What do we do now, here, with these people? */
+/** What do we do now, here, with these people? In the evening: can we leave her like this? */
 const store = useRefitStore()
-const { sayDay, shortDateTime } = useDates()
+const time = useTimeStore()
 const planner = usePlannerStore()
 const weather = useWeatherStore()
-const route = useRoute()
+const toasts = useToastStore()
+const { sayDay } = useDates()
 const edits = useJobEdits()
-const frameStore = useFrameStore()
+const route = useRoute()
+const narrow = useNarrow()
 
 const on = computed(() =>
   typeof route.query.on === 'string' && isDate(route.query.on)
@@ -25,45 +29,118 @@ const on = computed(() =>
     : store.derived.today,
 )
 const isToday = computed(() => on.value === store.derived.today)
-const { frame, dayPlan, people, sheet, hours, set, reset } = useDay(on)
+const { frame, dayPlan, people, sheet, set, reset } = useDay(on)
 const plan = computed(() => store.accepted)
 const holding = computed(() => {
   const launch = store.derived.launch
   if (!plan.value || !launch) return new Set<string>()
-  const links = bindingChain(plan.value, store.rows, launch.gate.id, store.derived.clock)
+  const links = bindingChain(plan.value, store.rows, launch.gate.id, store.zone)
   return new Set(links.flatMap((link) => link.stepId ?? []))
 })
-const time = useTimeStore()
+const day = computed(() => dayNumber(on.value))
 const monthMeanC = computed(() =>
-  meanAirC(store.derived.clock.at(dayNumber(on.value), 720), store.refit?.monthMeanC ?? []),
+  meanAirC(store.zone.at(day.value, 720), store.refit?.monthMeanC ?? []),
 )
-const bagsMissing = computed(() => bagsToFind(store.rows, plan.value, time.minute))
-const work = computed(() => sheet.value?.lines.filter((line) => line.kind === 'work') ?? [])
-const heading = computed(() => {
-  const place = frame.value.placeNeed === 'shed' ? 'In the shed' : 'At the boat'
-  const names = frame.value.personIds.length
-  const crowd =
-    ['nobody', 'one of us', 'two of us', 'three of us', 'four of us'][names] ?? `${names} of us`
-  return `${place}, ${crowd}`
-})
-const mendOf = (line: DayLine): string => line.mends.map(sayMend).join(' ')
+const lines = computed(() => sheet.value?.lines ?? [])
+const work = computed(() => lines.value.filter((line) => line.kind === 'work'))
+/** The step under way, else the first to come. */
+const next = computed<DayLine | null>(
+  () =>
+    work.value.find((line) => line.step?.state === 'doing' && line.to > time.now - hourMs) ??
+    work.value.find((line) => !isToday.value || line.to > time.now) ??
+    work.value[0] ??
+    null,
+)
+const keyOf = (line: DayLine | null) =>
+  line ? `${line.kind} ${line.step?.id ?? ''} ${line.from}` : ''
+const dayFrom = computed(() => Math.min(...lines.value.map((line) => line.from)))
+const dayTo = computed(() => Math.max(...lines.value.map((line) => line.to)))
+const boards = computed(() =>
+  lines.value.length === 0
+    ? []
+    : boardsOf(
+        store.waits.weather,
+        work.value,
+        (sheet.value?.notToday ?? []).map((one) => one.step),
+        dayFrom.value,
+        dayTo.value,
+      ),
+)
+const wetUntil = computed(() =>
+  Math.max(0, ...(sheet.value?.overnight ?? []).map((one) => Math.min(one.until, dayTo.value + 1))),
+)
+const open = {
+  exposure: 'open',
+  colour: null,
+  isDeck: false,
+  monthMeanC: null,
+  standing: [],
+  key: 'sky',
+} as const
+const airAt = (at: number) => store.waits.weather.knownAirAt(open, at)
+const forecastKnown = computed(() => airAt(store.zone.at(day.value, 720)) !== null)
+
+/** From an hour before leaving it is evening, until somebody says otherwise. */
+const chosen = ref<'day' | 'evening' | null>(null)
+const end = computed(() => store.zone.at(day.value, minutesOf(frame.value.to)))
+const isEvening = computed(() =>
+  chosen.value === null
+    ? isToday.value && time.now > end.value - hourMs
+    : chosen.value === 'evening',
+)
+const evening = ref<{ ask: () => void; stops: readonly unknown[] } | null>(null)
+const { said } = useLeaving(frame)
+const heading = computed(() =>
+  work.value.length === 0
+    ? `Nothing is planned for ${isToday.value ? 'today' : sayDay(on.value)}`
+    : sayDaySheet(lines.value, isToday.value ? time.now : 0, store.zone),
+)
+const names = computed(() =>
+  frame.value.personIds
+    .map((id) => store.rows.person.find((one) => one.id === id)?.name ?? '')
+    .join(' and '),
+)
+const where = computed(() => (frame.value.placeNeed === 'shed' ? 'The shed' : 'The boat'))
+/** A launch without a date is said first; what its date leaves out is said beside the day. */
+const undated = computed(
+  () =>
+    store.derived.launch !== null &&
+    sayGate(store.derived.launch, store.derived).standing === 'undated',
+)
+const settingUp = ref(false)
 /** Where in the plan the next day with work is, when this one has none. */
 const nextDay = computed(() => {
-  const after = store.derived.clock.at(dayNumber(on.value) + 1, 0)
+  const after = store.zone.at(day.value + 1, 0)
   const starts = (plan.value?.placements ?? []).flatMap((one) =>
     one.personIds.length > 0
       ? one.segments.map(([from]) => from).filter((from) => from >= after)
       : [],
   )
-  return starts.length > 0 ? store.derived.clock.dateOf(Math.min(...starts)) : null
+  return starts.length > 0 ? store.zone.dateOf(Math.min(...starts)) : null
 })
-function move(line: DayLine, by: number) {
-  const ids = work.value.map((one) => one.step?.id ?? '')
-  const at = ids.indexOf(line.step?.id ?? '')
-  const order = [...ids]
-  order.splice(at, 1)
-  order.splice(at + by, 0, ids[at] as string)
-  void set({ stepOrder: [...new Set(order)] })
+const peopleOfDay = computed(() => {
+  const used = new Set(work.value.flatMap((line) => line.personIds))
+  return people.value
+    .map((one) => one.id)
+    .filter((id) => used.has(id) || frame.value.personIds.includes(id))
+})
+const { height } = useWindowSize()
+const room = computed(() => (narrow.value ? 0 : Math.max(420, height.value - 262)))
+
+async function start(line: DayLine) {
+  if (!line.step) return
+  await store.attempt(`Begin ${line.step.title}`, [
+    patchOf('step', line.step, {
+      state: 'doing',
+      startedAt: Math.round(time.now),
+      byIds: [...line.personIds],
+    }),
+  ])
+}
+async function finish(line: DayLine) {
+  if (!line.step) return
+  if (await edits.setState(line.step, 'done'))
+    toasts.say(`Done: ${line.step.title}. z takes it back.`)
 }
 const print = () => window.print()
 const goTo = (date: string) =>
@@ -71,11 +148,14 @@ const goTo = (date: string) =>
 </script>
 
 <template>
-  <div class="xl:grid xl:grid-cols-[1fr_18.5rem] xl:gap-5">
-    <div class="min-w-0">
-      <div class="flex flex-wrap items-baseline justify-between gap-2">
-        <h1>{{ heading }}</h1>
-        <div class="no-print flex items-center gap-2">
+  <div>
+    <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+      <h1 v-if="isEvening" class="text-[1.9rem]! max-sm:text-2xl!">
+        <span v-if="!said.canBeLeft" class="text-redlead">Not yet: </span>{{ said.said }}
+      </h1>
+      <h1 v-else class="text-[1.9rem]! max-sm:text-2xl!">{{ heading }}</h1>
+      <div class="no-print flex flex-wrap items-center gap-2">
+        <div class="flex items-center">
           <button
             class="btn btn-small"
             :aria-label="`The day before, ${sayDay(addDays(on, -1))}`"
@@ -83,7 +163,7 @@ const goTo = (date: string) =>
           >
             ‹
           </button>
-          <span class="cond text-lg">{{ isToday ? 'Today, ' : '' }}{{ sayDay(on) }}</span>
+          <span class="cond px-1.5 text-lg whitespace-nowrap">{{ sayDay(on) }}</span>
           <button
             class="btn btn-small"
             :aria-label="`The day after, ${sayDay(addDays(on, 1))}`"
@@ -91,205 +171,132 @@ const goTo = (date: string) =>
           >
             ›
           </button>
-          <CantCome />
-          <button class="btn max-sm:hidden" @click="print">
-            <Printer :size="17" aria-hidden="true" /> Print
-          </button>
         </div>
+        <button class="btn max-sm:grow" @click="settingUp = true">
+          {{ where }}, {{ names || 'nobody' }}, {{ frame.from }}–{{ frame.to }}
+        </button>
+        <button v-if="isEvening" class="btn" @click="chosen = 'day'">The day</button>
+        <button v-else class="btn" @click="chosen = 'evening'">The evening</button>
+        <button
+          class="btn px-2! max-sm:hidden"
+          :aria-label="isEvening ? 'Print the list' : 'Print the day'"
+          @click="print"
+        >
+          <Printer :size="19" aria-hidden="true" />
+        </button>
+        <button
+          v-if="isEvening"
+          class="btn"
+          :class="{ 'border-redlead!': !said.canBeLeft }"
+          @click="evening?.ask()"
+        >
+          Leave her{{
+            evening && evening.stops.length > 0
+              ? `: ${evening.stops.length} stop${evening.stops.length > 1 ? 's' : ''}`
+              : ''
+          }}
+        </button>
       </div>
-      <p class="hidden print:block">
-        {{ sayFullDate(on) }}, {{ store.refit?.boatName }}, until {{ frame.to }}
-      </p>
-      <details class="mt-2 sm:hidden">
-        <summary class="cond min-h-11 content-center">Where, who, hours</summary>
-        <DaySetup
-          :frame="frame"
-          :people="people"
-          :changed="dayPlan !== null"
-          @set="set"
-          @reset="reset"
-        />
-      </details>
-      <DaySetup
-        class="mt-2 max-sm:hidden"
-        :frame="frame"
-        :people="people"
-        :changed="dayPlan !== null"
-        @set="set"
-        @reset="reset"
-      />
-      <GateNote :figures="store.derived.launch" />
-      <WeatherRibbon
-        class="mt-3"
-        :hours="hours"
-        :station="weather.station"
-        :said="frame"
-        :month-mean-c="monthMeanC"
-        @set="set"
-      />
-      <p v-if="planner.busy" class="py-2 text-ink2" role="status">Planning the day…</p>
-      <ol v-if="work.length > 0" aria-label="The day">
-        <DayLineRow
-          v-for="line in sheet?.lines"
-          :key="`${line.kind}-${line.step?.id}-${line.from}`"
-          :line="line"
-          :holds="holding.has(line.step?.id ?? '')"
-          :first="line === work[0]"
-          :last="line === work.at(-1)"
-          :peel="mendOf(line)"
-          @done="line.step && edits.setState(line.step, 'done')"
-          @up="move(line, -1)"
-          @down="move(line, 1)"
-        />
-      </ol>
-      <div
-        v-else-if="!planner.busy && !planner.failed && !sheet?.notToday.length"
-        class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
-      >
-        <h2>Nothing is planned for {{ isToday ? 'today' : sayDay(on) }}</h2>
-        <p v-if="store.rows.step.length === 0" class="mt-2">
-          There are no steps to plan yet. Write what has to be done in
-          <NuxtLink class="underline" :to="`/r/${store.refitId}/jobs`">Jobs</NuxtLink>.
-        </p>
-        <p v-else class="mt-2">
-          Pick who is here and from when to when, and the day is worked out.
-          <template v-if="nextDay">
-            Or look at the next day with work,
-            <button class="underline" @click="goTo(nextDay)">{{ sayDay(nextDay) }}</button>.
+    </div>
+    <p class="hidden print:block">
+      {{ sayFullDate(on) }}, {{ store.refit?.boatName }}, {{ names }}, {{ frame.from }} to
+      {{ frame.to }}
+    </p>
+    <GateNote v-if="!isEvening && undated" :figures="store.derived.launch" />
+    <DaySetupDialog
+      :open="settingUp"
+      :frame="frame"
+      :people="people"
+      :changed="dayPlan !== null"
+      :station="weather.station"
+      :known="forecastKnown"
+      :month-mean-c="monthMeanC"
+      @set="set"
+      @reset="reset"
+      @close="settingUp = false"
+    />
+    <EveningView v-if="isEvening" ref="evening" :frame="frame" />
+    <div v-else class="mt-2 xl:grid xl:grid-cols-[1fr_23rem] xl:gap-5">
+      <div class="min-w-0">
+        <p v-if="planner.busy" class="text-ink2" role="status">Planning the day…</p>
+        <p v-if="narrow && boards.length > 0" class="leading-tight">
+          <template v-for="board in boards" :key="board.title">
+            <b class="font-semibold">{{ board.title }}</b>
+            {{ sayBoard(board, store.zone) }}
           </template>
         </p>
+        <DayChart
+          v-if="work.length > 0"
+          :lines="lines"
+          :people="peopleOfDay"
+          :boards="boards"
+          :next-key="keyOf(next)"
+          :holding="holding"
+          :room="room"
+          :air-at="airAt"
+          :is-today="isToday"
+          :wet-until="wetUntil"
+          @start="start"
+          @done="finish"
+        />
+        <div
+          v-else-if="!planner.busy && !planner.failed"
+          class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
+        >
+          <p v-if="store.rows.step.length === 0">
+            There are no steps to plan yet. Write what has to be done in
+            <NuxtLink class="underline" :to="`/r/${store.refitId}/jobs`">Jobs</NuxtLink>.
+          </p>
+          <p v-else>
+            Pick who is here and from when to when, and the day is worked out.
+            <template v-if="nextDay">
+              Or look at the next day with work,
+              <button class="underline" @click="goTo(nextDay)">{{ sayDay(nextDay) }}</button>.
+            </template>
+          </p>
+        </div>
       </div>
-      <section
-        v-if="sheet && sheet.notToday.length > 0"
-        class="mt-4 border-l-4 border-redlead pl-3"
-      >
-        <h2>Not today</h2>
-        <p class="text-ink2">
-          Planned for {{ isToday ? 'today' : 'this day' }}, but the weather of the day leaves no
-          room.
-        </p>
-        <ul>
-          <li
-            v-for="one in sheet.notToday"
-            :key="one.line.step?.id"
-            class="border-b border-rule2 py-1.5"
-          >
-            <span class="cond text-lg">{{ one.line.step?.title }}</span>
-            <span class="block text-ink2">{{ one.line.job?.title }} · {{ one.why }}</span>
-          </li>
-        </ul>
-      </section>
-      <section v-if="sheet && sheet.done.length > 0" class="mt-5">
-        <h2>Done {{ isToday ? 'today' : 'that day' }}</h2>
-        <ul>
-          <li
-            v-for="one in sheet.done"
-            :key="one.step.id"
-            class="flex flex-wrap items-center gap-x-3 border-b border-rule2 py-1"
-          >
-            <label class="flex min-w-0 grow items-center gap-2">
-              <input
-                type="checkbox"
-                checked
-                class="size-6 shrink-0 accent-(--verdigris)"
-                :aria-label="`Done: ${one.step.title}`"
-                @change="edits.setState(one.step, 'open')"
-              />
-              <span class="min-w-0"
-                >{{ one.step.title }}<span class="block text-ink2">{{ one.job?.title }}</span></span
-              >
-            </label>
-            <span v-if="one.hoursLogged > 0" class="cond text-lg whitespace-nowrap"
-              >{{ formatHours(one.hoursLogged) }} logged</span
-            >
-            <button
-              class="btn btn-small no-print"
-              :class="{ 'btn-main': one.hoursLogged === 0 }"
-              @click="frameStore.open('hours', one.step.id)"
-            >
-              {{ one.hoursLogged === 0 ? 'How long did it take?' : 'Log more' }}
-            </button>
-          </li>
-        </ul>
-      </section>
+      <div v-if="sheet" class="max-xl:mt-5">
+        <DayAside
+          :sheet="sheet"
+          :on="on"
+          :day-start="work.length > 0 ? dayFrom : store.zone.at(day, 480)"
+          :day-end="work.length > 0 ? dayTo : store.zone.at(day, 1020)"
+        />
+        <GateNote v-if="!undated" :figures="store.derived.launch" />
+      </div>
     </div>
-    <aside
-      class="border-rule max-xl:mt-5 xl:border-l xl:bg-sheet xl:px-4 xl:py-1"
-      aria-label="For the day"
+    <div
+      v-if="narrow && !isEvening && next?.step"
+      class="no-print sticky bottom-14 z-20 -mx-3 mt-3 border-t-3 border-ink bg-sheet px-3 py-2"
     >
-      <section>
-        <h2>Take with you</h2>
-        <p v-if="!sheet || sheet.take.length === 0" class="text-ink2">
-          All that is written down is there.
-        </p>
-        <ul>
-          <li v-for="line in sheet?.take" :key="line.id" class="border-b border-rule2 py-1">
-            <UiCheck :label="`${line.what}${line.amount ? `, ${line.amount}` : ''} — ${line.at}`" />
-          </li>
-        </ul>
-      </section>
-      <section v-if="bagsMissing.length > 0" class="mt-5 border-l-4 border-redlead pl-3">
-        <h2>Bags to find</h2>
-        <p class="text-ink2">
-          Wanted within {{ bagNoticeDays }} days, and nobody wrote down where they are.
-        </p>
-        <ul>
-          <li v-for="{ bag, step, at } in bagsMissing" :key="bag.id" class="py-1">
-            <NuxtLink class="underline" :to="`/r/${store.refitId}/bags?bag=${bag.id}`"
-              >{{ bag.code }} {{ bag.what }}</NuxtLink
-            >
-            <span class="block text-ink2"
-              >for {{ step.title
-              }}<template v-if="at !== null"
-                >, {{ sayDay(store.derived.clock.dateOf(at)) }}</template
-              ></span
-            >
-          </li>
-        </ul>
-      </section>
-      <section v-if="sheet && sheet.overnight.length > 0" class="mt-5">
-        <h2>Left to cure overnight</h2>
-        <ul>
-          <li v-for="one in sheet.overnight" :key="one.key" class="border-b border-rule2 py-1.5">
-            {{ one.title }}
-            <span class="block text-ink2"
-              >{{ one.job ? `${one.job.title} · ` : ''
-              }}{{
-                one.until === Infinity
-                  ? 'at these temperatures it does not cure'
-                  : `until ${shortDateTime(one.until, store.derived.clock)}`
-              }}</span
-            >
-          </li>
-        </ul>
-      </section>
-      <section v-if="sheet && sheet.whileItCures.length > 0" class="mt-5">
-        <h2>While it cures, same place</h2>
-        <ul>
-          <li
-            v-for="{ step, job } in sheet.whileItCures"
-            :key="step.id"
-            class="border-b border-rule2 py-1.5"
-          >
-            {{ step.title }}
-            <span class="block text-ink2"
-              >{{ job?.title }} · {{ formatHours(plannedHours(step)) }}</span
-            >
-          </li>
-        </ul>
-      </section>
-      <section v-if="sheet && sheet.forHelpers.length > 0" class="mt-5">
-        <h2>Save for more hands</h2>
-        <ul>
-          <li
-            v-for="{ step, job, why } in sheet.forHelpers"
-            :key="step.id"
-            class="border-b border-rule2 py-1.5"
-          >
-            {{ step.title }} <span class="block text-ink2">{{ job?.title }} · {{ why }}</span>
-          </li>
-        </ul>
-      </section>
-    </aside>
+      <p class="cond flex justify-between text-redlead">
+        <span
+          >{{ next.step.state === 'doing' ? 'Under way since' : 'Next,' }}
+          {{
+            clockTimeOf(
+              next.step.state === 'doing' ? (next.step.startedAt ?? next.from) : next.from,
+              store.zone,
+            )
+          }}<template v-if="holding.has(next.step.id)"> · holds the launch</template></span
+        >
+      </p>
+      <p class="cond text-2xl leading-tight">{{ next.step.title }}</p>
+      <p v-if="next.against || next.limit" class="leading-tight text-redlead">
+        {{ next.against || next.limit?.why.replace(/^./, (c) => c.toUpperCase()) }}
+      </p>
+      <div class="mt-2 grid grid-cols-[1fr_1.8fr] gap-2">
+        <NuxtLink class="btn min-h-14!" :to="`/r/${store.refitId}/step/${next.step.id}`"
+          >Open</NuxtLink
+        >
+        <button
+          class="btn btn-go min-h-14! text-2xl"
+          :aria-label="`${next.step.state === 'doing' ? 'Done' : 'Start'} now: ${next.step.title}`"
+          @click="next.step.state === 'doing' ? finish(next) : start(next)"
+        >
+          {{ next.step.state === 'doing' ? 'Done' : 'Start' }}
+        </button>
+      </div>
+    </div>
   </div>
 </template>

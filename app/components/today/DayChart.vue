@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { Board } from '#core/today/boards'
+import type { DayLine } from '#core/today/dayLine'
+import { clockTimeOf } from '#core/time/say'
+import { formatTemp } from '#core/units/quantity'
+
+/** The day: clock, boards, strands and the lines of work, by time from top to bottom. */
+const props = defineProps<{
+  lines: readonly DayLine[]
+  people: readonly string[]
+  boards: readonly Board[]
+  nextKey: string
+  holding: ReadonlySet<string>
+  /** Height there is for it, px. */
+  room: number
+  /** Air by the forecast at an instant, °C; null: not known. */
+  airAt: (at: number) => number | null
+  isToday: boolean
+  wetUntil: number
+}>()
+const emit = defineEmits<{ start: [line: DayLine]; done: [line: DayLine] }>()
+const store = useRefitStore()
+const time = useTimeStore()
+const narrow = useNarrow()
+const holder = ref<HTMLElement | null>(null)
+const { width } = useElementSize(holder, { width: 860, height: 500 })
+const { columns, scale, placed, strands, pauses, times } = useDayChart(
+  computed(() => props.lines),
+  computed(() => props.people),
+  computed(() => props.nextKey),
+  computed(() => props.room),
+  narrow,
+)
+const boardsWide = computed(() => (narrow.value ? 0 : props.boards.length * 42))
+/** Hours and air, the boards, then the main strand. */
+const hourWide = computed(() => (narrow.value ? 46 : 92))
+const ropeX = computed(() => hourWide.value + boardsWide.value + (narrow.value ? 22 : 30))
+const textLeft = computed(() => ropeX.value + (narrow.value ? 20 : 34))
+const columnWide = computed(() => Math.max(90, (width.value - textLeft.value) / columns.value))
+const columnX = (column: number) =>
+  column === 0 ? ropeX.value : textLeft.value + column * columnWide.value
+const drawn = computed(() =>
+  strands.value.map(({ personId, parts }) => ({
+    personId,
+    parts: parts.map((part) => ({
+      y0: scale.value.yOf(part.from),
+      y1: scale.value.yOf(part.to),
+      x: columnX(part.column),
+      together: part.together,
+      idle: part.idle,
+    })),
+  })),
+)
+const nowY = computed(() => (props.isToday ? scale.value.yOf(time.now) : null))
+const nameOf = (id: string) => store.rows.person.find((one) => one.id === id)?.name ?? ''
+const temp = (at: number): string => {
+  const air = props.airAt(at)
+  return air === null
+    ? ''
+    : formatTemp(Math.round(air), store.refit?.units ?? 'metric').replace(' ', '')
+}
+const bound = (at: number) =>
+  props.lines.some(
+    (line) => line.from === at && (line.limit || props.holding.has(line.step?.id ?? '')),
+  )
+</script>
+
+<template>
+  <div>
+    <div class="relative mb-1 flex h-7 items-end" :style="{ paddingLeft: `${hourWide}px` }">
+      <span class="cond absolute left-0 text-sm max-sm:hidden">Hour</span>
+      <span class="cond absolute left-15 text-sm max-sm:hidden">Air</span>
+      <div class="flex gap-1.5 max-sm:hidden">
+        <span
+          v-for="board in boards"
+          :key="board.title"
+          class="cond w-9 text-center text-sm leading-none whitespace-nowrap"
+          :class="{ 'text-xs': board.title.length > 6 }"
+          >{{ board.title }}</span
+        >
+      </div>
+      <span
+        v-for="(id, index) in people.slice(0, columns)"
+        :key="id"
+        class="cond absolute bottom-0 flex items-center gap-1.5 text-lg leading-none whitespace-nowrap"
+        :style="{ left: `${columnX(index) - 12}px` }"
+        ><PersonMark :index="index" :name="nameOf(id)" /> {{ nameOf(id)
+        }}<template v-if="index === columns - 1 && people.length > columns"
+          >&nbsp;+{{ people.length - columns }}</template
+        ></span
+      >
+    </div>
+    <div ref="holder" class="relative" :style="{ height: `${scale.height}px` }">
+      <template v-for="one in times" :key="one.at">
+        <span
+          class="cond absolute left-0 -translate-y-px text-lg leading-none"
+          :class="bound(one.at) ? 'text-redlead' : ''"
+          :style="{ top: `${one.y + 2}px` }"
+          aria-hidden="true"
+          >{{ clockTimeOf(one.at, store.zone) }}</span
+        >
+        <span
+          v-if="temp(one.at) !== ''"
+          class="cond absolute left-15 leading-none text-ink2 max-sm:hidden"
+          :style="{ top: `${one.y + 4}px` }"
+          aria-hidden="true"
+          >~{{ temp(one.at).replace(/°.*/, '°') }}</span
+        >
+        <span
+          class="absolute right-0 border-t border-rule2"
+          :style="{ top: `${one.y}px`, left: '0' }"
+          aria-hidden="true"
+        />
+      </template>
+      <DayBoards
+        v-if="boards.length > 0"
+        class="absolute! max-sm:hidden!"
+        :style="{ left: `${hourWide}px` }"
+        :boards="boards"
+        :scale="scale"
+      />
+      <div
+        v-for="pause in pauses"
+        :key="pause.from"
+        class="hatch absolute right-0 flex items-center border-y border-rule2"
+        :style="{ top: `${pause.top}px`, height: `${pause.height}px`, left: `${textLeft}px` }"
+      >
+        <span class="cond bg-paper px-1 text-lg leading-none"
+          >{{ wetUntil > pause.from ? 'Free while it cures' : 'Free' }} until
+          {{ clockTimeOf(pause.to, store.zone) }}</span
+        >
+      </div>
+      <DayRope :strands="drawn" :width="width" :height="scale.height" :done-to="nowY ?? 0" />
+      <div
+        v-if="nowY !== null"
+        class="cond absolute z-20 bg-ink px-1.5 text-lg leading-tight text-sheet"
+        :style="{ top: `${Math.max(-4, nowY - 12)}px`, left: '-3px' }"
+      >
+        <span class="sr-only">It is </span>{{ clockTimeOf(time.now, store.zone) }}
+      </div>
+      <ol aria-label="The day">
+        <DayLineRow
+          v-for="one in placed"
+          :key="one.key"
+          :line="one.line"
+          :is-next="one.isNext"
+          :holds="holding.has(one.line.step?.id ?? '')"
+          :joint="one.joint"
+          :room="one.height"
+          :narrow="narrow"
+          :pin-x="one.joint ? ropeX : columnX(one.column)"
+          :left="textLeft + (one.joint ? 0 : one.column * columnWide + (one.column > 0 ? 20 : 0))"
+          :width="
+            one.joint ? width - textLeft : columnWide - (one.column > 0 ? 22 : narrow ? 22 : 34)
+          "
+          :top="one.top"
+          :height="one.height"
+          @start="emit('start', one.line)"
+          @done="emit('done', one.line)"
+        />
+      </ol>
+    </div>
+  </div>
+</template>

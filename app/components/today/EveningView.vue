@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { readyTonight, takeHome } from '#core/today/tonight'
+import { clockTimeOf, shortDateTime } from '#core/time/say'
+
+/** The end of the day: can we leave her like this, what runs and cures meanwhile, whose hours were whose. */
+const props = defineProps<{
+  frame: { readonly on: string; readonly personIds: readonly string[]; readonly to: string }
+}>()
+const store = useRefitStore()
+const { personId } = useDevice()
+const { leaving, said, leaveAt, next, nightEnd, curing, hours, left, isAshore, tick, leave } =
+  useLeaving(computed(() => props.frame))
+const year = computed(() => props.frame.on.slice(0, 4))
+const nextSaid = computed(() =>
+  next.value ? shortDateTime(next.value.at, store.zone, year.value) : 'somebody comes',
+)
+const rainSaid = computed(() => {
+  const { rain, forecastEnds } = leaving.value
+  const who = (next.value?.personIds ?? [])
+    .map((id) => store.rows.person.find((one) => one.id === id)?.name ?? '')
+    .join(' and ')
+  const back = next.value
+    ? `${who} back ${nextSaid.value}.`
+    : 'Nobody has said when they come next.'
+  const wet = rain
+    ? `Rain ${shortDateTime(rain.from, store.zone, year.value)} to ${clockTimeOf(rain.to, store.zone)}; `
+    : forecastEnds
+      ? 'The forecast ends before the next visit; '
+      : 'No rain forecast before then; '
+  return wet + back
+})
+const stops = computed(() =>
+  leaving.value.lines.filter((line) => line.kind === 'stop' && line.doneAt === null),
+)
+const home = computed(() =>
+  store.accepted ? takeHome(store.rows, store.accepted, leaveAt.value, next.value?.at ?? null) : [],
+)
+const tonight = computed(() =>
+  store.accepted && next.value
+    ? readyTonight(
+        store.rows,
+        store.accepted,
+        store.zone.dayOf(next.value.at),
+        store.waits.weather,
+        store.zone,
+      )
+    : [],
+)
+const asks = ref(false)
+const by = ref('')
+const people = computed(() =>
+  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
+)
+function ask() {
+  by.value = personId.value || (people.value[0]?.value ?? '')
+  if (stops.value.length > 0) asks.value = true
+  else void leave([], by.value || null)
+}
+async function leaveAnyway() {
+  if (await leave(stops.value, by.value || null)) asks.value = false
+}
+const nameOf = (id: string | null) =>
+  store.rows.person.find((one) => one.id === id)?.name ?? 'Somebody'
+defineExpose({ ask, stops })
+</script>
+
+<template>
+  <div class="xl:grid xl:grid-cols-[1fr_1fr] xl:gap-6">
+    <div class="min-w-0">
+      <p class="text-ink2">{{ rainSaid }}</p>
+      <p v-if="left" class="cond my-1 bg-brass-tint px-2 py-1">
+        Left at {{ clockTimeOf(left.at, store.zone) }}, {{ nameOf(left.personId) }} says so<template
+          v-if="left.stops"
+        >
+          , with this open: {{ left.stops }}</template
+        >.
+      </p>
+      <LeaveBoat class="max-sm:hidden" :lines="leaving.lines" :is-ashore="isAshore" />
+      <LeaveList :lines="leaving.lines" @tick="tick" />
+      <NightAir
+        class="mt-2"
+        :from="leaveAt"
+        :to="nightEnd"
+        :curing="curing"
+        :next-said="nextSaid"
+      />
+    </div>
+    <div class="min-w-0 max-xl:mt-5">
+      <DoneHours :hours="hours" :on="frame.on" />
+      <div class="mt-4 grid gap-x-6 gap-y-4 sm:grid-cols-2">
+        <section>
+          <div class="flex items-baseline justify-between border-b-2 border-ink">
+            <h2>Take home</h2>
+            <p class="cond text-ink2">for the shed and away</p>
+          </div>
+          <p v-if="home.length === 0" class="py-1 text-ink2">
+            Nothing here is wanted elsewhere before the next visit.
+          </p>
+          <ul>
+            <li
+              v-for="line in home"
+              :key="line.key"
+              class="flex items-baseline justify-between gap-2 py-0.5"
+            >
+              <UiCheck :label="line.what" /><span class="cond truncate text-ink2">{{
+                line.forStep
+              }}</span>
+            </li>
+          </ul>
+        </section>
+        <section>
+          <div class="flex items-baseline justify-between border-b-2 border-ink">
+            <h2>Ready tonight</h2>
+            <p class="cond text-ink2">{{ next ? `for ${nextSaid}` : '' }}</p>
+          </div>
+          <p v-if="tonight.length === 0" class="py-1 text-ink2">
+            The next day wants nothing prepared that is written down.
+          </p>
+          <ul>
+            <li
+              v-for="line in tonight"
+              :key="line.key"
+              class="flex items-baseline justify-between gap-2 py-0.5"
+            >
+              <UiCheck :label="line.what" /><span class="cond truncate text-ink2">{{
+                line.forStep
+              }}</span>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </div>
+    <UiDialog :open="asks" title="Leave her with this open?" red @close="asks = false">
+      <ul class="list-disc pl-5">
+        <li v-for="line in stops" :key="line.key">
+          <b>{{ line.what }}</b>: {{ line.why }}
+        </li>
+      </ul>
+      <p class="my-3">Nothing is refused. Who says so is kept with the day.</p>
+      <UiSelect v-model="by" label="Who says so" :options="people" />
+      <button class="btn btn-red mt-4" @click="leaveAnyway">She is left all the same</button>
+    </UiDialog>
+    <p class="sr-only" role="status">{{ said.said }}</p>
+  </div>
+</template>

@@ -1,0 +1,72 @@
+/** Steps that are counted off: bolts, holes, plies, metres. */
+import type { Reading, Step } from '../model/entities'
+import { plannedHours } from '../plan/planned'
+import { unitsHeld } from './readings'
+
+/** How far a counted step is. */
+export interface Count {
+  readonly unit: string
+  readonly of: number
+  readonly done: number
+  readonly left: number
+  /** Person-hours a unit: as they went so far, else as planned. */
+  readonly hoursEach: number
+  /** True when `hoursEach` is what was measured. */
+  readonly measured: boolean
+  /** Person-hours for what is left. */
+  readonly hoursLeft: number
+}
+
+/** Units after which their pace says more than the plan: the first ones are slower. */
+const unitsForPace = 3
+
+/** True for a step that is counted off. */
+export const isCounted = (step: Pick<Step, 'unitCount'>): boolean => (step.unitCount ?? 0) > 0
+
+/**
+ * Count of a step; null: it is done at once. `hoursLogged`: person-hours on it so far. Three units in, what is left
+ * goes by the hours they took.
+ */
+export function countOf(step: Step, hoursLogged: number): Count | null {
+  const of = step.unitCount ?? 0
+  if (of <= 0) return null
+  const done = Math.min(of, step.unitsDone)
+  const measured = done >= unitsForPace && hoursLogged > 0
+  const hoursEach = measured ? hoursLogged / done : plannedHours(step) / of
+  return {
+    unit: step.unitName.trim() || 'units',
+    of,
+    done,
+    left: of - done,
+    hoursEach,
+    measured,
+    hoursLeft: (of - done) * hoursEach,
+  }
+}
+
+/** What one more may be done on: with prove on one, none but the first until it has passed. */
+export interface NextUnit {
+  /** Its number from 1; null: none is left, or all others are held. */
+  readonly no: number | null
+  readonly heldBecause: string
+}
+
+/** The next unit to work on: the first that is not done, past those that a failed reading holds. */
+export function nextUnit(step: Step, readings: readonly Reading[]): NextUnit {
+  const of = step.unitCount ?? 0
+  const held = unitsHeld(step, readings)
+  const proved = !step.proveOnOne || step.unitsDone === 0 || isProved(step, readings)
+  if (!proved)
+    return { no: null, heldBecause: 'The first one has not passed yet: the others wait for it.' }
+  const free = Array.from({ length: of }, (_, index) => index + 1).filter((no) => !held.has(no))
+  const no = free[step.unitsDone] ?? null
+  if (no !== null) return { no, heldBecause: '' }
+  return { no, heldBecause: held.size > 0 ? `Held by its reading: ${[...held].join(', ')}.` : '' }
+}
+
+/** True when the first unit was read and passed; a step that reads nothing is proved by being done. */
+function isProved(step: Step, readings: readonly Reading[]): boolean {
+  if (step.readWhat.trim() === '') return step.unitsDone > 0
+  const first = readings.filter((one) => one.stepId === step.id && one.unitNo === 1)
+  return first.length > 0 && !unitsHeld(step, readings).has(1)
+}

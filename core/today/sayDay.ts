@@ -1,0 +1,42 @@
+/** The day in one sentence. */
+import { clockTimeOf } from '../time/say'
+import type { ZoneClock } from '../time/zone'
+import type { DayLine } from './dayLine'
+
+const mostLetters = 34
+
+/** A title short enough for a heading: up to its first comma, or cut at a word. */
+export function shortTitle(title: string): string {
+  const first = title.split(/[,:;(]/)[0]?.trim() ?? title
+  if (first.length <= mostLetters) return first
+  const cut = first.slice(0, mostLetters)
+  return `${cut.slice(0, Math.max(cut.lastIndexOf(' '), 12))} …`
+}
+
+/** Time that the start of a bound line can slip, ms. */
+const spare = (line: DayLine): number => (line.limit?.beginBy ?? Infinity) - line.from
+
+/**
+ * What the weather binds of the day, and when it ends: "Plies at 12:00, begun by 14:40. Away by 16:30." With nothing
+ * bound, the next thing to do. `lines` in order of time, at least one of them work.
+ */
+export function sayDaySheet(lines: readonly DayLine[], now: number, clock: ZoneClock): string {
+  const work = lines.filter((line) => line.kind === 'work' && line.to > now)
+  // Of all that the weather binds, what has the least time to spare.
+  const bound = work
+    .filter((line) => line.limit !== null)
+    .sort((a, b) => spare(a) - spare(b) || a.from - b.from)[0]
+  const next = bound ?? work[0]
+  const end = lines.at(-1)
+  const away = end ? ` Away by ${clockTimeOf(Math.max(...lines.map((one) => one.to)), clock)}.` : ''
+  if (!next?.step) return `All that was planned is done.${away}`
+  const title = shortTitle(next.step.title)
+  const underWay = next.from <= now
+  const when = underWay ? 'under way' : `at ${clockTimeOf(next.from, clock)}`
+  const by = !bound?.limit
+    ? ''
+    : underWay || bound.limit.beginBy <= bound.from
+      ? `, done by ${clockTimeOf(bound.limit.at, clock)}`
+      : `, begun by ${clockTimeOf(bound.limit.beginBy, clock)}`
+  return `${title} ${when}${by}.${away}`
+}
