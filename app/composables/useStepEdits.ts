@@ -1,3 +1,4 @@
+import type { ChangeItem } from '#core/model/changes'
 import type { Reading, Step } from '#core/model/entities'
 import { deletion, patchOf } from '#core/model/removal'
 import { afterRound } from '#core/steps/rounds'
@@ -8,6 +9,7 @@ export function useStepEdits() {
   const time = useTimeStore()
   const { personId } = useDevice()
   const now = () => Math.round(time.now)
+  const me = () => personId.value || null
   /** Marks it as begun, by the first thing that is done on it. */
   const begun = (step: Step): Record<string, unknown> =>
     step.state === 'open'
@@ -27,25 +29,11 @@ export function useStepEdits() {
       patchOf('step', step, { ...begun(step), unitsDone: to }),
     ])
   }
-  function read(step: Step, value: number, unitNo: number | null, note: string): Promise<boolean> {
-    return store.attempt(`Reading: ${step.readWhat}`, [
-      {
-        op: 'create',
-        entity: 'reading',
-        id: newId(),
-        patch: {
-          stepId: step.id,
-          unitNo,
-          what: step.readWhat,
-          value,
-          at: now(),
-          personId: personId.value || null,
-          note,
-        },
-      },
-      ...(step.state === 'open' ? [patchOf('step', step, begun(step))] : []),
-    ])
-  }
+  /** A reading as it was typed, and the step begun by it. */
+  const readingItems = (step: Step, values: Readonly<Record<string, unknown>>): ChangeItem[] => [
+    { op: 'create', entity: 'reading', id: newId(), patch: { ...values, stepId: step.id } },
+    ...(step.state === 'open' ? [patchOf('step', step, begun(step))] : []),
+  ]
   const unread = (reading: Reading) =>
     store.attempt('Remove the reading', [deletion('reading', reading)])
   /** A round that was not good enough: the next one. */
@@ -53,5 +41,5 @@ export function useStepEdits() {
     store.attempt(`One more round: ${step.title}`, [
       patchOf('step', step, { ...begun(step), ...afterRound(step), unitsDone: 0 }),
     ])
-  return { start, count, read, unread, anotherRound }
+  return { now, me, start, count, readingItems, unread, anotherRound }
 }

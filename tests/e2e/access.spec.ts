@@ -27,6 +27,7 @@ async function clean(page: Page, what: string, colours = false): Promise<void> {
 /** Views on which nearly every pair of colours stands. */
 const coloured = [
   'today',
+  'step/bitt-3',
   'jobs?job=foredeck',
   'sequence',
   'week',
@@ -37,6 +38,7 @@ const coloured = [
 ]
 const views = [
   'today',
+  'step/bitt-3',
   'jobs',
   'jobs?job=foredeck',
   'walk',
@@ -83,7 +85,7 @@ test('low light is kept, and reaches the charts', async ({ page }) => {
   await page.goto(`${server.url}/r/${await server.refitId()}/today`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await expect(page.locator('html')).toHaveAttribute('data-light', 'low')
-  await expect(page.getByRole('img', { name: /Fit to laminate/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Plies: 08:30 to/ })).toBeVisible()
   await clean(page, 'today in low light', true)
 })
 

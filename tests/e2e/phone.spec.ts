@@ -15,7 +15,8 @@ const onePoint = Buffer.from(
 
 test('today, found, hours and jobs with a thumb', async ({ page }) => {
   await page.goto(`${server.url}/r/${await server.refitId()}/today`)
-  await expect(page.getByRole('heading', { name: 'At the boat, two of us' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Away by \d\d:\d\d\.$/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^The boat, Oona and Piet/ })).toBeVisible()
   await expect(page.getByRole('list', { name: 'The day' })).toContainText('Deadrise check')
   const wide = await page.evaluate(() => document.documentElement.scrollWidth)
   expect(wide).toBeLessThanOrEqual(390)
@@ -53,14 +54,15 @@ test('today, found, hours and jobs with a thumb', async ({ page }) => {
   await expect(page.getByLabel('Finished before')).toHaveValue('launch-two')
 })
 
-test("can't come is two presses, with what it does to the launch", async ({ page }) => {
+test("can't come, with what it does to the launch, from where and who", async ({ page }) => {
   await page.goto(`${server.url}/r/${await server.refitId()}/today`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await page.getByRole('button', { name: /^The boat, Oona and Piet/ }).tap()
   await page.getByRole('button', { name: "Can't come" }).tap()
   await page.getByRole('button', { name: 'Sat 1 May' }).first().tap()
   await expect(
     page.getByRole('status').filter({ hasText: /No gate moves|days? (later|earlier)/ }),
   ).toBeVisible()
   await page.getByRole('button', { name: "Oona can't come Sat 1 May" }).tap()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByRole('dialog', { name: 'Who cannot come, and when?' })).toHaveCount(0)
 })

@@ -155,6 +155,12 @@ async function writeSheet() {
       </details>
     </div>
     <RowField field="detail" class="mt-6" label="Notes" />
+    <RowField
+      field="nextTime"
+      class="mt-2"
+      label="Next time I would"
+      hint="Shown at the next step of the kind."
+    />
     <div class="mt-3 grid grid-cols-2 gap-3">
       <RowField field="addsKg" />
       <RowField field="addsHeightM" />

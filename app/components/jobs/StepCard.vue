@@ -186,6 +186,7 @@ function join() {
         <RowField v-if="step.waitKind === 'chem'" field="waitRefC" label="That is at" />
         <RowField v-if="step.waitKind === 'chem'" field="waitMinC" label="No cure below" />
         <RowField field="minTempC" label="Coldest air" />
+        <RowField field="maxTempC" label="Warmest surface" />
         <RowField field="wantedPersonId" none="Whoever can" />
         <RowField v-if="step.afterGate" field="dueBy" />
         <RowField field="maxWaitHours" label="Bond window" />
@@ -203,9 +204,11 @@ function join() {
       </div>
       <RowField field="months" label="Only in (nothing ticked: all year)" />
       <RowField field="caution" label="Caution of your own" />
+      <StepDoing :step="step" />
       <StepParts :step="step" />
       <BringLines :step="step" />
       <div class="flex flex-wrap gap-2">
+        <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/step/${step.id}`">Do it</NuxtLink>
         <button class="btn btn-small" @click="frame.open('hours', step.id)">Log hours</button>
         <button class="btn btn-small" @click="frame.open('clock', step.id)">Start clock</button>
         <button

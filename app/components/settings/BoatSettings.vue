@@ -25,10 +25,6 @@ const guessed = computed(() => {
 })
 /** True when any sum of money is down: another currency would only rename it. */
 const sums = computed(() => hasSums(store.rows))
-function setMonth(index: number, value: number | null) {
-  if (value === null || !store.refit) return
-  set('monthMeanC')(store.refit.monthMeanC.map((one, at) => (at === index ? value : one)))
-}
 function setShare(index: number, percent: number | null) {
   if (percent === null || !store.refit) return
   set('workableShare')(
@@ -98,20 +94,9 @@ function setShare(index: number, percent: number | null) {
     </p>
     <h3 class="mt-4">Mean air by month, {{ shownUnit('°C', store.refit.units) }}</h3>
     <p class="text-ink2">
-      Planned cures go by this; the clocks go by your readings and the forecast.
+      Beyond the forecast, planned cures go by this; clocks go by your readings first.
     </p>
-    <div class="grid grid-cols-4 gap-2 sm:grid-cols-6 lg:grid-cols-12">
-      <UiQuantity
-        v-for="(month, index) in months"
-        :key="month"
-        :model-value="store.refit.monthMeanC[index] ?? null"
-        :label="month"
-        unit="°C"
-        :min="-40"
-        :max="50"
-        @update:model-value="setMonth(index, $event)"
-      />
-    </div>
+    <MonthMeans :means="store.refit.monthMeanC" @set="set('monthMeanC')($event)" />
     <h3 class="mt-4">Days that suit laminating and painting, % by month</h3>
     <p class="text-ink2">
       More than a week ahead, work that needs dry or warm weather is given time by these.

@@ -36,6 +36,21 @@ function price(place: Place, field: string, value: number | null) {
         <RowField entity="place" :row="place" field="setUpMin" label="Set-up, minutes" />
         <RowField entity="place" :row="place" field="packUpMin" label="Pack-up, minutes" />
       </div>
+      <template v-if="place.kind === 'shed'">
+        <UiCheck
+          :model-value="place.monthMeanC !== null"
+          label="It has an air of its own"
+          @update:model-value="
+            places.edit(place, { monthMeanC: $event ? [...(store.refit?.monthMeanC ?? [])] : null })
+          "
+        />
+        <MonthMeans
+          v-if="place.monthMeanC"
+          :means="place.monthMeanC"
+          :of="place.name"
+          @set="places.edit(place, { monthMeanC: $event })"
+        />
+      </template>
       <template v-if="place.kind === 'yard'">
         <div
           class="mt-2 flex flex-wrap items-end gap-x-4"

@@ -35,7 +35,7 @@ async function add() {
       <li
         v-for="zone in list"
         :key="zone.id"
-        class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-1.5 md:grid-cols-[2fr_8rem_9rem_auto_auto]"
+        class="grid grid-cols-2 items-end gap-2 border-b border-rule2 py-1.5 md:grid-cols-[2fr_8rem_9rem_9rem_auto_auto]"
       >
         <RowField entity="zone" :row="zone" field="name" hide-label label="Name" />
         <RowField
@@ -51,6 +51,14 @@ async function add() {
           hide-label
           :options="strakes"
           @update:model-value="zones.edit(zone, { strake: $event })"
+        />
+        <RowField
+          entity="zone"
+          :row="zone"
+          field="colour"
+          hide-label
+          :label="`Surface of ${zone.name}`"
+          none="Surface not said"
         />
         <RowField entity="zone" :row="zone" field="belowWaterline" />
         <button

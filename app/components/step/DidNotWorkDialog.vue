@@ -37,6 +37,7 @@ watch(
   },
   { immediate: true },
 )
+watch(cause, () => (wrong.value = ''))
 const draft = computed(() =>
   didNotWork(
     store.rows,

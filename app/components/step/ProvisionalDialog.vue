@@ -26,6 +26,7 @@ watch(
   },
   { immediate: true },
 )
+watch([missing, gateId], () => (wrong.value = ''))
 async function keep() {
   const made = makeProvisional(
     store.rows,

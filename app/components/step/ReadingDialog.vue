@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import type { Step } from '#core/model/entities'
 import { limitsOf, sayLimits, verdictOf } from '#core/steps/readings'
 
@@ -8,20 +8,24 @@ const props = defineProps<{ open: boolean; step: Step; unitNo: number | null }>(
 const emit = defineEmits<{ close: []; kept: [] }>()
 const store = useRefitStore()
 const edits = useStepEdits()
-const value = ref<number | null>(null)
-const no = ref<number | null>(null)
-const note = ref('')
-const wrong = ref('')
+const form = useRowForm('reading', () => ({
+  stepId: props.step.id,
+  what: props.step.readWhat,
+  unitNo: props.unitNo,
+  value: null,
+  at: edits.now(),
+  personId: edits.me(),
+  note: '',
+}))
 watch(
   () => props.open,
-  (open) => {
-    if (!open) return
-    value.value = null
-    no.value = props.unitNo
-    note.value = ''
-    wrong.value = ''
-  },
+  (open) => open && form.reset(),
   { immediate: true },
+)
+const limits = computed(() => limitsOf(props.step))
+const value = computed(() => (typeof form.values.value === 'number' ? form.values.value : null))
+const verdict = computed(() =>
+  value.value === null || !limits.value ? null : verdictOf(value.value, limits.value),
 )
 const words = {
   pass: 'It passes.',
@@ -29,54 +33,49 @@ const words = {
   fail: 'It fails: what follows is held.',
 } as const
 async function keep() {
-  if (value.value === null) {
-    wrong.value = `Type what the meter says, in ${props.step.readUnit || 'its unit'}.`
-    return
-  }
-  if (await edits.read(props.step, value.value, no.value, note.value)) emit('kept')
+  if (
+    await form.save(`Reading: ${props.step.readWhat}`, (values) =>
+      edits.readingItems(props.step, values),
+    )
+  )
+    emit('kept')
 }
 </script>
 
 <template>
   <UiDialog
     :open="open"
-    :title="`${step.readWhat}${no ? `, ${step.unitName || 'unit'} ${no}` : ''}`"
+    :title="`${step.readWhat}${unitNo ? `, ${step.unitName || 'unit'} ${unitNo}` : ''}`"
     @close="emit('close')"
   >
     <form @submit.prevent="keep">
-      <UiNumber
-        v-model="value"
-        :label="`Value${step.readUnit ? `, ${step.readUnit}` : ''}`"
-        :error="wrong"
+      <FieldInput
+        v-bind="form.bind('value', `Value${step.readUnit ? `, ${step.readUnit}` : ''}`)"
       />
-      <UiNumber
+      <FieldInput
         v-if="(step.unitCount ?? 0) > 0"
-        v-model="no"
         class="mt-2"
-        label="Which one (empty: all of it)"
-        whole
-        may-be-empty
-        :min="1"
-        :max="step.unitCount ?? 1"
+        v-bind="form.bind('unitNo', 'Which one (empty: all of it)')"
       />
-      <template v-if="limitsOf(step)">
-        <ReadingScale :limits="limitsOf(step)!" :value="value" />
+      <template v-if="limits">
+        <ReadingScale :limits="limits" :value="value" />
         <p class="text-ink2">
-          Passes {{ sayLimits(limitsOf(step)!, store.refit?.units ?? 'metric')
+          Passes {{ sayLimits(limits, store.refit?.units ?? 'metric')
           }}<template v-if="step.readSource">, by {{ step.readSource }}</template
           >.
         </p>
+        <!-- Its line is always there: a press on the button must not miss because a word came. -->
         <p
-          v-if="value !== null"
-          class="cond text-lg"
-          :class="{ 'text-redlead': verdictOf(value, limitsOf(step)!) === 'fail' }"
+          class="cond min-h-7 text-lg"
+          :class="{ 'text-redlead': verdict === 'fail' }"
           role="status"
         >
-          {{ words[verdictOf(value, limitsOf(step)!)] }}
+          {{ verdict ? words[verdict] : '' }}
         </p>
       </template>
-      <UiText v-model="note" class="mt-2" label="Note" :most="500" />
-      <button class="btn btn-main mt-4">Keep the reading</button>
+      <FieldInput class="mt-2" v-bind="form.bind('note')" />
+      <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
+      <button class="btn btn-main mt-4" :disabled="form.busy.value">Keep the reading</button>
     </form>
   </UiDialog>
 </template>

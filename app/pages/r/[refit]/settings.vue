@@ -5,6 +5,7 @@
     <PeopleSettings />
     <HaulOutSettings />
     <PlaceSettings />
+    <CoverSettings />
     <BoatSettings />
     <LicenceSettings />
     <ZoneSettings />

@@ -167,6 +167,13 @@ async function askRound() {
     roundCost.value = sentenceOf(error)
   }
 }
+const roundSaid = computed(() => {
+  const one = step.value
+  if (!one) return ''
+  const likely =
+    one.roundsLikely > 1 ? ` of ${one.roundsLikely} likely, ${one.roundsMost} at most` : ''
+  return `Round ${one.round}${likely}${one.untilGood ? `, until ${one.untilGood}` : ''}`
+})
 const pace = computed(() => {
   if (!count.value) return ''
   const each = formatHours(count.value.hoursEach)
@@ -299,12 +306,7 @@ const pace = computed(() => {
     </section>
 
     <section v-if="hasRounds(step)" class="mt-3" aria-label="Rounds">
-      <p class="cond text-lg">
-        Round {{ step.round
-        }}<template v-if="step.roundsLikely > 1">
-          of {{ step.roundsLikely }} likely, {{ step.roundsMost }} at most</template
-        ><template v-if="step.untilGood">, until {{ step.untilGood }}</template>
-      </p>
+      <p class="cond text-lg">{{ roundSaid }}</p>
       <p class="text-ink2">
         {{ formatHours(plannedHours(step) / step.roundsLikely) }} a round;
         {{ roundsLeft(step) }} still reckoned with.
@@ -400,9 +402,10 @@ const pace = computed(() => {
           Done
         </button>
       </div>
-      <button v-else class="btn min-h-14!" @click="jobEdits.setState(step, 'open')">
-        Reopen it
-      </button>
+      <div v-else class="grid grid-cols-2 gap-2">
+        <button class="btn min-h-14!" @click="forNow = true">For now</button>
+        <button class="btn min-h-14!" @click="jobEdits.setState(step, 'open')">Reopen it</button>
+      </div>
     </div>
     <ReadingDialog
       :open="reading"

@@ -1,0 +1,206 @@
+/** The day as it is drawn: a clock stretched where words are, strands, boards; every line has its room. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { DayLine } from './dayLine'
+import { add, emptyRefit, job, step } from '../testing/build'
+import { zoneClock } from '../time/zone'
+import { Weather } from '../weather/weather'
+import { boardsOf } from './boards'
+import { dayScale } from './dayScale'
+import { sayDaySheet, shortTitle } from './sayDay'
+import { columnOfLine, strandsOf } from './strands'
+import { wearOf } from './wear'
+
+const day = Date.UTC(2027, 3, 17)
+const at = (hour: number) => day + hour * 3_600_000
+const clock = zoneClock('UTC')
+
+const line = (
+  from: number,
+  to: number,
+  personIds: readonly string[],
+  more: Partial<DayLine> = {},
+): DayLine => ({
+  kind: 'work',
+  from: at(from),
+  to: at(to),
+  step: null,
+  job: null,
+  personIds,
+  continues: false,
+  caution: '',
+  limit: null,
+  waitUntil: null,
+  mends: [],
+  against: '',
+  ...more,
+})
+
+describe('the scale of the day', () => {
+  it('gives each stretch its room, and shares what is left by the clock', () => {
+    const held = [
+      { from: 0, to: 60, px: 100 },
+      { from: 60, to: 300, px: 20 },
+    ]
+    const tight = dayScale(held, 0)
+    expect([tight.yOf(0), tight.yOf(60), tight.yOf(300), tight.height]).toEqual([0, 100, 120, 120])
+    // 60 px more over 300 minutes: 12 of them before 60.
+    const roomy = dayScale(held, 180)
+    expect([roomy.yOf(60), roomy.yOf(300), roomy.yOf(180)]).toEqual([112, 180, 146])
+    expect([roomy.yOf(-5), roomy.yOf(999)]).toEqual([0, 180])
+  })
+  it('never runs backwards, and never takes room from a line, whatever overlaps', () => {
+    const stretch = fc
+      .tuple(
+        fc.integer({ min: 0, max: 200 }),
+        fc.integer({ min: 1, max: 90 }),
+        fc.integer({ min: 1, max: 120 }),
+      )
+      .map(([from, length, px]) => ({ from, to: from + length, px }))
+    fc.assert(
+      fc.property(
+        fc.array(stretch, { minLength: 1, maxLength: 14, size: 'max' }),
+        fc.integer({ min: 0, max: 900 }),
+        (held, wanted) => {
+          const scale = dayScale(held, wanted)
+          for (const one of held)
+            expect(scale.yOf(one.to) - scale.yOf(one.from)).toBeGreaterThanOrEqual(one.px - 1e-6)
+          for (let minute = 0; minute < 290; minute += 7)
+            expect(scale.yOf(minute + 7)).toBeGreaterThanOrEqual(scale.yOf(minute))
+          expect(scale.height).toBeGreaterThanOrEqual(wanted - 1e-6)
+        },
+      ),
+    )
+  })
+})
+
+describe('the strands', () => {
+  const people = ['oona', 'piet']
+  it('are twisted at one thing, apart at two, and idle where one has nothing', () => {
+    const lines = [
+      line(8, 9, people),
+      line(9, 11, ['oona']),
+      line(9, 10, ['piet']),
+      line(12, 13, people),
+    ]
+    const [oona, piet] = strandsOf(lines, people)
+    expect(
+      piet?.parts.map((part) => [part.from, part.to, part.column, part.together, part.idle]),
+    ).toEqual([
+      [at(8), at(9), 0, true, false],
+      [at(9), at(10), 1, false, false],
+      [at(10), at(11), 1, false, true],
+      // Nobody is at anything: they lie together until the next thing both do.
+      [at(11), at(13), 0, true, false],
+    ])
+    expect(oona?.parts.map((part) => [part.from, part.column, part.together])).toEqual([
+      [at(8), 0, true],
+      [at(9), 0, false],
+      [at(11), 0, true],
+    ])
+  })
+  it('share the last column from the third on', () => {
+    const four = ['a', 'b', 'c', 'd']
+    expect(four.map((id) => columnOfLine({ personIds: [id] }, four))).toEqual([0, 1, 2, 2])
+    expect(columnOfLine({ personIds: ['c', 'b'] }, four)).toBe(1)
+    expect(columnOfLine({ personIds: [] }, four)).toBe(0)
+  })
+})
+
+describe('the boards', () => {
+  const rows = emptyRefit()
+  add(rows, 'zone', 'deck', { name: 'Deck', strake: 'deck', order: 'a' })
+  job(rows, 'Deck', { zoneId: 'deck' })
+  const plies = step(rows, 'Deck', 'plies', { operation: 'laminate', minTempC: 12 })
+  const wires = step(rows, 'Deck', 'wires', { operation: 'wire' })
+  const hours = Array.from({ length: 24 }, (_, hour) => ({
+    at: at(hour),
+    tempC: hour < 12 ? 9 : 15,
+    dewC: hour < 20 ? 5 : 14,
+    rain: false,
+  }))
+  add(rows, 'forecast', 'f', { station: 'S', takenAt: day, hours })
+  const weather = new Weather(rows, clock)
+  const limit = { at: at(17), beginBy: at(15), why: '' }
+  it('forbid with a reason, allow up to the last start, and are left out where nothing is forbidden', () => {
+    const boards = boardsOf(
+      weather,
+      [line(12, 14, ['a'], { step: plies, limit }), line(9, 10, ['a'], { step: wires })],
+      [],
+      at(8),
+      at(18),
+    )
+    expect(boards.map((board) => [board.title, board.lastStart])).toEqual([['Plies', at(15)]])
+    expect(boards[0]?.spans.map((span) => [span.from, span.to, span.why, span.limitC])).toEqual([
+      [at(8), at(12), 'cold', 12],
+      [at(12), at(15), null, null],
+      [at(15), at(18), 'tooLate', null],
+    ])
+    expect(boardsOf(weather, [line(13, 14, ['a'], { step: plies })], [], at(13), at(18))).toEqual(
+      [],
+    )
+  })
+  it('stand for work that the day has no room for too', () => {
+    const [board] = boardsOf(weather, [], [plies], at(18), at(24))
+    expect(board?.spans.map((span) => [span.from, span.why])).toEqual([
+      [at(18), null],
+      [at(20), 'dew'],
+    ])
+  })
+})
+
+describe('the sentence of the day', () => {
+  const rows = emptyRefit()
+  job(rows, 'J')
+  const of = (title: string, operation: 'fit' | 'laminate' = 'fit') =>
+    step(rows, 'J', title, { operation })
+  const leave = line(16, 16.5, ['a'], { kind: 'packUp' })
+  it('names what the weather leaves least time for, and when they are away', () => {
+    const lines = [
+      line(9, 10, ['a'], { step: of('Sand') }),
+      line(10, 11, ['a'], {
+        step: of('Fill the low spots'),
+        limit: { at: at(17), beginBy: at(16), why: '' },
+      }),
+      line(12, 13, ['a'], {
+        step: of('Plies 5 and 6, six cups'),
+        limit: { at: at(15), beginBy: at(14), why: '' },
+      }),
+      leave,
+    ]
+    expect(sayDaySheet(lines, at(8), clock)).toBe(
+      'Plies 5 and 6 at 12:00, begun by 14:00. Away by 16:30.',
+    )
+    // Under way it is the end that counts.
+    expect(sayDaySheet(lines, at(12.5), clock)).toBe(
+      'Plies 5 and 6 under way, done by 15:00. Away by 16:30.',
+    )
+    expect(sayDaySheet(lines, at(14), clock)).toBe('All that was planned is done. Away by 16:30.')
+    expect(sayDaySheet([line(9, 10, ['a'], { step: of('Sand') })], at(8), clock)).toBe(
+      'Sand at 09:00. Away by 10:00.',
+    )
+  })
+  it('cuts a title at a comma or at a word', () => {
+    expect(shortTitle('Bed bitt, roller, cleats')).toBe('Bed bitt')
+    expect(shortTitle('Check every through-hull fitting below the waterline')).toBe(
+      'Check every through-hull fitting …',
+    )
+  })
+})
+
+describe('what is worn', () => {
+  it('is said once, from the first that asks for it to the last, with who', () => {
+    const rows = emptyRefit()
+    job(rows, 'J')
+    const grind = step(rows, 'J', 'g', { operation: 'grind' })
+    const fit = step(rows, 'J', 'f', { operation: 'fit' })
+    const wear = wearOf([
+      line(8, 9, ['a'], { step: grind }),
+      line(9, 10, ['a'], { step: fit }),
+      line(11, 12, ['b'], { step: grind }),
+    ])
+    expect(wear.map((one) => [one.mark, one.from, one.to, one.personIds])).toEqual([
+      ['mask', at(8), at(12), ['a', 'b']],
+    ])
+  })
+})

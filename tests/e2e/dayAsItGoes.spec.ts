@@ -1,0 +1,140 @@
+/** A day on a phone: a reading that fails, a round more, forty bolts counted, good enough for now, the list before leaving. */
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(() => server.end())
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+const step = async (page: Page, id: string) => {
+  await page.goto(`${server.url}/r/${await server.refitId()}/step/${id}`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+}
+async function read(page: Page, value: string) {
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Value, %').fill(value)
+  await dialog.getByRole('button', { name: 'Keep the reading' }).tap()
+}
+
+test('a hole is read before it is counted, a fail holds the others, and a better reading lets them go', async ({
+  page,
+}) => {
+  await step(page, 'bitt-3')
+  await expect(page.getByText('0 of 22 holes', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: '+1 holes' }).tap()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Value, %').fill('900')
+  await dialog.getByRole('button', { name: 'Keep the reading' }).tap()
+  await expect(page.getByText(/Was it read in another unit/).first()).toBeVisible()
+  await expect(dialog.getByLabel('Value, %')).toHaveValue('900')
+  await dialog.getByLabel('Value, %').fill('19')
+  await expect(dialog.getByText('It fails: what follows is held.')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Keep the reading' }).tap()
+  const readings = page.getByRole('region', { name: 'Readings' })
+  await expect(readings.getByRole('heading')).toHaveText(/holes 1: fails/)
+  await page.getByRole('button', { name: 'Read 2' }).tap()
+  await page
+    .getByRole('dialog')
+    .getByLabel(/^Which one/)
+    .fill('1')
+  await read(page, '11')
+  await expect(readings.getByRole('heading')).not.toHaveText(/fails/)
+  await page.getByRole('button', { name: '+1 holes' }).tap()
+  await expect(page.getByText('1 of 22 holes', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: '−1' }).tap()
+  await expect(page.getByText('0 of 22 holes', { exact: true })).toBeVisible()
+})
+
+test('one round more, ten bolts by a long press, and z takes them back', async ({ page }) => {
+  await step(page, 'foredeck-14')
+  await expect(page.getByText(/^Round 1, until a 1 m batten/)).toBeVisible()
+  await page.getByRole('button', { name: 'Not good enough: one more round' }).tap()
+  await expect(page.getByText(/^Round 2 of 2 likely, 3 at most/)).toBeVisible()
+
+  await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=bitt`)
+  await page.getByRole('button', { name: 'More of Dry fit, check bolt lengths' }).click()
+  await page.getByText('Counted, read, in rounds').last().click()
+  await page.getByLabel('How many of them').fill('0')
+  await page.getByLabel('How many of them').press('Enter')
+  await expect(page.getByText(/At least 1/)).toBeVisible()
+  await page.getByLabel('Counted in').fill('bolts')
+  await page.getByLabel('Counted in').press('Enter')
+  await page.getByLabel('How many of them').fill('40')
+  await page.getByLabel('How many of them').press('Enter')
+  await page.getByRole('link', { name: 'Do it' }).click()
+  const more = page.getByRole('button', { name: '+1 bolts' })
+  await more.dispatchEvent('pointerdown')
+  await expect(page.getByText('10 of 40 bolts', { exact: true })).toBeVisible()
+  await more.dispatchEvent('pointerup')
+  await page.keyboard.press('z')
+  await expect(page.getByText('0 of 40 bolts', { exact: true })).toBeVisible()
+})
+
+test('it did not work: undone, made good and done again, with what that does', async ({ page }) => {
+  await step(page, 'transducer-1')
+  await page.getByRole('button', { name: 'Did not work' }).tap()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Do it again' }).tap()
+  await expect(dialog.getByText(/Say why it did not work/)).toBeVisible()
+  await dialog.getByLabel('Why').fill('The batten was bent')
+  await dialog.getByRole('button', { name: 'What would that do?' }).tap()
+  await expect(dialog.getByRole('status')).toHaveText(/Launch|No gate moves|later|earlier/)
+  await dialog.getByRole('button', { name: 'Do it again' }).tap()
+  await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=transducer`)
+  await expect(page.getByLabel('Done: Again: Deadrise check, sight from ahead')).toBeVisible()
+})
+
+test('good enough for now stays in sight; the list before leaving is ticked, and who leaves her is kept', async ({
+  page,
+}) => {
+  await step(page, 'galley-valve-2')
+  await page.getByRole('button', { name: 'For now' }).tap()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Keep it for now' }).tap()
+  await expect(dialog.getByText(/Say what is missing/)).toBeVisible()
+  await dialog.getByLabel('What is missing').fill('The second clip')
+  await dialog.getByLabel('What it must not be trusted with').fill('a night at sea')
+  await dialog.getByRole('button', { name: 'Keep it for now' }).tap()
+  await expect(page.getByText('A job to make it right was made.')).toBeVisible()
+  await page.getByRole('link', { name: 'Back to Today' }).tap()
+  const beside = page.getByRole('complementary', { name: 'For the day' })
+  await expect(beside.getByText('The second clip')).toBeVisible()
+
+  await page.getByRole('button', { name: 'The evening' }).tap()
+  const drains = page.getByRole('button', { name: /Cockpit drains clear/ })
+  await drains.tap()
+  await expect(drains).toHaveAttribute('aria-pressed', 'true')
+  await page.getByRole('button', { name: /^Leave her/ }).tap()
+  const asks = page.getByRole('button', { name: 'She is left all the same' })
+  await expect(asks.or(page.getByText(/^Left at/))).toBeVisible()
+  if (await asks.isVisible()) await asks.tap()
+  await expect(page.getByText(/^Left at \d\d:\d\d/)).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(page.getByText(/^Left at \d\d:\d\d/)).toBeHidden()
+})
+
+test('a step is begun and ticked, and its hours stand in the evening to be taken', async ({
+  page,
+}) => {
+  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  const start = page.getByRole('button', { name: /^Start now: / })
+  const title = ((await start.getAttribute('aria-label')) ?? '').replace('Start now: ', '')
+  await start.tap()
+  await expect(page.getByRole('button', { name: `Done now: ${title}` })).toBeVisible()
+  // The clock of the test stands still: half an hour later is another start.
+  await server.stop()
+  server.setClock(Date.UTC(2027, 3, 17, 8, 0))
+  await server.start()
+  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  await page.getByRole('button', { name: `Done now: ${title}` }).tap()
+  await page.getByRole('button', { name: 'The evening' }).tap()
+  const hours = page.getByRole('listitem').filter({ hasText: title }).last()
+  await expect(hours).toContainText('08:30–09:00, both')
+  await expect(hours).toContainText('30 min')
+  await page.getByRole('button', { name: `Five minutes less: ${title}` }).tap()
+  await page.getByRole('button', { name: `Right: ${title}` }).tap()
+  await expect(page.getByText('Hours kept.')).toBeVisible()
+  await expect(page.getByText('Nothing waits for its hours.')).toBeVisible()
+})
