@@ -150,6 +150,8 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
         return `${formatWait(binding.ms / hourMs)} allowed for weather: about ${Math.round(binding.share * 100)} % of the days suit it then.`
       case 'forecast':
         return `The forecast leaves no hours for it before ${shortDateTime(binding.until, clock, year)}; without it, it would begin ${shortDateTime(binding.from, clock, year)}.`
+      case 'air':
+        return `Dust and wet work keep apart: "${steps.get(binding.stepId)?.title ?? ''}" until ${shortDateTime(binding.until, clock, year)}.`
       case 'yardHours':
         return 'The yard does it in its working hours.'
       case 'notBefore':

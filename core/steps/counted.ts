@@ -55,8 +55,8 @@ export interface NextUnit {
 export function nextUnit(step: Step, readings: readonly Reading[]): NextUnit {
   const of = step.unitCount ?? 0
   const held = unitsHeld(step, readings)
-  const proved = !step.proveOnOne || step.unitsDone === 0 || isProved(step, readings)
-  if (!proved)
+  const proved = step.unitsDone === 0 ? !held.has(1) : isProved(step, readings)
+  if (step.proveOnOne && !proved)
     return { no: null, heldBecause: 'The first one has not passed yet: the others wait for it.' }
   const free = Array.from({ length: of }, (_, index) => index + 1).filter((no) => !held.has(no))
   const no = free[step.unitsDone] ?? null

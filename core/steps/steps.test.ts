@@ -73,6 +73,11 @@ describe('a counted step', () => {
     // Nothing to read: made is proved.
     expect(nextUnit({ ...hole, readWhat: '' }, []).no).toBe(2)
     expect(nextUnit({ ...hole, unitsDone: 0 }, []).no).toBe(1)
+    // Read and failed before it is counted: nothing goes on.
+    const first = holes({ proveOnOne: true })
+    reading(first.rows, 19, 1)
+    expect(nextUnit(first.hole, first.rows.reading).no).toBeNull()
+    expect(nextUnit({ ...first.hole, proveOnOne: false }, first.rows.reading).no).toBe(2)
   })
 })
 

@@ -152,11 +152,11 @@ describe('hours of what was done', () => {
     const rows = emptyRefit()
     job(rows, 'J')
     const done = {
-      state: 'done',
+      state: 'done' as const,
       startedAt: at(9),
       doneAt: at(10.5),
       byIds: ['Ann', 'Ben'],
-    } as const
+    }
     step(rows, 'J', 'a', { ...done, hoursLikely: 2 })
     step(rows, 'J', 'nobody began it', { ...done, startedAt: null })
     step(rows, 'J', 'yesterday', { ...done, startedAt: at(-10), doneAt: at(-9) })

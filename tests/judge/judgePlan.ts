@@ -9,6 +9,7 @@ import { haulOuts, hull, hullsByPlace, liftOuts } from './hulls'
 import { launches } from './launches'
 import { bonds, sequence, togetherness } from './order'
 import { pauses } from './pauses'
+import { airKeeps, cleanAir } from './air'
 import { inTheWeather } from './weather'
 import { attendance, releases, shape } from './placements'
 import { wallClock } from './wallClock'
@@ -54,11 +55,14 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
       ...hull(step, one, rows, hauls),
       ...releases(step, one, rows, wall),
       ...inTheWeather(step, one, plan.now, rows, wall),
-      ...pauses(step, one, rows, hauls, wall, zone, busy(step.placeNeed), plan.now),
+      ...pauses(step, one, rows, hauls, wall, zone, busy(step.placeNeed), plan.now, (at) =>
+        airKeeps(step, at, rows, placed, stepOf, wall),
+      ),
     ])
       say(step, fault)
   }
   faults.push(...togetherness(plan, stepOf, wall))
+  faults.push(...cleanAir(rows, placed, stepOf, wall))
   faults.push(...sequence(rows, placed, stepOf))
   faults.push(...bonds(rows, placed, stepOf))
   faults.push(...liftOuts(hauls, plan, zone, wall))

@@ -174,6 +174,7 @@ export function oddRefit(seed: number, size: number): Building {
       'cut',
       'laminate',
       'paint',
+      'grind',
       'bed',
       'wire',
       'test',

@@ -18,6 +18,7 @@ export function pauses(
   zone: string,
   busy: (personId: string, from: number, to: number) => boolean,
   now: number,
+  air: (at: number) => boolean,
 ): string[] {
   if (one.personIds.length === 0) return []
   return one.segments.slice(1).flatMap(([from], index) => {
@@ -56,6 +57,7 @@ export function pauses(
           const could =
             hull(step, { ...one, segments: [[at, at + tick]] }, rows, hauls).length === 0 &&
             !weatherForbids(step, at, now, rows, wall) &&
+            !air(at) &&
             !one.personIds.some((id) => busy(id, at, at + tick))
           free = could ? free + 1 : 0
           // Less than an hour is not worth unpacking for, unless it is all that is left; some minutes never are.

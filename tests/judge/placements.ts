@@ -112,7 +112,9 @@ export function waitHours(step: Step, finish: number, rows: RefitRows): number {
   const hours = step.waitHours * again
   if (step.waitKind !== 'chem') return hours
   const { waitRefC, waitMinC } = step
-  const means = rows.refit[0]?.monthMeanC ?? []
+  const shed = rows.place.find((one) => one.kind === 'shed')
+  const means =
+    (step.placeNeed === 'shed' ? shed?.monthMeanC : null) ?? rows.refit[0]?.monthMeanC ?? []
   const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
   const air = (at: number) =>
     cureAir(step, at, (month) => means[month] ?? waitRefC, waitMinC, rows, wall)

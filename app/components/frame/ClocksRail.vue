@@ -15,7 +15,7 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
 </script>
 
 <template>
-  <aside class="no-print" aria-label="Clocks">
+  <aside class="no-print relative" aria-label="Clocks">
     <div
       class="flex items-center justify-between max-lg:sr-only"
       :class="{ 'sr-only': props.strip }"
@@ -68,6 +68,12 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
         >
       </p>
     </div>
+    <p
+      v-if="props.strip"
+      class="cond absolute top-0 right-0 bg-paper pl-3 text-lg leading-9 max-lg:hidden"
+    >
+      {{ sayFullDate(store.derived.today) }}, {{ clockTimeOf(time.now, store.derived.clock) }}
+    </p>
     <ClockDialog v-if="shown" :shown="shown" @close="opened = null" />
   </aside>
 </template>

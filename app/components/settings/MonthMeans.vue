@@ -13,12 +13,16 @@ function set(index: number, value: number | null) {
 </script>
 
 <template>
-  <div class="grid grid-cols-4 gap-2 sm:grid-cols-6 lg:grid-cols-12">
+  <div
+    class="grid grid-cols-4 gap-2 sm:grid-cols-6 lg:grid-cols-12"
+    role="group"
+    :aria-label="of ? `Mean air in ${of}` : 'Mean air'"
+  >
     <UiQuantity
       v-for="(month, index) in months"
       :key="month"
       :model-value="means[index] ?? null"
-      :label="of ? `${month} in ${of}` : month"
+      :label="month"
       unit="°C"
       :min="-40"
       :max="50"

@@ -89,7 +89,7 @@ const covers = computed(() => {
 const height = computed(() => (drawing.value ? drawing.value.frame.ground + 8 : 200))
 const top = computed(() =>
   drawing.value
-    ? Math.max(0, drawing.value.frame.water - (aloft - 0.03) * drawing.value.frame.length)
+    ? Math.max(0, drawing.value.frame.water - (aloft - 0.012) * drawing.value.frame.length)
     : 0,
 )
 </script>

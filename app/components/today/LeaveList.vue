@@ -52,9 +52,11 @@ const word = (line: LeaveLine): string =>
               :class="{ 'text-ink2': line.doneAt !== null }"
               >{{ line.what }}</span
             >
-            <span v-if="line.why && line.doneAt === null" class="block text-ink2">{{
-              line.why
-            }}</span>
+            <span
+              v-if="line.why && line.doneAt === null && line.kind !== 'todo'"
+              class="block text-ink2"
+              >{{ line.why }}</span
+            >
           </span>
           <span
             class="cond"

@@ -43,6 +43,8 @@ export type Binding =
       readonly until: number
       readonly after: string | null
     }
+  /** Its dust would lie on what is wet there until then, or its wet work catch the dust of the step. */
+  | { readonly kind: 'air'; readonly stepId: string; readonly until: number }
   /** The yard does it in its working hours. */
   | { readonly kind: 'yardHours'; readonly after: string | null }
   | { readonly kind: 'notBefore'; readonly on: string }
@@ -64,6 +66,7 @@ export const bindingKinds = [
   'bondWindow',
   'weather',
   'forecast',
+  'air',
   'yardHours',
   'notBefore',
   'trade',

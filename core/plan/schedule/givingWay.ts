@@ -73,6 +73,7 @@ export class GivingWay {
     const giveUpAt = Math.max(finish, Math.min(latest, finish + longGapMs))
     diary.release(people, kept.segments, long.step.id)
     diary.book(found.crew, short.placeNeed, found.room.segments, short.step.id)
+    this.laying.air.keep(short.step, found.room.segments)
     const again = diary.find({
       crew: people,
       place: long.placeNeed,
@@ -84,6 +85,7 @@ export class GivingWay {
     })
     if (again && again.finish <= giveUpAt) {
       diary.book(people, long.placeNeed, again.segments, long.step.id)
+      this.laying.air.keep(long.step, again.segments)
       placements.set(long.step.id, {
         ...kept,
         segments: again.segments,
@@ -92,6 +94,7 @@ export class GivingWay {
       return true
     }
     diary.release(found.crew, found.room.segments, short.step.id)
+    this.laying.air.forget(short.step)
     diary.book(people, long.placeNeed, kept.segments, long.step.id)
     return false
   }

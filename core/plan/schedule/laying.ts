@@ -10,6 +10,7 @@ import { durationMs } from './openWork'
 import type { OpenStep, OpenWork } from './openWork'
 import type { CrewStretch, HoursByClass } from './openHours'
 import type { Sites } from './sites'
+import { SharedAir } from './sharedAir'
 import { neverFits } from './unplaced'
 
 /** Room found: who, and when. */
@@ -34,6 +35,7 @@ export class Laying {
   readonly ashore: Ashore[]
   readonly diary: Diary
   readonly placements = new Map<string, Placement>()
+  readonly air: SharedAir
   /** Steps that are done in warm months. */
   readonly inWarmth = new Set<string>()
   private readonly ownAshore: Map<string, Ashore>
@@ -43,6 +45,7 @@ export class Laying {
     this.ashore = compiled.ashore.map((one) => ({ ...one }))
     this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
     this.laidOut = compiled.laidOut(this.ashore)
+    this.air = new SharedAir(compiled.rows, compiled.waits, compiled.now)
     this.diary = new Diary(this.sites, compiled.clock, compiled.now)
   }
 
@@ -72,6 +75,11 @@ export class Laying {
 
   /** When the hull, the months and, where it waits for them, the warm ones suit a step. */
   windowsOf(activity: OpenStep): readonly Interval[] {
+    return this.air.within(activity.step, this.windowsInAnyAir(activity))
+  }
+
+  /** The same if nothing were wet or dusty anywhere. */
+  windowsInAnyAir(activity: OpenStep): readonly Interval[] {
     const windows = this.laidOut.windowsOf(activity)
     return activity.warm && this.inWarmth.has(activity.step.id)
       ? intersect(windows, activity.warm)
@@ -81,7 +89,10 @@ export class Laying {
   /** The same if the forecast forbade nothing. */
   windowsInAnyWeather(activity: OpenStep): readonly Interval[] {
     const ashore = this.own(activity.ashore)
-    return hullWindows({ ...activity, ashore, fit: null }, this.ashore, this.compiled.rows)
+    return this.air.within(
+      activity.step,
+      hullWindows({ ...activity, ashore, fit: null }, this.ashore, this.compiled.rows),
+    )
   }
 
   /** Writes a step's place down. */
@@ -93,6 +104,7 @@ export class Laying {
     mends: readonly Mend[] = [],
   ): void {
     const finish = (segments.at(-1) as Interval)[1]
+    if (crew.length > 0) this.air.keep(activity.step, segments)
     this.placements.set(activity.step.id, {
       stepId: activity.step.id,
       segments,

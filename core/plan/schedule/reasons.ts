@@ -20,7 +20,8 @@ export const longGapMs = 7 * 24 * hourMs
 
 /** The step behind a binding; null: none. */
 export function heldBy(binding: Binding): string | null {
-  if (binding.kind === 'after' || binding.kind === 'wait') return binding.stepId
+  if (binding.kind === 'after' || binding.kind === 'wait' || binding.kind === 'air')
+    return binding.stepId
   return binding.kind === 'weather' || binding.kind === 'forecast' ? binding.after : null
 }
 
@@ -51,6 +52,8 @@ export function crewBinding(
       until: start,
       after: heldBy(earliest.binding),
     }
+  const other = airHolder(laying, activity, earliest.at, start)
+  if (other !== null) return { kind: 'air', stepId: other, until: start }
   const length = activity.splittable ? 1 : durationMs(activity, crew.length)
   const hours = laying.hours.of(activity)
   const free = workForward(hours, windows, earliest.at, length, activity.splittable, clock)
@@ -71,6 +74,15 @@ export function crewBinding(
   if (earliest.binding.kind === 'now' || start - earliest.at > longGapMs)
     return { kind: 'calendar', until: start }
   return earliest.binding
+}
+
+/** The step whose dust or wet work alone keeps another from starting sooner; null: none does. */
+function airHolder(laying: Laying, activity: OpenStep, from: number, start: number): string | null {
+  if (!laying.air.concerns(activity.step)) return null
+  const found = laying.roomFor(activity, from, laying.windowsInAnyAir(activity))
+  return found && found.room.start < start
+    ? laying.air.heldBy(activity.step, found.room.start)
+    : null
 }
 
 /** Room before a start that only the forecast takes away; null: there is none. */

@@ -93,7 +93,7 @@ const { said } = useLeaving(frame)
 const heading = computed(() =>
   work.value.length === 0
     ? `Nothing is planned for ${isToday.value ? 'today' : sayDay(on.value)}`
-    : sayDaySheet(lines.value, isToday.value ? time.now : 0, store.zone),
+    : `${isToday.value ? '' : `${sayDay(on.value)}: `}${sayDaySheet(lines.value, isToday.value ? time.now : 0, store.zone)}`,
 )
 const names = computed(() =>
   frame.value.personIds
@@ -149,12 +149,12 @@ const goTo = (date: string) =>
 
 <template>
   <div>
-    <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+    <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-2 xl:flex-nowrap">
       <h1 v-if="isEvening" class="text-[1.9rem]! max-sm:text-2xl!">
         <span v-if="!said.canBeLeft" class="text-redlead">Not yet: </span>{{ said.said }}
       </h1>
       <h1 v-else class="text-[1.9rem]! max-sm:text-2xl!">{{ heading }}</h1>
-      <div class="no-print flex flex-wrap items-center gap-2">
+      <div class="no-print flex shrink-0 flex-wrap items-center gap-2">
         <div class="flex items-center">
           <button
             class="btn btn-small"
@@ -163,7 +163,7 @@ const goTo = (date: string) =>
           >
             ‹
           </button>
-          <span class="cond px-1.5 text-lg whitespace-nowrap">{{ sayDay(on) }}</span>
+          <span class="cond px-1.5 text-lg whitespace-nowrap sm:hidden">{{ sayDay(on) }}</span>
           <button
             class="btn btn-small"
             :aria-label="`The day after, ${sayDay(addDays(on, 1))}`"

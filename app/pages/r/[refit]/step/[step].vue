@@ -231,10 +231,8 @@ const pace = computed(() => {
         :next="next?.no ?? null"
         :unit="count.unit"
       />
-      <div class="flex items-baseline justify-between gap-3">
-        <p class="cond text-2xl">{{ count.done }} of {{ count.of }} {{ count.unit }}</p>
-        <p class="cond text-ink2">{{ pace }}</p>
-      </div>
+      <p class="cond text-2xl">{{ count.done }} of {{ count.of }} {{ count.unit }}</p>
+      <p class="cond text-ink2">{{ pace }}</p>
       <p v-if="count.left > 0" class="text-ink2">
         {{ formatHours(count.hoursLeft) }} for the {{ count.left }} that are left.
         <template v-if="next?.heldBecause">{{ next.heldBecause }}</template>
@@ -258,8 +256,7 @@ const pace = computed(() => {
         <h2 class="text-lg!">
           {{ limits.what
           }}<template v-if="fails[0]"
-            >{{ fails[0].unitNo ? `, ${step.unitName || 'unit'} ${fails[0].unitNo}` : '' }}:
-            fails</template
+            >{{ fails[0].unitNo ? `, number ${fails[0].unitNo}` : '' }}: fails</template
           >
         </h2>
         <p class="cond">passes {{ sayLimits(limits, units) }}</p>

@@ -1,0 +1,61 @@
+/** Dust keeps away from what is wet, by hand from one Saturday of one or two people. */
+import { describe, expect, it } from 'vitest'
+import { add, emptyRefit, job, person, step } from '../../testing/build'
+import type { Building } from '../../testing/build'
+import { makePlan } from '../makePlan'
+
+const saturday = Date.UTC(2027, 3, 17)
+const at = (hour: number) => saturday + hour * 3_600_000
+
+/** Ann lays plies from eight to ten, without a cure named: three hours to touch-dry. */
+function deck(dusty: object, zoneId: string | null = 'deck'): Building {
+  const rows = emptyRefit()
+  person(rows, 'Ann', [6], '08:00', '18:00')
+  person(rows, 'Ben', [6], '08:00', '18:00')
+  add(rows, 'place', 'berth', { name: 'B', kind: 'berth', setUpMin: 0, packUpMin: 0 })
+  for (const [id, strake] of [
+    ['deck', 'deck'],
+    ['hull', 'underwater'],
+    ['cabin', 'below'],
+  ] as const)
+    add(rows, 'zone', id, { name: id, strake, order: id })
+  job(rows, 'Plies', { zoneId: 'deck', pinnedRank: 1 })
+  step(rows, 'Plies', 'plies', { operation: 'laminate', hoursLikely: 2 })
+  job(rows, 'Dust', { zoneId })
+  step(rows, 'Dust', 'dust', { operation: 'grind', hoursLikely: 1, ...dusty })
+  return rows
+}
+const placed = (rows: Building, id: string) =>
+  makePlan(rows, saturday).plan.placements.find((one) => one.stepId === id)
+
+describe('dust and wet work', () => {
+  it('keep apart until it is touch-dry, and the reason is said', () => {
+    const dust = placed(deck({}), 'dust')
+    expect(dust?.segments).toEqual([[at(13), at(14)]])
+    expect(dust?.binding).toMatchObject({ kind: 'air', stepId: 'plies', until: at(13) })
+  })
+  it('share one air on deck and hull, another below', () => {
+    expect(placed(deck({}, 'hull'), 'dust')?.segments[0]?.[0]).toBe(at(13))
+    expect(placed(deck({}, 'cabin'), 'dust')?.segments[0]?.[0]).toBe(at(8))
+    expect(placed(deck({ placeNeed: 'away' }), 'dust')?.segments[0]?.[0]).toBe(at(8))
+  })
+  it('of drilling only the place itself minds', () => {
+    expect(placed(deck({ operation: 'drill' }), 'dust')?.segments[0]?.[0]).toBe(at(13))
+    expect(placed(deck({ operation: 'drill' }, 'hull'), 'dust')?.segments[0]?.[0]).toBe(at(8))
+    expect(placed(deck({ operation: 'fit' }), 'dust')?.segments[0]?.[0]).toBe(at(8))
+  })
+  it('lies for half an hour before anything wet is laid', () => {
+    const rows = deck({})
+    rows.job[0] = { ...rows.job[0]!, pinnedRank: null }
+    rows.job[1] = { ...rows.job[1]!, pinnedRank: 1 }
+    expect(placed(rows, 'dust')?.segments).toEqual([[at(8), at(9)]])
+    expect(placed(rows, 'plies')?.segments).toEqual([[at(9.5), at(11.5)]])
+  })
+  it('mind what was laid before and is wet still', () => {
+    const rows = deck({})
+    rows.step[0] = { ...rows.step[0]!, state: 'done', doneAt: at(7) }
+    expect(placed(rows, 'dust')?.segments[0]?.[0]).toBe(at(10))
+    rows.step[0] = { ...rows.step[0], doneAt: at(4) }
+    expect(placed(rows, 'dust')?.segments[0]?.[0]).toBe(at(8))
+  })
+})
