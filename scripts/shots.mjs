@@ -55,10 +55,10 @@ const shots = [
   ['week', `/r/${id}/week`, wide],
   ['settings', `/r/${id}/settings`, wide],
   ['import', `/r/${id}/import`, wide],
-  ['low-light', `/r/${id}/today`, wide, { light: 'low' }],
+  ['today-evening', `/r/${id}/today`, wide, { light: 'low', press: 'The evening' }],
   ['phone-today', `/r/${id}/today`, phone],
   ['phone-found', `/r/${id}/today`, phone, { press: 'Found' }],
-  ['phone-jobs', `/r/${id}/jobs`, phone],
+  ['phone-step', `/r/${id}/step/bitt-3`, phone],
 ]
 const folder = join(root, 'docs/screenshots')
 mkdirSync(folder, { recursive: true })

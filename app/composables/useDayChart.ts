@@ -10,7 +10,7 @@ const heights = {
   wide: { next: 114, limited: 68, work: 45, alone: 46, frame: 26 },
   /** Where the day is too full for that: one line each. */
   tight: { next: 114, limited: 46, work: 27, alone: 30, frame: 24 },
-  narrow: { next: 46, limited: 56, work: 32, alone: 44, frame: 28 },
+  narrow: { next: 46, limited: 62, work: 32, alone: 46, frame: 28 },
 } as const
 /** Strands cross to another column over so much, px, in which nothing is written. */
 const leadPx = 17

@@ -1,6 +1,11 @@
 /** What the hours of a day allow, one board for each kind of work that the day holds. */
 import type { Step } from '../model/entities'
 import type { Operation } from '../model/words'
+import { hourMs } from '../time/civil'
+import { joined } from '../time/intervals'
+import type { Interval } from '../time/intervals'
+import { settleMs, usualAirC } from '../plan/schedule/sharedAir'
+import { isWet, touchDryHours } from '../weather/need'
 import type { Forbidden, Weather } from '../weather/weather'
 import type { DayLine } from './dayLine'
 
@@ -9,7 +14,7 @@ export interface BoardSpan {
   readonly from: number
   readonly to: number
   /** Null: allowed. */
-  readonly why: Forbidden['why'] | 'tooLate' | null
+  readonly why: Forbidden['why'] | 'tooLate' | 'wet' | null
   /** Lowest or highest temperature behind 'cold' and 'hot', °C. */
   readonly limitC: number | null
 }
@@ -82,6 +87,44 @@ export function boardsOf(
     })
     .sort((a, b) => closed(b) - closed(a))
     .slice(0, mostBoards)
+}
+
+/** Work whose dust drifts over all of the boat. */
+const sands = (line: DayLine): boolean =>
+  line.step?.operation === 'grind' || line.step?.operation === 'fair'
+
+/**
+ * When dust may be made on a day that has both: not from half an hour before wet work in the open until it is
+ * touch-dry. Null: the day has only one of them.
+ */
+export function dustBoard(
+  weather: Weather,
+  lines: readonly DayLine[],
+  from: number,
+  to: number,
+): Board | null {
+  const isOpen = (line: DayLine) =>
+    line.step !== null && weather.siteOf(line.step).exposure === 'open'
+  const wet = lines.filter((line) => line.step !== null && isWet(line.step) && isOpen(line))
+  if (wet.length === 0 || !lines.some((line) => sands(line) && isOpen(line))) return null
+  const closed = joined(
+    wet.map((line): Interval => {
+      const step = line.step as Step
+      const air = weather.airAt(weather.siteOf(step), line.to) ?? usualAirC
+      return [line.from - settleMs, line.to + touchDryHours(step, air) * hourMs]
+    }),
+  )
+  const spans: BoardSpan[] = []
+  let at = from
+  for (const [a, b] of closed) {
+    if (a > at) spans.push({ from: at, to: Math.min(a, to), why: null, limitC: null })
+    const end = Math.min(b, to)
+    if (end > Math.max(a, at))
+      spans.push({ from: Math.max(a, at), to: end, why: 'wet', limitC: null })
+    at = Math.max(at, end)
+  }
+  if (at < to) spans.push({ from: at, to, why: null, limitC: null })
+  return { title: 'Dust', spans, lastStart: null }
 }
 
 const within = (spells: readonly Forbidden[], from: number, to: number): Forbidden[] =>

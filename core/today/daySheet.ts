@@ -29,7 +29,7 @@ interface DoneLine {
 }
 
 /** A step that the day's weather leaves no room for, and when it is planned instead. */
-export interface NotToday {
+interface NotToday {
   readonly step: Step
   readonly job: Job | null
   /** UTC ms. */

@@ -5,7 +5,7 @@ import type { DayLine } from './dayLine'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
 import { Weather } from '../weather/weather'
-import { boardsOf } from './boards'
+import { boardsOf, dustBoard } from './boards'
 import { dayScale } from './dayScale'
 import { sayDaySheet, shortTitle } from './sayDay'
 import { columnOfLine, strandsOf } from './strands'
@@ -139,6 +139,21 @@ describe('the boards', () => {
     expect(boardsOf(weather, [line(13, 14, ['a'], { step: plies })], [], at(13), at(18))).toEqual(
       [],
     )
+  })
+  it('allow dust until half an hour before wet work, and again when it is touch-dry', () => {
+    const sand = step(rows, 'Deck', 'sand', { operation: 'grind' })
+    const wet = line(12, 14, ['a'], { step: plies })
+    const dusty = line(8, 9, ['a'], { step: sand })
+    // Without a cure named three hours to touch-dry.
+    expect(
+      dustBoard(weather, [dusty, wet], at(8), at(18))?.spans.map((one) => [one.from, one.why]),
+    ).toEqual([
+      [at(8), null],
+      [at(11.5), 'wet'],
+      [at(17), null],
+    ])
+    expect(dustBoard(weather, [wet], at(8), at(18))).toBeNull()
+    expect(dustBoard(weather, [dusty], at(8), at(18))).toBeNull()
   })
   it('stand for work that the day has no room for too', () => {
     const [board] = boardsOf(weather, [], [plies], at(18), at(24))

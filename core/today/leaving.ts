@@ -11,7 +11,7 @@ import type { Curing } from './curing'
 import type { Visit } from './nextVisit'
 
 /** `stop`: she cannot be left like that; `last`: the last things; `runs`: goes on by itself; `todo`: all else. */
-export type LeaveKind = 'stop' | 'todo' | 'last' | 'runs'
+type LeaveKind = 'stop' | 'todo' | 'last' | 'runs'
 
 /** A line of the list. */
 export interface LeaveLine {
@@ -196,7 +196,7 @@ export function openings(rows: Pick<RefitRows, 'job' | 'step'>): { job: Job; ste
 }
 
 /** The first rain between two instants by the hours known; null: none is known. */
-export function rainBetween(
+function rainBetween(
   weather: Pick<Weather, 'hours'>,
   from: number,
   to: number,

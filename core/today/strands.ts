@@ -2,7 +2,7 @@
 import type { DayLine } from './dayLine'
 
 /** A stretch of a person's day. */
-export interface StrandPart {
+interface StrandPart {
   readonly from: number
   readonly to: number
   /** Column it runs in, 0 the main one. */

@@ -127,7 +127,7 @@ export function shownUnit(unit: string, units: UnitSystem): string {
   return kinds[unit]?.us[0]?.label ?? unit
 }
 
-export const fahrenheit = (tempC: number): number => (tempC * 9) / 5 + 32
+const fahrenheit = (tempC: number): number => (tempC * 9) / 5 + 32
 const celsius = (tempF: number): number => ((tempF - 32) * 5) / 9
 
 /** '12 °C', or '54 °F' under US units. */

@@ -7,7 +7,7 @@ import type { FeltHour } from './felt'
 import type { Site } from './site'
 
 /** Coldest for coating, laminating and filling where the step names none, °C: most data sheets start at 10. */
-export const usualMinC = 10
+const usualMinC = 10
 
 /** What work asks of an hour. */
 export interface WeatherNeed {
@@ -18,14 +18,6 @@ export interface WeatherNeed {
   readonly dry: boolean
   /** Coatings and laminates want the surface above the dew point; other work does not. */
   readonly dewMargin: boolean
-}
-
-/** What coating and laminating in the open ask for where no step says more. */
-export const usualNeed: WeatherNeed = {
-  minTempC: usualMinC,
-  maxTempC: null,
-  dry: true,
-  dewMargin: true,
 }
 
 /** What stands against work in an hour. */

@@ -35,7 +35,7 @@ export interface Site {
 const housed: readonly string[] = ['shed', 'away']
 
 /** Covers and heat as they stand, by zone. A cover ends after its last day, or when its strike step was done. */
-export function standingByZone(
+function standingByZone(
   rows: Pick<RefitRows, 'cover' | 'step'>,
   clock: ZoneClock,
 ): ReadonlyMap<string, readonly Standing[]> {

@@ -75,7 +75,7 @@ function madeOf(at: number, rows: RefitRows, wall: (at: number) => Wall) {
 }
 
 /** What stands against work of a step in the hour of an instant; null: nothing known. */
-export function against(
+function against(
   step: Step,
   at: number,
   rows: RefitRows,

@@ -15,6 +15,7 @@ function said(span: BoardSpan, isLast: boolean): string {
   if (span.why === 'cold') return `no: under ${temp(span.limitC)}`
   if (span.why === 'hot') return `no: over ${temp(span.limitC)}`
   if (span.why === 'tooLate') return 'too late to begin'
+  if (span.why === 'wet') return 'no: wet work'
   return span.why === 'rain' ? 'no: rain' : 'no: near dew'
 }
 /** Letters of the label in a stretch so high; 7 px a letter. */

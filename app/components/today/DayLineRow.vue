@@ -153,7 +153,8 @@ const who = computed(() => {
             class="cond text-lg leading-tight hover:underline max-sm:text-base"
             :class="[narrow && !joint ? 'line-clamp-2' : 'truncate', { 'text-redlead': isNext }]"
             :to="`/r/${store.refitId}/step/${step.id}`"
-            >{{ title }}</NuxtLink
+            >{{ title
+            }}<span v-if="narrow && !joint" class="ml-1 text-ink2">{{ length }}</span></NuxtLink
           >
           <span v-else class="cond truncate text-lg leading-tight text-ink2 max-sm:text-base">{{
             title
@@ -172,12 +173,8 @@ const who = computed(() => {
           >
         </span>
       </div>
-      <div
-        v-if="(hasSecond || binds || (narrow && !joint)) && step"
-        class="flex items-start justify-between gap-2"
-      >
+      <div v-if="(hasSecond || binds) && step" class="flex items-start justify-between gap-2">
         <div class="cond min-w-0 leading-tight text-ink2">
-          <p v-if="narrow && !joint" class="leading-tight">{{ length }}</p>
           <p v-if="hasSecond" class="truncate max-sm:hidden">
             {{
               joint

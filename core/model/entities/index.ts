@@ -119,7 +119,6 @@ export type Support = Row<'support'>
 export type Clock = Row<'clock'>
 export type HoursEntry = Row<'hoursEntry'>
 export type DayPlan = Row<'dayPlan'>
-export type Cover = Row<'cover'>
 export type Reading = Row<'reading'>
 export type Part = Row<'part'>
 export type Bag = Row<'bag'>

@@ -199,3 +199,67 @@ describe('what was measured', () => {
     expect(rows.wayIn.map((one) => wrongIn(rows, 'wayIn', one.id).length)).toEqual([0, 1, 1, 0])
   })
 })
+
+describe('steps and weather', () => {
+  const limits = { readWhat: 'Moisture', readHigh: 12, readFailAt: 15 }
+  it.each<[object, string[]]>([
+    [{ minTempC: 10, maxTempC: 10 }, []],
+    [{ minTempC: 10, maxTempC: 9 }, ['maxTempC']],
+    [{ unitCount: 20, unitsDone: 20 }, []],
+    [{ unitCount: 20, unitsDone: 34 }, ['unitsDone']],
+    [{ unitsDone: 1 }, ['unitsDone']],
+    [{ roundsLikely: 3, roundsMost: 3 }, []],
+    [{ roundsLikely: 4, roundsMost: 3 }, ['roundsMost']],
+    // One more than the most, after it was reached: said on the screen, and kept.
+    [{ roundsLikely: 4, roundsMost: 3, round: 4 }, []],
+    [limits, []],
+    [{ readWhat: 'Moisture' }, ['readHigh']],
+    [{ ...limits, readLow: 13 }, ['readHigh']],
+    [{ provisionalFor: 'A fuse' }, ['rightBeforeGateId']],
+    [{ provisionalFor: 'A fuse', rightBeforeGateId: 'g' }, []],
+  ])('of a step: %o', (more, fields) => {
+    const rows = emptyRefit()
+    job(rows, 'J')
+    add(rows, 'step', 's', { jobId: 'J', title: 'S', order: 'a', ...more })
+    expect(wrongIn(rows, 'step', 's')).toEqual(fields)
+  })
+  it.each<[number, number | null, string[]]>([
+    [700, 20, []],
+    [751, 20, ['value']],
+    [12, 21, ['unitNo']],
+    [12, null, []],
+  ])('of a reading of %s at unit %s', (value, unitNo, fields) => {
+    const rows = emptyRefit()
+    job(rows, 'J')
+    add(rows, 'step', 's', { jobId: 'J', title: 'S', order: 'a', unitCount: 20, ...limits })
+    add(rows, 'reading', 'r', { stepId: 's', what: 'Moisture', value, unitNo, at: 1 })
+    expect(wrongIn(rows, 'reading', 'r')).toEqual(fields)
+  })
+  it.each<[object, string[]]>([
+    [{ downOn: '2027-05-01' }, []],
+    [{ downOn: '2027-03-01' }, ['downOn']],
+    [{}, ['downOn']],
+    [{ strikeStepId: 's' }, []],
+    [{ downOn: '2027-05-01', zoneIds: [] }, ['zoneIds']],
+    [{ downOn: '2027-05-01', kind: 'heat' }, ['addsC']],
+    [{ downOn: '2027-05-01', kind: 'heat', addsC: 3 }, []],
+  ])('of a cover: %o', (more, fields) => {
+    const rows = emptyRefit()
+    job(rows, 'J')
+    add(rows, 'step', 's', { jobId: 'J', title: 'S', order: 'a' })
+    add(rows, 'cover', 'c', { title: 'C', zoneIds: ['z'], upOn: '2027-04-01', ...more })
+    expect(wrongIn(rows, 'cover', 'c')).toEqual(fields)
+  })
+  it('of a forecast: every hour once, none left out', () => {
+    const rows = emptyRefit()
+    const hour = (at: number) => ({ at: at * 3_600_000, tempC: 9, dewC: 5, rain: false })
+    add(rows, 'forecast', 'f', { station: 'S', takenAt: 0, hours: [0, 1, 2].map(hour) })
+    add(rows, 'forecast', 'gap', { station: 'S', takenAt: 0, hours: [0, 1, 3].map(hour) })
+    add(rows, 'forecast', 'twice', { station: 'S', takenAt: 0, hours: [0, 1, 1].map(hour) })
+    expect(['f', 'gap', 'twice'].map((id) => wrongIn(rows, 'forecast', id))).toEqual([
+      [],
+      ['hours'],
+      ['hours'],
+    ])
+  })
+})

@@ -14,9 +14,9 @@ import { factsOf } from '../facts'
 /** Dust that drifts over all of the boat; of other cutting only the place itself gets any. */
 const drifting: readonly Operation[] = ['grind', 'fair']
 /** After the last of it dust needs so long to lie. Assumed. */
-const settleMs = 30 * minuteMs
+export const settleMs = 30 * minuteMs
 /** Air that is reckoned with where nothing is known, °C. */
-const usualAirC = 15
+export const usualAirC = 15
 const coldestC = -20
 
 type Kind = 'wet' | 'dust'

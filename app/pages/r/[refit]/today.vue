@@ -6,7 +6,7 @@ import { bindingChain } from '#core/plan/chain'
 import { meanAirC } from '#core/plan/planned'
 import { patchOf } from '#core/model/removal'
 import { sayGate } from '#core/progress/gateWords'
-import { boardsOf } from '#core/today/boards'
+import { boardsOf, dustBoard } from '#core/today/boards'
 import type { DayLine } from '#core/today/dayLine'
 import { sayDaySheet } from '#core/today/sayDay'
 import { addDays, dayNumber, hourMs, isDate, minutesOf } from '#core/time/civil'
@@ -55,17 +55,14 @@ const keyOf = (line: DayLine | null) =>
   line ? `${line.kind} ${line.step?.id ?? ''} ${line.from}` : ''
 const dayFrom = computed(() => Math.min(...lines.value.map((line) => line.from)))
 const dayTo = computed(() => Math.max(...lines.value.map((line) => line.to)))
-const boards = computed(() =>
-  lines.value.length === 0
-    ? []
-    : boardsOf(
-        store.waits.weather,
-        work.value,
-        (sheet.value?.notToday ?? []).map((one) => one.step),
-        dayFrom.value,
-        dayTo.value,
-      ),
-)
+const boards = computed(() => {
+  if (lines.value.length === 0) return []
+  const { weather: known } = store.waits
+  const wanted = (sheet.value?.notToday ?? []).map((one) => one.step)
+  const dust = dustBoard(known, work.value, dayFrom.value, dayTo.value)
+  const others = boardsOf(known, work.value, wanted, dayFrom.value, dayTo.value)
+  return dust ? [...others.slice(0, 2), dust] : others
+})
 const wetUntil = computed(() =>
   Math.max(0, ...(sheet.value?.overnight ?? []).map((one) => Math.min(one.until, dayTo.value + 1))),
 )

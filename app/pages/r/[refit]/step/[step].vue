@@ -223,6 +223,8 @@ const pace = computed(() => {
       </li>
     </ul>
 
+    <WhichDay :step="step" />
+
     <section v-if="count" class="mt-3" aria-label="Count">
       <UnitMarks
         :of="count.of"
