@@ -126,6 +126,7 @@ describe('splitting and merging steps', () => {
       hoursLikely: 2,
       access: 'cramped',
       minTempC: 12,
+      maxTempC: 30,
       notBefore: '2027-04-20',
       waitKind: 'chem',
       waitHours: 10,
@@ -139,6 +140,7 @@ describe('splitting and merging steps', () => {
       hullNeed: 'ashore',
       licensedKind: 'welding',
       minTempC: 10,
+      maxTempC: 25,
       notBefore: '2027-04-18',
       crewMin: 2,
       crewMax: 2,
@@ -155,6 +157,7 @@ describe('splitting and merging steps', () => {
       hullNeed: 'ashore',
       licensedKind: 'welding',
       minTempC: 12,
+      maxTempC: 25,
       notBefore: '2027-04-20',
       crewMin: 2,
       needsDry: true,
@@ -173,6 +176,9 @@ describe('splitting and merging steps', () => {
     ['different licences', { operation: 'paint', licensedKind: 'gas' }],
     ['different people', { operation: 'paint', wantedPersonId: 'tam' }],
     ['One takes woodwork, the other rigging', { operation: 'paint', skill: 'rigging' }],
+    ['counted, read or repeated', { operation: 'paint', unitCount: 4 }],
+    ['counted, read or repeated', { operation: 'paint', roundsLikely: 2 }],
+    ['counted, read or repeated', { operation: 'paint', readWhat: 'Film' }],
   ] as const)('keeps apart what is unlike: %s', (reason, given) => {
     const rows = emptyRefit()
     job(rows, 'deck')
@@ -187,6 +193,35 @@ describe('splitting and merging steps', () => {
     })
     const second = step(rows, 'deck', 'b', given)
     expect(message(mergeSteps(rows, first, second))).toContain(reason)
+  })
+  it('splits what is counted by its units, and leaves what is begun or only for now with the first', () => {
+    const rows = emptyRefit()
+    job(rows, 'deck')
+    add(rows, 'gate', 'g', { name: 'Launch', kind: 'asap' })
+    const holes = step(rows, 'deck', 'a', {
+      hoursLikely: 4,
+      unitName: 'holes',
+      unitCount: 22,
+      maxTempC: 25,
+      startedAt: 5,
+      provisionalFor: 'A fuse',
+      rightBeforeGateId: 'g',
+    })
+    const [first, second] = inOrder(carriedOut(rows, splitStep(rows, holes, 0.25, ids())).step)
+    // A quarter of 22 is 5.5: six, and sixteen.
+    expect([first?.unitCount, second?.unitCount]).toEqual([6, 16])
+    expect(first).toMatchObject({ startedAt: 5, provisionalFor: 'A fuse' })
+    expect(second).toMatchObject({
+      startedAt: null,
+      provisionalFor: '',
+      maxTempC: 25,
+      unitName: 'holes',
+    })
+    const one = carriedOut(rows, splitStep(rows, { ...holes, unitCount: 1 }, 0.5, ids()))
+    expect(inOrder(one.step).map((part) => part.unitCount)).toEqual([1, null])
+    expect(message(splitStep(rows, { ...holes, unitsDone: 3 }, 0.5, ids()))).toContain(
+      'counted off',
+    )
   })
   it('refuses to split what is done or empty', () => {
     const rows = emptyRefit()

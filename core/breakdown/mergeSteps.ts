@@ -4,7 +4,7 @@ import type { RefitRows } from '../model/refit'
 import { references } from '../model/references'
 import { deletion, patchOf, plainRows } from '../model/removal'
 import { hullReader } from '../plan/hullNeed'
-import { plannedHours } from '../plan/planned'
+import { roundHours } from '../plan/planned'
 import { accepted, refused } from '../result'
 import type { Outcome } from './outcome'
 
@@ -24,6 +24,8 @@ function apart(first: Step, second: Step, rows: RefitRows): string | null {
   const [a, b] = [hullOf(first), hullOf(second)]
   if (a !== b && a !== 'either' && b !== 'either')
     return `One is done ${a === 'slings' ? 'in the slings' : a}, the other ${b === 'slings' ? 'in the slings' : b}.`
+  if (countedApart(first, second))
+    return 'They are counted, read or repeated in different ways. Leave them apart.'
   if (first.afterGate !== second.afterGate)
     return 'One comes after the gate and the other before it.'
   if (first.skill !== second.skill && first.skill !== 'general' && second.skill !== 'general')
@@ -42,6 +44,23 @@ function apart(first: Step, second: Step, rows: RefitRows): string | null {
     return 'They are kept for different people.'
   return null
 }
+
+/** Fields that say how a step is counted, read and repeated: one step can have only one of each. */
+const doing = [
+  'unitName',
+  'unitCount',
+  'readWhat',
+  'readUnit',
+  'readLow',
+  'readHigh',
+  'readFailAt',
+  'roundsLikely',
+  'roundsMost',
+  'untilGood',
+  'provisionalFor',
+] as const
+const countedApart = (first: Step, second: Step): boolean =>
+  first.unitCount !== null || doing.some((field) => first[field] !== second[field])
 
 /** Hours of a wait at 20 °C, to see which of two is the longer. */
 const waitAt20 = (step: Step): number =>
@@ -62,7 +81,7 @@ const earlier = (a: string | null, b: string | null): string | null =>
 function hoursOf(first: Step, second: Step) {
   const same = first.access === second.access
   const factor = (step: Step) =>
-    same || step.hoursLikely === 0 ? 1 : plannedHours(step) / step.hoursLikely
+    same || step.hoursLikely === 0 ? 1 : roundHours(step) / step.hoursLikely
   const sum = (of: (step: Step) => number) =>
     Number((of(first) * factor(first) + of(second) * factor(second)).toFixed(4))
   const some = (field: 'hoursLow' | 'hoursHigh') => first[field] !== null || second[field] !== null
@@ -105,6 +124,9 @@ export function mergeSteps(rows: RefitRows, first: Step, second: Step): Outcome 
         hullNeed: strict.hullNeed,
         needsDry: first.needsDry || second.needsDry,
         minTempC: greatest(first.minTempC, second.minTempC),
+        maxTempC: least(first.maxTempC, second.maxTempC),
+        proveOnOne: first.proveOnOne || second.proveOnOne,
+        noNeighbours: first.noNeighbours || second.noNeighbours,
         notBefore: later(first.notBefore, second.notBefore),
         dueBy: earlier(first.dueBy, second.dueBy),
         splittable: oneGo ? false : (first.splittable ?? second.splittable),

@@ -101,6 +101,8 @@ export function splitStep(
 ): Outcome {
   if (step.state === 'done') return refused('This step is done; there is nothing left to split.')
   if (step.hoursLikely < 0.1) return refused('There are no hours in it to split.')
+  if (step.unitsDone > 0)
+    return refused('Some of it is counted off already. Set the count back, or leave it whole.')
   if (!(share > 0 && share < 1)) return refused('Split it somewhere between its start and its end.')
   const after = stepsOf(rows, step.jobId).find((one) => one.order > step.order)
   const firstOf = (hours: number | null) => (hours === null ? null : firstPart(hours, share))
@@ -112,11 +114,16 @@ export function splitStep(
     hoursHigh: of(step.hoursHigh),
   })
   const { id: _, version: _version, earnedIn: _earned, ...fields } = step
+  const units = step.unitCount ?? 0
+  // One unit cannot be two halves: it goes with the first part.
+  const firstUnits = units === 0 ? null : Math.max(1, Math.round(units * share))
+  const restUnits = firstUnits === null || units === firstUnits ? null : units - firstUnits
   return accepted({
     said: 'Split in two. Cut the hours as you like.',
     items: [
       patchOf('step', step, {
         ...hoursOf(firstOf),
+        unitCount: firstUnits,
         title: `${step.title}, first part`.slice(0, 300),
         waitKind: 'none',
         waitHours: 0,
@@ -130,6 +137,14 @@ export function splitStep(
           ...fields,
           ...hoursOf(restOf),
           title: `${step.title}, second part`.slice(0, 300),
+          unitCount: restUnits,
+          // What was begun, and what is good enough for now, is the first part.
+          startedAt: null,
+          byIds: [],
+          provisionalFor: '',
+          provisionalNot: '',
+          rightBeforeGateId: null,
+          rightByJobId: null,
           state: 'open',
           doneAt: null,
           parallel: false,

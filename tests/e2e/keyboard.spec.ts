@@ -70,7 +70,9 @@ test('from five questions to inches moved, keys only', async ({ page }) => {
     page.getByRole('heading', { name: 'Launch, 21 May: no work stands before it' }),
   ).toBeVisible()
   await page.keyboard.press('1')
-  await press(page, page.getByRole('button', { name: /^Log hours: / }).first())
+  const day = page.getByRole('list', { name: 'The day' })
+  await press(page, day.getByRole('link').first())
+  await press(page, page.getByRole('button', { name: /^Log hours: / }))
   await press(page, page.getByRole('button', { name: 'Start the timer' }))
   await expect(page.getByRole('region', { name: 'Hours timer' })).toContainText('0 min')
 
@@ -86,7 +88,8 @@ test('from five questions to inches moved, keys only', async ({ page }) => {
   await press(page, page.getByRole('button', { name: 'Keep hours' }))
   await expect(page.getByText('Hours kept.')).toBeVisible()
 
-  await press(page, page.getByRole('checkbox', { name: /^Done: / }).first(), 'Space')
+  await page.keyboard.press('1')
+  await press(page, day.getByRole('checkbox', { name: /^Done: / }).first(), 'Space')
   await expect(page.getByText(/^[1-9][\d.]* of 480 in/)).toBeVisible()
   await page.keyboard.press('n')
   await expect(page.getByRole('dialog')).toContainText('Found')

@@ -103,7 +103,7 @@ test('empty start to a finished system that outlives a power cut', async ({ page
     .getByRole('list', { name: 'The day' })
     .getByRole('listitem')
     .filter({ hasText: 'Lay the plies' })
-  await expect(plies).toContainText('then waits until')
+  await expect(plies).toContainText('waits until')
   const beside = page.getByRole('complementary', { name: 'For the day' })
   await expect(beside).toContainText('resin sensitises')
   await expect(beside.getByText('Biaxial 450, 2 m — in the shed').first()).toBeVisible()

@@ -25,7 +25,7 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
         <Plus :size="18" aria-hidden="true" /> Start
       </button>
     </div>
-    <TimerCard v-if="!props.strip" class="mt-2" />
+    <TimerCard class="mt-2" :class="{ 'mb-1 lg:max-w-xl': props.strip }" />
     <p
       v-if="clocks.length === 0"
       class="text-ink2 mt-2 max-lg:hidden"

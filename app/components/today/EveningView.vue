@@ -17,18 +17,19 @@ const nextSaid = computed(() =>
 )
 const rainSaid = computed(() => {
   const { rain, forecastEnds } = leaving.value
-  const who = (next.value?.personIds ?? [])
+  const ids = next.value?.personIds ?? []
+  const who = ids
     .map((id) => store.rows.person.find((one) => one.id === id)?.name ?? '')
     .join(' and ')
   const back = next.value
-    ? `${who} back ${nextSaid.value}.`
+    ? `${who} ${ids.length > 1 ? 'are' : 'is'} back ${nextSaid.value}.`
     : 'Nobody has said when they come next.'
   const wet = rain
-    ? `Rain ${shortDateTime(rain.from, store.zone, year.value)} to ${clockTimeOf(rain.to, store.zone)}; `
+    ? `Rain from ${shortDateTime(rain.from, store.zone, year.value)} to ${clockTimeOf(rain.to, store.zone)}.`
     : forecastEnds
-      ? 'The forecast ends before the next visit; '
-      : 'No rain forecast before then; '
-  return wet + back
+      ? 'The forecast does not reach that far.'
+      : 'No rain is forecast until then.'
+  return `${back} ${wet}`
 })
 const stops = computed(() =>
   leaving.value.lines.filter((line) => line.kind === 'stop' && line.doneAt === null),
@@ -53,15 +54,21 @@ const people = computed(() =>
   store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
 )
 function ask() {
-  by.value = personId.value || (people.value[0]?.value ?? '')
+  by.value = personId.value || (props.frame.personIds[0] ?? '')
   if (stops.value.length > 0) asks.value = true
-  else void leave([], by.value || null)
+  // Who it was is said only where this device knows it.
+  else void leave([], personId.value || null)
 }
 async function leaveAnyway() {
   if (await leave(stops.value, by.value || null)) asks.value = false
 }
-const nameOf = (id: string | null) =>
-  store.rows.person.find((one) => one.id === id)?.name ?? 'Somebody'
+const leftSaid = computed(() => {
+  const one = left.value
+  if (!one) return ''
+  const name = store.rows.person.find((row) => row.id === one.personId)?.name
+  const who = name ? `, ${name} says so` : ''
+  return `Left at ${clockTimeOf(one.at, store.zone)}${who}${one.stops ? `, with this open: ${one.stops}` : ''}.`
+})
 defineExpose({ ask, stops })
 </script>
 
@@ -70,11 +77,7 @@ defineExpose({ ask, stops })
     <div class="min-w-0">
       <p class="text-ink2">{{ rainSaid }}</p>
       <p v-if="left" class="cond my-1 bg-brass-tint px-2 py-1">
-        Left at {{ clockTimeOf(left.at, store.zone) }}, {{ nameOf(left.personId) }} says so<template
-          v-if="left.stops"
-        >
-          , with this open: {{ left.stops }}</template
-        >.
+        {{ leftSaid }}
       </p>
       <LeaveBoat class="max-sm:hidden" :lines="leaving.lines" :is-ashore="isAshore" />
       <LeaveList :lines="leaving.lines" @tick="tick" />

@@ -151,7 +151,7 @@ const goTo = (date: string) =>
         <span v-if="!said.canBeLeft" class="text-redlead">Not yet: </span>{{ said.said }}
       </h1>
       <h1 v-else class="text-[1.9rem]! max-sm:text-2xl!">{{ heading }}</h1>
-      <div class="no-print flex shrink-0 flex-wrap items-center gap-2">
+      <div class="no-print flex flex-wrap items-center gap-2 xl:shrink-0">
         <div class="flex items-center">
           <button
             class="btn btn-small"
