@@ -12,7 +12,7 @@ import { hourMs } from '../time/civil'
 import { intersect } from '../time/intervals'
 import type { Interval } from '../time/intervals'
 import type { ZoneClock } from '../time/zone'
-import { forecastDays } from '../weather/weather'
+import { forecastDays } from '../weather/known'
 
 /** A day as it suits a step. */
 export interface SuitedDay {

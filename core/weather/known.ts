@@ -1,8 +1,11 @@
 /** The hours of weather a refit knows: the forecast, and what people said of single days. */
 import type { WeatherHour } from '../cure/dewPoint'
 import type { RefitRows } from '../model/refit'
-import { dayNumber, hourMs } from '../time/civil'
+import { dayMs, dayNumber, hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
+
+/** How far ahead of when it was asked a forecast is believed. Source: handbook-2 C3. */
+export const forecastDays = 7
 
 /** Hours of weather in order, and how far they are planned by. */
 export interface KnownWeather {
@@ -19,7 +22,9 @@ export function knownWeather(
   rows: Pick<RefitRows, 'forecast' | 'dayPlan'>,
   clock: ZoneClock,
 ): KnownWeather {
-  const forecast = rows.forecast[0]?.hours ?? []
+  const [stored] = rows.forecast
+  const believed = (stored?.takenAt ?? 0) + forecastDays * dayMs
+  const forecast = (stored?.hours ?? []).filter((hour) => hour.at < believed)
   const last = forecast.at(-1)
   const byDay = new Map<number, WeatherHour[]>()
   for (const hour of forecast) {

@@ -26,9 +26,6 @@ export interface Forbidden extends Spell {
   readonly doneBy: number
 }
 
-/** How far ahead a forecast is believed. Source: handbook-2 C3. */
-export const forecastDays = 7
-
 export class Weather {
   readonly hours: readonly WeatherHour[]
   /** End of the forecast, UTC ms; 0: none comes here. */

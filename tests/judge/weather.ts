@@ -39,7 +39,8 @@ function over(step: Step, at: number, rows: RefitRows, wall: (at: number) => Wal
 
 /** The forecast hour an instant lies in, bent to what was said of its day. */
 function hourAt(at: number, rows: RefitRows, wall: (at: number) => Wall) {
-  const all = rows.forecast[0]?.hours ?? []
+  const [stored] = rows.forecast
+  const all = (stored?.hours ?? []).filter((one) => one.at < (stored?.takenAt ?? 0) + ahead)
   const guess = all[Math.floor((at - (all[0]?.at ?? 0)) / hour)]
   const found =
     guess && guess.at <= at && at < guess.at + hour
@@ -63,7 +64,10 @@ function hourAt(at: number, rows: RefitRows, wall: (at: number) => Wall) {
 function madeOf(at: number, rows: RefitRows, wall: (at: number) => Wall) {
   const { date, minutes } = wall(at)
   const said = rows.dayPlan.find((one) => one.on === date)
-  const isKnown = (rows.forecast[0]?.hours ?? []).some((one) => wall(one.at).date === date)
+  const [stored] = rows.forecast
+  const isKnown = (stored?.hours ?? []).some(
+    (one) => one.at < (stored?.takenAt ?? 0) + ahead && wall(one.at).date === date,
+  )
   if (isKnown || !said || said.lowC === null || said.highC === null) return null
   const clock = Math.floor(minutes / 60)
   const since = (clock + 19) % 24

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { formatTemp } from '#core/units/quantity'
 import type { Person } from '#core/model/entities'
 
@@ -25,7 +26,14 @@ defineProps<{
 }>()
 const emit = defineEmits<{ set: [fields: Record<string, unknown>]; reset: []; close: [] }>()
 const store = useRefitStore()
-const { sayDay } = useDates()
+const { sayDay, shortDateTime } = useDates()
+/** Whose forecast it is, and from when. */
+const source = computed(() => {
+  const [forecast] = store.rows.forecast
+  return forecast
+    ? `${forecast.station}, as of ${shortDateTime(forecast.takenAt, store.zone)}.`
+    : 'As you typed it.'
+})
 </script>
 
 <template>
@@ -43,9 +51,7 @@ const { sayDay } = useDates()
     />
     <h3 class="mt-4">The weather</h3>
     <p class="text-ink2">
-      <template v-if="known"
-        >{{ station || 'As you typed it' }}. Type what you see, and the plan goes by it.</template
-      >
+      <template v-if="known">{{ source }} Type what you see, and the plan goes by it.</template>
       <template v-else-if="station">The forecast does not reach this day.</template>
       <template v-else
         >No forecast comes here: type the low and the high to have the hours worked out.</template

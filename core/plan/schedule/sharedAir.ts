@@ -19,21 +19,61 @@ export const settleMs = 30 * minuteMs
 export const usualAirC = 15
 const coldestC = -20
 
-type Kind = 'wet' | 'dust'
-
 interface Kept {
   readonly stepId: string
   readonly jobId: string
-  readonly kind: Kind
-  readonly place: string
   readonly spans: readonly Interval[]
+}
+
+/** All wet work, or all dust, of one air or place. */
+class Layer {
+  readonly kept = new Map<string, Kept>()
+  private readonly many = new Map<string, number>()
+  private readonly open = new Map<number, readonly Interval[]>()
+
+  set(one: Kept): void {
+    this.delete(one.stepId)
+    this.kept.set(one.stepId, one)
+    this.many.set(one.jobId, (this.many.get(one.jobId) ?? 0) + 1)
+    this.open.clear()
+  }
+
+  delete(stepId: string): void {
+    const one = this.kept.get(stepId)
+    if (!one) return
+    this.kept.delete(stepId)
+    this.many.set(one.jobId, (this.many.get(one.jobId) ?? 1) - 1)
+    this.open.clear()
+  }
+
+  has(jobId: string): boolean {
+    return (this.many.get(jobId) ?? 0) > 0
+  }
+
+  /** Time that is free of it and of so much before it; what belongs to a job of its own is left out. */
+  openTo(beforeMs: number, jobId: string): readonly Interval[] {
+    // Most jobs have nothing of the kind: they share what is worked out.
+    if (this.has(jobId)) return this.around(beforeMs, (one) => one.jobId !== jobId)
+    let open = this.open.get(beforeMs)
+    if (!open) {
+      open = this.around(beforeMs, () => true)
+      this.open.set(beforeMs, open)
+    }
+    return open
+  }
+
+  private around(beforeMs: number, counts: (one: Kept) => boolean): readonly Interval[] {
+    const closed: Interval[] = []
+    for (const one of this.kept.values())
+      if (counts(one)) for (const [from, to] of one.spans) closed.push([from - beforeMs, to])
+    return openAround(closed)
+  }
 }
 
 /** What is wet and what throws dust where and when, as a pass lays it. */
 export class SharedAir {
-  private readonly kept = new Map<string, Kept>()
+  private readonly layers = new Map<string, Layer>()
   private readonly zoneOf: (step: Step) => string | null
-  private open = new Map<string, readonly Interval[]>()
 
   constructor(
     rows: Pick<RefitRows, 'job' | 'step'>,
@@ -56,81 +96,60 @@ export class SharedAir {
   /** Writes down where a step is placed; again where it is moved. */
   keep(step: Step, segments: readonly Interval[]): void {
     if (!this.concerns(step)) return
-    const kind: Kind = isWet(step) ? 'wet' : 'dust'
-    const tail = (to: number) => (kind === 'wet' ? this.dryMs(step, to) : settleMs)
+    const tail = (to: number) => (isWet(step) ? this.dryMs(step, to) : settleMs)
     const spans = segments.map(([from, to]): Interval => [from, to + tail(to)])
-    for (const place of this.placesOf(step, kind))
-      this.kept.set(`${step.id} ${place}`, {
-        stepId: step.id,
-        jobId: step.jobId,
-        kind,
-        place,
-        spans,
-      })
-    this.open = new Map()
+    for (const key of this.ownLayers(step)) {
+      const layer = this.layers.get(key) ?? new Layer()
+      this.layers.set(key, layer)
+      layer.set({ stepId: step.id, jobId: step.jobId, spans })
+    }
   }
 
   /** A step that was kept has no place after all. */
   forget(step: Step): void {
-    for (const key of this.kept.keys()) if (key.startsWith(`${step.id} `)) this.kept.delete(key)
-    this.open = new Map()
+    for (const key of this.ownLayers(step)) this.layers.get(key)?.delete(step.id)
   }
 
   /** When the air lets a step be done; the windows as they are where nothing concerns it. */
   within(step: Step, windows: readonly Interval[]): readonly Interval[] {
-    if (!this.concerns(step) || this.kept.size === 0) return windows
-    const open = this.openTo(step)
-    return open ? intersect(windows, open) : windows
+    if (!this.concerns(step) || this.layers.size === 0) return windows
+    // Wet work must be touch-dry before the dust, and dust must lie before the wet work.
+    const before = isWet(step) ? this.dryMs(step, null) : settleMs
+    return this.against(step).reduce(
+      (left, layer) => intersect(left, layer.openTo(before, step.jobId)),
+      windows,
+    )
   }
 
   /** The step whose dust or wet work keeps another from an instant; null: none does. */
   heldBy(step: Step, at: number): string | null {
     if (!this.concerns(step)) return null
     const before = isWet(step) ? this.dryMs(step, at) : settleMs
-    return (
-      this.against(step).find((one) =>
-        one.spans.some(([from, to]) => from - before <= at && at < to),
-      )?.stepId ?? null
-    )
-  }
-
-  private openTo(step: Step): readonly Interval[] | null {
-    // Wet work must be touch-dry before the dust, and dust must lie before the wet work.
-    const before = isWet(step) ? this.dryMs(step, null) : settleMs
-    const key = `${isWet(step) ? `wet ${before}` : `dust ${drifting.includes(step.operation)}`} ${this.airOf(step)} ${this.zoneOf(step)} ${step.jobId}`
-    const known = this.open.get(key)
-    if (known) return known
-    const closed = this.against(step).flatMap((one) =>
-      one.spans.map(([from, to]): Interval => [from - before, to]),
-    )
-    if (closed.length === 0) return null
-    const open = openAround(closed)
-    this.open.set(key, open)
-    return open
+    for (const layer of this.against(step))
+      for (const one of layer.kept.values())
+        if (
+          one.jobId !== step.jobId &&
+          one.spans.some(([from, to]) => from - before <= at && at < to)
+        )
+          return one.stepId
+    return null
   }
 
   /** What stands against a step: wet work near dust, dust near wet work. In its own job it is wiped down in between. */
-  private against(step: Step): Kept[] {
-    const wanted: Kind = isWet(step) ? 'dust' : 'wet'
-    const places =
-      wanted === 'dust'
-        ? [`air ${this.airOf(step)}`, `zone ${this.zoneOf(step)}`]
-        : [
-            drifting.includes(step.operation)
-              ? `air ${this.airOf(step)}`
-              : `zone ${this.zoneOf(step)}`,
-          ]
-    return [...this.kept.values()].filter(
-      (one) => one.kind === wanted && one.jobId !== step.jobId && places.includes(one.place),
-    )
+  private against(step: Step): Layer[] {
+    const [air, zone] = [`air ${this.airOf(step)}`, `zone ${this.zoneOf(step)}`]
+    const keys = isWet(step)
+      ? [`dust ${air}`, `dust ${zone}`]
+      : [drifting.includes(step.operation) ? `wet ${air}` : `wet ${zone}`]
+    return keys.flatMap((key) => this.layers.get(key) ?? [])
   }
 
   /** Under what a step's dust or wet work is found by others. */
-  private placesOf(step: Step, kind: Kind): string[] {
+  private ownLayers(step: Step): string[] {
     const [air, zone] = [this.airOf(step), this.zoneOf(step)]
-    const ofZone = zone === null ? [] : [`zone ${zone}`]
-    if (kind === 'wet') return [`air ${air}`, ...ofZone]
-    return drifting.includes(step.operation) ? [`air ${air}`] : ofZone
+    const ofZone = (kind: string) => (zone === null ? [] : [`${kind} zone ${zone}`])
+    if (isWet(step)) return [`wet air ${air}`, ...ofZone('wet')]
+    return drifting.includes(step.operation) ? [`dust air ${air}`] : ofZone('dust')
   }
 
   /** The deck and hull share one air, below is another, and each roof has its own. */

@@ -169,7 +169,7 @@ const goTo = (date: string) =>
             ›
           </button>
         </div>
-        <button class="btn max-sm:grow" @click="settingUp = true">
+        <button class="btn max-sm:order-last max-sm:w-full" @click="settingUp = true">
           {{ where }}, {{ names || 'nobody' }}, {{ frame.from }}–{{ frame.to }}
         </button>
         <button v-if="isEvening" class="btn" @click="chosen = 'day'">The day</button>

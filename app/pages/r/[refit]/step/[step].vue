@@ -80,9 +80,15 @@ const last = computed(() =>
         .sort((a, b) => b.reading.at - a.reading.at)
     : [],
 )
+/** What the hour forbids, for a step of today: of another day it says nothing. */
 const forecast = computed(() => {
-  if (!step.value || step.value.state === 'done') return ''
-  return weatherSayer(store.waits.weather, store.zone, units.value).against(step.value, time.minute)
+  const one = step.value
+  if (!one || one.state === 'done') return ''
+  const from = placed.value?.segments[0]?.[0]
+  const isToday =
+    one.state === 'doing' || (from !== undefined && store.zone.dateOf(from) === store.derived.today)
+  if (!isToday) return ''
+  return weatherSayer(store.waits.weather, store.zone, units.value).against(one, time.minute)
 })
 const waitUntil = computed(() =>
   step.value?.state === 'done' && step.value.waitKind !== 'none'
