@@ -142,6 +142,12 @@ describe('the next visit', () => {
     // Hours at the place, as somebody set the day up.
     add(rows, 'dayPlan', 'd', { on: '2027-04-19', personIds: ['Ben'], from: '10:30', to: '12:00' })
     expect(next()?.at).toBe(at(48 + 10.5))
+    // An hour that the drive takes whole is no visit.
+    rows.dayPlan = []
+    rows.weekSlot = rows.weekSlot.map((one) =>
+      one.personId === 'Ben' ? { ...one, to: '10:30' } : one,
+    )
+    expect(next()?.personIds).toEqual(['Ann'])
     rows.person = rows.person.map((one) => ({ ...one, gone: true }))
     expect(next()).toBeNull()
   })
@@ -210,5 +216,7 @@ describe('the lists of the evening', () => {
       ['Pattern', 'plate'],
     ])
     expect(takeHome(rows, plan, at(17), at(29))).toEqual([])
+    // What the boat itself wants stays there.
+    expect(takeHome(rows, plan, at(17), at(40)).map((one) => one.what)).toEqual(['Pattern'])
   })
 })

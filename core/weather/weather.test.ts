@@ -135,6 +135,11 @@ describe('what the forecast forbids', () => {
     ])
     expect(weather.forbidden(stepOf(rows, 'varnish'))).toEqual([])
   })
+  it('is believed for seven days from when it was asked', () => {
+    const long = Array.from({ length: 9 * 24 }, (_, hour) => fine(hour))
+    const weather = weatherOf(refit(), long)
+    expect([weather.hours.length, weather.until]).toEqual([7 * 24, at(7 * 24)])
+  })
   it('is dated for a cure: 6 h at 20 °C, at 16 °C 7.9, a third of it 2 h 38', () => {
     const rows = refit()
     Object.assign(rows.step[0] as object, { waitKind: 'chem', waitHours: 6 })

@@ -51,6 +51,16 @@ describe('dust and wet work', () => {
     expect(placed(rows, 'dust')?.segments).toEqual([[at(8), at(9)]])
     expect(placed(rows, 'plies')?.segments).toEqual([[at(9.5), at(11.5)]])
   })
+  it('are looked at ahead: what would be wet when the dust comes waits until after it', () => {
+    const rows = deck({})
+    rows.job[0] = { ...rows.job[0]!, pinnedRank: null }
+    rows.job[1] = { ...rows.job[1]!, pinnedRank: 1 }
+    // Ben sands at noon. Plies of two hours from eight would be wet until one.
+    rows.step[1] = { ...rows.step[1]!, wantedPersonId: 'Ben', order: 'zz' }
+    step(rows, 'Dust', 'mask', { hoursLikely: 4, wantedPersonId: 'Ben', order: 'a' })
+    expect(placed(rows, 'dust')?.segments).toEqual([[at(12), at(13)]])
+    expect(placed(rows, 'plies')?.segments[0]?.[0]).toBe(at(13.5))
+  })
   it('mind what was laid before and is wet still', () => {
     const rows = deck({})
     rows.step[0] = { ...rows.step[0]!, state: 'done', doneAt: at(7) }
