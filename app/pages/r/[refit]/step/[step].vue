@@ -149,7 +149,7 @@ async function done() {
   if (!one) return
   if (fails.value.length > 0)
     return toasts.say(
-      'A reading fails: dry it, do it again, or say why it is accepted, before it is done.',
+      'A reading fails: read it again when it is better, or press “Did not work”.',
       true,
     )
   if (await jobEdits.setState(one, 'done')) toasts.say(`Done: ${one.title}. z takes it back.`)
@@ -245,7 +245,7 @@ const pace = computed(() => {
         {{ formatHours(count.hoursLeft) }} for the {{ count.left }} that are left.
         <template v-if="next?.heldBecause">{{ next.heldBecause }}</template>
       </p>
-      <p v-if="step.proveOnOne && count.done <= 1" class="cond">
+      <p v-if="step.proveOnOne && (count.done === 0 || next?.no === null)" class="cond">
         Prove it on one: the others wait until the first has passed.
       </p>
       <p v-if="step.noNeighbours" class="cond">Never two neighbours open at once.</p>
