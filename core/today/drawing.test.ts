@@ -186,11 +186,20 @@ describe('the sentence of the day', () => {
     expect(sayDaySheet(lines, at(8), clock)).toBe(
       'Plies 5 and 6 at 12:00, begun by 14:00. Away by 16:30.',
     )
-    // Under way it is the end that counts.
     expect(sayDaySheet(lines, at(12.5), clock)).toBe(
+      'Plies 5 and 6 is next, begun by 14:00. Away by 16:30.',
+    )
+    // Under way it is the end that counts.
+    const begun = lines.map((one) =>
+      one.step ? { ...one, step: { ...one.step, state: 'doing' as const } } : one,
+    )
+    expect(sayDaySheet(begun, at(12.5), clock)).toBe(
       'Plies 5 and 6 under way, done by 15:00. Away by 16:30.',
     )
-    expect(sayDaySheet(lines, at(14), clock)).toBe('All that was planned is done. Away by 16:30.')
+    expect(sayDaySheet(lines, at(14), clock)).toBe('Its time has passed: 3 steps not ticked off.')
+    expect(sayDaySheet([leave], at(14), clock)).toBe(
+      'All that was planned is done. Away by 16:30.',
+    )
     expect(sayDaySheet([line(9, 10, ['a'], { step: of('Sand') })], at(8), clock)).toBe(
       'Sand at 09:00. Away by 10:00.',
     )

@@ -29,10 +29,17 @@ export function sayDaySheet(lines: readonly DayLine[], now: number, clock: ZoneC
   const next = bound ?? work[0]
   const end = lines.at(-1)
   const away = end ? ` Away by ${clockTimeOf(Math.max(...lines.map((one) => one.to)), clock)}.` : ''
-  if (!next?.step) return `All that was planned is done.${away}`
+  if (!next?.step) {
+    const left = lines.filter((line) => line.kind === 'work' && line.step?.state !== 'done').length
+    return left > 0
+      ? `Its time has passed: ${left === 1 ? '1 step' : `${left} steps`} not ticked off.`
+      : `All that was planned is done.${away}`
+  }
   const title = shortTitle(next.step.title)
-  const underWay = next.from <= now
-  const when = underWay ? 'under way' : `at ${clockTimeOf(next.from, clock)}`
+  const underWay = next.step.state === 'doing'
+  // Its time has come, but nobody said that it was begun.
+  const due = next.from <= now ? 'is next' : `at ${clockTimeOf(next.from, clock)}`
+  const when = underWay ? 'under way' : due
   const by = !bound?.limit
     ? ''
     : underWay || bound.limit.beginBy <= bound.from

@@ -167,22 +167,22 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
         <li
           v-for="one in cures"
           :key="one.key"
-          class="grid grid-cols-[7.5rem_1fr] items-center gap-2"
+          class="grid grid-cols-[7.5rem_1fr_auto] items-center gap-2"
         >
           <span class="cond truncate" :title="one.title">{{ one.title }}</span>
           <span class="relative h-6">
             <span
               class="hatch absolute top-1.5 h-3 border-2 border-ink"
               :style="{
-                left: `${share(one.from) * 0.62}%`,
-                width: `${Math.max(3, (share(Math.min(one.until, cureEnd)) - share(one.from)) * 0.62)}%`,
+                left: `${share(one.from)}%`,
+                width: `${Math.max(3, share(Math.min(one.until, cureEnd)) - share(one.from))}%`,
               }"
               aria-hidden="true"
             />
-            <span class="cond absolute right-0 leading-6">{{
-              one.until === Infinity ? 'too cold to cure' : shortDateTime(one.until, store.zone)
-            }}</span>
           </span>
+          <span class="cond text-right leading-6">{{
+            one.until === Infinity ? 'too cold to cure' : shortDateTime(one.until, store.zone)
+          }}</span>
         </li>
       </ul>
     </section>

@@ -51,15 +51,17 @@ const doing = computed(() => step.value?.state === 'doing')
 const count = computed(() => (step.value && isCounted(step.value) ? countOf(step.value, 0) : null))
 const fails = computed(() => (step.value ? failedReadings(step.value, store.rows.reading) : []))
 const wear = computed(() => (step.value ? wearMark(step.value.operation) : null))
+/** Said first, and beside the hours where there is no second line: what is done after it hangs on it. */
+const waits = computed(() =>
+  props.line.waitUntil ? `waits until ${shortDateTime(props.line.waitUntil, store.zone)}` : '',
+)
 const second = computed(() =>
   [
+    waits.value ? `then ${waits.value}` : '',
     props.line.job?.title,
     where.value,
     count.value ? `${count.value.done} of ${count.value.of} ${count.value.unit}` : '',
     props.line.continues ? 'goes on another day' : '',
-    props.line.waitUntil
-      ? `then waits until ${shortDateTime(props.line.waitUntil, store.zone)}`
-      : '',
   ]
     .filter(Boolean)
     .join(' · '),
@@ -168,7 +170,7 @@ const who = computed(() => {
         <span class="flex shrink-0 items-center gap-1.5 leading-none">
           <WearMarkIcon v-if="wear && (!hasSecond || !joint) && !narrow" :mark="wear" />
           <span v-if="!narrow || joint" class="cond leading-none whitespace-nowrap max-sm:text-sm"
-            >{{ length
+            >{{ length }}{{ waits && !hasSecond ? `, ${waits}` : ''
             }}{{ joint && who && line.personIds.length > 1 && !narrow ? `, ${who}` : '' }}</span
           >
         </span>
@@ -179,14 +181,7 @@ const who = computed(() => {
             {{
               joint
                 ? second
-                : [
-                    where ?? line.job?.title,
-                    line.waitUntil
-                      ? `waits until ${shortDateTime(line.waitUntil, store.zone)}`
-                      : '',
-                  ]
-                    .filter(Boolean)
-                    .join(' · ')
+                : [waits, where ?? line.job?.title].filter(Boolean).join(' · ')
             }}
           </p>
           <p v-if="line.against" class="truncate text-redlead">{{ line.against }}</p>
