@@ -9,7 +9,8 @@ import { doneHours } from '#core/today/doneHours'
 import { leavingList, sayLeaving } from '#core/today/leaving'
 import type { LeaveLine } from '#core/today/leaving'
 import { nextVisit } from '#core/today/nextVisit'
-import { ashoreOn, placeOn } from '#core/today/placeOn'
+import { ashoreAtDawn } from '#core/plan/schedule/lies'
+import { placeOn } from '#core/today/placeOn'
 
 /** The end of a day: can she be left, what cures through the night, whose hours were whose. */
 export function useLeaving(
@@ -42,9 +43,9 @@ export function useLeaving(
   )
   const isAshore = computed(
     () =>
-      ashoreOn(
+      ashoreAtDawn(
         haulOutsAsPlanned(store.rows, store.accepted, store.zone),
-        frame.value.on,
+        dayNumber(frame.value.on),
         store.zone,
       ) !== null,
   )

@@ -75,3 +75,17 @@ export const outlookKind = { partRepair: 'Part-repair', sell: 'Sell', stop: 'Sto
 export const limitKind = { shedDoor: 'Shed door' }
 export const coverKind = { shed: 'Shed over her', heat: 'Heat' }
 export const surfaceColour = { grey: 'Grey or teak' }
+
+/** Whether people stay for the night. */
+export const nights = {
+  none: 'Everybody drives home',
+  aboard: 'They sleep aboard',
+  lodging: 'They take a room near by',
+}
+
+/** What she is wanted for. */
+export const wantedFor = {
+  sails: 'She sails',
+  let: 'She is let',
+  livedOn: 'She is lived on',
+}

@@ -171,6 +171,8 @@ export const clockKinds = ['pot', 'cure', 'overcoat', 'immersion'] as const
 /** Who does a job, once somebody has thought about it. */
 export const doers = ['undecided', 'own', 'trade'] as const
 
+export const nightKinds = ['none', 'aboard', 'lodging'] as const
+export const wantedFor = ['sails', 'let', 'livedOn'] as const
 export const coverKinds = ['tent', 'tarpaulin', 'shed', 'heat'] as const
 /** How much sun a surface takes up. */
 export const surfaceColours = ['white', 'grey', 'dark'] as const

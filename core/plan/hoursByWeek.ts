@@ -2,10 +2,12 @@ import { placeNeeds } from '../model/words'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { dateOf, hourMs, weekdayOf } from '../time/civil'
+import { without } from '../time/intervals'
+import type { Interval } from '../time/intervals'
 import { zoneClock } from '../time/zone'
 import { plannedJobs } from './network'
 import { isOpen, plannedHours } from './planned'
-import { makeSites } from './schedule/sites'
+import { makeSites, widest } from './schedule/sites'
 import { haulOutsAsPlanned } from './schedule/haulOuts'
 import type { Sites } from './schedule/sites'
 
@@ -54,12 +56,19 @@ function hoursThere(sites: Sites, monday: number, today: number): number {
   for (let day = Math.max(monday, today); day < monday + 7; day++)
     sites.people.forEach((_, person) => {
       const at = placeNeeds.map((place) =>
-        sites.presence(person, place, day).reduce((sum, [from, to]) => sum + to - from, 0),
+        outside(widest(sites, person, place, day), sites.pauseOn(person, day)).reduce(
+          (sum, [from, to]) => sum + to - from,
+          0,
+        ),
       )
       ms += Math.max(...at)
     })
   return ms / hourMs
 }
+
+/** Hours without the pause in them. */
+const outside = (hours: readonly Interval[], pause: Interval | null): readonly Interval[] =>
+  pause ? without(hours, pause[0], pause[1]) : hours
 
 function unfitHours(rows: RefitRows, plan: Pick<StoredPlan, 'placements'>): number {
   const placed = new Set(plan.placements.map((one) => one.stepId))

@@ -3,6 +3,7 @@ import type { Prepared } from './prepare'
 import type { OpenStep, OpenWork } from './schedule/openWork'
 import type { Pass, PassInput } from './schedule/pass'
 import { refitPass } from './schedule/refitPass'
+import { stays } from './schedule/sites'
 import type { Sites } from './schedule/sites'
 import { ceilTick } from './schedule/tick'
 import { urgency } from './urgency'
@@ -71,8 +72,14 @@ function away(
   const less = (some: Sites): Sites => ({
     ...some,
     away: (person, day) => some.away(person, day) || isAway(some.people[person]?.id ?? '', day),
-    presence: (person, placeNeed, day) =>
-      isAway(some.people[person]?.id ?? '', day) ? [] : some.presence(person, placeNeed, day),
+    presence: (person, placeNeed, day, ends) =>
+      isAway(some.people[person]?.id ?? '', day) ? [] : some.presence(person, placeNeed, day, ends),
+    ends(person, day) {
+      const isGone = (on: number) => isAway(some.people[person]?.id ?? '', on)
+      const gone =
+        (isGone(day - 1) ? stays.sinceYesterday : 0) | (isGone(day + 1) ? stays.untilTomorrow : 0)
+      return isGone(day) ? stays.notAtAll : some.ends(person, day) & ~gone
+    },
   })
   return {
     sites: less(sites),

@@ -3,10 +3,12 @@ import { describe, expect, it } from 'vitest'
 import type { Placement } from '../model/stored'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { Waits } from '../plan/waits'
+import { dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { curingDuring } from './curing'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
-import { ashoreOn, placeOn } from './placeOn'
+import { ashoreAtDawn } from '../plan/schedule/lies'
+import { placeOn } from './placeOn'
 
 const clock = zoneClock('UTC')
 const at = (text: string) => Date.parse(`2027-${text}:00Z`)
@@ -104,6 +106,6 @@ describe('where she lies', () => {
     expect(now?.launchAt).toBe(at('05-22T10:00'))
     const unplanned = haulOutsAsPlanned(rows, null, clock)
     expect(unplanned[1]?.launchAt).toBe(Infinity)
-    expect(ashoreOn(unplanned, '2030-01-01', clock)?.haulOut.id).toBe('now')
+    expect(ashoreAtDawn(unplanned, dayNumber('2030-01-01'), clock)?.haulOut.id).toBe('now')
   })
 })

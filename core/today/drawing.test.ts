@@ -197,9 +197,7 @@ describe('the sentence of the day', () => {
       'Plies 5 and 6 under way, done by 15:00. Away by 16:30.',
     )
     expect(sayDaySheet(lines, at(14), clock)).toBe('Its time has passed: 3 steps not ticked off.')
-    expect(sayDaySheet([leave], at(14), clock)).toBe(
-      'All that was planned is done. Away by 16:30.',
-    )
+    expect(sayDaySheet([leave], at(14), clock)).toBe('All that was planned is done. Away by 16:30.')
     expect(sayDaySheet([line(9, 10, ['a'], { step: of('Sand') })], at(8), clock)).toBe(
       'Sand at 09:00. Away by 10:00.',
     )

@@ -7,12 +7,12 @@ import { hullReader } from '../plan/hullNeed'
 import { arcsOf } from '../plan/network'
 import { isOpen, plannedHours } from '../plan/planned'
 import type { Waits } from '../plan/waits'
-import { hourMs } from '../time/civil'
+import { dayNumber, hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import type { Curing } from './curing'
 import type { DayFrame } from './dayLine'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
-import { ashoreOn } from './placeOn'
+import { ashoreAtDawn } from '../plan/schedule/lies'
 
 export interface Offered {
   readonly step: Step
@@ -43,7 +43,7 @@ export function offeredWhile(
   const people = rows.person.filter((person) => frame.personIds.includes(person.id))
   const ready = readyBy(rows, waits, dayStart)
   const needOf = hullReader(rows)
-  const ashore = ashoreOn(haulOutsAsPlanned(rows, plan, clock), frame.on, clock) !== null
+  const ashore = ashoreAtDawn(haulOutsAsPlanned(rows, plan, clock), dayNumber(frame.on), clock) !== null
   const planned = new Set(plan.placements.map((one) => one.stepId))
   const wetZones = new Set(curing.map((one) => one.job?.zoneId ?? null))
   const awaited = new Set(

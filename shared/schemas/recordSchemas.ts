@@ -193,6 +193,7 @@ export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, J
   refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
   place: {
     liftWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7),
+    shutWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7),
     monthMeanC: months(-40, 50).allow(null),
   },
   forecast: { hours: forecastHours },

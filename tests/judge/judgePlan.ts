@@ -10,6 +10,7 @@ import { launches } from './launches'
 import { bonds, sequence, togetherness } from './order'
 import { pauses } from './pauses'
 import { airKeeps, cleanAir } from './air'
+import { Days } from './stays'
 import { inTheWeather } from './weather'
 import { attendance, releases, shape } from './placements'
 import { wallClock } from './wallClock'
@@ -30,16 +31,14 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
   const stepOf = new Map(open.map((step) => [step.id, step]))
   const hauls = haulOuts(rows, plan, zone)
   const kept = new Map<string, (readonly [number, number])[]>()
-  const where = new Map<string, string>()
   for (const one of plan.placements)
     for (const person of one.personIds)
-      for (const span of one.segments) {
-        kept.set(person, [...(kept.get(person) ?? []), span])
-        where.set(`${person} ${wall(span[0]).date}`, stepOf.get(one.stepId)?.placeNeed ?? '')
-      }
-  /** At another step, or at another place that day. */
-  const busy = (placeNeed: string) => (person: string, from: number, to: number) =>
-    (where.get(`${person} ${wall(from).date}`) ?? placeNeed) !== placeNeed ||
+      for (const span of one.segments) kept.set(person, [...(kept.get(person) ?? []), span])
+  const days = new Days(rows, plan, hauls, stepOf, wall, zone)
+  /** At another step, at another place that day, or pausing. */
+  const busy = (placeNeed: Step['placeNeed']) => (person: string, from: number, to: number) =>
+    days.isElsewhere(person, wall(from).date, placeNeed) ||
+    days.pauses(person, from, to) ||
     (kept.get(person) ?? []).some(([a, b]) => a < to && from < b)
   const say = (step: Step, fault: string) => faults.push(`${step.title}: ${fault}`)
 
@@ -51,17 +50,18 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
     }
     for (const fault of [
       ...shape(step, one, plan, rows),
-      ...attendance(step, one, rows, hauls, wall),
+      ...attendance(step, one, rows, days, wall),
       ...hull(step, one, rows, hauls),
       ...releases(step, one, rows, wall),
       ...inTheWeather(step, one, plan.now, rows, wall),
-      ...pauses(step, one, rows, hauls, wall, zone, busy(step.placeNeed), plan.now, (at) =>
+      ...pauses(step, one, rows, hauls, days, wall, zone, busy(step.placeNeed), plan.now, (at) =>
         airKeeps(step, at, rows, placed, stepOf, wall),
       ),
     ])
       say(step, fault)
   }
-  faults.push(...togetherness(plan, stepOf, wall))
+  faults.push(...togetherness(plan))
+  faults.push(...days.faults())
   faults.push(...cleanAir(rows, placed, stepOf, wall))
   faults.push(...sequence(rows, placed, stepOf))
   faults.push(...bonds(rows, placed, stepOf))

@@ -27,6 +27,7 @@ export function oddRefit(seed: number, size: number): Building {
   let made = 0
   for (let at = 0; made < size; at++) made += work(at)
   happenings()
+  chains()
   return rows
 
   function places(): string[] {
@@ -64,6 +65,42 @@ export function oddRefit(seed: number, size: number): Building {
     if (chance(0.3))
       for (const slot of rows.weekSlot) if (chance(0.3)) Object.assign(slot, { everyWeeks: 2 })
     return ids
+  }
+
+  /** Nights away, opening hours, pauses, a second place in a day, another berth, days on which she is wanted. */
+  function chains(): void {
+    if (chance(0.3)) return
+    Object.assign(rows.refit[0] as object, { twoPlaces: chance(0.5) })
+    for (const place of rows.place) {
+      const [opensAt, shutsAt] = pick([null, null], ['09:00', '16:00'], ['10:00', null])
+      Object.assign(place, {
+        nights: pick('none', 'aboard', 'lodging'),
+        nightsFrom: chance(0.2) ? day(5, 40) : null,
+        ...(chance(0.4) ? { opensAt, shutsAt } : {}),
+        ...(chance(0.2) ? { shutWeekdays: pick([7], [1, 7]) } : {}),
+      })
+    }
+    for (const one of rows.person)
+      Object.assign(one, {
+        breakFrom: pick(null, '12:00', '12:30'),
+        breakMin: pick(30, 60),
+        staysNights: chance(0.8),
+      })
+    if (rows.place.some((one) => one.id === 'shed') && chance(0.6))
+      for (const id of ['yardA', 'berth'])
+        add(rows, 'drive', id, { fromPlaceId: id, toPlaceId: 'shed', minutes: pick(5, 25) })
+    if (chance(0.3)) {
+      add(rows, 'place', 'mooring', { name: 'mooring', kind: 'berth', travelMin: 40 })
+      add(rows, 'lying', 'l', { placeId: 'mooring', from: day(3, 20), to: day(21, 60) })
+    }
+    if (chance(0.3)) {
+      const from = 4 + upTo(20)
+      add(rows, 'wantedDays', 'w', {
+        from: dateOf(today + from),
+        to: dateOf(today + from + upTo(9)),
+        why: pick('sails', 'let', 'livedOn'),
+      })
+    }
   }
 
   /** Places on her, a forecast of a week or less, a day said otherwise, and a tent or a heater over some of it. */

@@ -4,26 +4,15 @@ import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import { reach, readyAfter, waitHours } from './placements'
 import { hour } from './wallClock'
-import type { Wall } from './wallClock'
 
-/** Nobody in two places or at two jobs at once; work pauses only where its crew is not there. */
-export function togetherness(
-  plan: StoredPlan,
-  stepOf: ReadonlyMap<string, Step>,
-  wall: (at: number) => Wall,
-): string[] {
+/** Nobody at two jobs at once. */
+export function togetherness(plan: StoredPlan): string[] {
   const faults: string[] = []
   const diary = new Map<string, { from: number; to: number; stepId: string }[]>()
-  const where = new Map<string, string>()
   for (const one of plan.placements)
     for (const person of one.personIds)
-      for (const [from, to] of one.segments) {
+      for (const [from, to] of one.segments)
         diary.set(person, [...(diary.get(person) ?? []), { from, to, stepId: one.stepId }])
-        const key = `${person} ${wall(from).date}`
-        const place = stepOf.get(one.stepId)?.placeNeed ?? ''
-        if ((where.get(key) ?? place) !== place) faults.push(`${key}: at two places on one day`)
-        where.set(key, place)
-      }
   for (const [person, list] of diary) {
     list.sort((a, b) => a.from - b.from || a.to - b.to)
     for (let i = 1; i < list.length; i++)

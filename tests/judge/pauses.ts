@@ -4,7 +4,7 @@ import type { Placement } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
 import { hull } from './hulls'
-import { hoursAt } from './placements'
+import type { Days } from './stays'
 import { weatherForbids } from './weather'
 import { dates, instantOf, minute, tick } from './wallClock'
 import type { Wall } from './wallClock'
@@ -14,6 +14,7 @@ export function pauses(
   one: Placement,
   rows: RefitRows,
   hauls: readonly Haul[],
+  days: Days,
   wall: (at: number) => Wall,
   zone: string,
   busy: (personId: string, from: number, to: number) => boolean,
@@ -45,9 +46,7 @@ export function pauses(
       if (step.minTempC !== null && (rows.refit[0]?.monthMeanC[month] ?? 99) < step.minTempC)
         continue
       const noon = instantOf(date, 12 * 60, zone)
-      const spans = one.personIds.map((id) =>
-        hoursAt(id, step.placeNeed, wall(noon), noon, rows, hauls),
-      )
+      const spans = one.personIds.map((id) => days.hours(id, step.placeNeed, date))
       // The whole crew is there from the latest coming to the earliest going of some choice of stretches.
       for (const [a, b] of spans.reduce(together, [[0, 24 * 60]])) {
         const start = Math.max(left, noon + ((a as number) - 12 * 60) * minute)

@@ -2,9 +2,9 @@
 import type { Step } from '../../core/model/entities'
 import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
-import type { Haul } from './hulls'
+import type { Days } from './stays'
 import { cureAir } from './weather'
-import { hhmm, hour, minute, mondays, tick, wallClock } from './wallClock'
+import { hour, minute, tick, wallClock } from './wallClock'
 import type { Wall } from './wallClock'
 
 export const reach = { open: 1, awkward: 1.3, cramped: 1.7, blind: 2.2 } as const
@@ -24,6 +24,8 @@ const inOneGo = [
   'lift',
   'move',
 ]
+
+const canBeLeft = (step: Step): boolean => step.splittable ?? !inOneGo.includes(step.operation)
 
 export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitRows): string[] {
   const faults: string[] = []
@@ -59,7 +61,7 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
   const given = one.segments.reduce((sum, [from, to]) => sum + to - from, 0) / hour
   if (given * crew < want - 0.01) faults.push(`gets ${given * crew} of ${want} person-hours`)
   if (given > want / crew + 5.1 / 60) faults.push('is given more time than it takes')
-  const oneGo = step.splittable === null ? inOneGo.includes(step.operation) : !step.splittable
+  const oneGo = !canBeLeft(step)
   if (oneGo && one.segments.length > 1) faults.push('is broken up and must be done in one go')
   const wait = waitHours(step, one.segments.at(-1)?.[1] ?? 0, rows)
   if (one.readyAt < (one.segments.at(-1)?.[1] ?? 0) + wait * hour - 1)
@@ -157,69 +159,11 @@ export function readyAfter(step: Step, rows: RefitRows): number {
   return passed === null ? from + waitHours(step, from, rows) * hour : from + passed * minute
 }
 
-/** Minutes of a date in which a person can work at a place. */
-export function hoursAt(
-  personId: string,
-  need: Step['placeNeed'],
-  wall: Wall,
-  at: number,
-  rows: RefitRows,
-  hauls: readonly Haul[],
-) {
-  const dawn = at - wall.minutes * minute
-  const ashore = hauls.find((one) => dawn >= one.out && dawn < one.launch)
-  const place =
-    need === 'boat'
-      ? ashore
-        ? ashore.yard
-        : (rows.place.find((row) => row.kind === 'berth') ?? hauls[0]?.yard)
-      : need === 'shed'
-        ? rows.place.find((row) => row.kind === 'shed')
-        : undefined
-  const plan = rows.dayPlan.find((row) => row.on === wall.date)
-  const own = rows.personDay.filter((row) => row.personId === personId && row.on === wall.date)
-  if (own.some((row) => row.kind === 'cannotCome' && row.wholeDay)) return []
-  if (plan) {
-    if (plan.placeNeed !== need || !plan.personIds.includes(personId)) return []
-    return [[hhmm(plan.from) + (place?.setUpMin ?? 0), hhmm(plan.to) - (place?.packUpMin ?? 0)]]
-  }
-  const spans = rows.weekSlot
-    .filter(
-      (row) =>
-        row.personId === personId &&
-        row.weekday === wall.weekday &&
-        Math.abs(mondays(wall.date) - (row.anchor ? mondays(row.anchor) : 0)) % row.everyWeeks ===
-          0,
-    )
-    .map((row) => [hhmm(row.from), hhmm(row.to)])
-  for (const row of own) if (row.kind === 'extraDay') spans.push([hhmm(row.from), hhmm(row.to)])
-  let there = joined(spans as [number, number][])
-  for (const row of own)
-    if (row.kind === 'cannotCome')
-      there = there.flatMap(([a, b]): [number, number][] => [
-        [a, Math.min(b, hhmm(row.from))],
-        [Math.max(a, hhmm(row.to)), b],
-      ])
-  const out = (place?.travelMin ?? 0) + (place?.setUpMin ?? 0)
-  const back = (place?.travelMin ?? 0) + (place?.packUpMin ?? 0)
-  return there.map(([from, to]) => [from + out, to - back])
-}
-
-function joined(spans: readonly [number, number][]): [number, number][] {
-  const result: [number, number][] = []
-  for (const [from, to] of [...spans].sort((a, b) => a[0] - b[0])) {
-    const last = result.at(-1)
-    if (last && from <= last[1]) last[1] = Math.max(last[1], to)
-    else result.push([from, to])
-  }
-  return result
-}
-
 export function attendance(
   step: Step,
   one: Placement,
   rows: RefitRows,
-  hauls: readonly Haul[],
+  days: Days,
   wall: (at: number) => Wall,
 ): string[] {
   const faults: string[] = []
@@ -238,8 +182,12 @@ export function attendance(
         if (away) faults.push(`is placed on ${start.date} when ${id} cannot come`)
         continue
       }
-      const hours = hoursAt(id, step.placeNeed, start, from, rows, hauls)
-      if (!hours.some(([a, b]) => (a as number) <= start.minutes && end <= (b as number)))
+      if (canBeLeft(step) && days.pauses(id, from, to))
+        faults.push(`goes on on ${start.date} while ${id} pauses`)
+      const nights =
+        step.placeNeed === 'boat' ? days.nights(id, start.date) : { before: false, after: false }
+      const hours = days.hours(id, step.placeNeed, start.date, nights)
+      if (!hours.some(([a, b]) => a <= start.minutes && end <= b))
         faults.push(`is placed on ${start.date} when ${id} is not there`)
     }
   return faults

@@ -1,7 +1,7 @@
 /** Every kind of row a refit is made of, one file a subject. */
 import { refit, season, haulOut, gate } from './undertaking'
 import { system, wayIn, zone } from './boat'
-import { place, yardTariff } from './places'
+import { drive, lying, place, wantedDays, yardTariff } from './places'
 import { person, weekSlot, personDay } from './people'
 import { job, step, link } from './work'
 import { product, bringLine, part, tradeBooking } from './goods'
@@ -40,6 +40,9 @@ export const kinds = {
   wayIn,
   zone,
   place,
+  drive,
+  lying,
+  wantedDays,
   yardTariff,
   person,
   weekSlot,

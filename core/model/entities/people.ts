@@ -10,6 +10,11 @@ export const person = kind(
     role: choice('Role', ['lead', 'partner', 'helper', 'trade'], 'helper'),
     skills: choices('Skills', words.skills),
     gone: flag('No longer with us', false),
+    /** A pause of so many minutes in the day, from this time on; null: none is planned. */
+    breakFrom: maybe(clockTime('Pause from')),
+    breakMin: integer('Pause, minutes', { min: 0, max: 240, unit: 'min' }, 30),
+    /** Where a place has nights away, this person takes them. */
+    staysNights: flag('Stays the night on days in a row', true),
     order: text('Order', 80),
   },
   { planInput: true },

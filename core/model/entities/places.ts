@@ -1,6 +1,8 @@
 /** Places where work is done and what they ask for. */
-import { choice, clockTime, flag, integer, maybe, ref, text, record } from '../field'
+import { choice, clockTime, date, flag, integer, maybe, note, ref, text, record } from '../field'
 import { kind } from '../kind'
+import * as said from '../said'
+import * as words from '../words'
 
 export const place = kind(
   'place',
@@ -18,6 +20,51 @@ export const place = kind(
     liftFrom: clockTime('First lift', '09:00'),
     /** False: a launch goes to a day on which somebody of the boat is there. */
     launchesWithoutYou: flag('The yard launches her without you', false),
+    /** Its gate is open between these; null: at any hour. */
+    opensAt: maybe(clockTime('Opens at')),
+    shutsAt: maybe(clockTime('Shuts at')),
+    /** Weekdays on which it is shut, 1 Monday to 7 Sunday. */
+    shutWeekdays: record<number[]>('Shut on', []),
+    /** Whether people who come on days in a row stay there for the night, while she lies there. */
+    nights: choice('Nights away', words.nightKinds, 'none', said.nights),
+    /** Nights there are only from this day on; null: from now on. */
+    nightsFrom: maybe(date('Nights from')),
+    /** A person and night. */
+    nightMinor: maybe(integer('A night costs', { min: 0, max: 1e8, unit: 'minor' })),
+  },
+  { planInput: true },
+)
+
+/** The way between two places, either way round. Without one, people go by home. */
+export const drive = kind(
+  'way between places',
+  {
+    fromPlaceId: ref('From', 'place', { onDelete: 'goes' }),
+    toPlaceId: ref('To', 'place', { onDelete: 'goes' }),
+    minutes: integer('Minutes between them', { min: 0, max: 1440, unit: 'min' }, 15),
+  },
+  { planInput: true },
+)
+
+/** Where she lies afloat, from a day to a day; on days without one at the first berth. Ashore the haul-out says. */
+export const lying = kind(
+  'berth for a time',
+  {
+    placeId: ref('Berth', 'place', { onDelete: 'goes' }),
+    from: date('From'),
+    to: date('To'),
+  },
+  { planInput: true },
+)
+
+/** Days on which she is wanted whole. */
+export const wantedDays = kind(
+  'wanted days',
+  {
+    from: date('From'),
+    to: date('To'),
+    why: choice('What for', words.wantedFor, 'sails', said.wantedFor),
+    note: note('Note', 200),
   },
   { planInput: true },
 )

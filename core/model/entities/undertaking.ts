@@ -80,6 +80,8 @@ export const refit = kind(
       'gas',
       'lithium',
     ]),
+    /** People may go on from one place to another within a day, where the time there beats the way. */
+    twoPlaces: flag('Two places in a day', false),
   },
   { planInput: true },
 )

@@ -49,6 +49,24 @@ function renamed(row: Row<'refit'>, { rows, before }: RuleContext): RuleProblem[
   )
 }
 
+const samePair = (one: Row<'drive'>, other: Row<'drive'>): boolean =>
+  (one.fromPlaceId === other.fromPlaceId && one.toPlaceId === other.toPlaceId) ||
+  (one.fromPlaceId === other.toPlaceId && one.toPlaceId === other.fromPlaceId)
+
+/** True when some who stay the night come on two days in a row, by their week or by their extra days. */
+function somebodyStays(rows: RuleContext['rows']): boolean {
+  return rows.person.some((person) => {
+    if (person.gone || !person.staysNights) return false
+    const weekdays = new Set(
+      rows.weekSlot.filter((one) => one.personId === person.id).map((one) => one.weekday),
+    )
+    const extra = rows.personDay.some(
+      (one) => one.personId === person.id && one.kind === 'extraDay',
+    )
+    return extra || [...weekdays].some((day) => weekdays.has((day % 7) + 1))
+  })
+}
+
 const beforeHaulOut = (gate: Row<'gate'>, { rows }: RuleContext): boolean => {
   const haulOut = rows.haulOut.find((one) => one.id === gate.haulOutId)
   return haulOut !== undefined && (gate.on ?? '') < haulOut.liftOutAimed
@@ -119,6 +137,55 @@ export const undertakingRules: Rules = {
       'haulOutId',
       'That haul-out has its launch gate already.',
     ),
+  ],
+  place: (row, context) => [
+    ...when(
+      row.opensAt !== null && row.shutsAt !== null && row.shutsAt <= row.opensAt,
+      'shutsAt',
+      `It would shut at ${row.shutsAt}, before it opens at ${row.opensAt}.`,
+    ),
+    ...when(
+      new Set(row.shutWeekdays).size >= 7,
+      'shutWeekdays',
+      'Shut on all seven days nobody could ever work there. Leave one open.',
+    ),
+    ...mendWhen(
+      row.nights !== 'none' && !context.once('nights', () => somebodyStays(context.rows)),
+      'nights',
+      'Nobody who stays the night comes on two days in a row, so there is no night to stay for. Change the hours of the week first.',
+    ),
+  ],
+  drive: (row, { rows }) => [
+    ...when(
+      row.fromPlaceId === row.toPlaceId,
+      'toPlaceId',
+      'The way goes from one place to another: pick two.',
+    ),
+    ...mendWhen(
+      rows.drive.some((other) => other.id !== row.id && samePair(row, other)),
+      'toPlaceId',
+      'The way between these two is down already. Change that one.',
+    ),
+  ],
+  lying: (row, context) => [
+    ...inOrder('lying', row, 'from', 'to'),
+    ...withinReach('lying', row, context, ['from', 'to']),
+    ...mendWhen(
+      context.rows.place.find((one) => one.id === row.placeId)?.kind !== 'berth',
+      'placeId',
+      'That is no berth. When she stands in a yard is said by its haul-out.',
+    ),
+    ...mendWhen(
+      context.rows.lying.some(
+        (other) => other.id !== row.id && other.from <= row.to && row.from <= other.to,
+      ),
+      'from',
+      'She lies somewhere else on some of these days already. She is at one berth at a time.',
+    ),
+  ],
+  wantedDays: (row, context) => [
+    ...inOrder('wantedDays', row, 'from', 'to'),
+    ...withinReach('wantedDays', row, context, ['from', 'to']),
   ],
   weekSlot: laterTime,
   personDay: (row, context) => [

@@ -28,6 +28,9 @@ function presence(person: number, day: number): readonly Interval[] {
 const sites: Sites = {
   people: [{ id: 'one' }, { id: 'two' }] as unknown as Sites['people'],
   presence: (person, _, day) => presence(person, day),
+  ends: () => 0,
+  pauseOn: () => null,
+  move: () => null,
   never: () => false,
   away: () => false,
 }

@@ -2,18 +2,34 @@ import type { PlaceNeed } from '../../model/words'
 import { placeNeeds } from '../../model/words'
 import type { ZoneClock } from '../../time/zone'
 import { horizonDays } from './openHours'
+import { stays as nights, widest } from './sites'
 import type { Sites } from './sites'
 import { intersect, without } from '../../time/intervals'
 import { WorkDays } from './workDays'
 import type { DayRoom } from './workDays'
 import type { Interval } from '../../time/intervals'
 
-interface DiaryDay {
+/** Something that keeps a person busy for a while. */
+interface Engagement {
+  readonly from: number
+  readonly to: number
+  readonly stepId: string
+}
+
+/** What a person does at one place on one day. */
+interface Stay {
   readonly place: PlaceNeed
   /** In time order, apart from each other. */
-  readonly engagements: { readonly from: number; readonly to: number; readonly stepId: string }[]
-  /** What is left of the person's hours at that place. */
-  free: readonly Interval[]
+  readonly engagements: readonly Engagement[]
+  /** What is left of the person's hours there. */
+  readonly free: readonly Interval[]
+}
+
+/** A day of a person: one stay, or two in the order in which they came about. */
+interface DiaryDay {
+  readonly stays: readonly Stay[]
+  /** Ends of it that go on into the night at the boat. */
+  readonly ends: number
 }
 
 /** Work found room for: its stretches. */
@@ -54,7 +70,10 @@ const longPauseMs = 7 * 86_400_000
 const mostDaysBack = 120
 const none: readonly Interval[] = []
 
-/** Who is where doing what, as the schedule fills it. A person is at one kind of place a day. */
+/**
+ * Who is where doing what, as the schedule fills it. A person is at one kind of place a day, or goes on to a second one
+ * where that pays; nights at the boat between two days there make one trip of them.
+ */
 export class Diary {
   private readonly days: Map<number, DiaryDay>[]
   private workDays: Map<PlaceNeed, WorkDays>[]
@@ -94,11 +113,23 @@ export class Diary {
       for (const day of new Set(segments.map(([from]) => this.clock.dayOf(from)))) {
         const entry = days.get(day)
         if (!entry) continue
-        const left = entry.engagements.filter((one) => one.stepId !== stepId)
-        days.delete(day)
-        for (const one of left) this.engage(person, entry.place, one.from, one.to, one.stepId)
-        for (const place of placeNeeds)
-          this.workDays[person]?.get(place)?.reopen(day, this.roomOn(person, place, day))
+        const left = entry.stays
+          .map((stay) => ({
+            ...stay,
+            engagements: stay.engagements.filter((one) => one.stepId !== stepId),
+          }))
+          .filter((stay) => stay.engagements.length > 0)
+        if (left.length > 0) days.set(day, this.withRoom(person, day, left, entry.ends))
+        else if (this.isSleptOn(person, day)) days.set(day, atHer)
+        else days.delete(day)
+        const near = entry.ends === nights.notAtAll ? [] : [day - 1, day + 1]
+        for (const on of near) {
+          const other = days.get(on)
+          if (other && isBare(other) && !this.isSleptOn(person, on)) days.delete(on)
+        }
+        for (const on of [day, ...near])
+          for (const place of placeNeeds)
+            this.workDays[person]?.get(place)?.reopen(on, this.roomOn(person, place, on))
       }
     }
   }
@@ -153,7 +184,10 @@ export class Diary {
     const entry = this.days[person]?.get(this.clock.dayOf(from))
     return (
       !entry ||
-      (entry.place === place && entry.engagements.every((one) => one.to <= from || one.from >= to))
+      entry.stays.every(
+        (stay) =>
+          stay.place === place && stay.engagements.every((one) => one.to <= from || one.from >= to),
+      )
     )
   }
 
@@ -163,57 +197,169 @@ export class Diary {
     const first = Math.max(this.clock.dayOf(from), this.clock.dayOf(to) - mostDaysBack)
     for (let day = this.clock.dayOf(to); day >= first; day--)
       for (const person of people)
-        for (const one of this.days[person]?.get(day)?.engagements ?? [])
+        for (const one of (this.days[person]?.get(day)?.stays ?? []).flatMap(
+          (stay) => stay.engagements,
+        ))
           if (one.from < to && one.to > from) found.push({ stepId: one.stepId, person, to: one.to })
     found.sort((a, b) => b.to - a.to)
     return found.filter((one, at) => found.findIndex((x) => x.stepId === one.stepId) === at)
   }
 
-  /** When the whole crew is there and not busy. */
+  /** When the whole crew is there and not busy. Work that may be left leaves their pauses free. */
   private freeOn(wanted: Wanted, day: number): readonly Interval[] {
     let free: readonly Interval[] | null = null
     for (const person of wanted.crew) {
-      const left = this.leftOf(person, wanted, day)
+      let left = this.leftOf(person, wanted, day)
+      const pause = wanted.splittable ? this.sites.pauseOn(person, day) : null
+      if (pause) left = without(left, pause[0], pause[1])
       if (left.length === 0) return none
       free = free === null ? left : intersect(free, left)
     }
     return free ?? none
   }
 
-  private leftOf(person: number, { place, ignoring }: Wanted, day: number): readonly Interval[] {
+  private leftOf(
+    person: number,
+    { place, workMs, ignoring }: Wanted,
+    day: number,
+  ): readonly Interval[] {
     const entry = this.days[person]?.get(day)
-    if (!entry) return this.sites.presence(person, place, day)
-    if (ignoring !== undefined && entry.engagements.some((one) => one.stepId === ignoring)) {
-      const others = entry.engagements.filter((one) => one.stepId !== ignoring)
-      if (others.length === 0 || entry.place === place)
-        return others.reduce<readonly Interval[]>(
-          (free, one) => without(free, one.from, one.to),
-          this.sites.presence(person, place, day),
-        )
+    if (!entry) return this.sites.presence(person, place, day, this.endsOf(person, place, day))
+    if (isBare(entry)) return this.roomOnBare(person, place, day)
+    const isIgnored = (one: Engagement) => one.stepId === ignoring
+    if (ignoring !== undefined && entry.stays.some((one) => one.engagements.some(isIgnored))) {
+      const others = entry.stays
+        .map((stay) => ({
+          ...stay,
+          engagements: stay.engagements.filter((one) => !isIgnored(one)),
+        }))
+        .filter((stay) => stay.engagements.length > 0)
+      if (others.length === 0 && place !== 'boat' && this.isSleptOn(person, day)) return none
+      return this.roomIn(person, day, others, place, entry.ends, workMs)
     }
-    return entry.place === place ? entry.free : none
+    const [first, second] = entry.stays
+    if (first?.place === place) return first.free
+    if (second?.place === place) return second.free
+    return this.roomIn(person, day, entry.stays, place, entry.ends, workMs)
+  }
+
+  /**
+   * What stays leave of a day for a place. At a second place there is room before the first thing at the other and after
+   * its last, the way between them taken off; what is less than that way is not gone there for.
+   */
+  private roomIn(
+    person: number,
+    day: number,
+    stays: readonly Stay[],
+    place: PlaceNeed,
+    ends: number,
+    workMs: number,
+  ): readonly Interval[] {
+    const own = stays.find((stay) => stay.place === place)
+    const other = stays.find((stay) => stay.place !== place)
+    const move =
+      !other || stays.length > 2 || ends !== nights.notAtAll
+        ? null
+        : this.sites.move(other.place, place, day)
+    if (other && (move === null || (!own && workMs < move))) return none
+    let free = this.sites.presence(person, place, day, place === 'boat' ? ends : nights.notAtAll)
+    for (const one of own?.engagements ?? []) free = without(free, one.from, one.to)
+    if (!other || move === null) return free
+    const there = hullOf(other)
+    const mine = own ? hullOf(own) : null
+    const before =
+      mine && mine[0] > there[0]
+        ? -Infinity
+        : there[0] - (this.sites.move(place, other.place, day) ?? Infinity)
+    const after = mine && mine[0] < there[0] ? Infinity : there[1] + move
+    const left = without(free, before, after)
+    return own ? left : left.filter(([from, to]) => to - from >= Math.max(move, leastStretchMs))
+  }
+
+  /** Ends of a day for a place that can go on into the night: nothing elsewhere the day before or after. */
+  private endsOf(person: number, place: PlaceNeed, day: number): number {
+    if (place !== 'boat') return nights.notAtAll
+    const possible = this.sites.ends(person, day)
+    if (possible === nights.notAtAll) return possible
+    const isAtHer = (on: number) =>
+      (this.days[person]?.get(on)?.stays ?? []).every((stay) => stay.place === 'boat')
+    return (
+      (isAtHer(day - 1) ? possible & nights.sinceYesterday : 0) |
+      (isAtHer(day + 1) ? possible & nights.untilTomorrow : 0)
+    )
+  }
+
+  /** True when the day before or after counts on the person being at the boat on this day. */
+  private isSleptOn(person: number, day: number): boolean {
+    const days = this.days[person]
+    const counts = (on: number, end: number) => {
+      const entry = days?.get(on)
+      return entry !== undefined && !isBare(entry) && (entry.ends & end) !== 0
+    }
+    return counts(day - 1, nights.untilTomorrow) || counts(day + 1, nights.sinceYesterday)
+  }
+
+  /** Stays with what is left of the hours at each. */
+  private withRoom(person: number, day: number, stays: readonly Stay[], ends: number): DiaryDay {
+    return {
+      ends,
+      stays: stays.map((stay) => ({
+        ...stay,
+        free: this.roomIn(person, day, stays, stay.place, ends, Infinity),
+      })),
+    }
   }
 
   private engage(person: number, place: PlaceNeed, from: number, to: number, stepId: string): void {
     const day = this.clock.dayOf(from)
     const days = this.days[person] as Map<number, DiaryDay>
-    let entry = days.get(day)
-    if (!entry) {
-      entry = { place, engagements: [], free: this.sites.presence(person, place, day) }
-      days.set(day, entry)
-      for (const other of placeNeeds)
-        if (other !== place) this.workDays[person]?.get(other)?.mark(day, 'full')
-    }
-    entry.engagements.push({ from, to, stepId })
-    entry.engagements.sort((a, b) => a.from - b.from)
-    entry.free = without(entry.free, from, to)
-    this.workDays[person]?.get(place)?.mark(day, roomIn(entry.free))
+    const before = days.get(day)
+    // A person is nowhere else on a day at the boat that goes on into the night.
+    const ends = before && !isBare(before) ? before.ends : this.endsOf(person, place, day)
+    const kept = before && !isBare(before) ? before.stays : []
+    const engagements = [
+      ...(kept.find((stay) => stay.place === place)?.engagements ?? []),
+      { from, to, stepId },
+    ].sort((a, b) => a.from - b.from)
+    const stay: Stay = { place, engagements, free: none }
+    days.set(
+      day,
+      this.withRoom(person, day, [...kept.filter((one) => one.place !== place), stay], ends),
+    )
+    if (ends & nights.sinceYesterday) this.keepFor(person, day - 1)
+    if (ends & nights.untilTomorrow) this.keepFor(person, day + 1)
+    this.mark(person, day)
+  }
+
+  /** Keeps a day for the boat, as the night before or after it is spent there. */
+  private keepFor(person: number, day: number): void {
+    const days = this.days[person] as Map<number, DiaryDay>
+    if (days.has(day)) return
+    days.set(day, atHer)
+    this.mark(person, day)
+  }
+
+  /** Nights before or after are spent at the boat, so the person is nowhere else. */
+  private roomOnBare(person: number, place: PlaceNeed, day: number): readonly Interval[] {
+    return place === 'boat'
+      ? this.sites.presence(person, place, day, this.endsOf(person, place, day))
+      : none
+  }
+
+  /** Says how much room there is left on a day. */
+  private mark(person: number, day: number): void {
+    for (const [place, workDays] of this.workDays[person] ?? [])
+      workDays.mark(day, this.roomOn(person, place, day))
   }
 
   private roomOn(person: number, place: PlaceNeed, day: number): DayRoom {
     const entry = this.days[person]?.get(day)
     if (entry === undefined) return 'roomy'
-    return entry.place === place ? roomIn(entry.free) : 'full'
+    if (isBare(entry)) return roominess(this.roomOnBare(person, place, day))
+    return roominess(
+      entry.stays.find((stay) => stay.place === place)?.free ??
+        this.roomIn(person, day, entry.stays, place, entry.ends, Infinity),
+    )
   }
 
   private workDaysOf(person: number, place: PlaceNeed): WorkDays {
@@ -222,7 +368,7 @@ export class Diary {
     if (!days) {
       days = new WorkDays(
         this.firstDay,
-        (day) => this.sites.presence(person, place, day),
+        (day) => widest(this.sites, person, place, day),
         (day) => this.roomOn(person, place, day),
       )
       byPlace.set(place, days)
@@ -231,7 +377,23 @@ export class Diary {
   }
 }
 
-const roomIn = (free: readonly Interval[]): DayRoom =>
+/** True for a day kept for the boat on which nothing is done. */
+const isBare = ({ stays }: DiaryDay): boolean =>
+  stays.every((stay) => stay.engagements.length === 0)
+
+/** A day kept for the boat, as the night before or after it is spent there. */
+const atHer: DiaryDay = {
+  stays: [{ place: 'boat', engagements: [], free: none }],
+  ends: nights.notAtAll,
+}
+
+/** From the first thing at a place to the last. */
+const hullOf = ({ engagements }: Stay): Interval => [
+  engagements[0]?.from ?? Infinity,
+  engagements.at(-1)?.to ?? -Infinity,
+]
+
+const roominess = (free: readonly Interval[]): DayRoom =>
   free.length === 0
     ? 'full'
     : free.some(([from, to]) => to - from >= leastStretchMs)

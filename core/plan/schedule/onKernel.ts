@@ -9,7 +9,7 @@ import { hullWindows } from './hullWindows'
 import type { Activity, Arc, Deadline, Problem, Resource } from './kernel/problem'
 import type { Phase } from './phases'
 import type { Pass } from './pass'
-import { makeSites } from './sites'
+import { makeSites, stays } from './sites'
 import { slingMs } from './haulOuts'
 import { tickMs as tick } from './tick'
 import type { Ashore } from './haulOuts'
@@ -19,6 +19,12 @@ import type { Interval } from '../../time/intervals'
 const mostCrews = 4
 /** Days past the end of the pass that the kernel may use. */
 const spareDays = 21
+
+const placesOn = (days: Map<string, Set<PlaceNeed>>, key: string): Set<PlaceNeed> => {
+  const known = days.get(key) ?? new Set()
+  days.set(key, known)
+  return known
+}
 
 /**
  * A refit as a kernel problem, round a pass that is known: a resource for every person at every kind
@@ -55,16 +61,25 @@ export function onKernel(
   }
 
   /** Where the pass has each person on each day: "person day" → place. */
-  function placesByDay(): Map<string, PlaceNeed> {
-    const found = new Map<string, PlaceNeed>()
+  function placesByDay(): Map<string, ReadonlySet<PlaceNeed>> {
+    const found = new Map<string, Set<PlaceNeed>>()
     const index = new Map(sites.people.map((person, at) => [person.id, at]))
     for (const one of pass.placements.values()) {
       const place = compiled.activities.get(one.stepId)?.placeNeed ?? 'boat'
       for (const id of one.personIds)
         for (const [from] of one.segments)
-          found.set(`${index.get(id) ?? -1} ${clock.dayOf(from)}`, place)
+          placesOn(found, `${index.get(id) ?? -1} ${clock.dayOf(from)}`).add(place)
     }
     return found
+  }
+
+  /** Ends of a day at the boat that go on into the night, as the pass has the days beside it. */
+  function endsOf(person: number, day: number): number {
+    const isAtHer = (on: number) => whereOn.get(`${person} ${on}`)?.has('boat') ?? true
+    return (
+      sites.ends(person, day) &
+      ((isAtHer(day - 1) ? stays.sinceYesterday : 0) | (isAtHer(day + 1) ? stays.untilTomorrow : 0))
+    )
   }
 
   function people(): Resource[] {
@@ -72,8 +87,9 @@ export function onKernel(
       placeNeeds.map((place): Resource => {
         const profile: [number, number, number][] = []
         for (let day = firstDay; day <= lastDay; day++) {
-          if ((whereOn.get(`${person} ${day}`) ?? 'boat') !== place) continue
-          for (const [from, to] of sites.presence(person, place, day)) {
+          if (!(whereOn.get(`${person} ${day}`)?.has(place) ?? place === 'boat')) continue
+          const ends = place === 'boat' ? endsOf(person, day) : stays.notAtAll
+          for (const [from, to] of sites.presence(person, place, day, ends)) {
             const [a, b] = [toTick(from), Math.floor((to - base) / tick)]
             if (b > a) profile.push([a, b, 1])
           }

@@ -2,6 +2,7 @@ import { dayMemo } from '../../time/dayMemo'
 import type { ZoneClock } from '../../time/zone'
 import type { PlaceNeed } from '../../model/words'
 import type { Crews } from './crews'
+import { widest } from './sites'
 import type { Sites } from './sites'
 import type { Interval } from '../../time/intervals'
 
@@ -48,7 +49,7 @@ function openHours(
   placeNeed: PlaceNeed,
 ): OpenHours {
   const on = (day: number) => {
-    const there = capable.map((person) => sites.presence(person, placeNeed, day))
+    const there = capable.map((person) => widest(sites, person, placeNeed, day))
     const coming = there.filter((spans) => spans.length > 0)
     if (coming.length < need) return none
     return coming.length === 1 && need === 1

@@ -9,6 +9,7 @@ import type { Interval } from '../../time/intervals'
 import { openAround } from '../../weather/fit'
 import { isWet, touchDryHours } from '../../weather/need'
 import type { Waits } from '../waits'
+import { ceilTick } from './tick'
 import { factsOf } from '../facts'
 
 /** Dust that drifts over all of the boat; of other cutting only the place itself gets any. */
@@ -97,7 +98,7 @@ export class SharedAir {
   keep(step: Step, segments: readonly Interval[]): void {
     if (!this.concerns(step)) return
     const tail = (to: number) => (isWet(step) ? this.dryMs(step, to) : settleMs)
-    const spans = segments.map(([from, to]): Interval => [from, to + tail(to)])
+    const spans = segments.map(([from, to]): Interval => [from, ceilTick(to + tail(to))])
     for (const key of this.ownLayers(step)) {
       const layer = this.layers.get(key) ?? new Layer()
       this.layers.set(key, layer)
