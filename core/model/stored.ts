@@ -51,6 +51,7 @@ export const remarkKinds = [
   'cold',
   'comeFor',
   'liftOut',
+  'leftOpen',
 ] as const
 
 export interface Remark {

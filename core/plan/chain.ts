@@ -154,6 +154,8 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
         return `Dust and wet work keep apart: "${steps.get(binding.stepId)?.title ?? ''}" until ${shortDateTime(binding.until, clock, year)}.`
       case 'yardHours':
         return 'The yard does it in its working hours.'
+      case 'wanted':
+        return `It opens her, and she is wanted whole until ${shortDateTime(binding.until, clock, year)}: it could not be shut and cured before.`
       case 'notBefore':
         return `You set it to be not before ${sayFullDate(binding.on)}.`
       case 'trade': {

@@ -5,7 +5,8 @@ import type { Operation } from '../model/words'
 export interface StepFacts {
   readonly coats: boolean
   readonly dusty: boolean
-  readonly opensHull: boolean
+  /** Something stands open after it. */
+  readonly opens: boolean
   readonly closes: boolean
   readonly tests: boolean
   /** Takes none of our people: a trade, a delivery, the crane. */
@@ -19,7 +20,7 @@ export interface StepFacts {
 const nothing: StepFacts = {
   coats: false,
   dusty: false,
-  opensHull: false,
+  opens: false,
   closes: false,
   tests: false,
   byOthers: false,
@@ -28,12 +29,14 @@ const nothing: StepFacts = {
 }
 
 const facts: Partial<Record<Operation, Partial<StepFacts>>> = {
-  cut: { dusty: true },
-  drill: { dusty: true },
+  strip: { opens: true },
+  cut: { dusty: true, opens: true },
+  drill: { dusty: true, opens: true },
   grind: { dusty: true },
   fair: { dusty: true },
-  fill: { inOneGo: true },
-  laminate: { inOneGo: true },
+  fill: { inOneGo: true, closes: true },
+  laminate: { inOneGo: true, closes: true },
+  finish: { closes: true },
   prime: { coats: true, inOneGo: true },
   barrier: { coats: true, inOneGo: true },
   antifoul: { coats: true, inOneGo: true },

@@ -5,6 +5,8 @@ import { dateOf, dayNumber } from '../time/civil'
 import { sayFullDate } from '../time/say'
 import { formatTemp } from '../units/quantity'
 import { meanAirC } from './planned'
+import { openings } from './openings'
+import { openWhenWanted } from './wanted'
 import { forecastUntil } from './weatherAllowance'
 import { isUnconfirmed, slingMs } from './schedule/haulOuts'
 import type { OpenStep, OpenWork } from './schedule/openWork'
@@ -90,3 +92,21 @@ export function unconfirmedLifts({ clock, now }: OpenWork, pass: Pass): Remark[]
       stepIds: [],
     }))
 }
+
+/** What stands open, or would, on days on which she is wanted whole. */
+export function leftOpen({ rows, clock }: OpenWork, pass: Pass): Remark[] {
+  return openWhenWanted(rows, openings(rows, pass.placements), clock).map(
+    ({ opening: { job, step, isBegun }, wanted }): Remark => ({
+      kind: 'leftOpen',
+      message: `"${step.title}" (${job.title}) ${isBegun ? 'stands open' : 'would stand open'}, and nothing shuts it and is cured before ${sayFullDate(wanted.from)}, when ${whyWanted[wanted.why]}.`,
+      jobIds: [job.id],
+      stepIds: [step.id],
+    }),
+  )
+}
+
+const whyWanted = {
+  sails: 'she sails',
+  let: 'she is let',
+  livedOn: 'she is lived on',
+} as const

@@ -6,7 +6,7 @@ import type { Building } from '../testing/build'
 import { zoneClock } from '../time/zone'
 import { Weather } from '../weather/weather'
 import { doneHours } from './doneHours'
-import { leavingList, openings, sayLeaving } from './leaving'
+import { leavingList, openNow, sayLeaving } from './leaving'
 import { nextVisit } from './nextVisit'
 import { readyTonight, takeHome } from './tonight'
 
@@ -51,17 +51,17 @@ const kinds = (list: ReturnType<typeof listOf>) =>
 describe('an opening', () => {
   it('is made by a cut, and shut by what beds it; work below and work not begun opens nothing', () => {
     const rows = deckOpen()
-    expect(openings(rows).map((one) => one.step.id)).toEqual(['cut'])
+    expect(openNow(rows).map((one) => one.step.id)).toEqual(['cut'])
     rows.step[2] = { ...rows.step[2]!, state: 'done' }
-    expect(openings(rows)).toEqual([])
+    expect(openNow(rows)).toEqual([])
     rows.step[2] = { ...rows.step[2], state: 'open' }
     rows.step[0] = { ...rows.step[0]!, state: 'open' }
-    expect(openings(rows)).toEqual([])
+    expect(openNow(rows)).toEqual([])
     rows.step[0] = { ...rows.step[0], state: 'doing' }
-    expect(openings(rows)).toHaveLength(1)
+    expect(openNow(rows)).toHaveLength(1)
     // Nothing of the job ever shuts it again: it opens nothing that stays.
     rows.step = rows.step.filter((one) => one.id !== 'bed')
-    expect(openings(rows)).toEqual([])
+    expect(openNow(rows)).toEqual([])
   })
   it('stops leaving her when rain comes before the next visit, or when nobody can say', () => {
     expect(kinds(listOf(deckOpen(), sky(24)))['open Hatch']).toBe('stop')

@@ -1,8 +1,10 @@
 /** Can we leave her like this? What has to be done before everybody goes, and what stops it. Source: handbook-2 B5. */
-import type { Job, Step, Zone } from '../model/entities'
-import { byId, groupBy, inOrder } from '../model/refit'
+import type { Zone } from '../model/entities'
+import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { Operation } from '../model/words'
+import { openings } from '../plan/openings'
+import type { Opening } from '../plan/openings'
 import { hourMs } from '../time/civil'
 import { clockTimeOf, shortDateTime } from '../time/say'
 import type { ZoneClock } from '../time/zone'
@@ -43,8 +45,6 @@ export interface LeaveFrame {
   readonly curing: readonly Curing[]
 }
 
-const opening: readonly Operation[] = ['cut', 'strip', 'drill']
-const closing: readonly Operation[] = ['bed', 'close', 'laminate', 'finish', 'fill']
 const hotWork: readonly Operation[] = ['weld']
 const mixed: readonly Operation[] = ['laminate', 'fill', 'barrier']
 
@@ -83,7 +83,7 @@ export function leavingList(
     })
   }
   const next = frame.next ? shortDateTime(frame.next.at, clock, frame.on.slice(0, 4)) : ''
-  for (const { job, step } of openings(rows)) {
+  for (const { job, step } of openNow(rows)) {
     const zone = zones.get(job.zoneId ?? '')
     if (!isOutside(zone)) continue
     const covered =
@@ -177,23 +177,8 @@ const isOutside = (zone: Zone | undefined): boolean =>
   zone === undefined || zone.strake === 'deck' || zone.strake === 'rig'
 
 /** Jobs that stand open: an opening step is done, or under way, and the next that closes is not. */
-export function openings(rows: Pick<RefitRows, 'job' | 'step'>): { job: Job; step: Step }[] {
-  const byJob = groupBy(rows.step, (step) => step.jobId)
-  return rows.job.flatMap((job) => {
-    if (job.decision !== 'plan') return []
-    const steps = inOrder(byJob.get(job.id) ?? []).filter((step) => step.state !== 'dropped')
-    let open: Step | null = null
-    for (const step of steps) {
-      const isBegun = step.state === 'done' || step.state === 'doing'
-      if (isBegun && opening.includes(step.operation)) open = step
-      if (step.state === 'done' && closing.includes(step.operation)) open = null
-    }
-    const isToClose = steps.some(
-      (step) => step.state !== 'done' && closing.includes(step.operation),
-    )
-    return open && isToClose ? [{ job, step: open }] : []
-  })
-}
+export const openNow = (rows: Pick<RefitRows, 'job' | 'step'>): Opening[] =>
+  openings(rows, new Map()).filter((one) => one.isBegun)
 
 /** The first rain between two instants by the hours known; null: none is known. */
 function rainBetween(

@@ -43,7 +43,8 @@ export function offeredWhile(
   const people = rows.person.filter((person) => frame.personIds.includes(person.id))
   const ready = readyBy(rows, waits, dayStart)
   const needOf = hullReader(rows)
-  const ashore = ashoreAtDawn(haulOutsAsPlanned(rows, plan, clock), dayNumber(frame.on), clock) !== null
+  const ashore =
+    ashoreAtDawn(haulOutsAsPlanned(rows, plan, clock), dayNumber(frame.on), clock) !== null
   const planned = new Set(plan.placements.map((one) => one.stepId))
   const wetZones = new Set(curing.map((one) => one.job?.zoneId ?? null))
   const awaited = new Set(

@@ -62,6 +62,7 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
   }
   faults.push(...togetherness(plan))
   faults.push(...days.faults())
+  faults.push(...days.openFaults(placed))
   faults.push(...cleanAir(rows, placed, stepOf, wall))
   faults.push(...sequence(rows, placed, stepOf))
   faults.push(...bonds(rows, placed, stepOf))

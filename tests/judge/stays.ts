@@ -1,6 +1,6 @@
 /** Days as chains of stays, worked out again from the rows: nights away, opening hours, two places in a day. */
 import type { Place, Step } from '../../core/model/entities'
-import type { StoredPlan } from '../../core/model/stored'
+import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
 import { hhmm, hour, instantOf, minute, mondays } from './wallClock'
@@ -117,16 +117,22 @@ export class Days {
     }
   }
 
-  /** True when a person can be at the boat on a date, sleep there and be there the next day, with nothing elsewhere. */
+  /** True when a person can be at the boat at the end of a date, sleep there and begin the next day there. */
   private sleeps(personId: string, date: string): boolean {
     const person = this.rows.person.find((one) => one.id === personId)
     const place = this.placeOn('boat', date)
     if (!person?.staysNights || !place || place.nights === 'none') return false
     if (place.nightsFrom !== null && date < place.nightsFrom) return false
-    return [date, shift(date, 1)].every(
-      (on) =>
-        this.hours(personId, 'boat', on, both).length > 0 &&
-        (this.did.get(`${personId} ${on}`) ?? []).every((one) => one.need === 'boat'),
+    const comes = (on: string) => this.hours(personId, 'boat', on, both).length > 0
+    const [last, first] = [
+      this.did.get(`${personId} ${date}`)?.at(-1),
+      this.did.get(`${personId} ${shift(date, 1)}`)?.[0],
+    ]
+    return (
+      comes(date) &&
+      comes(shift(date, 1)) &&
+      (last?.need ?? 'boat') === 'boat' &&
+      (first?.need ?? 'boat') === 'boat'
     )
   }
 
@@ -141,6 +147,35 @@ export class Days {
     if (!person?.breakFrom) return false
     const start = instantOf(this.wall(at).date, hhmm(person.breakFrom), this.zone)
     return at < start + person.breakMin * minute && to > start
+  }
+
+  /** Jobs that are opened and not shut and cured before days on which she is wanted. */
+  openFaults(placed: ReadonlyMap<string, Placement>): string[] {
+    const opens = (one: Step) => ['strip', 'cut', 'drill'].includes(one.operation)
+    const shuts = (one: Step) =>
+      ['bed', 'close', 'laminate', 'fill', 'finish'].includes(one.operation)
+    const { rows, zone } = this
+    return rows.job.flatMap((job) => {
+      const steps = rows.step
+        .filter((one) => one.jobId === job.id && one.placeNeed === 'boat')
+        .filter((one) => one.state !== 'dropped')
+        .sort((a, b) => (a.order < b.order ? -1 : 1))
+      return steps.flatMap((step, at) => {
+        const start = placed.get(step.id)?.segments[0]?.[0]
+        if (!opens(step) || step.state !== 'open' || start === undefined) return []
+        // What was open before is shut by the same.
+        const last = steps.slice(0, at).findLast((one) => opens(one) || shuts(one))
+        const shut = steps.slice(at + 1).find(shuts)
+        if (!shut || (last && opens(last))) return []
+        const ready = placed.get(shut.id)?.readyAt ?? Infinity
+        return rows.wantedDays
+          .filter(
+            (one) =>
+              start < instantOf(shift(one.to, 1), 0, zone) && ready > instantOf(one.from, 0, zone),
+          )
+          .map((one) => `${step.title} stands open on ${one.from}, when she is wanted`)
+      })
+    })
   }
 
   /** Days on which somebody is at two places without the time to get from one to the other, or where they are not wanted. */

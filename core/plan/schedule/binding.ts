@@ -48,6 +48,8 @@ export type Binding =
   /** The yard does it in its working hours. */
   | { readonly kind: 'yardHours'; readonly after: string | null }
   | { readonly kind: 'notBefore'; readonly on: string }
+  /** She is wanted whole until then, and it opens her. */
+  | { readonly kind: 'wanted'; readonly until: number }
   | { readonly kind: 'trade'; readonly bookingId: string }
   | { readonly kind: 'part'; readonly partId: string }
 
@@ -69,6 +71,7 @@ export const bindingKinds = [
   'air',
   'yardHours',
   'notBefore',
+  'wanted',
   'trade',
   'part',
 ] as const satisfies readonly Binding['kind'][]

@@ -257,21 +257,24 @@ export class Diary {
   ): readonly Interval[] {
     const own = stays.find((stay) => stay.place === place)
     const other = stays.find((stay) => stay.place !== place)
-    const move =
-      !other || stays.length > 2 || ends !== nights.notAtAll
-        ? null
-        : this.sites.move(other.place, place, day)
+    const move = !other || stays.length > 2 ? null : this.sites.move(other.place, place, day)
     if (other && (move === null || (!own && workMs < move))) return none
     let free = this.sites.presence(person, place, day, place === 'boat' ? ends : nights.notAtAll)
     for (const one of own?.engagements ?? []) free = without(free, one.from, one.to)
     if (!other || move === null) return free
     const there = hullOf(other)
     const mine = own ? hullOf(own) : null
+    // Who slept at the boat begins the day there; who sleeps there tonight ends it there.
+    const [notFirst, notSecond] =
+      place === 'boat'
+        ? [nights.untilTomorrow, nights.sinceYesterday]
+        : [nights.sinceYesterday, nights.untilTomorrow]
     const before =
-      mine && mine[0] > there[0]
+      (ends & notFirst) !== 0 || (mine && mine[0] > there[0])
         ? -Infinity
         : there[0] - (this.sites.move(place, other.place, day) ?? Infinity)
-    const after = mine && mine[0] < there[0] ? Infinity : there[1] + move
+    const after =
+      (ends & notSecond) !== 0 || (mine && mine[0] < there[0]) ? Infinity : there[1] + move
     const left = without(free, before, after)
     return own ? left : left.filter(([from, to]) => to - from >= Math.max(move, leastStretchMs))
   }

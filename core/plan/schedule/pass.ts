@@ -33,6 +33,8 @@ export interface PassOptions {
   readonly dropped?: ReadonlySet<string>
   /** Steps that do not start before an instant. */
   readonly delayed?: ReadonlyMap<string, number>
+  /** Opening steps put off until wanted days are over, by step id. */
+  readonly putOff?: ReadonlyMap<string, number>
   /** Work in one go that no day is long enough for runs over, or goes on another day, instead of having no place. */
   readonly runsOver?: boolean
 }

@@ -3,6 +3,8 @@ import { hourMs } from '../../time/civil'
 import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
 import { factsOf } from '../facts'
+import { openings } from '../openings'
+import { openWhenWanted } from '../wanted'
 import { weatherAllowance } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { BondWindows } from './bondWindows'
@@ -37,8 +39,25 @@ export function refitPass(
   rankOf: ArrayLike<number>,
   options: PassOptions = {},
 ): Pass {
-  return new RefitPass(input, options).run(rankOf)
+  const { rows, clock } = input.compiled
+  let pass = new RefitPass(input, options).run(rankOf)
+  if (rows.wantedDays.length === 0) return pass
+  // What would stand open on days on which she is wanted is opened after them.
+  const putOff = new Map(options.putOff)
+  for (let round = 0; round < mostRounds; round++) {
+    const late = openWhenWanted(rows, openings(rows, pass.placements), clock).filter(
+      ({ opening }) => !opening.isBegun,
+    )
+    if (late.length === 0) return pass
+    for (const { opening, until } of late)
+      putOff.set(opening.step.id, Math.max(until, putOff.get(opening.step.id) ?? 0))
+    pass = new RefitPass(input, { ...options, putOff }).run(rankOf)
+  }
+  return pass
 }
+
+/** Openings are put off so often at most, each time by all that finds them open. */
+const mostRounds = 12
 
 class RefitPass {
   private readonly compiled: OpenWork
@@ -163,6 +182,8 @@ class RefitPass {
     for (const release of activity.releases) later(release.at, release.binding)
     const delayed = this.options.delayed?.get(activity.step.id)
     if (delayed !== undefined) later(delayed, { kind: 'calendar', until: delayed })
+    const putOff = this.options.putOff?.get(activity.step.id)
+    if (putOff !== undefined) later(putOff, { kind: 'wanted', until: putOff })
     for (const arc of activity.before) {
       const placed = this.laying.placements.get(arc.from)
       const ready = placed?.readyAt ?? this.compiled.readyAfterDone.get(arc.from)
