@@ -8,6 +8,7 @@ import { attendanceOf } from '#core/time/attendance'
 import { dayNumber, timeOf } from '#core/time/civil'
 import { placeOn } from '#core/today/placeOn'
 import { daySheet } from '#core/today/daySheet'
+import { nightsAround } from '#core/today/dayStays'
 
 /** A day's frame, as the week gives it or as its people changed it, and the day sheet that follows. */
 export function useDay(on: Ref<string>) {
@@ -28,8 +29,18 @@ export function useDay(on: Ref<string>) {
     const { placeNeed } = dayPlan.value ?? { placeNeed: 'boat' as const }
     const travel =
       placeOn(store.rows, store.accepted, on.value, placeNeed, zone.value)?.travelMin ?? 0
-    const from = spans.length > 0 ? Math.min(...spans.map(([a]) => a)) + travel : 510
-    const to = spans.length > 0 ? Math.max(...spans.map(([, b]) => b)) - travel : 1020
+    const nights = store.accepted
+      ? nightsAround(
+          store.rows,
+          store.accepted,
+          on.value,
+          coming.map((one) => one.id),
+          zone.value,
+        )
+      : { before: null, after: null }
+    const [out, back] = [nights.before ? 0 : travel, nights.after ? 0 : travel]
+    const from = spans.length > 0 ? Math.min(...spans.map(([a]) => a)) + out : 510
+    const to = spans.length > 0 ? Math.max(...spans.map(([, b]) => b)) - back : 1020
     return {
       personIds: coming.map((person) => person.id),
       from: timeOf(from),

@@ -45,4 +45,10 @@ export const placeOfKind = (
 ): Row<'place'> | null =>
   rows.place
     .filter((place) => place.kind === kind)
-    .reduce<Row<'place'> | null>((least, one) => (least && least.id < one.id ? least : one), null)
+    .reduce<Row<'place'> | null>(
+      (first, one) =>
+        first && (first.order < one.order || (first.order === one.order && first.id < one.id))
+          ? first
+          : one,
+      null,
+    )

@@ -2,8 +2,7 @@ import { placeNeeds } from '../model/words'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { dateOf, hourMs, weekdayOf } from '../time/civil'
-import { without } from '../time/intervals'
-import type { Interval } from '../time/intervals'
+import { lengthOf } from '../time/intervals'
 import { zoneClock } from '../time/zone'
 import { plannedJobs } from './network'
 import { isOpen, plannedHours } from './planned'
@@ -56,19 +55,12 @@ function hoursThere(sites: Sites, monday: number, today: number): number {
   for (let day = Math.max(monday, today); day < monday + 7; day++)
     sites.people.forEach((_, person) => {
       const at = placeNeeds.map((place) =>
-        outside(widest(sites, person, place, day), sites.pauseOn(person, day)).reduce(
-          (sum, [from, to]) => sum + to - from,
-          0,
-        ),
+        lengthOf(widest(sites, person, place, day), sites.pauseOn(person, day)),
       )
       ms += Math.max(...at)
     })
   return ms / hourMs
 }
-
-/** Hours without the pause in them. */
-const outside = (hours: readonly Interval[], pause: Interval | null): readonly Interval[] =>
-  pause ? without(hours, pause[0], pause[1]) : hours
 
 function unfitHours(rows: RefitRows, plan: Pick<StoredPlan, 'placements'>): number {
   const placed = new Set(plan.placements.map((one) => one.stepId))

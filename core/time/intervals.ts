@@ -42,3 +42,9 @@ export function without(set: readonly Interval[], from: number, to: number): Int
   }
   return left
 }
+
+/** What intervals come to, one of them left out. */
+export function lengthOf(spans: readonly Interval[], but: Interval | null): number {
+  const left = but ? without(spans, but[0], but[1]) : spans
+  return left.reduce((sum, [from, to]) => sum + to - from, 0)
+}

@@ -13,7 +13,9 @@ export interface Limit {
 
 /** A line of the day sheet. */
 export interface DayLine {
-  readonly kind: 'setUp' | 'work' | 'packUp'
+  readonly kind: 'setUp' | 'work' | 'move' | 'packUp'
+  /** What is done where no step says it; '' for work. */
+  readonly what: string
   readonly from: number
   readonly to: number
   /** Null for set-up and pack-up. */

@@ -2,12 +2,15 @@
 import { describe, expect, it } from 'vitest'
 import type { WeatherHour } from '../cure/dewPoint'
 import { makePlan } from '../plan/makePlan'
+import { awayWeekend, awayWeekendNow } from '../testing/awayWeekend'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { Waits } from '../plan/waits'
 import { zoneClock } from '../time/zone'
 import { asSaid } from '../weather/known'
 import { touchDryHours } from '../weather/need'
+import { clockTimeOf } from '../time/say'
 import { daySheet } from './daySheet'
+import { sayDaySheet } from './sayDay'
 
 const clock = zoneClock('UTC')
 const friday = Date.UTC(2027, 3, 16, 12)
@@ -418,5 +421,37 @@ describe('weather', () => {
     expect(of({ waitKind: 'chem', waitHours: 12 }, 10)).toBe(6)
     expect(of({ waitKind: 'chem', waitHours: 1 }, 20)).toBe(1)
     expect(of({ operation: 'cut' }, 20)).toBe(0)
+  })
+})
+
+describe('a day in a chain of stays', () => {
+  const rows = awayWeekend()
+  const { plan } = makePlan(rows, awayWeekendNow)
+  const utc = zoneClock('UTC')
+  const of = (on: string) => {
+    const frame = { on, placeNeed: 'boat' as const, personIds: ['Ann'] }
+    return daySheet(rows, plan, frame, new Waits(rows, utc), utc)
+  }
+  const said = ({ lines }: ReturnType<typeof of>) =>
+    lines.map((one) => `${clockTimeOf(one.from, utc)} ${one.step?.id ?? one.what}`)
+
+  it('unpacks on the first day and packs nothing for the night', () => {
+    const saturday = of('2027-04-17')
+    expect(said(saturday)).toEqual(['09:30 Unpack, set up', '10:00 ply', '13:00 bed', '15:30 wire'])
+    expect(saturday.nights).toEqual({ before: null, after: 'aboard' })
+    expect(sayDaySheet(saturday.lines, 0, utc, saturday.nights.after)).toBe(
+      'ply at 10:00. The night aboard.',
+    )
+  })
+  it('begins the second day there, and goes on to the shed', () => {
+    const sunday = of('2027-04-18')
+    expect(said(sunday)).toEqual([
+      '08:00 wire',
+      '10:40 sand',
+      '12:10 Pack up, and on to Shed',
+      '13:00 panel',
+    ])
+    expect(sunday.nights).toEqual({ before: 'aboard', after: null })
+    expect(sayDaySheet(sunday.lines, 0, utc, sunday.nights.after)).toContain('Away by 14:30.')
   })
 })

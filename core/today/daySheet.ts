@@ -12,6 +12,8 @@ import type { ZoneClock } from '../time/zone'
 import { curingDuring } from './curing'
 import type { Curing } from './curing'
 import type { DayFrame, DayLine } from './dayLine'
+import { movesOn, nightsAround } from './dayStays'
+import type { DayNights } from './dayStays'
 import { offeredWhile } from './offered'
 import type { Offered } from './offered'
 import { placeOn } from './placeOn'
@@ -54,11 +56,16 @@ export interface DaySheet {
     readonly why: string
   }[]
   readonly placeNeed: PlaceNeed
+  /** How the nights round the day are spent. */
+  readonly nights: DayNights
 }
 
 const mostKept = 4
 
-/** The day sheet of one date, read from the plan. Work at another place that day is left out. */
+/**
+ * The day sheet of one date, read from the plan. Work at another place that day is left out, but where the same people
+ * go on from one place to the other.
+ */
 export function daySheet(
   rows: RefitRows,
   plan: StoredPlan,
@@ -71,10 +78,13 @@ export function daySheet(
   const day = dayNumber(frame.on)
   const [start, end] = [clock.at(day, 0), clock.at(day + 1, 0)]
   const say = weatherSayer(waits.weather, clock, rows.refit[0]?.units ?? 'metric')
+  const alsoAt = peopleOf(rows, plan, frame, start, end)
+  const isOnSheet = (step: Step, { personIds }: Placement) =>
+    step.placeNeed === frame.placeNeed || personIds.some((id) => alsoAt.has(id))
   const work = plan.placements
     .flatMap((placement) => {
       const step = steps.get(placement.stepId)
-      if (!step || !isOpen(step) || step.placeNeed !== frame.placeNeed) return []
+      if (!step || !isOpen(step) || !isOnSheet(step, placement)) return []
       return placement.segments
         .filter(([from, to]) => from >= start && from < end && to > from)
         .map((segment) => lineOf(step, jobs.get(step.jobId) ?? null, placement, segment, say))
@@ -82,8 +92,18 @@ export function daySheet(
     .sort((a, b) => a.from - b.from || a.to - b.to)
   const curing = curingDuring(rows, plan.placements, start, end, waits)
   const onSheet = new Set(work.map((line) => line.step?.id))
+  const workers = new Set(work.flatMap((line) => line.personIds))
+  const nights =
+    frame.placeNeed === 'boat'
+      ? nightsAround(rows, plan, frame.on, [...workers], clock)
+      : { before: null, after: null }
   return {
-    lines: [...framed(rows, plan, work, frame, clock), ...work].sort((a, b) => a.from - b.from),
+    lines: [
+      ...framed(rows, plan, work, frame, nights, clock),
+      ...(alsoAt.size > 0 ? movesOn(rows, plan, work, frame.on, clock) : []),
+      ...work,
+    ].sort((a, b) => a.from - b.from),
+    nights,
     notToday: notToday(rows, plan, frame, clock, say),
     done: doneOn(rows, frame.placeNeed, start, end),
     overnight: curing.filter((one) => one.until > end),
@@ -104,6 +124,7 @@ function lineOf(
   const last = placement.segments.at(-1)?.[1] === to
   return {
     kind: 'work',
+    what: '',
     from,
     to,
     step,
@@ -168,11 +189,14 @@ function framed(
   plan: StoredPlan,
   work: readonly DayLine[],
   frame: DayFrame,
+  nights: DayNights,
   clock: ZoneClock,
 ): DayLine[] {
   const [first] = work
-  if (!first) return []
-  const place = placeOn(rows, plan, frame.on, frame.placeNeed, clock)
+  const end = work.reduce<DayLine | undefined>((a, b) => (a && a.to >= b.to ? a : b), undefined)
+  if (!first || !end) return []
+  const placeOf = (line: DayLine) =>
+    placeOn(rows, plan, frame.on, line.step?.placeNeed ?? frame.placeNeed, clock)
   const base = {
     step: null,
     job: null,
@@ -184,16 +208,49 @@ function framed(
     mends: [],
     against: '',
   }
-  const last = Math.max(...work.map((line) => line.to))
-  const setUp = (place?.setUpMin ?? 0) * minuteMs
-  const packUp = (place?.packUpMin ?? 0) * minuteMs
+  const last = end.to
+  const setUp = nights.before ? 0 : (placeOf(first)?.setUpMin ?? 0) * minuteMs
+  const packUp = nights.after ? 0 : (placeOf(end)?.packUpMin ?? 0) * minuteMs
+  const leaving =
+    end.step?.placeNeed === 'boat' ? 'Leave her: shut, covered, clocks set' : 'Pack up'
   return [
     ...(setUp > 0
-      ? [{ ...base, kind: 'setUp' as const, from: first.from - setUp, to: first.from }]
+      ? [
+          {
+            ...base,
+            kind: 'setUp' as const,
+            what: 'Unpack, set up',
+            from: first.from - setUp,
+            to: first.from,
+          },
+        ]
       : []),
-    ...(packUp > 0 ? [{ ...base, kind: 'packUp' as const, from: last, to: last + packUp }] : []),
+    ...(packUp > 0
+      ? [{ ...base, kind: 'packUp' as const, what: leaving, from: last, to: last + packUp }]
+      : []),
   ]
 }
+
+/** People who go on from the place of the sheet to another one, or come from there, that day. */
+function peopleOf(
+  rows: RefitRows,
+  plan: StoredPlan,
+  frame: DayFrame,
+  start: number,
+  end: number,
+): ReadonlySet<string> {
+  if (!rows.refit[0]?.twoPlaces || rows.dayPlan.some((one) => one.on === frame.on)) return nobody
+  const needs = new Map(rows.step.map((step) => [step.id, step.placeNeed]))
+  const there = new Set<string>()
+  for (const one of plan.placements)
+    if (
+      needs.get(one.stepId) === frame.placeNeed &&
+      one.segments.some(([from]) => from >= start && from < end)
+    )
+      for (const id of one.personIds) there.add(id)
+  return there
+}
+const nobody: ReadonlySet<string> = new Set()
 
 function keptForHelpers(
   rows: RefitRows,

@@ -22,6 +22,7 @@ const line = (
   more: Partial<DayLine> = {},
 ): DayLine => ({
   kind: 'work',
+  what: '',
   from: at(from),
   to: at(to),
   step: null,

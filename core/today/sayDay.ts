@@ -2,6 +2,7 @@
 import { clockTimeOf } from '../time/say'
 import type { ZoneClock } from '../time/zone'
 import type { DayLine } from './dayLine'
+import type { DayNights } from './dayStays'
 
 const mostLetters = 34
 
@@ -18,9 +19,15 @@ const spare = (line: DayLine): number => (line.limit?.beginBy ?? Infinity) - lin
 
 /**
  * What the weather binds of the day, and when it ends: "Plies at 12:00, begun by 14:40. Away by 16:30." With nothing
- * bound, the next thing to do. `lines` in order of time, at least one of them work.
+ * bound, the next thing to do. `lines` in order of time, at least one of them work; `night`: how it is spent where nobody
+ * goes home.
  */
-export function sayDaySheet(lines: readonly DayLine[], now: number, clock: ZoneClock): string {
+export function sayDaySheet(
+  lines: readonly DayLine[],
+  now: number,
+  clock: ZoneClock,
+  night: DayNights['after'] = null,
+): string {
   const work = lines.filter((line) => line.kind === 'work' && line.to > now)
   // Of all that the weather binds, what has the least time to spare.
   const bound = work
@@ -28,7 +35,11 @@ export function sayDaySheet(lines: readonly DayLine[], now: number, clock: ZoneC
     .sort((a, b) => spare(a) - spare(b) || a.from - b.from)[0]
   const next = bound ?? work[0]
   const end = lines.at(-1)
-  const away = end ? ` Away by ${clockTimeOf(Math.max(...lines.map((one) => one.to)), clock)}.` : ''
+  const away = night
+    ? ` The night ${night === 'aboard' ? 'aboard' : 'near by'}.`
+    : end
+      ? ` Away by ${clockTimeOf(Math.max(...lines.map((one) => one.to)), clock)}.`
+      : ''
   if (!next?.step) {
     const left = lines.filter((line) => line.kind === 'work' && line.step?.state !== 'done').length
     return left > 0

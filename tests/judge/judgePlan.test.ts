@@ -109,6 +109,14 @@ describe('the judge', () => {
     expect(judgePlan(yardRefit(), plan)).toEqual([])
   })
 
+  it('lets somebody who sleeps aboard begin without unpacking, and only her', () => {
+    const rows = yardRefit()
+    Object.assign(rows.place[0] as object, { nights: 'aboard' })
+    expect(judgePlan(rows, ply(at(17, 8), at(17, 11)))).toEqual([])
+    rows.person[0] = { ...rows.person[0]!, staysNights: false }
+    expect(judgePlan(rows, ply(at(17, 8), at(17, 11))).join()).toContain('Ann is not there')
+  })
+
   it.each<[string, StoredPlan, ((rows: Building) => void)?]>([
     ['starts before now', ply(at(10, 9), at(10, 12))],
     ['ends before it starts', ply(at(17, 12), at(17, 9))],
@@ -192,6 +200,44 @@ describe('the judge', () => {
       (rows) => {
         add(rows, 'place', 'shed', { name: 'Shed', kind: 'shed', setUpMin: 0, packUpMin: 0 })
         Object.assign(rows.step.find((one) => one.id === 'patch') as object, { placeNeed: 'shed' })
+      },
+    ],
+    [
+      'at two places too soon',
+      plan,
+      (rows) => {
+        Object.assign(rows.refit[0] as object, { twoPlaces: true })
+        add(rows, 'place', 'shed', { name: 'Shed', kind: 'shed', setUpMin: 0, packUpMin: 0 })
+        Object.assign(rows.step.find((one) => one.id === 'patch') as object, { placeNeed: 'shed' })
+      },
+    ],
+    [
+      'Ann is not there',
+      plan,
+      (rows) => Object.assign(rows.place[0] as object, { shutWeekdays: [6] }),
+    ],
+    [
+      'Ann is not there',
+      plan,
+      (rows) => Object.assign(rows.place[0] as object, { opensAt: '09:00' }),
+    ],
+    [
+      'Ben pauses',
+      plan,
+      (rows) => Object.assign(rows.person[1] as object, { breakFrom: '12:00', breakMin: 30 }),
+    ],
+    [
+      'Ann is not there',
+      plan,
+      (rows) => add(rows, 'wantedDays', 'x', { from: '2027-05-14', to: '2027-05-14' }),
+    ],
+    [
+      'stands open on 2027-04-20',
+      plan,
+      (rows) => {
+        Object.assign(rows.step[0] as object, { operation: 'strip' })
+        Object.assign(rows.step[1] as object, { operation: 'close' })
+        add(rows, 'wantedDays', 'x', { from: '2027-04-20', to: '2027-04-20' })
       },
     ],
     [

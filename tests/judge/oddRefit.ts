@@ -90,8 +90,13 @@ export function oddRefit(seed: number, size: number): Building {
       for (const id of ['yardA', 'berth'])
         add(rows, 'drive', id, { fromPlaceId: id, toPlaceId: 'shed', minutes: pick(5, 25) })
     if (chance(0.3)) {
-      add(rows, 'place', 'mooring', { name: 'mooring', kind: 'berth', travelMin: 40 })
-      add(rows, 'lying', 'l', { placeId: 'mooring', from: day(3, 20), to: day(21, 60) })
+      add(rows, 'place', 'a mooring', {
+        name: 'mooring',
+        kind: 'berth',
+        travelMin: 40,
+        order: 'b',
+      })
+      add(rows, 'lying', 'l', { placeId: 'a mooring', from: day(3, 20), to: day(21, 60) })
     }
     if (chance(0.3)) {
       const from = 4 + upTo(20)

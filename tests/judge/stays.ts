@@ -46,7 +46,9 @@ export class Days {
   placeOn(need: Need, date: string): Place | undefined {
     if (need === 'away') return undefined
     const first = (kind: Place['kind']) =>
-      [...this.rows.place].sort((a, b) => (a.id < b.id ? -1 : 1)).find((one) => one.kind === kind)
+      [...this.rows.place]
+        .sort((a, b) => (`${a.order} ${a.id}` < `${b.order} ${b.id}` ? -1 : 1))
+        .find((one) => one.kind === kind)
     if (need === 'shed') return first('shed')
     const dawn = instantOf(date, 0, this.zone)
     const ashore = this.hauls.find((one) => dawn >= one.out && dawn < one.launch)

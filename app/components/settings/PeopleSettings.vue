@@ -21,6 +21,7 @@ const exceptionsOf = (id: string) =>
   store.rows.personDay
     .filter((one) => one.personId === id && one.on >= store.derived.today)
     .sort((a, b) => (a.on < b.on ? -1 : 1))
+const nightsSomewhere = computed(() => store.rows.place.some((one) => one.nights !== 'none'))
 const newName = ref('')
 /** Everybody can what anybody can. */
 const trades = skills.filter((one) => one !== 'general')
@@ -132,6 +133,27 @@ const sayException = (one: Row<'personDay'>) =>
             </button>
           </li>
         </ul>
+        <div class="mt-2 flex flex-wrap items-end gap-x-3 gap-y-1">
+          <RowField
+            entity="person"
+            :row="person"
+            field="breakFrom"
+            class="w-28"
+            :label="`${person.name} pauses at`"
+          />
+          <RowField
+            v-if="person.breakFrom !== null"
+            entity="person"
+            :row="person"
+            field="breakMin"
+            class="w-28"
+            label="For, minutes"
+          />
+          <RowField v-if="nightsSomewhere" entity="person" :row="person" field="staysNights" />
+          <p v-if="person.breakFrom !== null" class="pb-1 text-ink2">
+            Work that cannot be left runs through it.
+          </p>
+        </div>
         <div class="mt-2 flex flex-wrap items-end gap-2">
           <button class="btn btn-small" @click="addSlot(person.id)">Add a weekday</button>
           <button

@@ -1,21 +1,32 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Place } from '#core/model/entities'
+import { keyBetween } from '#core/model/order'
 
-/** Yard, berth, shed: how far, when the yard lifts and what a day there costs. */
+/** Yard, berth, shed: how far, when it is open, whether nights are spent there, when the yard lifts, what a day costs. */
 const store = useRefitStore()
 const places = useRows('place')
 const tariffs = useRows('yardTariff')
 const list = computed(() => [...store.rows.place].sort((a, b) => (a.kind < b.kind ? 1 : -1)))
 const tariffOf = (place: Place) => store.rows.yardTariff.find((one) => one.placeId === place.id)
-const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+const newKinds = [
+  { value: 'berth', label: 'Berth or mooring' },
+  { value: 'yard', label: 'Yard' },
+] as const
 const currency = computed(() => store.refit?.currency ?? 'EUR')
-function toggle(place: Place, weekday: number) {
-  const has = place.liftWeekdays.includes(weekday)
-  const next = has
-    ? place.liftWeekdays.filter((one) => one !== weekday)
-    : [...place.liftWeekdays, weekday].sort()
-  void places.edit(place, { liftWeekdays: next })
+const name = ref('')
+const kind = ref<Place['kind']>('berth')
+async function add() {
+  if (name.value.trim() === '') return
+  // After those that stand, so that the usual one of a kind stays the usual one.
+  const order = keyBetween(
+    list.value
+      .map((one) => one.order)
+      .sort()
+      .at(-1) || null,
+    null,
+  )
+  if (await places.add({ name: name.value, kind: kind.value, order })) name.value = ''
 }
 function price(place: Place, field: string, value: number | null) {
   const tariff = tariffOf(place)
@@ -36,6 +47,27 @@ function price(place: Place, field: string, value: number | null) {
         <RowField entity="place" :row="place" field="setUpMin" label="Set-up, minutes" />
         <RowField entity="place" :row="place" field="packUpMin" label="Pack-up, minutes" />
       </div>
+      <div class="mt-2 grid grid-cols-2 items-end gap-3 md:grid-cols-4">
+        <RowField entity="place" :row="place" field="opensAt" />
+        <RowField entity="place" :row="place" field="shutsAt" />
+        <template v-if="place.kind === 'yard' || place.kind === 'berth'">
+          <RowField entity="place" :row="place" field="nights" />
+          <RowField
+            v-if="place.nights !== 'none'"
+            entity="place"
+            :row="place"
+            field="nightMinor"
+            label="A person and night"
+          />
+          <RowField v-if="place.nights !== 'none'" entity="place" :row="place" field="nightsFrom" />
+        </template>
+      </div>
+      <WeekdayTicks
+        label="Shut on"
+        :of="place.name"
+        :weekdays="place.shutWeekdays"
+        @set="places.edit(place, { shutWeekdays: $event })"
+      />
       <template v-if="place.kind === 'shed'">
         <UiCheck
           :model-value="place.monthMeanC !== null"
@@ -52,21 +84,14 @@ function price(place: Place, field: string, value: number | null) {
         />
       </template>
       <template v-if="place.kind === 'yard'">
-        <div
-          class="mt-2 flex flex-wrap items-end gap-x-4"
-          role="group"
-          aria-label="The yard lifts on"
+        <WeekdayTicks
+          label="Lifts on"
+          :of="place.name"
+          :weekdays="place.liftWeekdays"
+          @set="places.edit(place, { liftWeekdays: $event })"
         >
-          <span class="cond self-center">Lifts on</span>
-          <UiCheck
-            v-for="(day, index) in days"
-            :key="day"
-            :model-value="place.liftWeekdays.includes(index + 1)"
-            :label="day"
-            @update:model-value="toggle(place, index + 1)"
-          />
           <RowField entity="place" :row="place" field="liftFrom" class="w-24" />
-        </div>
+        </WeekdayTicks>
         <RowField entity="place" :row="place" field="launchesWithoutYou" />
         <div class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
           <UiMoney
@@ -83,6 +108,19 @@ function price(place: Place, field: string, value: number | null) {
           />
         </div>
       </template>
+      <button
+        v-if="list.filter((one) => one.kind === place.kind).length > 1"
+        class="btn btn-small mt-2"
+        :aria-label="`Remove ${place.name}`"
+        @click="places.remove(place)"
+      >
+        Remove
+      </button>
     </div>
+    <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="add">
+      <UiText v-model="name" label="Another place" />
+      <UiSelect v-model="kind" class="w-40" label="It is a" :options="newKinds" />
+      <button class="btn" type="submit">Add it</button>
+    </form>
   </section>
 </template>

@@ -33,13 +33,7 @@ const where = computed(() => store.rows.zone.find((one) => one.id === props.line
 const names = computed(() =>
   props.line.personIds.map((id) => store.rows.person.find((one) => one.id === id)?.name ?? ''),
 )
-const title = computed(() =>
-  props.line.kind === 'setUp'
-    ? 'Unpack, set up'
-    : props.line.kind === 'packUp'
-      ? 'Leave her: shut, covered, clocks set'
-      : (step.value?.title ?? ''),
-)
+const title = computed(() => step.value?.title ?? props.line.what)
 const length = computed(() => formatHours((props.line.to - props.line.from) / hourMs))
 /** What binds it now, before anything else is said of it. */
 const binds = computed(
@@ -178,11 +172,7 @@ const who = computed(() => {
       <div v-if="(hasSecond || binds) && step" class="flex items-start justify-between gap-2">
         <div class="cond min-w-0 leading-tight text-ink2">
           <p v-if="hasSecond" class="truncate max-sm:hidden">
-            {{
-              joint
-                ? second
-                : [waits, where ?? line.job?.title].filter(Boolean).join(' · ')
-            }}
+            {{ joint ? second : [waits, where ?? line.job?.title].filter(Boolean).join(' · ') }}
           </p>
           <p v-if="line.against" class="truncate text-redlead">{{ line.against }}</p>
           <p v-else-if="fails.length > 0" class="truncate text-redlead">Held by a reading</p>

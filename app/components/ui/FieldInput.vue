@@ -76,7 +76,7 @@ const input = computed(() => {
     return { is: UiChoices, with: { options: optionsOf(props.entity, props.field) } }
   if (kind === 'flag') return { is: UiCheck, with: {} }
   if (kind === 'date') return { is: UiDate, with: { mayBeEmpty: nullable } }
-  if (kind === 'clockTime') return { is: UiTime, with: {} }
+  if (kind === 'clockTime') return { is: UiTime, with: { mayBeEmpty: nullable } }
   return {
     is: UiText,
     with: { most: max, needed: min === 1, multiline: (max ?? 0) > longText },

@@ -4,8 +4,15 @@ import { timeOf } from '#core/time/civil'
 
 /** A time of day, 24-hour, typed: 8:30, 0830, 17. */
 const model = defineModel<string | null>({ default: null })
-defineProps<{ label: string; hideLabel?: boolean; error?: string; hint?: string }>()
+const props = defineProps<{
+  label: string
+  hideLabel?: boolean
+  error?: string
+  hint?: string
+  mayBeEmpty?: boolean
+}>()
 function parse(text: string) {
+  if (props.mayBeEmpty && text.trim() === '') return accepted(null)
   const match = /^(\d{1,2})(?:[:.h ]?([0-5]\d))?$/.exec(text.trim())
   const hours = Number(match?.[1])
   if (!match || hours > 23) return refused(`"${text.trim()}" is not a time. Try 08:30.`)
@@ -18,7 +25,7 @@ function parse(text: string) {
     v-model="model"
     :parse="parse"
     :format="(value) => value ?? ''"
-    placeholder="08:30"
+    :placeholder="mayBeEmpty ? '–' : '08:30'"
     v-bind="{ label, hideLabel, hint, error }"
   />
 </template>

@@ -9,6 +9,8 @@ export const place = kind(
   {
     name: text('Place'),
     kind: choice('Kind of place', ['yard', 'berth', 'shed', 'home']),
+    /** The first of a kind is the usual one; '' comes before all others. */
+    order: note('Order', 80),
     /** Mean air there by month, January first; null: as in the open. */
     monthMeanC: maybe(record<number[]>('Its mean air by month')),
     /** One way, minutes. */

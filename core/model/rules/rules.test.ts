@@ -1,6 +1,6 @@
 /** Rules of rows: for each a row that just keeps it, and one that just breaks it. */
 import { describe, expect, it } from 'vitest'
-import { add, emptyRefit, job } from '../../testing/build'
+import { add, emptyRefit, job, person } from '../../testing/build'
 import type { Building } from '../../testing/build'
 import type { EntityName, Row } from '../entities'
 import { checkRow, kindsDependingOn, ruleContext } from '.'
@@ -261,5 +261,63 @@ describe('steps and weather', () => {
       ['hours'],
       ['hours'],
     ])
+  })
+})
+
+describe('days as chains of stays', () => {
+  /** Somebody who comes on Saturdays and Sundays from 08:00 to 16:00. */
+  function weekends() {
+    const rows = emptyRefit()
+    person(rows, 'Ann', [6, 7], '08:00', '16:00')
+    for (const id of ['b', 'c']) add(rows, 'place', id, { name: id, kind: 'berth' })
+    return rows
+  }
+  it.each<[object, string[]]>([
+    [{}, []],
+    [{ opensAt: '08:00', shutsAt: '17:00' }, []],
+    [{ opensAt: '17:00', shutsAt: '17:00' }, ['shutsAt']],
+    [{ shutWeekdays: [1, 2, 3, 4, 5, 6] }, []],
+    [{ shutWeekdays: [1, 2, 3, 4, 5, 6, 7] }, ['shutWeekdays']],
+    // Half an hour to unpack and to pack up leave 3 h 30 for each way.
+    [{ travelMin: 209 }, []],
+    [{ travelMin: 210 }, ['travelMin']],
+    [{ travelMin: 210, nights: 'aboard' }, []],
+  ])('of a place: %o', (more, fields) => {
+    const rows = weekends()
+    Object.assign(rows.place[0] as object, more)
+    expect(wrongIn(rows, 'place', 'b')).toEqual(fields)
+  })
+  it('of a night away: somebody who stays comes on two days in a row', () => {
+    const rows = weekends()
+    Object.assign(rows.place[0] as object, { nights: 'lodging' })
+    expect(wrongIn(rows, 'place', 'b')).toEqual([])
+    rows.weekSlot[1] = { ...rows.weekSlot[1]!, weekday: 1 }
+    expect(wrongIn(rows, 'place', 'b')).toEqual(['nights'])
+    rows.weekSlot[0] = { ...rows.weekSlot[0]!, weekday: 7 }
+    expect(wrongIn(rows, 'place', 'b')).toEqual([])
+    rows.person[0] = { ...rows.person[0]!, staysNights: false }
+    expect(wrongIn(rows, 'place', 'b')).toEqual(['nights'])
+  })
+  it('of a way: between two places, once', () => {
+    const rows = weekends()
+    add(rows, 'drive', 'd', { fromPlaceId: 'b', toPlaceId: 'c' })
+    expect(wrongIn(rows, 'drive', 'd')).toEqual([])
+    add(rows, 'drive', 'e', { fromPlaceId: 'c', toPlaceId: 'b' })
+    expect(wrongIn(rows, 'drive', 'e')).toEqual(['toPlaceId'])
+    add(rows, 'drive', 'f', { fromPlaceId: 'c', toPlaceId: 'c' })
+    expect(wrongIn(rows, 'drive', 'f')).toEqual(['toPlaceId'])
+  })
+  it('of where she lies: at a berth, at one at a time', () => {
+    const rows = weekends()
+    add(rows, 'place', 'y', { name: 'y', kind: 'yard' })
+    add(rows, 'lying', 'l', { placeId: 'c', from: '2027-05-01', to: '2027-05-10' })
+    add(rows, 'lying', 'm', { placeId: 'b', from: '2027-05-11', to: '2027-05-12' })
+    expect(wrongIn(rows, 'lying', 'm')).toEqual([])
+    rows.lying[1] = { ...rows.lying[1]!, from: '2027-05-10' }
+    expect(wrongIn(rows, 'lying', 'm')).toEqual(['from'])
+    rows.lying[1] = { ...rows.lying[1], placeId: 'y', from: '2027-05-11', to: '2027-05-11' }
+    expect(wrongIn(rows, 'lying', 'm')).toEqual(['placeId'])
+    add(rows, 'wantedDays', 'w', { from: '2027-06-02', to: '2027-06-01' })
+    expect(wrongIn(rows, 'wantedDays', 'w')).toEqual(['to'])
   })
 })

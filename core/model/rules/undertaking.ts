@@ -1,8 +1,10 @@
 /** Rules of the undertaking and its dates: the refit, seasons, haul-outs, gates, hours of people. */
 import { digitsOf, isCurrency } from '../../money/money'
 import { hasSums } from '../../money/sums'
+import { minutesOf } from '../../time/civil'
 import { sayFullDate } from '../../time/say'
 import { isZone } from '../../time/zone'
+import { formatHours } from '../../units/hours'
 import type { Row } from '../entities'
 import { groupBy } from '../refit'
 import { inOrder, laterTime, mendWhen, when, withinReach } from './rule'
@@ -52,6 +54,17 @@ function renamed(row: Row<'refit'>, { rows, before }: RuleContext): RuleProblem[
 const samePair = (one: Row<'drive'>, other: Row<'drive'>): boolean =>
   (one.fromPlaceId === other.fromPlaceId && one.toPlaceId === other.toPlaceId) ||
   (one.fromPlaceId === other.toPlaceId && one.toPlaceId === other.fromPlaceId)
+
+const tripMin = (place: Row<'place'>): number =>
+  2 * place.travelMin + place.setUpMin + place.packUpMin
+
+/** True when people have hours in the week, and the way to a place is longer than the longest of them. */
+function leavesNoTime(place: Row<'place'>, { rows, once }: RuleContext): boolean {
+  const longest = once('longestDay', () =>
+    Math.max(0, ...rows.weekSlot.map((one) => minutesOf(one.to) - minutesOf(one.from))),
+  )
+  return longest > 0 && tripMin(place) >= longest
+}
 
 /** True when some who stay the night come on two days in a row, by their week or by their extra days. */
 function somebodyStays(rows: RuleContext['rows']): boolean {
@@ -148,6 +161,11 @@ export const undertakingRules: Rules = {
       new Set(row.shutWeekdays).size >= 7,
       'shutWeekdays',
       'Shut on all seven days nobody could ever work there. Leave one open.',
+    ),
+    ...mendWhen(
+      row.nights === 'none' && leavesNoTime(row, context),
+      'travelMin',
+      `There, back, unpacking and packing up take ${formatHours(tripMin(row) / 60)}: longer than anybody's day. Nobody could work there.`,
     ),
     ...mendWhen(
       row.nights !== 'none' && !context.once('nights', () => somebodyStays(context.rows)),

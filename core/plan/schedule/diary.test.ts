@@ -29,6 +29,7 @@ const sites: Sites = {
   people: [{ id: 'one' }, { id: 'two' }] as unknown as Sites['people'],
   presence: (person, _, day) => presence(person, day),
   ends: () => 0,
+  sleepsAt: () => null,
   pauseOn: () => null,
   move: () => null,
   never: () => false,

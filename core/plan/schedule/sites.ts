@@ -26,6 +26,8 @@ export interface Sites {
   presence(person: number, placeNeed: PlaceNeed, day: number, ends?: number): readonly Interval[]
   /** Ends of a day at the boat that can go on into the night, as far as the person's own days and places say. */
   ends(person: number, day: number): number
+  /** Where a person may sleep after a day at the boat; null: at home. */
+  sleepsAt(person: number, day: number): Place | null
   /** A pause planned in the person's day, UTC ms; null: none. Work in one go runs through it. */
   pauseOn(person: number, day: number): Interval | null
   /** Packing up, the way and unpacking between two kinds of place on a day, ms; null: not in one day. */
@@ -225,6 +227,7 @@ export function makeSites(
         (sleeps(day) ? stays.untilTomorrow : 0)
       )
     },
+    sleepsAt: (person, day) => (nights?.[person]?.(day) ? lies(day) : null),
     move(from, to, day) {
       if (!rows.refit[0]?.twoPlaces) return null
       const [a, b] = [placeOf(from, day), placeOf(to, day)]

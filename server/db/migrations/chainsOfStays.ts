@@ -17,6 +17,7 @@ const table = (name: string, columns: readonly string[]): readonly string[] => [
 
 export const statements: readonly string[] = [
   column('refit', `"twoPlaces" TINYINT(1) NOT NULL DEFAULT 0`),
+  column('place', `"order" TEXT NOT NULL DEFAULT ''`),
   column('place', `"opensAt" TEXT`),
   column('place', `"shutsAt" TEXT`),
   column('place', `"shutWeekdays" JSON NOT NULL DEFAULT '[]'`),

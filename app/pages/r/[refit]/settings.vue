@@ -5,7 +5,9 @@
     <PeopleSettings />
     <HaulOutSettings />
     <PlaceSettings />
+    <LyingSettings />
     <CoverSettings />
+    <DayLevers />
     <BoatSettings />
     <LicenceSettings />
     <ZoneSettings />

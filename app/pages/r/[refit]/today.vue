@@ -90,7 +90,7 @@ const { said } = useLeaving(frame)
 const heading = computed(() =>
   work.value.length === 0
     ? `Nothing is planned for ${isToday.value ? 'today' : sayDay(on.value)}`
-    : `${isToday.value ? '' : `${sayDay(on.value)}: `}${sayDaySheet(lines.value, isToday.value ? time.now : 0, store.zone)}`,
+    : `${isToday.value ? '' : `${sayDay(on.value)}: `}${sayDaySheet(lines.value, isToday.value ? time.now : 0, store.zone, sheet.value?.nights.after)}`,
 )
 const names = computed(() =>
   frame.value.personIds
@@ -148,7 +148,13 @@ const goTo = (date: string) =>
   <div>
     <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-2 xl:flex-nowrap">
       <h1 v-if="isEvening" class="text-[1.9rem]! max-sm:text-2xl!">
-        <span v-if="!said.canBeLeft" class="text-redlead">Not yet: </span>{{ said.said }}
+        <template v-if="sheet?.nights.after === 'aboard'"
+          >The night aboard: nobody leaves her.</template
+        >
+        <template v-else
+          ><span v-if="!said.canBeLeft" class="text-redlead">Not yet: </span
+          >{{ said.said }}</template
+        >
       </h1>
       <h1 v-else class="text-[1.9rem]! max-sm:text-2xl!">{{ heading }}</h1>
       <div class="no-print flex flex-wrap items-center gap-2 xl:shrink-0">
