@@ -69,6 +69,11 @@ export interface StarterAnswers {
   readonly today: string
 }
 
+/** Half an hour at noon. */
+const usualPause = '12:30'
+const isLongDay = ({ from, to }: StarterAnswers['people'][number]): boolean =>
+  from <= '10:30' && to >= '15:00'
+
 const capital = (text: string): string => text[0]?.toUpperCase() + text.slice(1)
 
 /** The change list that makes a new refit. `refitId` is the id of the refit row too. */
@@ -132,6 +137,8 @@ export function starterChanges(
       name: person.name,
       role: index === 0 ? 'lead' : 'partner',
       order: orders[index],
+      // Over a long day people eat; it can be taken out in Settings.
+      breakFrom: isLongDay(person) ? usualPause : null,
     })
     for (const weekday of person.weekdays)
       make('weekSlot', { personId, weekday, from: person.from, to: person.to })

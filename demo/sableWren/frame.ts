@@ -74,7 +74,13 @@ function places(write: Writer): void {
     liftWeekdays: [2, 3, 4, 5, 6],
     liftFrom: '10:00',
   })
-  write.add('place', 'skarholm', { name: 'Skarholm, berth', kind: 'berth', travelMin: 70 })
+  write.add('place', 'skarholm', {
+    name: 'Skarholm, berth',
+    kind: 'berth',
+    travelMin: 70,
+    nights: 'aboard',
+    nightMinor: 0,
+  })
   write.add('place', 'home-shed', {
     name: 'Home shed',
     kind: 'shed',
@@ -82,6 +88,16 @@ function places(write: Writer): void {
     travelMin: 10,
     setUpMin: 10,
     packUpMin: 10,
+  })
+  write.add('drive', 'shed-yard', {
+    fromPlaceId: 'home-shed',
+    toPlaceId: 'kelder',
+    minutes: 50,
+  })
+  write.add('drive', 'shed-berth', {
+    fromPlaceId: 'home-shed',
+    toPlaceId: 'skarholm',
+    minutes: 65,
   })
   write.add('yardTariff', 'kelder-tariff', {
     placeId: 'kelder',
@@ -98,12 +114,14 @@ function people(write: Writer): void {
     role: 'lead',
     skills: ['laminating', 'woodwork', 'mechanics'],
     order: first,
+    breakFrom: '12:30',
   })
   write.add('person', 'piet', {
     name: 'Piet',
     role: 'partner',
     skills: ['electrics', 'mechanics'],
     order: second,
+    breakFrom: '12:30',
   })
   write.add('person', 'marisol', {
     name: 'Marisol',

@@ -81,6 +81,15 @@ async function applyDelete(
   current: Plain,
   changedSince: ChangedSince,
 ): Promise<Outcome> {
+  if (item.entity === 'refit')
+    return {
+      problems: [
+        {
+          field: 'refit',
+          message: 'A whole refit is taken away under Settings, never by a change: all would go.',
+        },
+      ],
+    }
   const behind = item.baseVersion < (current.version as number)
   const touched = behind ? await changedSince(item.entity, item.id, item.baseVersion) : new Set()
   if (touched === null || touched.size > 0)

@@ -66,6 +66,10 @@ export async function stage(
   const creates = change.items.some((item) => item.entity === 'refit' && item.op === 'create')
   if (one.rows.refit.length === 0 && !creates)
     throw new Trouble(404, problem('notFound', 'There is no such refit here.'))
+  if (creates && one.rows.refit.length > 0)
+    refuse([
+      { field: 'refit', message: 'This is a refit already: a second one is begun on its own.' },
+    ])
   if (change.epoch !== undefined && change.epoch !== one.epoch)
     throw new Trouble(
       409,

@@ -14,6 +14,7 @@ import {
   pass,
   patch,
   refitId,
+  remove,
   rowsOf,
   stepRow,
   undo,
@@ -101,6 +102,24 @@ describe('the change door', () => {
     await expect(
       pass([{ op: 'delete', entity: 'step', id: 'cut', baseVersion: 1 }]),
     ).rejects.toMatchObject({ status: 409 })
+  })
+
+  it('never takes the whole refit away, nor makes a second one in it', async () => {
+    const { id, version } = (await rowsOf()).refit[0]!
+    await expect(pass([remove('refit', id, version)])).rejects.toMatchObject({
+      status: 422,
+      problem: { message: expect.stringContaining('under Settings') as string },
+    })
+    const twin = {
+      name: 'T',
+      boatName: 'T',
+      loaM: 9,
+      zone: 'UTC',
+      currency: 'EUR',
+      startedOn: '2027-01-01',
+    }
+    await expect(pass([create('refit', 'twin', twin)])).rejects.toMatchObject({ status: 422 })
+    expect((await rowsOf()).refit).toHaveLength(1)
   })
 
   it('tells listeners and lets late ones catch up', async () => {
