@@ -12,6 +12,7 @@ import { priorityScore } from '../plan/priority'
 import type { PriorityBasis } from '../plan/priority'
 import { derive } from '../progress/derive'
 import { add, emptyRefit, job, person, step } from '../testing/build'
+import { addDays } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { likelyPurpose, placingChanges, triageQueue, usualHours } from '../triage/triage'
 import { growthOf } from './growth'
@@ -232,6 +233,12 @@ describe('the effect on gates', () => {
     expect(effectSentence(gateEffects([gate], was, is, clock))).toBe('Launch 4 days later.')
     expect(effectSentence(gateEffects([gate], is, was, clock))).toBe('Launch 4 days earlier.')
     expect(effectSentence(gateEffects([gate], was, was, clock))).toBe('No gate moves.')
+    // A dated gate that is in time both ways is not said to move; one that comes to be late is.
+    const dated = (on: string) => ({ ...gate, kind: 'dated' as const, on })
+    const last = clock.dateOf(Math.max(was.gates[0]!.at, is.gates[0]!.at))
+    const said = (on: string) => effectSentence(gateEffects([dated(on)], was, is, clock))
+    expect(said(last)).toBe('No gate moves past its date.')
+    expect(said(addDays(last, -1))).toBe('Launch 4 days later.')
     expect(effectSentence(gateEffects([gate], was, plan({}), clock))).toBe(
       'Launch can no longer be dated.',
     )

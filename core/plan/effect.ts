@@ -34,10 +34,24 @@ export function gateEffects(
   })
 }
 
-/** "Launch 4 days later" for each gate that moves or gets or loses its date; "No gate moves." when none does. */
+/** True for a dated gate that is in time both ways: by how many days is the search's chance, and nobody's loss. */
+const isInTime = ({ gate, before, after }: GateEffect): boolean =>
+  gate.kind === 'dated' &&
+  gate.on !== null &&
+  before !== null &&
+  after !== null &&
+  before <= gate.on &&
+  after <= gate.on
+
+/**
+ * "Launch 4 days later" for each gate that moves or gets or loses its date; dated gates that are in time both ways are
+ * not said to move. "No gate moves." when none does.
+ */
 export function effectSentence(effects: readonly GateEffect[]): string {
-  const moved = effects.filter((one) => one.days !== 0)
-  if (moved.length === 0) return 'No gate moves.'
+  const changed = effects.filter((one) => one.days !== 0)
+  const moved = changed.filter((one) => !isInTime(one))
+  if (moved.length === 0)
+    return changed.length === 0 ? 'No gate moves.' : 'No gate moves past its date.'
   const say = ({ gate, days, after }: GateEffect): string => {
     if (after === null) return `${gate.name} can no longer be dated`
     if (days === null) return `${gate.name} gets its first date, ${sayFullDate(after)}`

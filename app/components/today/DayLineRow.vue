@@ -164,8 +164,10 @@ const who = computed(() => {
         <span class="flex shrink-0 items-center gap-1.5 leading-none">
           <WearMarkIcon v-if="wear && (!hasSecond || !joint) && !narrow" :mark="wear" />
           <span v-if="!narrow || joint" class="cond leading-none whitespace-nowrap max-sm:text-sm"
-            >{{ length }}{{ waits && !hasSecond ? `, ${waits}` : ''
-            }}{{ joint && who && line.personIds.length > 1 && !narrow ? `, ${who}` : '' }}</span
+            >{{ length }}{{ joint && who && line.personIds.length > 1 && !narrow ? `, ${who}` : ''
+            }}<span v-if="waits && !hasSecond" :class="{ 'sr-only': !joint || narrow }"
+              >, {{ waits }}</span
+            ></span
           >
         </span>
       </div>
