@@ -62,7 +62,8 @@ export function splitJob(
       .filter((part) => chosen.has(part.neededByStepId ?? ''))
       .map((part) => patchOf('part', part, { jobId: newJobId, recipePart: '', recipeMade: {} })),
   ]
-  if (job.recipeKey !== null) items.push(patchOf('job', job, { recipeKey: null, recipeInputs: {} }))
+  if (job.recipeKey !== null)
+    items.push(patchOf('job', job, { recipeKey: null, recipeInputs: {}, inputSources: {} }))
   const where = lie(steps, chosen)
   // A link that names a step follows that step; the rest follow the end of the row they were about.
   const named = { fromJobId: 'fromStepId', toJobId: 'toStepId' } as const

@@ -93,6 +93,16 @@ export interface RecipeInput {
   readonly drawing?: HelpDrawing
 }
 
+/** How a dimension of a job came about. It holds for that value alone: another one is a guess again. */
+export interface InputSource {
+  readonly how: 'measured' | 'wanted'
+  readonly value: number
+  readonly by: string | null
+  /** Civil date. */
+  readonly on: string
+}
+export type InputSources = Readonly<Record<string, InputSource>>
+
 /** A point on which practitioners disagree: each side with its reason. */
 export interface RecipeChoice {
   readonly key: string

@@ -12,6 +12,7 @@ import { recipeProblems } from './check'
 import { expand } from './expand'
 import type { Draft } from './expand'
 import { FormulaTrouble, readFormula } from './formula'
+import { knownInputs, toMeasure, withKnownInput } from './known'
 import { jobFromRecipe } from './make'
 import { initialInputs } from './ofBoat'
 import type { Recipe, RecipeInputs } from './recipe'
@@ -249,6 +250,57 @@ describe('working a job again', () => {
     // The same again changes nothing but the job's own line.
     const again = worked(after.rows, newId, { area: 4, plies: 4 }, 'keep')
     expect(again.items).toHaveLength(1)
+  })
+  it('takes a measure with who took it, works the steps again, and knows it only while it stands', () => {
+    const { rows, newId } = made()
+    const job = rows.job[0]!
+    expect(knownInputs(plies, job).map((one) => one.source)).toEqual([null, null])
+    const source = { how: 'measured', value: 1.4, by: 'ann', on: '2027-04-17' } as const
+    const draftOf = (inputs: RecipeInputs) => {
+      const made = expand(plies, inputs)
+      if (!made.ok) throw new Error(made.message)
+      return made.value
+    }
+    const { items } = withKnownInput(job, rows, 'area', source, draftOf, newId)
+    const after = supposing(rows, items)
+    expect(after.job[0]).toMatchObject({ recipeInputs: { area: 1.4, plies: 3 } })
+    // 0.5 h a square metre to grind, 1.1 of cloth for each ply.
+    expect(after.step.find((one) => one.recipeStep === 'grind')?.hoursLikely).toBe(0.7)
+    expect(after.part.map((one) => one.quantity)).toEqual([1.54, 1.54, 1.54])
+    expect(knownInputs(plies, after.job[0]!).map((one) => one.source)).toEqual([source, null])
+    const other = { ...after.job[0]!, recipeInputs: { area: 2, plies: 3 } }
+    expect(knownInputs(plies, other)[0]?.source).toBeNull()
+  })
+  it('lists what is only guessed of work that is to be done', () => {
+    const rows = emptyRefit()
+    add(rows, 'recipe', 'own', { name: 'Plies', body: plies, order: 'a' })
+    const inputSources = {
+      area: { how: 'measured', value: 2, by: null, on: '2027-04-17' },
+    } as const
+    for (const [id, more] of [
+      ['open', {}],
+      ['done', {}],
+      ['dropped', { decision: 'dropped' as const }],
+    ] as const) {
+      const recipeInputs = { area: 2, plies: 3 }
+      add(rows, 'job', id, {
+        title: id,
+        order: id,
+        recipeKey: 'own',
+        recipeInputs,
+        inputSources,
+        ...more,
+      })
+      add(rows, 'step', id, {
+        jobId: id,
+        title: id,
+        order: id,
+        state: id === 'done' ? 'done' : 'open',
+      })
+    }
+    expect(toMeasure(rows).map((one) => [one.job.id, one.input.key, one.value])).toEqual([
+      ['open', 'plies', 3],
+    ])
   })
   it('there and back again is where it was', () =>
     fc.assert(

@@ -17,6 +17,19 @@ const recipeInputs = Joi.object().pattern(
   Joi.alternatives(Joi.number(), Joi.string().max(40)),
 )
 
+/** Who measured which dimension of a job, and what it was then. */
+const inputSources = Joi.object().pattern(
+  /^[a-z][A-Za-z0-9]{0,39}$/,
+  Joi.object({
+    how: Joi.string().valid('measured', 'wanted').required(),
+    value: Joi.number().required(),
+    by: idSchema.allow(null).required(),
+    on: Joi.string()
+      .pattern(/^\d{4}-\d{2}-\d{2}$/)
+      .required(),
+  }),
+)
+
 /** Plain values by field, as a recipe gave them to a step or a part. */
 const asMade = Joi.object()
   .pattern(
@@ -203,7 +216,7 @@ export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, J
   countSheet: { bays },
   picture: { marks: pictureMarks },
   recipe: { body: recipeSchema },
-  job: { recipeInputs },
+  job: { recipeInputs, inputSources },
   step: { recipeMade: asMade },
   part: { recipeMade: asMade },
   plan: { result: plan },

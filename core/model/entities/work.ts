@@ -20,7 +20,7 @@ import {
 import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'
-import type { RecipeInputs } from '../../recipes/recipe'
+import type { InputSources, RecipeInputs } from '../../recipes/recipe'
 
 export const job = kind(
   'job',
@@ -43,6 +43,8 @@ export const job = kind(
     /** Key of the recipe it was made by: one of the book, or the id of an own one. Null: written by hand. */
     recipeKey: maybe(text('Recipe', 80)),
     recipeInputs: record<RecipeInputs>('Dimensions', {}),
+    /** Who measured which of them, or wants it so. */
+    inputSources: fresh(record<InputSources>('How the dimensions are known', {})),
     /** Somebody looked at it and said where it belongs; also true of a job meant to have no gate. */
     placed: flag('Placed', false),
     doBy: choice('Who does it', words.doers, 'undecided'),

@@ -1,4 +1,4 @@
-/** Opening hours, nights away, pauses, ways between places, berths for a time, wanted days. Frozen, like every migration. */
+/** Dimensions measured or guessed; opening hours, nights away, pauses, ways between places, berths for a time, wanted days. Frozen, like every migration. */
 const column = (name: string, definition: string): string =>
   `ALTER TABLE "${name}" ADD COLUMN ${definition}`
 
@@ -16,6 +16,7 @@ const table = (name: string, columns: readonly string[]): readonly string[] => [
 ]
 
 export const statements: readonly string[] = [
+  column('job', `"inputSources" JSON NOT NULL DEFAULT '{}'`),
   column('refit', `"twoPlaces" TINYINT(1) NOT NULL DEFAULT 0`),
   column('place', `"order" TEXT NOT NULL DEFAULT ''`),
   column('place', `"opensAt" TEXT`),

@@ -1,0 +1,53 @@
+/** Days across: what is done stands left of today, not to scale; from today on every day is as wide as the next. */
+
+import { dayMs } from '../time/civil'
+
+/** A mark under the stair. */
+export interface StairMark {
+  readonly at: number
+  readonly x: number
+}
+
+export interface StairScale {
+  /** Across, px, of an instant from now on; before now it is that of today. */
+  readonly xOf: (at: number) => number
+  /** Across of what was done, by its place among it. */
+  readonly doneX: (place: number) => number
+  readonly todayX: number
+  /** Mondays to be written under it, apart from each other. */
+  readonly mondays: readonly StairMark[]
+}
+
+/** Share of the width that what is done gets. */
+const doneShare = 0.25
+const leastShare = 0.04
+/** So much is left free at the right, where layers end. */
+const rightShare = 0.1
+/** Marks nearer than that are left out, px. */
+const apartPx = 52
+
+/** A scale over a width in px. `until`: the last instant that must be seen; `mondays`: candidates for marks, in order. */
+export function stairScale(
+  widthPx: number,
+  doneCount: number,
+  now: number,
+  until: number,
+  mondays: readonly number[],
+): StairScale {
+  const todayX = widthPx * (doneCount > 0 ? doneShare : leastShare)
+  const span = Math.max(until - now, 7 * dayMs)
+  const usable = widthPx * (1 - rightShare) - todayX
+  const xOf = (at: number) => todayX + (Math.max(0, Math.min(at - now, span)) / span) * usable
+  const marks: StairMark[] = []
+  for (const at of mondays) {
+    const x = xOf(at)
+    const last = marks.at(-1)?.x ?? todayX
+    if (at > now && at <= now + span && x - last >= apartPx) marks.push({ at, x })
+  }
+  return {
+    xOf,
+    doneX: (place) => (place / (doneCount + 0.5)) * todayX,
+    todayX,
+    mondays: marks,
+  }
+}
