@@ -4,7 +4,7 @@ import { computed } from 'vue'
 const views = [
   { name: 'Today', path: 'today' },
   { name: 'Walk', path: 'walk' },
-  { name: 'Jobs', path: 'jobs' },
+  { name: 'Jobs', path: 'jobs', also: 'job/' },
   { name: 'Sequence', path: 'sequence' },
   { name: 'Log', path: 'log' },
 ] as const
@@ -17,7 +17,9 @@ export function useViews() {
       ...view,
       key: String(index + 1),
       to: `/r/${store.refitId}/${view.path}`,
-      current: route.path.startsWith(`/r/${store.refitId}/${view.path}`),
+      current: [view.path, 'also' in view ? view.also : view.path].some((path) =>
+        route.path.startsWith(`/r/${store.refitId}/${path}`),
+      ),
     })),
   )
   return { views: list }

@@ -250,6 +250,11 @@ function foundOnDeck(write: Writer): void {
     {
       ...deck,
       zoneId: 'zone-bow-and-anchor-gear',
+      inputSources: {
+        footLong: { how: 'measured', value: 240, by: 'oona', on: write.date('2026-11-21') },
+        footWide: { how: 'measured', value: 160, by: 'oona', on: write.date('2026-11-21') },
+        bolt: { how: 'wanted', value: 10, by: 'piet', on: write.date('2027-03-06') },
+      },
       severity: 3,
       gateId: 'sail-away',
       parentJobId: 'windlass',

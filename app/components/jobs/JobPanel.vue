@@ -74,6 +74,9 @@ async function writeSheet() {
     <div ref="head" tabindex="-1" class="flex items-start gap-3 outline-none">
       <PurposeTile :purpose="job.purpose" class="mt-1.5" />
       <RowField field="title" class="grow text-xl" hide-label quiet />
+      <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/job/${job.id}`"
+        >How it grows</NuxtLink
+      >
       <button class="btn btn-quiet" aria-label="Close the job" @click="emit('close')">
         <X :size="20" aria-hidden="true" />
       </button>

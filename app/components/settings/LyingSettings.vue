@@ -72,7 +72,7 @@ const nameOf = (id: string) => store.rows.place.find((one) => one.id === id)?.na
         Remove
       </button>
     </div>
-    <button class="btn btn-small mt-2" @click="addWanted">Days on which she is wanted</button>
+    <button class="btn btn-small mt-2" @click="addWanted">Add days on which she is wanted</button>
     <template v-if="berths.length > 1">
       <p class="mt-4 text-ink2">
         Afloat she lies at {{ berths[0]?.label }}, but for these times. Ashore the haul-out says.

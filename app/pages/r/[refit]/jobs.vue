@@ -158,6 +158,7 @@ async function add() {
         />
         <button class="btn" type="submit">Add job</button>
       </form>
+      <ToMeasure v-if="!job" class="mt-2" />
       <div
         v-if="store.rows.job.length === 0"
         class="my-6 max-w-lg border-l-4 border-verdigris pl-4"

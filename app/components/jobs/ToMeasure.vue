@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { groupBy } from '#core/model/refit'
+import { toMeasure } from '#core/recipes/known'
+import { formatQuantity } from '#core/units/quantity'
+
+/** Dimensions that work to come rests on and that nobody measured, by place: to be taken along on the next visit. */
+const store = useRefitStore()
+const lines = computed(() => toMeasure(store.rows))
+const places = computed(() =>
+  [...groupBy(lines.value, (one) => one.job.zoneId ?? '')].map(([zoneId, list]) => ({
+    zoneId,
+    name: store.rows.zone.find((one) => one.id === zoneId)?.name ?? 'Place not said',
+    list,
+  })),
+)
+const units = computed(() => store.refit?.units ?? 'metric')
+</script>
+
+<template>
+  <details v-if="lines.length > 0" class="border-b border-rule py-1">
+    <summary class="cond text-lg">
+      To measure: {{ lines.length }} {{ lines.length === 1 ? 'dimension' : 'dimensions' }} in
+      {{ new Set(lines.map((one) => one.job.id)).size }}
+      {{ new Set(lines.map((one) => one.job.id)).size === 1 ? 'job' : 'jobs' }}
+    </summary>
+    <div class="grid gap-x-8 md:grid-cols-2">
+      <section v-for="place in places" :key="place.zoneId" class="py-1">
+        <h3>{{ place.name }}</h3>
+        <ul>
+          <li
+            v-for="one in place.list"
+            :key="`${one.job.id} ${one.input.key}`"
+            class="flex items-baseline gap-2"
+          >
+            <span class="min-w-0 grow truncate" :title="one.input.help">{{ one.input.label }}</span>
+            <span class="cond text-ink2"
+              >~{{ formatQuantity(one.value, one.input.unit, units) }}</span
+            >
+            <NuxtLink
+              class="max-w-48 truncate underline"
+              :to="`/r/${store.refitId}/job/${one.job.id}`"
+              >{{ one.job.title }}</NuxtLink
+            >
+          </li>
+        </ul>
+      </section>
+    </div>
+  </details>
+</template>

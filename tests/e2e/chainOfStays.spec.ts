@@ -1,0 +1,92 @@
+/** A night aboard, what it would do, days on which she sails; and a job's own page: its layers, its hours, its measures. */
+import { expect, test } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(() => server.end())
+
+test('nights away are asked for, planned, and shown on the day', async ({ page }) => {
+  const refit = `${server.url}/r/${await server.refitId()}`
+  await page.goto(`${refit}/settings`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  const levers = page.getByRole('region', { name: 'What it would do to the gates' })
+  const yard = levers.getByRole('listitem').filter({ hasText: 'Nights away: Kelder Creek Yard' })
+  await expect(yard).toContainText('Not planned now')
+  await yard.getByRole('button', { name: /^With it\?/ }).click()
+  await expect(yard).toContainText(
+    /With it: .*a week more at the boat.*(No gate moves|earlier|later)/s,
+  )
+  await yard.getByRole('button', { name: /^Plan with it/ }).click()
+  await expect(yard).toContainText('As planned now')
+
+  // Bad entries get a sentence, and lose nothing.
+  const places = page.getByRole('region', { name: 'Places' })
+  const shut = places.getByRole('group', { name: 'Shut on: Kelder Creek Yard' })
+  for (const day of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'])
+    await shut.getByLabel(day).check({ force: true })
+  await shut.getByLabel('Sun').click({ force: true })
+  await expect(page.getByText(/Shut on all seven days nobody could ever work there/)).toBeVisible()
+  for (const day of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'])
+    await shut.getByLabel(day).uncheck({ force: true })
+
+  // Saturday is the first of two days in the yard now: nobody packs up, the next day nobody unpacks.
+  await page.goto(`${refit}/today`)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('The night aboard.')
+  const day = page.getByRole('list', { name: 'The day' })
+  await expect(day.getByText('Unpack, set up')).toBeVisible()
+  await expect(day.getByText(/^Leave her/)).toBeHidden()
+  await page.goto(`${refit}/today?on=2027-04-18`)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Away by')
+  await expect(day.getByText('Unpack, set up')).toBeHidden()
+})
+
+test('on days on which she sails nobody works on her', async ({ page }) => {
+  const refit = `${server.url}/r/${await server.refitId()}`
+  await page.goto(`${refit}/settings`)
+  const lies = page.getByRole('region', { name: 'Where she lies, and when she is wanted' })
+  await lies.getByRole('button', { name: 'Add days on which she is wanted' }).click()
+  const until = lies.getByLabel('To', { exact: true })
+  await until.fill('16 April 2027')
+  await until.press('Enter')
+  await expect(lies.getByRole('alert')).toBeVisible()
+  await until.fill('18 April 2027')
+  await until.press('Enter')
+  await expect(until).toHaveValue('Sun 18 Apr 2027')
+  await page.goto(`${refit}/today`)
+  await expect(page.getByRole('heading', { name: 'Nothing is planned for today' })).toBeVisible()
+})
+
+test('a job grows on its own page: layers pressed, hours changed, a guess measured', async ({
+  page,
+}) => {
+  const refit = `${server.url}/r/${await server.refitId()}`
+  await page.goto(`${refit}/jobs?job=foredeck`)
+  await page.getByRole('link', { name: 'How it grows' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    /Re-core the foredeck, starboard: five steps left/,
+  )
+  const stair = page.getByRole('list', { name: 'Steps, from the first' })
+  await expect(stair.getByRole('button').first()).toHaveAccessibleName(/^9 steps done before: done/)
+  await page.getByRole('button', { name: 'Unfold all 17' }).click()
+  await expect(stair.getByRole('button')).toHaveCount(17)
+  await stair.getByRole('button', { name: /^Fair, second pass/ }).press('Enter')
+  const form = page.getByRole('region', { name: 'Fair, second pass' })
+  await form.getByLabel('Hours').fill('4h')
+  await form.getByLabel('Hours').press('Enter')
+  await expect(stair.getByRole('button', { name: /^Fair, second pass.*4 h/ })).toBeVisible()
+
+  await page.goto(`${refit}/job/windlass-bolts`)
+  const inputs = page.getByRole('complementary', { name: 'What it rests on' })
+  await expect(inputs.getByText('Oona, 21 Nov')).toHaveCount(2)
+  const measure = inputs.getByRole('button', { name: /^Measure: / })
+  const guesses = await measure.count()
+  await measure.first().click()
+  await page.getByRole('dialog').getByRole('textbox').fill('much')
+  await page.getByRole('dialog').getByRole('button', { name: 'Measured' }).click()
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await measure.first().click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Measured' }).click()
+  await expect(measure).toHaveCount(guesses - 1)
+})
