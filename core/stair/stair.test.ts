@@ -6,7 +6,7 @@ import { folded, layersOf, waitingOn } from './layers'
 import { zoneClock } from '../time/zone'
 import { sayGap } from './sayGap'
 import { sayStair } from './sayStair'
-import { stairScale } from './stairScale'
+import { stairScale, stairUntil } from './stairScale'
 
 const at = (day: number, hour = 0, month = 3) => Date.UTC(2027, month, day, hour)
 const hour = 3_600_000
@@ -138,6 +138,14 @@ describe('the scale', () => {
     expect(scale.xOf(at(17) + 10 * day)).toBeCloseTo(250 + 325)
     expect(scale.xOf(at(1))).toBe(250)
     expect(scale.mondays.map((one) => one.at)).toEqual(mondays)
+  })
+  it('reaches to the gate, but not to one that would press the layers together', () => {
+    const last = at(17) + 20 * day
+    expect(stairUntil(at(17), last, at(17) + 36 * day)).toBe(at(17) + 36 * day)
+    expect(stairUntil(at(17), last, at(17) + 37 * day)).toBe(last)
+    expect(stairUntil(at(17), last, at(18))).toBe(last)
+    expect(stairUntil(at(17), at(18), at(17) + 21 * day)).toBe(at(17) + 21 * day)
+    expect(stairUntil(at(17), at(17), null)).toBe(at(24))
   })
   it('leaves out marks that would touch', () => {
     const mondays = Array.from({ length: 40 }, (_, week) => at(19) + week * 7 * day)

@@ -26,6 +26,17 @@ const rightShare = 0.1
 /** Marks nearer than that are left out, px. */
 const apartPx = 52
 
+/** How far the scale goes at least, and how much farther than the last layer for the sake of a gate. */
+const leastDays = 21
+const gateReach = 1.8
+
+/** The last instant to be seen: that of the gate, where it does not press the layers together. */
+export function stairUntil(now: number, lastAt: number, gateAt: number | null): number {
+  const reach = now + Math.max(leastDays * dayMs, (lastAt - now) * gateReach)
+  const last = Math.max(lastAt, now + 7 * dayMs)
+  return gateAt === null || gateAt > reach ? last : Math.max(last, gateAt)
+}
+
 /** A scale over a width in px. `until`: the last instant that must be seen; `mondays`: candidates for marks, in order. */
 export function stairScale(
   widthPx: number,

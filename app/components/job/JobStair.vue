@@ -3,9 +3,10 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { formatHours } from '#core/units/hours'
 import { dayNumber, weekdayOf } from '#core/time/civil'
+import { sayDate } from '#core/time/say'
 import { sayMend } from '#core/plan/mends'
 import type { Layer } from '#core/stair/layers'
-import { stairScale } from '#core/stair/stairScale'
+import { stairScale, stairUntil } from '#core/stair/stairScale'
 
 /** The job as it grows: a layer begins on its day and stays. Bottom first; what waits on it stands on top. */
 const props = defineProps<{
@@ -30,13 +31,14 @@ const rowPx = computed(() => (narrow.value ? 44 : 31))
 const headPx = 64
 
 const done = computed(() => props.layers.filter((one) => one.state === 'done'))
-const until = computed(() =>
+const lastAt = computed(() =>
   Math.max(
-    props.gate?.at ?? 0,
     time.minute,
     ...props.layers.map((one) => (one.state === 'done' ? 0 : (one.readyAt ?? one.to ?? 0))),
   ),
 )
+/** A gate far behind the last layer stands past the end of the scale: it would press the days together. */
+const until = computed(() => stairUntil(time.minute, lastAt.value, props.gate?.at ?? null))
 const mondays = computed(() => {
   const first = dayNumber(store.derived.today)
   const monday = first + 8 - weekdayOf(first)
@@ -127,7 +129,11 @@ const note = (layer: Layer): { text: string; red: boolean } => {
   if (mend) return { text: `bond shuts, so keying, ${formatHours(mend.hours)}`, red: true }
   return { text: layer.gap, red: false }
 }
-const gateX = computed(() => (props.gate ? scale.value.xOf(props.gate.at) : null))
+const isGateFar = computed(() => props.gate !== null && props.gate.at > until.value)
+const gateX = computed(() => {
+  if (!props.gate) return null
+  return isGateFar.value ? Math.max(width.value, 300) * 0.96 : scale.value.xOf(props.gate.at)
+})
 /** Marks that neither today nor the gate covers. */
 const marks = computed(() =>
   scale.value.mondays.filter((one) => gateX.value === null || Math.abs(one.x - gateX.value) > 30),
@@ -252,7 +258,8 @@ const marks = computed(() =>
       />
       <template v-if="gate && gateX !== null">
         <span
-          class="absolute w-1 bg-redlead"
+          class="absolute w-1"
+          :class="isGateFar ? 'far' : 'bg-redlead'"
           :style="{ left: `${gateX}px`, top: '26px', bottom: '26px' }"
           aria-hidden="true"
         />
@@ -285,7 +292,7 @@ const marks = computed(() =>
           :key="mark.at"
           class="absolute -translate-x-1/2 whitespace-nowrap"
           :style="{ left: `${mark.x}px` }"
-          >{{ shortDate(mark.at, store.zone) }}</span
+          >{{ sayDate(store.zone.dateOf(mark.at), store.zone.dateOf(mark.at).slice(0, 4)) }}</span
         >
       </div>
     </div>
@@ -308,6 +315,10 @@ const marks = computed(() =>
 </template>
 
 <style scoped>
+/* Past the end of the scale. */
+.far {
+  background: repeating-linear-gradient(var(--redlead) 0 6px, transparent 6px 11px);
+}
 .layer:focus-visible {
   outline: 3px solid var(--water-deep);
   outline-offset: 1px;

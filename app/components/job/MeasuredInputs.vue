@@ -6,6 +6,7 @@ import { knownInputs, withKnownInput } from '#core/recipes/known'
 import type { KnownInput } from '#core/recipes/known'
 import { recipeFor } from '#core/recipes/shelf'
 import { problemsOf } from '#core/result'
+import { dayNumber } from '#core/time/civil'
 import { formatQuantity } from '#core/units/quantity'
 
 /** Dimensions of the job: measured ones in jaws with who and when, guesses with the press that ends them. */
@@ -13,7 +14,7 @@ const props = defineProps<{ job: Job }>()
 const store = useRefitStore()
 const toasts = useToastStore()
 const { personId } = useDevice()
-const { sayDay } = useDates()
+const { shortDate } = useDates()
 const recipe = computed(() =>
   props.job.recipeKey === null ? undefined : recipeFor(store.rows, props.job.recipeKey),
 )
@@ -24,7 +25,7 @@ const say = (one: KnownInput) => formatQuantity(one.value, one.input.unit, units
 const nameOf = (id: string | null) => store.rows.person.find((one) => one.id === id)?.name ?? ''
 const sourceSaid = (one: KnownInput) =>
   one.source
-    ? `${one.source.how === 'wanted' ? 'wanted' : nameOf(one.source.by)}${one.source.how === 'wanted' || !one.source.by ? '' : ','} ${sayDay(one.source.on)}`.trim()
+    ? `${one.source.how === 'wanted' ? 'wanted' : nameOf(one.source.by)}${one.source.how === 'wanted' || !one.source.by ? '' : ','} ${shortDate(store.zone.at(dayNumber(one.source.on), 720), store.zone)}`.trim()
     : ''
 const asking = ref<KnownInput | null>(null)
 const value = ref<number | null>(null)
