@@ -3,7 +3,7 @@
 import { dayMs } from '../time/civil'
 
 /** A mark under the stair. */
-export interface StairMark {
+interface StairMark {
   readonly at: number
   readonly x: number
 }

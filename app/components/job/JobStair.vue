@@ -77,6 +77,8 @@ const placed = computed(() =>
       top: headPx + (props.layers.length - 1 - index) * rowPx.value,
       /** Where its words begin: in it, or left of it where it is too short. */
       inside: wide - left >= needs || wide - Math.max(cured, from) > left,
+      /** Left of it there is room for why nobody works before it, besides its name. */
+      roomLeft: left > needs + 260,
       hatch: layer.readyAt !== null && layer.readyAt > time.minute ? Math.max(0, cured - from) : 0,
       hatchFrom: from - left,
       notch: shut !== null && shut > time.minute ? xOf(shut) - left : null,
@@ -235,6 +237,11 @@ const marks = computed(() =>
               width: `${Math.max(0, one.left - 8)}px`,
               top: `${one.top + (rowPx - 24) / 2}px`,
             }"
+            ><span
+              v-if="one.roomLeft && note(one.layer).text"
+              class="mr-2"
+              :class="note(one.layer).red ? 'text-redlead' : 'text-ink2'"
+              >{{ note(one.layer).text }} ·</span
             ><b class="font-semibold">{{ one.layer.title }}</b> {{ one.said }}</span
           >
           <span
