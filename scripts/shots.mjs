@@ -45,7 +45,7 @@ const shots = [
   ['walk-core', `/r/${id}/walk/core/panel-port`, wide, { until: /Before launch:/, least: 3 }],
   ['walk-members', `/r/${id}/walk/members/sheet-sole`, wide],
   ['jobs', `/r/${id}/jobs`, wide],
-  ['job', `/r/${id}/job/foredeck`, wide, { until: /Why it is/ }],
+  ['job', `/r/${id}/job/foredeck`, wide, { until: /Why it is/, least: 0 }],
   ['recipe', `/r/${id}/recipes/recore-above`, wide],
   ['triage', `/r/${id}/triage`, wide, { until: /No gate moves|later|earlier/ }],
   ['bags', `/r/${id}/bags?bag=b17`, wide],

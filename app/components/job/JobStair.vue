@@ -225,7 +225,8 @@ const marks = computed(() =>
                 right: '6px',
                 top: `${(rowPx - 26) / 2}px`,
               }"
-              ><b class="font-semibold">{{ one.layer.title }}</b> {{ one.said }}</span
+              ><b class="font-semibold">{{ one.layer.title }}</b
+              >{{ one.said ? ` · ${one.said}` : '' }}</span
             >
           </button>
           <span
@@ -242,7 +243,8 @@ const marks = computed(() =>
               class="mr-2"
               :class="note(one.layer).red ? 'text-redlead' : 'text-ink2'"
               >{{ note(one.layer).text }} ·</span
-            ><b class="font-semibold">{{ one.layer.title }}</b> {{ one.said }}</span
+            ><b class="font-semibold">{{ one.layer.title }}</b
+            >{{ one.said ? ` · ${one.said}` : '' }}</span
           >
           <span
             v-else-if="note(one.layer).text && one.left > 150"
