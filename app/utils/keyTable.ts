@@ -12,6 +12,15 @@ export const keyTable = {
   clock: { keys: ['k'], shown: 'k', what: 'Start a clock' },
   find: { keys: ['/'], shown: '/', what: 'Find anything' },
   undo: { keys: ['z'], shown: 'z', what: 'Undo your last change' },
+  dayMove: {
+    keys: ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'],
+    shown: '← → ↑ ↓',
+    what: 'In Today: from step to step, along and across the strands',
+  },
+  dayTick: { keys: [' '], shown: 'Space', what: 'In Today: the step in focus is done' },
+  dayStart: { keys: ['s'], shown: 's', what: 'In Today: start it' },
+  dayFailed: { keys: ['x'], shown: 'x', what: 'In Today: it did not work' },
+  dayLeave: { keys: ['l'], shown: 'l', what: 'In Today: leave her' },
   jobsUpDown: {
     keys: ['ArrowUp', 'ArrowDown'],
     shown: '↑ ↓',

@@ -51,14 +51,33 @@ export interface NextUnit {
   readonly heldBecause: string
 }
 
+/** Numbers of the units from 1 in the order in which they are done: where no two neighbours may be open, every other one first. */
+export function unitOrder({
+  unitCount,
+  noNeighbours,
+}: Pick<Step, 'unitCount' | 'noNeighbours'>): number[] {
+  const all = Array.from({ length: unitCount ?? 0 }, (_, index) => index + 1)
+  if (!noNeighbours) return all
+  return [...all.filter((no) => no % 2 === 1), ...all.filter((no) => no % 2 === 0)]
+}
+
+/** Numbers of the units that are done, those that a failed reading holds left out. */
+export function unitsDoneOf(step: Step, readings: readonly Reading[]): ReadonlySet<number> {
+  const held = unitsHeld(step, readings)
+  return new Set(
+    unitOrder(step)
+      .filter((no) => !held.has(no))
+      .slice(0, step.unitsDone),
+  )
+}
+
 /** The next unit to work on: the first that is not done, past those that a failed reading holds. */
 export function nextUnit(step: Step, readings: readonly Reading[]): NextUnit {
-  const of = step.unitCount ?? 0
   const held = unitsHeld(step, readings)
   const proved = step.unitsDone === 0 ? !held.has(1) : isProved(step, readings)
   if (step.proveOnOne && !proved)
     return { no: null, heldBecause: 'The first one has not passed yet: the others wait for it.' }
-  const free = Array.from({ length: of }, (_, index) => index + 1).filter((no) => !held.has(no))
+  const free = unitOrder(step).filter((no) => !held.has(no))
   const no = free[step.unitsDone] ?? null
   if (no !== null) return { no, heldBecause: '' }
   return { no, heldBecause: held.size > 0 ? `Held by its reading: ${[...held].join(', ')}.` : '' }

@@ -5,7 +5,7 @@ import { makePlan } from '../plan/makePlan'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import type { Building } from '../testing/build'
 import { supposing } from '../model/applyChange'
-import { countOf, nextUnit } from './counted'
+import { countOf, nextUnit, unitOrder, unitsDoneOf } from './counted'
 import { backTo, didNotWork } from './didNotWork'
 import { makeProvisional, provisionals } from './provisional'
 import { failedReadings, limitsOf, sayLimits, verdictOf } from './readings'
@@ -255,5 +255,33 @@ describe('what is good enough for now', () => {
     expect(makeProvisional(rows, hole, { ...given, gateId: null }, () => 'x')).toMatchObject({
       ok: false,
     })
+  })
+})
+
+describe('no two neighbours', () => {
+  it('takes every other one first, and leaves out what a reading holds', () => {
+    const rows = emptyRefit()
+    job(rows, 'J')
+    const bolts = step(rows, 'J', 's', {
+      unitCount: 7,
+      unitsDone: 3,
+      noNeighbours: true,
+      readWhat: 'Moisture',
+      readHigh: 12,
+      readFailAt: 15,
+    })
+    expect(unitOrder(bolts)).toEqual([1, 3, 5, 7, 2, 4, 6])
+    expect([...unitsDoneOf(bolts, [])]).toEqual([1, 3, 5])
+    expect(nextUnit(bolts, []).no).toBe(7)
+    const fails = add(rows, 'reading', 'r', {
+      stepId: 's',
+      what: 'Moisture',
+      value: 20,
+      unitNo: 3,
+      at: 1,
+    })
+    expect([...unitsDoneOf(bolts, [fails])]).toEqual([1, 5, 7])
+    expect(nextUnit(bolts, [fails]).no).toBe(2)
+    expect(unitOrder({ unitCount: 3, noNeighbours: false })).toEqual([1, 2, 3])
   })
 })

@@ -7,6 +7,7 @@ import { zoneClock } from '../time/zone'
 import { Weather } from '../weather/weather'
 import { boardsOf, dustBoard } from './boards'
 import { dayScale } from './dayScale'
+import { alongStrands } from './alongStrands'
 import { sayDaySheet, shortTitle } from './sayDay'
 import { columnOfLine, strandsOf } from './strands'
 import { wearOf } from './wear'
@@ -225,5 +226,32 @@ describe('what is worn', () => {
     expect(wear.map((one) => [one.mark, one.from, one.to, one.personIds])).toEqual([
       ['mask', at(8), at(12), ['a', 'b']],
     ])
+  })
+})
+
+describe('arrows along the day', () => {
+  // Together, then two strands, then together again.
+  const lines = [
+    { top: 0, column: 0, joint: true },
+    { top: 50, column: 0, joint: false },
+    { top: 60, column: 1, joint: false },
+    { top: 110, column: 1, joint: false },
+    { top: 120, column: 0, joint: false },
+    { top: 200, column: 0, joint: true },
+  ]
+  it('keep to the strand, through what is done together', () => {
+    expect(alongStrands(lines, 0, 'down')).toBe(1)
+    expect(alongStrands(lines, 1, 'down')).toBe(4)
+    expect(alongStrands(lines, 4, 'down')).toBe(5)
+    expect(alongStrands(lines, 5, 'up')).toBe(4)
+    expect(alongStrands(lines, 2, 'up')).toBe(0)
+    expect(alongStrands(lines, 5, 'down')).toBeNull()
+  })
+  it('cross to what is nearest in time', () => {
+    expect(alongStrands(lines, 1, 'right')).toBe(2)
+    expect(alongStrands(lines, 4, 'right')).toBe(3)
+    expect(alongStrands(lines, 3, 'left')).toBe(4)
+    expect(alongStrands(lines, 1, 'left')).toBeNull()
+    expect(alongStrands(lines, 0, 'right')).toBeNull()
   })
 })

@@ -41,6 +41,36 @@ test('nights away are asked for, planned, and shown on the day', async ({ page }
   await expect(day.getByText('Unpack, set up')).toBeHidden()
 })
 
+test('the day by keys: along the strand, begun, hours, done, taken back, left', async ({
+  page,
+}) => {
+  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  const day = page.getByRole('list', { name: 'The day' })
+  const links = day.getByRole('link')
+  await expect(links.nth(1)).toBeVisible()
+  await expect(page.getByText('Planning the day…')).toBeHidden()
+  const [first, second] = [await links.nth(0).innerText(), await links.nth(1).innerText()]
+  await links.first().focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(day.getByRole('link', { name: second, exact: true })).toBeFocused()
+  await page.keyboard.press('ArrowUp')
+  await expect(day.getByRole('link', { name: first, exact: true })).toBeFocused()
+  await page.keyboard.press('s')
+  await expect(page.getByRole('button', { name: `Done: ${first}` })).toBeVisible()
+  await day.getByRole('link', { name: first, exact: true }).focus()
+  await page.keyboard.press('h')
+  await expect(page.getByLabel('Hours', { exact: true })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await day.getByRole('link', { name: first, exact: true }).focus()
+  await page.keyboard.press(' ')
+  await expect(page.getByText(`Done: ${first}. z takes it back.`)).toBeVisible()
+  await expect(day.getByRole('link', { name: first, exact: true })).toBeHidden()
+  await page.keyboard.press('z')
+  await expect(day.getByRole('link', { name: first, exact: true })).toBeVisible()
+  await page.keyboard.press('l')
+  await expect(page.getByRole('button', { name: /^Leave her/ })).toBeFocused()
+})
+
 test('on days on which she sails nobody works on her', async ({ page }) => {
   const refit = `${server.url}/r/${await server.refitId()}`
   await page.goto(`${refit}/settings`)

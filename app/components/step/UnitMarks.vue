@@ -6,20 +6,18 @@ const props = defineProps<{
   of: number
   done: number
   held: ReadonlySet<number>
+  /** Numbers of those that are done. */
+  doneNos: ReadonlySet<number>
   next: number | null
   unit: string
 }>()
 /** More than this are told by a bar. */
 const mostMarks = 60
 const marks = computed(() => {
-  let left = props.done
   return Array.from({ length: Math.min(mostMarks, props.of) }, (_, index) => {
     const no = index + 1
     if (props.held.has(no)) return { no, is: 'held' as const }
-    if (left > 0) {
-      left--
-      return { no, is: 'done' as const }
-    }
+    if (props.doneNos.has(no)) return { no, is: 'done' as const }
     return { no, is: no === props.next ? ('next' as const) : ('open' as const) }
   })
 })

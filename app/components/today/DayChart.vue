@@ -20,7 +20,11 @@ const props = defineProps<{
   isToday: boolean
   wetUntil: number
 }>()
-const emit = defineEmits<{ start: [line: DayLine]; done: [line: DayLine] }>()
+const emit = defineEmits<{
+  start: [line: DayLine]
+  done: [line: DayLine]
+  failed: [line: DayLine]
+}>()
 const store = useRefitStore()
 const time = useTimeStore()
 const narrow = useNarrow()
@@ -33,6 +37,11 @@ const { columns, scale, placed, strands, pauses, times } = useDayChart(
   computed(() => props.room),
   narrow,
 )
+useDayKeys(holder, placed, {
+  start: (line) => emit('start', line),
+  done: (line) => emit('done', line),
+  failed: (line) => emit('failed', line),
+})
 const boardsWide = computed(() => (narrow.value ? 0 : props.boards.length * 42))
 /** Hours and air, the boards, then the main strand. */
 const hourWide = computed(() => (narrow.value ? 46 : 92))
@@ -144,6 +153,7 @@ const bound = (at: number) =>
         <DayLineRow
           v-for="one in placed"
           :key="one.key"
+          :data-line="one.key"
           :line="one.line"
           :is-next="one.isNext"
           :holds="holding.has(one.line.step?.id ?? '')"

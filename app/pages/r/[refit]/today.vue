@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useWindowSize } from '@vueuse/core'
 import { Printer } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
+import type { Step } from '#core/model/entities'
 import { bindingChain } from '#core/plan/chain'
 import { meanAirC } from '#core/plan/planned'
 import { patchOf } from '#core/model/removal'
@@ -139,6 +140,14 @@ async function finish(line: DayLine) {
   if (await edits.setState(line.step, 'done'))
     toasts.say(`Done: ${line.step.title}. z takes it back.`)
 }
+const leaveButton = ref<HTMLElement | null>(null)
+const failing = ref<Step | null>(null)
+useKeyScope({
+  dayLeave: () => {
+    chosen.value = 'evening'
+    void nextTick(() => leaveButton.value?.focus())
+  },
+})
 const print = () => window.print()
 const goTo = (date: string) =>
   navigateTo({ query: date === store.derived.today ? {} : { on: date } })
@@ -189,6 +198,7 @@ const goTo = (date: string) =>
         </button>
         <button
           v-if="isEvening"
+          ref="leaveButton"
           class="btn"
           :class="{ 'border-redlead!': !said.canBeLeft }"
           @click="evening?.ask()"
@@ -241,7 +251,9 @@ const goTo = (date: string) =>
           :wet-until="wetUntil"
           @start="start"
           @done="finish"
+          @failed="failing = $event.step"
         />
+        <DidNotWorkDialog v-if="failing" :open="true" :step="failing" @close="failing = null" />
         <div
           v-else-if="!planner.busy && !planner.failed"
           class="my-6 max-w-lg border-l-4 border-verdigris pl-4"

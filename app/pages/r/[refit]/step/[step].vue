@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { cautionList } from '#core/plan/facts'
 import { liveHours } from '#core/plan/liveHours'
 import { plannedHours } from '#core/plan/planned'
-import { countOf, nextUnit } from '#core/steps/counted'
+import { countOf, nextUnit, unitsDoneOf } from '#core/steps/counted'
 import { isProvisional } from '#core/steps/provisional'
 import {
   failedReadings,
@@ -68,6 +68,9 @@ const spent = computed(() => {
 })
 const count = computed(() => (step.value ? countOf(step.value, spent.value) : null))
 const next = computed(() => (step.value ? nextUnit(step.value, store.rows.reading) : null))
+const doneNos = computed(() =>
+  step.value ? unitsDoneOf(step.value, store.rows.reading) : new Set<number>(),
+)
 const held = computed(() =>
   step.value ? unitsHeld(step.value, store.rows.reading) : new Set<number>(),
 )
@@ -236,6 +239,7 @@ const pace = computed(() => {
         :of="count.of"
         :done="count.done"
         :held="held"
+        :done-nos="doneNos"
         :next="next?.no ?? null"
         :unit="count.unit"
       />
@@ -248,7 +252,9 @@ const pace = computed(() => {
       <p v-if="step.proveOnOne && (count.done === 0 || next?.no === null)" class="cond">
         Prove it on one: the others wait until the first has passed.
       </p>
-      <p v-if="step.noNeighbours" class="cond">Never two neighbours open at once.</p>
+      <p v-if="step.noNeighbours" class="cond">
+        Every other one first: never two neighbours open at once.
+      </p>
     </section>
 
     <section
