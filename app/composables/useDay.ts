@@ -7,6 +7,8 @@ import { deletion } from '#core/model/removal'
 import { attendanceOf } from '#core/time/attendance'
 import { dayNumber, timeOf } from '#core/time/civil'
 import { placeOn } from '#core/today/placeOn'
+import { openOn } from '#core/time/openAt'
+import { wantedOn } from '#core/plan/wanted'
 import { daySheet } from '#core/today/daySheet'
 import { nightsAround } from '#core/today/dayStays'
 
@@ -27,8 +29,10 @@ export function useDay(on: Ref<string>) {
     const coming = people.value.filter((person) => spansOf(person.id).length > 0)
     const spans = coming.flatMap((person) => spansOf(person.id))
     const { placeNeed } = dayPlan.value ?? { placeNeed: 'boat' as const }
-    const travel =
-      placeOn(store.rows, store.accepted, on.value, placeNeed, zone.value)?.travelMin ?? 0
+    const place = placeOn(store.rows, store.accepted, on.value, placeNeed, zone.value)
+    const travel = place?.travelMin ?? 0
+    const open = openOn(place, dayNumber(on.value))
+    const isOut = placeNeed === 'boat' && wantedOn(store.rows)(dayNumber(on.value)) === 'gone'
     const nights = store.accepted
       ? nightsAround(
           store.rows,
@@ -41,10 +45,12 @@ export function useDay(on: Ref<string>) {
     const [out, back] = [nights.before ? 0 : travel, nights.after ? 0 : travel]
     const from = spans.length > 0 ? Math.min(...spans.map(([a]) => a)) + out : 510
     const to = spans.length > 0 ? Math.max(...spans.map(([, b]) => b)) - back : 1020
+    const [opens, shuts] = open ?? [0, 1440]
     return {
-      personIds: coming.map((person) => person.id),
-      from: timeOf(from),
-      to: timeOf(Math.max(from + 30, to)),
+      // Shut, or out at sea: nobody works on her.
+      personIds: open && !isOut ? coming.map((person) => person.id) : [],
+      from: timeOf(Math.max(from, opens)),
+      to: timeOf(Math.max(Math.max(from, opens) + 30, Math.min(to, shuts))),
     }
   })
   const awayIds = computed(

@@ -153,6 +153,21 @@ describe('the next visit', () => {
   })
 })
 
+describe('the next visit where the gate is shut or she is out', () => {
+  it('waits until somebody can be there', () => {
+    const rows = emptyRefit()
+    person(rows, 'Ann', [1, 7], '08:00', '16:00')
+    const yard = add(rows, 'place', 'yard', { name: 'Y', kind: 'yard', travelMin: 30 })
+    const next = (more: object = {}) => nextVisit(rows, { ...yard, ...more }, at(16), clock)?.at
+    expect(next()).toBe(at(24 + 8.5))
+    // Opened at ten: there is no being there before.
+    expect(next({ opensAt: '10:00' })).toBe(at(24 + 10))
+    expect(next({ shutWeekdays: [7] })).toBe(at(48 + 8.5))
+    add(rows, 'wantedDays', 'w', { from: '2027-04-18', to: '2027-04-24', why: 'sails' })
+    expect(next()).toBe(at(8 * 24 + 8.5))
+  })
+})
+
 describe('hours of what was done', () => {
   it('are from begun to ticked, each person, until they are booked', () => {
     const rows = emptyRefit()

@@ -1,6 +1,8 @@
 import type { RefitRows } from '../model/refit'
 import { attendanceOf } from '../time/attendance'
-import { dayNumber } from '../time/civil'
+import { dayNumber, minutesOf } from '../time/civil'
+import { openOn } from '../time/openAt'
+import { wantedOn } from '../plan/wanted'
 import type { ZoneClock } from '../time/zone'
 import type { Place } from '../model/entities'
 
@@ -16,10 +18,10 @@ export interface Visit {
 
 /**
  * The next time somebody is at a place after the day of an instant, by their weeks and the days they changed; null: nobody
- * comes within a year. Day plans for that date decide who comes.
+ * comes within a year. Day plans for that date decide who comes; while it is shut, or she is out, nobody does.
  */
 export function nextVisit(
-  rows: Pick<RefitRows, 'person' | 'weekSlot' | 'personDay' | 'dayPlan'>,
+  rows: Pick<RefitRows, 'person' | 'weekSlot' | 'personDay' | 'dayPlan' | 'wantedDays'>,
   place: Place | null,
   after: number,
   clock: ZoneClock,
@@ -34,17 +36,20 @@ export function nextVisit(
       ),
     }))
   const travel = place?.travelMin ?? 0
+  const isWanted = wantedOn(rows)
   const first = clock.dayOf(after) + 1
   for (let day = first; day < first + mostDays; day++) {
+    const open = openOn(place, day)
+    if (!open || isWanted(day) === 'gone') continue
     const plan = rows.dayPlan.find((one) => dayNumber(one.on) === day)
     const coming = people.flatMap(({ id, attendance }) => {
       if (plan)
         return plan.personIds.includes(id) && !attendance.away(day)
-          ? [{ id, at: clock.at(day, 0) + timeMs(plan.from) }]
+          ? [{ id, at: clock.at(day, Math.max(minutesOf(plan.from), open[0])) }]
           : []
       const [span] = attendance.on(day)
       return span && span[0] + 2 * travel < span[1]
-        ? [{ id, at: clock.at(day, span[0] + travel) }]
+        ? [{ id, at: clock.at(day, Math.max(span[0] + travel, open[0])) }]
         : []
     })
     if (coming.length > 0)
@@ -55,6 +60,3 @@ export function nextVisit(
   }
   return null
 }
-
-const timeMs = (time: string): number =>
-  (Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5))) * 60_000
