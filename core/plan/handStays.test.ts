@@ -103,4 +103,30 @@ describe('the weekend worked out by hand', () => {
       at('05-01T10:00'),
     )
   })
+
+  it('counts a night where the way home is worked into, though nothing is done the other day', () => {
+    const rows = awayWeekend()
+    const nights = (stepId: string, from: string, to: string) =>
+      nightsOf(
+        rows,
+        {
+          placements: [
+            {
+              stepId,
+              personIds: ['Ann'],
+              segments: [[at(from), at(to)]],
+              readyAt: at(to),
+              binding: { kind: 'now' },
+            },
+          ],
+          launches: [],
+        },
+        zoneClock('UTC'),
+      ).map((one) => one.day)
+    const saturday = dayNumber('2027-05-08')
+    expect(nights('wire', '05-08T10:00', '05-08T16:00')).toEqual([])
+    expect(nights('wire', '05-08T10:00', '05-08T16:05')).toEqual([saturday])
+    expect(nights('wire', '05-09T09:55', '05-09T16:00')).toEqual([saturday])
+    expect(nights('panel', '05-09T08:30', '05-09T16:00')).toEqual([])
+  })
 })

@@ -4,7 +4,7 @@ import type { ZoneClock } from '../../time/zone'
 import { horizonDays } from './openHours'
 import { stays as nights, widest } from './sites'
 import type { Sites } from './sites'
-import { intersect, without } from '../../time/intervals'
+import { intersect, lengthOf, without } from '../../time/intervals'
 import { WorkDays } from './workDays'
 import type { DayRoom } from './workDays'
 import type { Interval } from '../../time/intervals'
@@ -106,7 +106,23 @@ export class Diary {
       for (const [from, to] of segments) this.engage(person, place, from, to, stepId)
   }
 
-  /** Takes a crew's stretches for a step out again. */
+  /** False where somebody would be left at another place on a day whose night counts on the boat. */
+  canRelease(crew: readonly number[], segments: readonly Interval[], stepId: string): boolean {
+    return crew.every((person) =>
+      segments.every(([from]) => {
+        const day = this.clock.dayOf(from)
+        const { stays } = this.days[person]?.get(day) ?? { stays: [] }
+        const left = stays.filter((stay) => stay.engagements.some((one) => one.stepId !== stepId))
+        return (
+          left.length === 0 ||
+          left.some((stay) => stay.place === 'boat') ||
+          !this.isSleptOn(person, day)
+        )
+      }),
+    )
+  }
+
+  /** Takes a crew's stretches for a step out again. Precondition: `canRelease`. */
   release(crew: readonly number[], segments: readonly Interval[], stepId: string): void {
     for (const person of crew) {
       const days = this.days[person] as Map<number, DiaryDay>
@@ -119,7 +135,9 @@ export class Diary {
             engagements: stay.engagements.filter((one) => one.stepId !== stepId),
           }))
           .filter((stay) => stay.engagements.length > 0)
-        if (left.length > 0) days.set(day, this.withRoom(person, day, left, entry.ends))
+        // Without anything at the boat no night there is counted on any more.
+        const ends = left.some((stay) => stay.place === 'boat') ? entry.ends : nights.notAtAll
+        if (left.length > 0) days.set(day, this.withRoom(person, day, left, ends))
         else if (this.isSleptOn(person, day)) days.set(day, atHer)
         else days.delete(day)
         const near = entry.ends === nights.notAtAll ? [] : [day - 1, day + 1]
@@ -276,7 +294,7 @@ export class Diary {
     const after =
       (ends & notSecond) !== 0 || (mine && mine[0] < there[0]) ? Infinity : there[1] + move
     const left = without(free, before, after)
-    return own ? left : left.filter(([from, to]) => to - from >= Math.max(move, leastStretchMs))
+    return own ? left : oneSide(left, there[0], Math.max(move, leastStretchMs), workMs)
   }
 
   /** Ends of a day for a place that can go on into the night: nothing elsewhere the day before or after. */
@@ -286,20 +304,30 @@ export class Diary {
     if (possible === nights.notAtAll) return possible
     const isAtHer = (on: number) =>
       (this.days[person]?.get(on)?.stays ?? []).every((stay) => stay.place === 'boat')
+    const { sinceYesterday, untilTomorrow } = nights
+    // The day beside it may go on elsewhere, as long as it begins or ends with the night there.
     return (
-      (isAtHer(day - 1) ? possible & nights.sinceYesterday : 0) |
-      (isAtHer(day + 1) ? possible & nights.untilTomorrow : 0)
+      (isAtHer(day - 1) || this.countsOn(person, day - 1, untilTomorrow)
+        ? possible & sinceYesterday
+        : 0) |
+      (isAtHer(day + 1) || this.countsOn(person, day + 1, sinceYesterday)
+        ? possible & untilTomorrow
+        : 0)
     )
+  }
+
+  /** True when a day with something to do counts on a night at the boat at that end of it. */
+  private countsOn(person: number, day: number, end: number): boolean {
+    const entry = this.days[person]?.get(day)
+    return entry !== undefined && !isBare(entry) && (entry.ends & end) !== 0
   }
 
   /** True when the day before or after counts on the person being at the boat on this day. */
   private isSleptOn(person: number, day: number): boolean {
-    const days = this.days[person]
-    const counts = (on: number, end: number) => {
-      const entry = days?.get(on)
-      return entry !== undefined && !isBare(entry) && (entry.ends & end) !== 0
-    }
-    return counts(day - 1, nights.untilTomorrow) || counts(day + 1, nights.sinceYesterday)
+    return (
+      this.countsOn(person, day - 1, nights.untilTomorrow) ||
+      this.countsOn(person, day + 1, nights.sinceYesterday)
+    )
   }
 
   /** Stays with what is left of the hours at each. */
@@ -329,17 +357,23 @@ export class Diary {
       day,
       this.withRoom(person, day, [...kept.filter((one) => one.place !== place), stay], ends),
     )
-    if (ends & nights.sinceYesterday) this.keepFor(person, day - 1)
-    if (ends & nights.untilTomorrow) this.keepFor(person, day + 1)
+    if (ends & nights.sinceYesterday) this.keepFor(person, day - 1, nights.untilTomorrow)
+    if (ends & nights.untilTomorrow) this.keepFor(person, day + 1, nights.sinceYesterday)
     this.mark(person, day)
   }
 
-  /** Keeps a day for the boat, as the night before or after it is spent there. */
-  private keepFor(person: number, day: number): void {
+  /** Keeps a day for the boat at the end of it that goes on into the night there. */
+  private keepFor(person: number, day: number, end: number): void {
     const days = this.days[person] as Map<number, DiaryDay>
-    if (days.has(day)) return
-    days.set(day, atHer)
-    this.mark(person, day)
+    const entry = days.get(day)
+    if (!entry) {
+      days.set(day, atHer)
+      this.mark(person, day)
+    } else if (!isBare(entry) && !(entry.ends & end)) {
+      // It was booked as a day trip; now it begins or ends there.
+      days.set(day, this.withRoom(person, day, entry.stays, entry.ends | end))
+      this.workDays[person]?.get('boat')?.reopen(day, this.roomOn(person, 'boat', day))
+    }
   }
 
   /** Nights before or after are spent at the boat, so the person is nowhere else. */
@@ -378,6 +412,23 @@ export class Diary {
     }
     return days
   }
+}
+
+/**
+ * A second place is gone to before the other or after it, never both: the first side that is long enough for the work,
+ * else the longer. Spans of less than `leastMs` are none.
+ */
+function oneSide(
+  free: readonly Interval[],
+  between: number,
+  leastMs: number,
+  workMs: number,
+): readonly Interval[] {
+  const long = free.filter(([from, to]) => to - from >= leastMs)
+  const before = long.filter(([from]) => from < between)
+  const after = long.filter(([from]) => from >= between)
+  const [early, late] = [lengthOf(before, null), lengthOf(after, null)]
+  return early >= workMs || (early >= late && late < workMs) ? before : after
 }
 
 /** True for a day kept for the boat on which nothing is done. */

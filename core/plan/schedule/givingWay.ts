@@ -68,6 +68,7 @@ export class GivingWay {
   private layRound(long: OpenStep, kept: Placement, short: OpenStep, found: Room): boolean {
     const { diary, sites, placements, compiled } = this.laying
     const people = kept.personIds.map((id) => sites.people.findIndex((one) => one.id === id))
+    if (!diary.canRelease(people, kept.segments, long.step.id)) return false
     const finish = (kept.segments.at(-1) as Interval)[1]
     const latest = this.bounds.get(long.step.id)?.latestFinish ?? Infinity
     const giveUpAt = Math.max(finish, Math.min(latest, finish + longGapMs))
