@@ -49,7 +49,9 @@ export function useDayKeys(
       const to = alongStrands(work(), from, arrow)
       if (to !== null) focus(to)
     },
-    dayTick: on(does.done),
+    dayTick: (event) =>
+      // On a button or a tick the space bar presses that.
+      event.target instanceof HTMLAnchorElement ? on(does.done)(event) : false,
     dayStart: on((line) => {
       if (line.step?.state === 'open') does.start(line)
     }),
