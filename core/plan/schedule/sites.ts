@@ -206,6 +206,8 @@ export function makeSites(
     const place = lies(day)
     if (!people[person]?.staysNights || !place || place.nights === 'none') return false
     if (place.nightsFrom !== null && day < dayNumber(place.nightsFrom)) return false
+    // Lifted or launched in between, the night is no end of one stay: the next day begins with the way to her.
+    if (lies(day + 1) !== place) return false
     const comes = (on: number) => (boat[3]?.[person]?.(on) ?? none).length > 0
     return comes(day) && comes(day + 1)
   }
@@ -221,11 +223,7 @@ export function makeSites(
     ends(person, day) {
       const sleeps = nights?.[person]
       if (!sleeps) return stays.notAtAll
-      return (
-        // Lifted or launched in between, the morning begins with the way to where she lies then.
-        (sleeps(day - 1) && lies(day - 1) === lies(day) ? stays.sinceYesterday : 0) |
-        (sleeps(day) ? stays.untilTomorrow : 0)
-      )
+      return (sleeps(day - 1) ? stays.sinceYesterday : 0) | (sleeps(day) ? stays.untilTomorrow : 0)
     },
     sleepsAt: (person, day) => (nights?.[person]?.(day) ? lies(day) : null),
     move(from, to, day) {
