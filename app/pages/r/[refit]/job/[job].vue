@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { liveHours } from '#core/plan/liveHours'
 import { folded, layersOf, waitingOn } from '#core/stair/layers'
 import { sayStair } from '#core/stair/sayStair'
 import { clockTimeOf } from '#core/time/say'
@@ -54,7 +55,11 @@ const chosen = computed(
 const ratio = computed(() => {
   const done = all.value.filter((one) => one.state === 'done')
   const planned = done.reduce((sum, one) => sum + one.hours, 0)
-  const logged = figures.value?.hoursLogged ?? 0
+  const ids = new Set(done.flatMap((one) => one.steps.map((step) => step.id)))
+  // What was logged on steps that are still open is none of theirs.
+  const logged = liveHours(store.rows)
+    .filter((one) => one.kind === 'work' && ids.has(one.stepId ?? ''))
+    .reduce((sum, one) => sum + one.hours, 0)
   return planned > 0 && logged > 0 ? { planned, logged } : null
 })
 /** What the last finished job of the same recipe, else of the same system, said to do otherwise. */
