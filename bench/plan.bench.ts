@@ -6,6 +6,7 @@ import { derive } from '#core/progress/derive'
 import { bigRefit } from '~~/demo/bigRefit'
 import { demoNow, sableWren } from '~~/demo/sableWren'
 import { judgePlan } from '~~/tests/judge/judgePlan'
+import { oddNow, oddRefit } from '~~/tests/judge/oddRefit'
 import { medianMs } from './median'
 
 const now = Date.UTC(2027, 3, 16, 12)
@@ -34,18 +35,20 @@ export function bench() {
   })
 }
 
-/** Random refits planned and judged, from a seed: those whose plan does not hold, with the first fault. */
+/** Random refits planned and judged, from a seed, every other one an odd one: those whose plan does not hold, with the first fault. */
 export function judged(count: number, seed: number) {
   const random = createRandom(seed)
-  const broken: { refit: number; jobs: number; steps: number; fault: string }[] = []
+  const broken: { refit: string; fault: string }[] = []
   for (let done = 0; done < count; done++) {
     const refit = Math.floor(random() * 1e6)
-    const jobs = 1 + Math.floor(random() * 40)
+    const size = 1 + Math.floor(random() * 40)
     const steps = 1 + Math.floor(random() * 4)
-    const rows = bigRefit(refit, jobs, steps, 2)
-    const { plan } = makePlan(rows, now)
-    const [fault = plan.status === 'feasible' ? '' : plan.status] = judgePlan(rows, plan)
-    if (fault) broken.push({ refit, jobs, steps, fault })
+    const isOdd = done % 2 === 1
+    const rows = isOdd ? oddRefit(refit, size) : bigRefit(refit, size, steps, 2)
+    const { plan } = makePlan(rows, isOdd ? oddNow : now)
+    const [fault = isOdd || plan.status === 'feasible' ? '' : plan.status] = judgePlan(rows, plan)
+    if (fault)
+      broken.push({ refit: isOdd ? `odd ${refit}, ${size}` : `${refit}, ${size}, ${steps}`, fault })
   }
   return broken
 }

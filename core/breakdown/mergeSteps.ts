@@ -54,6 +54,7 @@ const doing = [
   'readLow',
   'readHigh',
   'readFailAt',
+  'readDry',
   'roundsLikely',
   'roundsMost',
   'untilGood',
@@ -135,6 +136,8 @@ export function mergeSteps(rows: RefitRows, first: Step, second: Step): Outcome 
         waitHours: wait.waitHours,
         waitRefC: wait.waitRefC,
         waitMinC: wait.waitMinC,
+        windowKind: wait.windowKind,
+        bedDepthMm: greatest(first.bedDepthMm, second.bedDepthMm),
         productId: wait.productId ?? first.productId ?? second.productId,
         maxWaitHours,
         caution: [...new Set([first.caution, second.caution])]

@@ -20,6 +20,14 @@ export const waitKind = {
   dry: 'Drying, by a reading',
   calendar: 'Days as they are',
 }
+export const cureStage = {
+  cured: 'Has had its whole wait',
+  skin: 'Has a skin',
+  light: 'Takes light parts',
+  load: 'Takes load',
+  water: 'Takes water',
+}
+export const windowKind = { bond: 'To bond as it is', bareMetal: 'Before bare metal goes off' }
 export const licensed = {
   mains: 'Mains electricity',
   lithium: 'Lithium batteries',

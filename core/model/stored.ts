@@ -4,7 +4,7 @@ import type { RefitRows } from './refit'
 
 /** What is planned because a bond window shuts before the next step; its hours fall on the step placed. */
 export interface Mend {
-  readonly kind: 'peelPly' | 'keying'
+  readonly kind: 'peelPly' | 'keying' | 'etching'
   readonly fromStepId: string
   readonly toStepId: string
   /** Person-hours. */

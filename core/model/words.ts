@@ -145,6 +145,13 @@ export type PlaceNeed = (typeof placeNeeds)[number]
 export const waitKinds = ['none', 'chem', 'moisture', 'dry', 'calendar'] as const
 export type WaitKind = (typeof waitKinds)[number]
 
+/** How far a bed of sealant or glue has to be before something goes on: all of its wait, or one of its sheet's times. */
+export const cureStages = ['cured', 'skin', 'light', 'load', 'water'] as const
+export type CureStage = (typeof cureStages)[number]
+
+/** What a window after a step shuts on: a coat that no longer bonds, or bare metal that goes off. */
+export const windowKinds = ['bond', 'bareMetal'] as const
+
 export const stepStates = ['open', 'doing', 'done', 'dropped'] as const
 
 /** What a person decides about a job; everything else follows from its steps. */

@@ -1,5 +1,6 @@
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
+import type { CureStage } from '../model/words'
 import { byId } from '../model/refit'
 import { gateNeeds } from './gateNeeds'
 import { sayMend } from './mends'
@@ -105,6 +106,14 @@ function lastReady(plan: StoredPlan, rows: RefitRows, gateId: string): string | 
   return last?.stepId ?? null
 }
 
+const stageWords: Readonly<Record<CureStage, string>> = {
+  cured: 'is cured',
+  skin: 'has a skin',
+  light: 'takes light parts',
+  load: 'takes load',
+  water: 'takes water',
+}
+
 /** Sentences for bindings, in the words of the trade. */
 /** @param year of the gate: dates of another one are said with theirs. */
 function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
@@ -122,7 +131,7 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
       case 'after':
         return `It follows "${steps.get(binding.stepId)?.title ?? ''}".`
       case 'wait':
-        return waitSentence(binding.stepId, binding.until)
+        return waitSentence(binding.stepId, binding.until, binding.once)
       case 'people': {
         const names = binding.personIds.map((id) => people.get(id)?.name ?? '').join(' and ')
         const title = steps.get(binding.stepId)?.title ?? ''
@@ -168,10 +177,11 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
       }
     }
   }
-  function waitSentence(stepId: string, until: number): string {
+  function waitSentence(stepId: string, until: number, once?: CureStage): string {
     const one = steps.get(stepId)
     const end = shortDateTime(until, clock, year)
     if (!one) return `A wait ends ${end}.`
+    if (once) return `"${one.title}" ${stageWords[once]} from ${end}, by its sheet.`
     const length = formatWait(one.waitHours)
     switch (one.waitKind) {
       case 'chem':

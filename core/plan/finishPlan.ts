@@ -143,8 +143,10 @@ function bondWarnings(compiled: OpenWork, pass: Pass): Remark[] {
 
 function planned(mend: Mend): string {
   const taking = mend.hours > 0 ? formatHours(mend.hours) : 'within its hours'
-  return mend.kind === 'peelPly'
-    ? `Peel ply is planned on it, ${taking}; it needs no keying then.`
+  if (mend.kind === 'peelPly')
+    return `Peel ply is planned on it, ${taking}; it needs no keying then.`
+  return mend.kind === 'etching'
+    ? `Etching it again, rinsing and drying are planned before that, ${taking}.`
     : `Washing, keying and wiping are planned before it, ${taking}.`
 }
 

@@ -22,10 +22,19 @@ export const keyingHours = (next: Pick<Step, 'hoursLikely' | 'access'>): number 
 export const mendKind = (from: Pick<Step, 'operation' | 'state'>): Mend['kind'] =>
   from.operation === 'laminate' && from.state !== 'done' ? 'peelPly' : 'keying'
 
+/** What a shut window asks for before the next step. Source: handbook 8 rule 10, handbook-2 C4. */
+export const shutMend = (from: Pick<Step, 'windowKind'> | undefined): Mend['kind'] =>
+  from?.windowKind === 'bareMetal' ? 'etching' : 'keying'
+
 /** A mend for reading: what is done, and how long it takes. */
-export const sayMend = (mend: Mend): string =>
-  mend.kind === 'peelPly'
-    ? `Lay peel ply over it${taking(mend)}: nobody is here before its bond window shuts.`
-    : `Wash, key and wipe first${taking(mend)}: the bond window is shut by then.`
+export const sayMend = (mend: Mend): string => sayKind[mend.kind](taking(mend))
+
+const sayKind: Readonly<Record<Mend['kind'], (taking: string) => string>> = {
+  peelPly: (taking) =>
+    `Lay peel ply over it${taking}: nobody is here before its bond window shuts.`,
+  keying: (taking) => `Wash, key and wipe first${taking}: the bond window is shut by then.`,
+  etching: (taking) =>
+    `Etch, rinse and dry it again first${taking}: bare metal has gone off by then.`,
+}
 
 const taking = (mend: Mend): string => (mend.hours > 0 ? ` (${formatHours(mend.hours)})` : '')

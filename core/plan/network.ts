@@ -1,5 +1,6 @@
 import { circleFrom, reachable } from '../graph'
 import type { Job, Link, Step } from '../model/entities'
+import type { CureStage } from '../model/words'
 import { byId, groupBy, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 
@@ -10,6 +11,8 @@ export interface StepArc {
   readonly minWaitHours: number
   /** Longest gap; null: none. */
   readonly maxWaitHours: number | null
+  /** How far the first has to have cured for the second. */
+  readonly once: CureStage
 }
 
 /** Steps in their order; steps marked parallel share a rank with the one before. */
@@ -41,7 +44,13 @@ function arcsInside(steps: readonly Step[]): StepArc[] {
   const arcs: StepArc[] = []
   const join = (before: readonly Step[], to: Step) => {
     for (const from of before)
-      arcs.push({ from: from.id, to: to.id, minWaitHours: 0, maxWaitHours: from.maxWaitHours })
+      arcs.push({
+        from: from.id,
+        to: to.id,
+        minWaitHours: 0,
+        maxWaitHours: from.maxWaitHours,
+        once: to.beginsOnce,
+      })
   }
   let [before, rank]: [Step[], Step[]] = [[], []]
   let [aside, asideRank]: [Step[], Step[]] = [[], []]
@@ -72,7 +81,7 @@ function arcsInside(steps: readonly Step[]): StepArc[] {
 /**
  * Arcs between the live steps of planned jobs: list order inside a job; along links from the step they name, else the
  * last rank, to the step they name, else the first rank with something still to do. A link through a job without
- * steps reaches on to what follows that job. Steps after the gate follow what stands before them in the list, and
+ * steps reaches on to what follows that job; one to or from a job that is put off holds nothing. Steps after the gate follow what stands before them in the list, and
  * nothing waits for them but their like.
  */
 export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): StepArc[] {
@@ -96,7 +105,9 @@ export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): StepArc[
     return all.find((rank) => rank.some((step) => step.state !== 'done')) ?? all[0] ?? []
   }
   const arcs: StepArc[] = [...steps.values()].flatMap(arcsInside)
-  const linksFrom = groupBy(rows.link, (link) => link.fromJobId)
+  const planned = new Set(plannedJobs(rows).map((job) => job.id))
+  const live = rows.link.filter((one) => planned.has(one.fromJobId) && planned.has(one.toJobId))
+  const linksFrom = groupBy(live, (link) => link.fromJobId)
   for (const jobId of ranks.keys())
     for (const link of reach(jobId, linksFrom, ranks))
       for (const from of endsOf(jobId, link))
@@ -106,6 +117,7 @@ export function arcsOf(rows: Pick<RefitRows, 'job' | 'step' | 'link'>): StepArc[
             to: to.id,
             minWaitHours: link.minWaitHours,
             maxWaitHours: link.maxWaitHours,
+            once: link.once,
           })
   return arcs
 }

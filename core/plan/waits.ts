@@ -1,14 +1,18 @@
 import { clockState } from '../cure/clockState'
+import { stageHours } from '../cure/stages'
 import type { TemperatureAt } from '../cure/dose'
 import type { WeatherHour } from '../cure/dewPoint'
-import type { Row, Step } from '../model/entities'
+import type { Product, Reading, Row, Step } from '../model/entities'
 import type { RefitRows } from '../model/refit'
+import type { CureStage } from '../model/words'
 import { byId, groupBy } from '../model/refit'
 import { hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import type { Site } from '../weather/site'
 import { heatOf, Weather } from '../weather/weather'
 import type { WeatherRows } from '../weather/weather'
+import { aboveDew } from '../cure/dewPoint'
+import { dryFrom } from '../steps/drying'
 import { roundsLeft } from '../steps/rounds'
 import { ceilTick } from './schedule/tick'
 
@@ -22,7 +26,8 @@ const nextMonth = (at: number): number => {
 }
 
 /** Rows that waits rest on. */
-export type WaitRows = WeatherRows & Pick<RefitRows, 'clock' | 'clockReading'>
+export type WaitRows = WeatherRows &
+  Pick<RefitRows, 'clock' | 'clockReading' | 'product' | 'reading'>
 
 /**
  * When waits are over. A cure goes by the hours of the forecast as they are, and stands still where they are too cold
@@ -33,10 +38,12 @@ export class Waits {
   private readonly running: ReadonlyMap<string, Row<'clock'>>
   private readonly readings: ReadonlyMap<string, readonly Row<'clockReading'>[]>
   private readonly steps: ReadonlyMap<string, Step>
+  private readonly products: ReadonlyMap<string, Product>
+  private readonly readAt: ReadonlyMap<string, readonly Reading[]>
 
   constructor(
     rows: WaitRows,
-    clock: ZoneClock,
+    private readonly clock: ZoneClock,
     readonly weather: Weather = new Weather(rows, clock),
   ) {
     const running = rows.clock.filter((one) => one.endedAt === null && one.kind !== 'pot')
@@ -45,16 +52,34 @@ export class Waits {
     )
     this.readings = groupBy(rows.clockReading, (one) => one.clockId)
     this.steps = byId(rows.step)
+    this.products = byId(rows.product)
+    this.readAt = groupBy(rows.reading, (one) => one.stepId)
   }
 
-  /** When the wait after a step is over, UTC ms on the grid. */
-  over(step: Step, finish: number): number {
-    return step.waitKind === 'none' ? finish : ceilTick(this.endsAt(step, finish))
+  /** When the wait after a step is over, or it is as far as `once`, UTC ms on the grid. */
+  over(step: Step, finish: number, once: CureStage = 'cured'): number {
+    const isNone = this.hoursOf(step, once) === 0 && waitsLeft(step) === 1
+    return isNone ? finish : ceilTick(this.endsAt(step, finish, once))
   }
 
-  /** The same to the millisecond. */
-  endsAt(step: Step, finish: number): number {
-    const hours = step.waitHours * waitsLeft(step)
+  /** When a step is ready for the water: what lies under water also has its sealant's time for that. */
+  forWater(step: Step, finish: number): number {
+    const cured = this.over(step, finish)
+    return takesWater(step) ? Math.max(cured, this.over(step, finish, 'water')) : cured
+  }
+
+  /** Hours of a step's wait as its sheet has them, before air and rounds. */
+  private hoursOf(step: Step, once: CureStage): number {
+    const whole = step.waitKind === 'none' ? 0 : step.waitHours
+    const sheet = this.products.get(step.productId ?? '') ?? null
+    const stage = stageHours(once, sheet, step.bedDepthMm)
+    if (stage === null) return whole
+    return once === 'cured' ? Math.max(whole, stage) : stage
+  }
+
+  /** The same as `over`, to the millisecond. */
+  endsAt(step: Step, finish: number, once: CureStage = 'cured'): number {
+    const hours = this.hoursOf(step, 'cured') * (waitsLeft(step) - 1) + this.hoursOf(step, once)
     if (step.waitKind !== 'chem') return finish + hours * hourMs
     const site = this.weather.siteOf(step)
     const { at, left } = this.throughForecast({ ...step, waitHours: hours }, site, finish)
@@ -65,13 +90,48 @@ export class Waits {
    * When a finished step lets the next begin, UTC ms: by its running clock with what was read on it, else by its wait.
    * `otherwise`: taken as finished then, where nobody said when.
    */
-  afterDone(step: Step, otherwise: number): number {
+  afterDone(step: Step, otherwise: number, once: CureStage = 'cured'): number {
     const doneAt = step.doneAt ?? otherwise
+    const dry = dryFrom(step, this.readAt.get(step.id) ?? [], this.clock)
+    if (dry !== null) return ceilTick(Math.max(doneAt, dry))
     const clock = this.running.get(step.id)
-    if (!clock) return this.over(step, doneAt)
+    if (!clock || once !== 'cured') return this.over(step, clock?.startedAt ?? doneAt, once)
     const readings = this.readings.get(clock.id) ?? []
     const { opensAt } = clockState(clock, readings, this.expectedBy(clock), doneAt)
     return opensAt === null ? this.over(step, clock.startedAt) : ceilTick(opensAt)
+  }
+
+  /** The same for the water. */
+  forWaterAfterDone(step: Step, otherwise: number): number {
+    const cured = this.afterDone(step, otherwise)
+    return takesWater(step) ? Math.max(cured, this.afterDone(step, otherwise, 'water')) : cured
+  }
+
+  /**
+   * When a window of so many hours shuts after a finish. Bare metal goes off twice as fast in an hour known to be damp:
+   * rained on, or within 3 °C of the dew point. Assumed.
+   */
+  shuts(
+    step: Pick<Step, 'windowKind' | 'jobId' | 'placeNeed'>,
+    finish: number,
+    hours: number,
+  ): number {
+    if (step.windowKind !== 'bareMetal' || this.weather.hours.length === 0)
+      return finish + hours * hourMs
+    const site = this.weather.siteOf(step)
+    if (site.exposure === 'roof') return finish + hours * hourMs
+    let at = finish
+    let left = hours * hourMs
+    for (const hour of this.weather.feltAt(site)) {
+      const end = hour.at + hourMs
+      if (end <= at) continue
+      if (hour.at > at || left <= 0) break
+      const speed = hour.rain || !aboveDew(hour.airC, hour.dewC) ? 2 : 1
+      const used = Math.min(left, (end - at) * speed)
+      at += used / speed
+      left -= used
+    }
+    return at + left
   }
 
   /** Air that a clock reckons with where nothing was read: the forecast at its step, else what was assumed at its start. */
@@ -118,6 +178,9 @@ export class Waits {
     }
   }
 }
+
+/** What is done with her ashore may lie under water when she floats. */
+const takesWater = (step: Pick<Step, 'hullNeed'>): boolean => step.hullNeed === 'ashore'
 
 /** Each round that is still to come has a wait of its own; of a finished step only the last is left. */
 const waitsLeft = (step: Step): number =>

@@ -31,6 +31,9 @@ const alike = [
   'waitRefC',
   'waitMinC',
   'maxWaitHours',
+  'windowKind',
+  'beginsOnce',
+  'bedDepthMm',
   'productId',
   'months',
   'caution',
@@ -45,6 +48,7 @@ const alike = [
   'readHigh',
   'readFailAt',
   'readSource',
+  'readDry',
   'afterGate',
 ] as const satisfies readonly (keyof Step)[]
 

@@ -90,7 +90,7 @@ function readyBy(rows: RefitRows, waits: Waits, at: number): (step: Step) => boo
   for (const arc of arcsOf(rows)) {
     const from = steps.get(arc.from)
     const over =
-      from?.state === 'done' && waits.afterDone(from, 0) + arc.minWaitHours * hourMs <= at
+      from?.state === 'done' && waits.afterDone(from, 0, arc.once) + arc.minWaitHours * hourMs <= at
     if (!over) blocked.add(arc.to)
   }
   return (step) => !blocked.has(step.id)

@@ -58,7 +58,10 @@ export function cleanAir(
   wall: (at: number) => Wall,
 ): string[] {
   const ours = (step: Step) => (placed.get(step.id)?.personIds.length ?? 0) > 0
-  const dust = [...stepOf.values()].filter((step) => dusts.includes(step.operation) && ours(step))
+  // What is done in the slings has its one hour, whoever is beside it.
+  const dust = [...stepOf.values()].filter(
+    (step) => dusts.includes(step.operation) && step.hullNeed !== 'slings' && ours(step),
+  )
   const wet = rows.step.filter(
     (step) => wets.includes(step.operation) && (step.state === 'done' || ours(step)),
   )

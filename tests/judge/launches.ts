@@ -4,7 +4,8 @@ import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
 import { afterTheWater } from './order'
-import { hhmm } from './wallClock'
+import { waitHours } from './placements'
+import { hhmm, hour } from './wallClock'
 import type { Wall } from './wallClock'
 
 export function launches(
@@ -44,6 +45,13 @@ export function launches(
           gate !== undefined &&
           job?.gateId === gate.id
         const ready = placed.get(step.id)?.readyAt
+        const wet = step.hullNeed === 'ashore' && !step.afterGate && !tooLate.has(step.id)
+        const at = placed.get(step.id)?.segments.at(-1)?.[1]
+        if (wet && at !== undefined && at > haul.out && at <= haul.launch) {
+          const takes = at + waitHours(step, at, rows, 'water') * hour
+          if (takes > haul.launch + 1)
+            faults.push(`${haul.row.name}: launched before ${step.title} takes water`)
+        }
         if (holds && ready !== undefined && ready > haul.launch)
           faults.push(`${haul.row.name}: launched before ${step.title} is ready`)
       }

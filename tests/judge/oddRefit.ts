@@ -1,6 +1,8 @@
 /** Small refits of everything that happens: seeded, made up throughout. For properties of plans. */
 import { add, emptyRefit, job, person, step } from '../../core/testing/build'
 import type { Building } from '../../core/testing/build'
+import type { Step } from '../../core/model/entities'
+import { cureStages } from '../../core/model/words'
 import { createRandom } from '../../core/random'
 import { dateOf, dayNumber } from '../../core/time/civil'
 
@@ -28,6 +30,7 @@ export function oddRefit(seed: number, size: number): Building {
   for (let at = 0; made < size; at++) made += work(at)
   happenings()
   chains()
+  cures()
   return rows
 
   function places(): string[] {
@@ -168,6 +171,49 @@ export function oddRefit(seed: number, size: number): Building {
       })
     }
     return ids
+  }
+
+  /** Sealants with times of their own, bare metal, cores that dry by readings. */
+  function cures(): void {
+    add(rows, 'product', 'sealant', {
+      name: 'Sealant',
+      kind: 'sealant',
+      skinH: pick(null, 1),
+      lightH: pick(null, 12),
+      loadH: pick(null, 72),
+      waterH: pick(null, 100, 240),
+      firstDayMm: pick(null, 2),
+    })
+    for (const one of rows.link) if (chance(0.2)) Object.assign(one, { once: pick(...cureStages) })
+    for (const one of rows.step) {
+      if (chance(0.15)) Object.assign(one, { beginsOnce: pick(...cureStages) })
+      if (one.waitKind !== 'none' && chance(0.4))
+        Object.assign(one, { productId: 'sealant', bedDepthMm: pick(null, 2, 5) })
+      if (one.maxWaitHours !== null && chance(0.4))
+        Object.assign(one, { windowKind: 'bareMetal', maxWaitHours: one.waitHours + pick(4, 30) })
+      if (one.state === 'done' && chance(0.3)) dries(one)
+    }
+  }
+
+  function dries(one: Step): void {
+    Object.assign(one, {
+      waitKind: 'dry',
+      waitHours: pick(24, 200),
+      readWhat: 'Moisture',
+      readUnit: '%',
+      readHigh: 14,
+      readDry: 10,
+    })
+    let value = 20 + upTo(20)
+    for (let read = upTo(5); read > 0; read--) {
+      value -= upTo(6) - 1
+      add(rows, 'reading', `${one.id}-${read}`, {
+        stepId: one.id,
+        what: 'Moisture',
+        value,
+        at: oddNow - read * (10 + upTo(20)) * 3_600_000,
+      })
+    }
   }
 
   function gates(): void {

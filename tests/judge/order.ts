@@ -2,8 +2,9 @@
 import type { Step } from '../../core/model/entities'
 import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
+import { goesOff } from './weather'
 import { reach, readyAfter, waitHours } from './placements'
-import { hour } from './wallClock'
+import { hour, minute } from './wallClock'
 
 /** Nobody at two jobs at once. */
 export function togetherness(plan: StoredPlan): string[] {
@@ -34,10 +35,10 @@ export function bonds(
     if (most === null || !next || start === undefined) return []
     const before = placed.get(from.id)
     const finish = from.state === 'done' ? (from.doneAt ?? 0) : before?.segments.at(-1)?.[1]
-    if (finish === undefined || start <= finish + most * hour) return []
+    if (finish === undefined || start <= goesOff(from, finish, most, rows)) return []
     const own = (one: Placement | undefined, kind: string) =>
       (one?.mends ?? []).some((mend) => mend.kind === kind && mend.fromStepId === from.id)
-    if (own(next, 'keying')) return []
+    if (own(next, from.windowKind === 'bareMetal' ? 'etching' : 'keying')) return []
     if (own(before, 'peelPly') && from.operation === 'laminate') return []
     return [`${to.title} comes after the bond window of ${from.title}, and no mend is planned`]
   })
@@ -65,11 +66,20 @@ export function afterTheWater(rows: RefitRows): ReadonlySet<string> {
   return found
 }
 
+interface Pair {
+  readonly from: Step
+  readonly to: Step
+  readonly hours: number
+  readonly most: number | null
+  /** How far the first has to have cured. */
+  readonly once: Step['beginsOnce']
+}
+
 /** Pairs of steps that follow each other, with the hours that must and may lie between. */
-function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: number | null }[] {
+function pairs(rows: RefitRows): Pair[] {
   const planned = new Set(rows.job.filter((job) => job.decision === 'plan').map((job) => job.id))
   const ranks = new Map<string, Step[][]>()
-  const aside: { from: Step; to: Step; hours: number; most: number | null }[] = []
+  const aside: Pair[] = []
   const lists = rows.step
     .filter((step) => step.state !== 'dropped' && planned.has(step.jobId))
     .sort((a, b) => (a.order === b.order ? (a.id < b.id ? -1 : 1) : a.order < b.order ? -1 : 1))
@@ -90,7 +100,8 @@ function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: nu
           : row
       if (together) here.steps.push(step)
       else hung.set(step.jobId, { steps: [step], follows: [...follows], ranks: own.length })
-      for (const from of follows) aside.push({ from, to: step, hours: 0, most: from.maxWaitHours })
+      for (const from of follows)
+        aside.push({ from, to: step, hours: 0, most: from.maxWaitHours, once: step.beginsOnce })
     } else if (step.parallel && own.length > 0) own.at(-1)?.push(step)
     else own.push([step])
   }
@@ -100,29 +111,41 @@ function pairs(rows: RefitRows): { from: Step; to: Step; hours: number; most: nu
     right: readonly Step[],
     hours: number,
     most: (from: Step) => number | null,
+    once: (to: Step) => Step['beginsOnce'] = (to) => to.beginsOnce,
   ) => {
     for (const from of left)
-      for (const to of right) result.push({ from, to, hours, most: most(from) })
+      for (const to of right) result.push({ from, to, hours, most: most(from), once: once(to) })
   }
   for (const own of ranks.values())
     own.forEach(
       (rank, index) =>
         index > 0 && cross(own[index - 1] ?? [], rank, 0, (from) => from.maxWaitHours),
     )
-  for (const link of rows.link) {
-    const named = (jobId: string, stepId: string | null) =>
-      lists.filter((step) => step.jobId === jobId && step.id === stepId)
-    const from = named(link.fromJobId, link.fromStepId)
-    const to = named(link.toJobId, link.toStepId)
-    const all = ranks.get(link.toJobId) ?? []
-    const first = all.find((rank) => rank.some((step) => step.state !== 'done')) ?? all[0] ?? []
-    cross(
-      from.length > 0 ? from : (ranks.get(link.fromJobId)?.at(-1) ?? []),
-      to.length > 0 ? to : first,
-      link.minWaitHours,
-      () => link.maxWaitHours,
-    )
-  }
+  // A job with nothing to do hands on what it waits for.
+  const handedOn = (jobId: string, seen: ReadonlySet<string>): RefitRows['link'][number][] =>
+    rows.link
+      .filter((link) => link.fromJobId === jobId && planned.has(link.toJobId))
+      .flatMap((link) =>
+        ranks.has(link.toJobId) || seen.has(link.toJobId)
+          ? [link]
+          : handedOn(link.toJobId, new Set([...seen, link.toJobId])),
+      )
+  for (const [jobId, own] of ranks)
+    for (const link of handedOn(jobId, new Set())) {
+      const named = (id: string, stepId: string | null) =>
+        lists.filter((step) => step.jobId === id && step.id === stepId)
+      const from = link.fromJobId === jobId ? named(jobId, link.fromStepId) : []
+      const to = named(link.toJobId, link.toStepId)
+      const all = ranks.get(link.toJobId) ?? []
+      const first = all.find((rank) => rank.some((step) => step.state !== 'done')) ?? all[0] ?? []
+      cross(
+        from.length > 0 ? from : (own.at(-1) ?? []),
+        to.length > 0 ? to : first,
+        link.minWaitHours,
+        () => link.maxWaitHours,
+        () => link.once,
+      )
+    }
   return result
 }
 
@@ -131,7 +154,7 @@ export function sequence(
   placed: ReadonlyMap<string, Placement>,
   stepOf: ReadonlyMap<string, Step>,
 ): string[] {
-  return pairs(rows).flatMap(({ from, to, hours }) => {
+  return pairs(rows).flatMap(({ from, to, hours, once }) => {
     const start = placed.get(to.id)?.segments[0]?.[0]
     if (start === undefined || !stepOf.has(to.id)) return []
     const finish = placed.get(from.id)?.segments.at(-1)?.[1]
@@ -139,9 +162,12 @@ export function sequence(
       return [`${to.title} is placed, and ${from.title} before it is not`]
     const ready =
       from.state === 'done'
-        ? readyAfter(from, rows)
-        : (finish ?? 0) + waitHours(from, finish ?? 0, rows) * hour
+        ? readyAfter(from, rows, once)
+        : (finish ?? 0) + waitHours(from, finish ?? 0, rows, once) * hour
     const over = ready + hours * hour
-    return start < over - 1 ? [`${to.title} starts before ${from.title} and its wait are over`] : []
+    // A clock is read minute by minute here and by the quarter hour there.
+    return start < over - 2 * minute
+      ? [`${to.title} starts before ${from.title} and its wait are over`]
+      : []
   })
 }

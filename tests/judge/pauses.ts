@@ -5,7 +5,7 @@ import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
 import { hull } from './hulls'
 import type { Days } from './stays'
-import { weatherForbids } from './weather'
+import { afterForecast, weatherForbids } from './weather'
 import { dates, instantOf, minute, tick } from './wallClock'
 import type { Wall } from './wallClock'
 
@@ -56,6 +56,7 @@ export function pauses(
           const could =
             hull(step, { ...one, segments: [[at, at + tick]] }, rows, hauls).length === 0 &&
             !weatherForbids(step, at, now, rows, wall) &&
+            !afterForecast(step, at, now, rows) &&
             !air(at) &&
             !one.personIds.some((id) => busy(id, at, at + tick))
           free = could ? free + 1 : 0

@@ -4,7 +4,7 @@ import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import type { Days } from './stays'
 import { cureAir } from './weather'
-import { hour, minute, tick, wallClock } from './wallClock'
+import { hour, instantOf, minute, tick, wallClock } from './wallClock'
 import type { Wall } from './wallClock'
 
 export const reach = { open: 1, awkward: 1.3, cramped: 1.7, blind: 2.2 } as const
@@ -107,11 +107,30 @@ function isTrades(step: Step, rows: RefitRows): boolean {
 const booked = (step: Step, rows: RefitRows) =>
   rows.tradeBooking.find((row) => row.stepId === step.id && row.state === 'booked')
 
+/** Hours of the sheet until a bed is so far; where it says none, the whole wait. Moisture goes in with the root of the days. */
+function sheetHours(step: Step, rows: RefitRows, once: Step['beginsOnce']): number {
+  const whole = step.waitKind === 'none' ? 0 : step.waitHours
+  const sheet = rows.product.find((one) => one.id === step.productId)
+  if (!sheet) return whole
+  const deep =
+    sheet.firstDayMm !== null && step.bedDepthMm !== null
+      ? 24 * Math.pow(step.bedDepthMm / sheet.firstDayMm, 2)
+      : null
+  if (once === 'cured') return Math.max(whole, deep ?? 0)
+  const said = { skin: sheet.skinH, light: sheet.lightH, load: sheet.loadH, water: sheet.waterH }
+  return said[once] ?? (once === 'load' ? deep : null) ?? whole
+}
+
 /** Hours from a finish until a wait is over: a cure counted minute by minute at the mean of its month. */
-export function waitHours(step: Step, finish: number, rows: RefitRows): number {
-  if (step.waitKind === 'none') return 0
+export function waitHours(
+  step: Step,
+  finish: number,
+  rows: RefitRows,
+  once: Step['beginsOnce'] = 'cured',
+): number {
   const again = step.state === 'done' ? 1 : Math.max(1, step.roundsLikely - step.round + 1)
-  const hours = step.waitHours * again
+  const whole = sheetHours(step, rows, 'cured')
+  const hours = whole * (again - 1) + sheetHours(step, rows, once)
   if (step.waitKind !== 'chem') return hours
   const { waitRefC, waitMinC } = step
   const shed = rows.place.find((one) => one.kind === 'shed')
@@ -140,18 +159,60 @@ function cureMinutes(
   return null
 }
 
+/**
+ * When readings of a drying step say that it is dry: the reading that passes, else the day on which the line through the
+ * logs meets the limit, by the normal equations. Null: they say nothing.
+ */
+function dryAt(step: Step, rows: RefitRows): number | null {
+  const { readHigh, readDry } = step
+  if (step.waitKind !== 'dry' || readHigh === null || readDry === null || readDry >= readHigh)
+    return null
+  const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
+  const own = rows.reading.filter((one) => one.stepId === step.id).sort((a, b) => a.at - b.at)
+  const last = own.at(-1)
+  if (!last) return null
+  const passes = last.value <= readHigh && (step.readLow === null || last.value >= step.readLow)
+  if (passes) return last.at
+  const day = (date: string) => Date.parse(`${date}T00:00Z`) / 86_400_000
+  const points = own
+    .filter((one) => one.value > readDry)
+    .map((one) => [day(wall(one.at).date), Math.log(one.value - readDry)] as const)
+  if (points.length < 3) return null
+  const sum = (of: (x: number, y: number) => number) =>
+    points.reduce((total, [x, y]) => total + of(x, y), 0)
+  const n = points.length
+  const [x, y, xx, xy] = [sum((a) => a), sum((_, b) => b), sum((a) => a * a), sum((a, b) => a * b)]
+  const slope = (n * xy - x * y) / (n * xx - x * x)
+  if (!(slope < 0) || !Number.isFinite(slope)) return null
+  const meets = (Math.log(readHigh - readDry) - (y - slope * x) / n) / slope
+  const first = points[0]?.[0] ?? 0
+  if (meets - first > 3650) return null
+  const date = new Date(Math.round(meets) * 86_400_000).toISOString().slice(0, 10)
+  return Math.max(last.at, instantOf(date, 0, rows.refit[0]?.zone ?? 'UTC'))
+}
+
 /** When a finished step lets the next begin: by its running clock, else by its wait. */
-export function readyAfter(step: Step, rows: RefitRows): number {
+export function readyAfter(
+  step: Step,
+  rows: RefitRows,
+  once: Step['beginsOnce'] = 'cured',
+): number {
   const clock = rows.clock.find(
     (one) => one.stepId === step.id && one.endedAt === null && one.kind !== 'pot',
   )
   const doneAt = step.doneAt ?? 0
+  const dried = dryAt(step, rows)
+  if (dried !== null) return Math.max(doneAt, dried)
+  if (once !== 'cured') {
+    const since = clock?.startedAt ?? doneAt
+    return since + waitHours(step, since, rows, once) * hour
+  }
   if (!clock || clock.opensH === null) return doneAt + waitHours(step, doneAt, rows) * hour
   const from = clock.startedAt
   const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
   const { minC, maxC, assumedC } = clock
   const air = (at: number) => {
-    const felt = cureAir(step, at, () => assumedC, null, rows, wall, false)
+    const felt = cureAir(step, at, () => assumedC, null, rows, wall, false, true)
     const capped = felt === null ? null : Math.min(felt, maxC ?? Infinity)
     return capped !== null && minC !== null && capped < minC ? null : capped
   }

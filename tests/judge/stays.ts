@@ -138,9 +138,15 @@ export class Days {
     )
   }
 
-  /** True when a person has something to do at another place on a date. */
+  /** True when a person has something to do at another place on a date, or keeps a free one for a night at the boat. */
   isElsewhere(personId: string, date: string, need: Need): boolean {
-    return (this.did.get(`${personId} ${date}`) ?? []).some((one) => one.need !== need)
+    const on = (day: number) => this.did.get(`${personId} ${shift(date, day)}`) ?? []
+    if (on(0).length > 0) return on(0).some((one) => one.need !== need)
+    if (need === 'boat') return false
+    return (
+      (on(-1).at(-1)?.need === 'boat' && this.sleeps(personId, shift(date, -1))) ||
+      (on(1)[0]?.need === 'boat' && this.sleeps(personId, date))
+    )
   }
 
   /** True when a person pauses in the five minutes from an instant on. */

@@ -2,7 +2,7 @@
 import type { Step } from '../../core/model/entities'
 import type { Placement } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
-import { hour, minute } from './wallClock'
+import { hour, minute, wallClock } from './wallClock'
 import type { Wall } from './wallClock'
 
 const coats = ['prime', 'barrier', 'antifoul', 'paint', 'varnish', 'laminate', 'fill']
@@ -164,14 +164,46 @@ export function cureAir(
   rows: RefitRows,
   wall: (at: number) => Wall,
   heated = true,
+  /** On straight lines between the hours, as a running clock reads them. */
+  between = false,
 ): number | null {
   const heatAt = (when: number) =>
     over(step, when, rows, wall).reduce((sum, one) => sum + one.addsC, 0)
   const air = whereIs(step, rows) === 'roof' ? null : hourAt(at, rows, wall)
   if (air) {
-    const felt = air.tempC + heatAt(air.at)
+    const next = between ? hourAt(air.at + hour, rows, wall) : null
+    const slope = next && next.at === air.at + hour ? next.tempC - air.tempC : 0
+    const felt = air.tempC + ((at - air.at) / hour) * slope + heatAt(between ? at : air.at)
     return minC !== null && felt < minC ? null : felt
   }
   const mean = otherwise(new Date(at).getUTCMonth()) + (heated ? heatAt(at) : 0)
   return minC === null ? mean : Math.max(mean, minC)
+}
+
+/** When a window shuts: bare metal uses up two minutes in each that is known to be damp, rain or dew within 3 °C. */
+export function goesOff(step: Step, finish: number, hours: number, rows: RefitRows): number {
+  const end = finish + hours * hour
+  if (step.windowKind !== 'bareMetal' || whereIs(step, rows) === 'roof') return end
+  const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
+  const dampAt = (at: number) => {
+    const air = hourAt(at, rows, wall)
+    if (!air) return false
+    const covers = over(step, air.at, rows, wall)
+    const dry = whereIs(step, rows) === 'below' || covers.some((one) => one.kind !== 'heat')
+    const tempC = air.tempC + covers.reduce((sum, one) => sum + one.addsC, 0)
+    return (air.rain && !dry) || Math.round((tempC - air.dewC) * 10) < 30
+  }
+  let [at, left] = [finish, hours * 60]
+  for (; left > 0 && at < end; at += minute) left -= dampAt(at) ? 2 : 1
+  return at
+}
+
+/** True in the days that the month's share asks for after the end of the forecast: nobody knows them yet. */
+export function afterForecast(step: Step, at: number, now: number, rows: RefitRows): boolean {
+  if (whereIs(step, rows) !== 'open' || (!step.needsDry && step.minTempC === null)) return false
+  const [stored] = rows.forecast
+  const hours = (stored?.hours ?? []).filter((one) => one.at < (stored?.takenAt ?? 0) + ahead)
+  const until = Math.min(now + ahead, (hours.at(-1)?.at ?? -Infinity) + hour)
+  const share = rows.refit[0]?.workableShare[new Date(until).getUTCMonth()] ?? 1
+  return until > now && at >= until && at < until + (1 / share - 1) * 24 * hour + 5 * minute
 }

@@ -128,6 +128,8 @@ const spoken = (layer: Layer): string =>
 const note = (layer: Layer): { text: string; red: boolean } => {
   const [mend] = layer.mends ?? []
   if (mend?.kind === 'peelPly') return { text: 'bond shuts, so peel ply', red: true }
+  if (mend?.kind === 'etching')
+    return { text: `metal goes off, so etched again, ${formatHours(mend.hours)}`, red: true }
   if (mend) return { text: `bond shuts, so keying, ${formatHours(mend.hours)}`, red: true }
   return { text: layer.gap, red: false }
 }

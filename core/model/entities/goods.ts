@@ -15,27 +15,44 @@ import {
 import { kind } from '../kind'
 import * as words from '../words'
 
-export const product = kind('product', {
-  name: text('Product'),
-  maker: note('Maker', 200),
-  kind: choice('Kind of product', ['resin', 'coating', 'antifoul', 'sealant', 'other'], 'other'),
-  /** Data-sheet reference temperature, °C, for every time below. */
-  refC: real('Reference temperature in °C', { min: -20, max: 60, unit: '°C' }, 20),
-  minC: maybe(real('Lowest working temperature in °C', { min: -20, max: 60, unit: '°C' })),
-  maxC: maybe(real('Highest working temperature in °C', { min: -20, max: 80, unit: '°C' })),
-  /** Hours at refC; null where the data sheet gives none. */
-  potLifeH: maybe(real('Pot life in hours', { min: 0.01, max: 100, unit: 'hRound' })),
-  potMassG: maybe(real('Pot life is for this mass in grams', { min: 1, max: 100_000, unit: 'g' })),
-  cureH: maybe(real('Cure in hours', { min: 0.1, max: 5000, unit: 'hRound' })),
-  overcoatOpensH: maybe(real('Overcoat opens after hours', { min: 0, max: 5000, unit: 'hRound' })),
-  overcoatClosesH: maybe(
-    real('Bond window closes after hours', { min: 0.1, max: 20_000, unit: 'hRound' }),
-  ),
-  immersionMinH: maybe(real('Earliest immersion in hours', { min: 0, max: 5000, unit: 'hRound' })),
-  immersionMaxH: maybe(
-    real('Latest immersion in hours', { min: 0.1, max: 20_000, unit: 'hRound' }),
-  ),
-})
+export const product = kind(
+  'product',
+  {
+    name: text('Product'),
+    maker: note('Maker', 200),
+    kind: choice('Kind of product', ['resin', 'coating', 'antifoul', 'sealant', 'other'], 'other'),
+    /** Data-sheet reference temperature, °C, for every time below. */
+    refC: real('Reference temperature in °C', { min: -20, max: 60, unit: '°C' }, 20),
+    minC: maybe(real('Lowest working temperature in °C', { min: -20, max: 60, unit: '°C' })),
+    maxC: maybe(real('Highest working temperature in °C', { min: -20, max: 80, unit: '°C' })),
+    /** Hours at refC; null where the data sheet gives none. */
+    potLifeH: maybe(real('Pot life in hours', { min: 0.01, max: 100, unit: 'hRound' })),
+    potMassG: maybe(
+      real('Pot life is for this mass in grams', { min: 1, max: 100_000, unit: 'g' }),
+    ),
+    cureH: maybe(real('Cure in hours', { min: 0.1, max: 5000, unit: 'hRound' })),
+    /** Sealant and glue: hours until it has a skin, takes light parts, load, and water. */
+    skinH: maybe(real('Skin after hours', { min: 0, max: 5000, unit: 'hRound' })),
+    lightH: maybe(real('Takes light parts after hours', { min: 0, max: 5000, unit: 'hRound' })),
+    loadH: maybe(real('Takes load after hours', { min: 0, max: 5000, unit: 'hRound' })),
+    waterH: maybe(real('Takes water after hours', { min: 0, max: 5000, unit: 'hRound' })),
+    /** Moisture cure: how deep it is through after its first day. */
+    firstDayMm: maybe(real('Through in a day', { min: 0.1, max: 50, unit: 'mm' })),
+    overcoatOpensH: maybe(
+      real('Overcoat opens after hours', { min: 0, max: 5000, unit: 'hRound' }),
+    ),
+    overcoatClosesH: maybe(
+      real('Bond window closes after hours', { min: 0.1, max: 20_000, unit: 'hRound' }),
+    ),
+    immersionMinH: maybe(
+      real('Earliest immersion in hours', { min: 0, max: 5000, unit: 'hRound' }),
+    ),
+    immersionMaxH: maybe(
+      real('Latest immersion in hours', { min: 0.1, max: 20_000, unit: 'hRound' }),
+    ),
+  },
+  { planInput: true },
+)
 
 export const bringLine = kind('line to bring', {
   stepId: ref('Step', 'step', { onDelete: 'goes', copied: true }),
@@ -45,6 +62,8 @@ export const bringLine = kind('line to bring', {
   at: choice('Where it is', ['boat', 'shed', 'home', 'toBuy'], 'shed'),
   /** The day for which somebody saw it there. */
   seenOn: fresh(maybe(date('Seen on'))),
+  /** The shop that has it; null: any of them. */
+  shopId: maybe(ref('Shop', 'place')),
   order: text('Order', 80),
 })
 

@@ -123,5 +123,6 @@ export type Clock = Row<'clock'>
 export type HoursEntry = Row<'hoursEntry'>
 export type DayPlan = Row<'dayPlan'>
 export type Reading = Row<'reading'>
+export type Product = Row<'product'>
 export type Part = Row<'part'>
 export type Bag = Row<'bag'>

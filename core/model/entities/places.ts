@@ -8,7 +8,7 @@ export const place = kind(
   'place',
   {
     name: text('Place'),
-    kind: choice('Kind of place', ['yard', 'berth', 'shed', 'home']),
+    kind: choice('Kind of place', ['yard', 'berth', 'shed', 'home', 'shop']),
     /** The first of a kind is the usual one; '' comes before all others. */
     order: note('Order', 80),
     /** Mean air there by month, January first; null: as in the open. */

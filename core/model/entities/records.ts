@@ -35,11 +35,22 @@ export const asBuiltSheet = kind('as-built sheet', {
   nextCheckWhat: note('What to check', 500),
 })
 
+/** A value that was read, and the limits within which it passes. */
+const readWithLimits = {
+  reading: maybe(real('Reading', { min: -1e6, max: 1e6 })),
+  readUnit: note('Read in', 20),
+  readLow: maybe(real('Passes from', { min: -1e6, max: 1e6 })),
+  readHigh: maybe(real('Passes up to', { min: -1e6, max: 1e6 })),
+  /** Beyond the passing value, up to here: to be watched. Beyond this it fails. */
+  readFailAt: maybe(real('Fails beyond', { min: -1e6, max: 1e6 })),
+}
+
 export const asBuiltLine = kind('as-built line', {
   sheetId: ref('Sheet', 'asBuiltSheet', { onDelete: 'goes' }),
   kind: choice('Kind of line', ['material', 'size', 'setting', 'drawing', 'note'], 'material'),
   what: text('What', 300),
   value: note('Value', 300),
+  ...readWithLimits,
   batch: note('Batch and expiry', 120),
   order: text('Order', 80),
 })
@@ -49,6 +60,7 @@ export const asBuiltTest = kind('test', {
   what: text('Test', 300),
   expected: note('Expected', 200),
   measured: note('Measured', 200),
+  ...readWithLimits,
   outcome: choice('Outcome', ['notYet', 'passed', 'failed'], 'notYet'),
   order: text('Order', 80),
 })

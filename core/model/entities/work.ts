@@ -107,11 +107,16 @@ export const step = kind(
     /** Beyond the passing value, up to here: to be watched. Beyond this it fails. */
     readFailAt: maybe(real('Fails beyond', { min: -1e6, max: 1e6 })),
     readSource: note('Limit from', 200),
+    /** What sound, dry stuff of the same make reads; with it readings say when it will be dry. */
+    readDry: maybe(real('Reads when dry', { min: -1e6, max: 1e6 })),
     /** A group repeated until it is good enough: rounds to be expected, and the most. */
     roundsLikely: integer('Rounds likely', { min: 1, max: 40 }, 1),
     roundsMost: integer('Rounds at most', { min: 1, max: 40 }, 1),
     /** What its group of rounds is until: "1 m batten shows under 1 mm". */
     untilGood: note('Until', 200),
+    /** Who accepts that it stopped short of its count, and why; '': it did not. */
+    shortBecause: fresh(note('Stopped short because', 300)),
+    shortById: fresh(maybe(ref('Accepted by', 'person'))),
     /** Which round of its group it is. */
     round: fresh(integer('Round', { min: 1, max: 40 }, 1)),
     /** The step this one makes good, or does again. */
@@ -132,7 +137,12 @@ export const step = kind(
     maxWaitHours: maybe(
       real('Bond window closes after hours', { min: 0.1, max: 20_000, unit: 'hRound' }),
     ),
+    windowKind: choice('The window is', words.windowKinds, 'bond', said.windowKind),
     productId: maybe(ref('Product', 'product')),
+    /** How far what is before it has to have cured. */
+    beginsOnce: choice('Begins once what is before it', words.cureStages, 'cured', said.cureStage),
+    /** Moisture gets in from the air: how deep the bed lies at its deepest. */
+    bedDepthMm: maybe(real('Deepest from the air', { min: 0.1, max: 200, unit: 'mm' })),
     notBefore: maybe(date('Not before')),
     notAfter: maybe(date('Not after')),
     /** Months in which it may be done; none: any. */
@@ -175,6 +185,8 @@ export const link = kind(
     fromStepId: maybe(ref('Once this step is done', 'step')),
     /** Null: all of the second job that is still to be done. */
     toStepId: maybe(ref('This step may begin', 'step')),
+    /** How far the first has to have cured for the second. */
+    once: choice('Once the first', words.cureStages, 'cured', said.cureStage),
     minWaitHours: real('At least hours between', { min: 0, max: 20_000, unit: 'hRound' }, 0),
     maxWaitHours: maybe(real('At most hours between', { min: 0, max: 20_000, unit: 'hRound' })),
   },

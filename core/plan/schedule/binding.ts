@@ -1,3 +1,5 @@
+import type { CureStage } from '../../model/words'
+
 /**
  * Why a step is not earlier: the one thing that holds it, typed so that screens can say it and act
  * on it. `until` is UTC ms.
@@ -8,7 +10,13 @@ export type Binding =
   /** Follows the step. */
   | { readonly kind: 'after'; readonly stepId: string }
   /** The step before it cures, dries or is delivered. */
-  | { readonly kind: 'wait'; readonly stepId: string; readonly until: number }
+  | {
+      readonly kind: 'wait'
+      readonly stepId: string
+      readonly until: number
+      /** How far it has to be; absent: it has had its whole wait. */
+      readonly once?: CureStage
+    }
   /** Somebody it needs is busy with the step; `among`: with other work as well, none of which alone holds it. */
   | {
       readonly kind: 'people'

@@ -1,6 +1,8 @@
+import type { Step } from '../../model/entities'
+import { byId } from '../../model/refit'
 import type { Mend, Placement } from '../../model/stored'
 import { hourMs } from '../../time/civil'
-import { keyingHours, mendKind, peelPlyHours } from '../mends'
+import { keyingHours, mendKind, peelPlyHours, shutMend } from '../mends'
 import type { StepArc } from '../network'
 import type { OpenStep, OpenWork } from './openWork'
 import { ceilTick } from './tick'
@@ -45,10 +47,14 @@ interface Link {
  * ply on a laminate, washing, keying and wiping before a coat.
  */
 export class BondWindows {
+  private readonly steps: ReadonlyMap<string, Step>
+
   constructor(
     private readonly compiled: OpenWork,
     private readonly placements: ReadonlyMap<string, Placement>,
-  ) {}
+  ) {
+    this.steps = byId(compiled.rows.step)
+  }
 
   /** When to place a step, and with which mends, so that the windows before and after it are kept. */
   settle(activity: OpenStep, earliest: number, ahead: Ahead): WindowsKept {
@@ -127,7 +133,7 @@ export class BondWindows {
   private keyingOf(activity: OpenStep, arcs: readonly StepArc[]): Mend[] {
     const hours = keyingHours(activity.step)
     return arcs.map((arc) => ({
-      kind: 'keying',
+      kind: shutMend(this.steps.get(arc.from)),
       fromStepId: arc.from,
       toStepId: activity.step.id,
       hours,
@@ -139,9 +145,14 @@ export class BondWindows {
     const placed = this.placements.get(arc.from)
     if (placed?.mends?.some((mend) => mend.kind === 'peelPly')) return null
     const finish = placed?.segments.at(-1)?.[1] ?? this.compiled.doneAt.get(arc.from)
-    return finish === undefined || arc.maxWaitHours === null
+    const step = this.steps.get(arc.from)
+    return finish === undefined || arc.maxWaitHours === null || !step
       ? null
-      : finish + arc.maxWaitHours * hourMs
+      : this.shutsAfter(step, finish, arc.maxWaitHours)
+  }
+
+  private shutsAfter(step: Step, finish: number, hours: number): number {
+    return this.compiled.waits.shuts(step, finish, hours)
   }
 
   /** The step and those that follow it through bond windows, as far as nothing else is still to be placed. */
@@ -181,7 +192,8 @@ export class BondWindows {
       if (arc && before !== undefined && previous)
         from = Math.max(
           from,
-          this.compiled.waits.over(previous.activity.step, before) + arc.minWaitHours * hourMs,
+          this.compiled.waits.over(previous.activity.step, before, arc.once) +
+            arc.minWaitHours * hourMs,
         )
       // What starts more than the hold after its free start is dear, and need not be looked for.
       const latest = free && index > 0 ? (free[index] as number) + mostHoldMs : Infinity
@@ -193,8 +205,9 @@ export class BondWindows {
       if (
         missed < 0 &&
         arc?.maxWaitHours &&
+        previous &&
         before !== undefined &&
-        found.room.start - before > arc.maxWaitHours * hourMs
+        found.room.start > this.shutsAfter(previous.activity.step, before, arc.maxWaitHours)
       )
         missed = index - 1
     }

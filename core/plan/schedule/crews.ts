@@ -15,6 +15,8 @@ const mostCrews = 24
 
 /** Every crew a step may have, small ones first, people in their order; who it is kept for is in all. */
 function crewsOf({ capable, wanted, crewMin, crewMax }: Wanting): Crews {
+  // Who it is kept for cannot do it.
+  if (wanted !== null && !capable.includes(wanted)) return []
   const crews: number[][] = []
   const others = capable.filter((person) => person !== wanted)
   const first = wanted === null ? [] : [wanted]

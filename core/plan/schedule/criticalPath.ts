@@ -1,3 +1,4 @@
+import type { CureStage } from '../../model/words'
 import { dayMs, dayNumber, hourMs } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
 import { weatherAllowance } from '../weatherAllowance'
@@ -37,6 +38,8 @@ interface Earliest {
   readonly start: number
   readonly finish: number
   readonly ready: number
+  /** When it is ready for the water; its finish where no launch waits for it. */
+  readonly forWater: number
 }
 
 /** Everything as early as it can be when nobody is ever busy, launches among it. */
@@ -71,7 +74,7 @@ function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSiz
     const ready = Math.max(
       compiled.now,
       launch.from,
-      ...held.map((one) => earliest.get(one.step.id)?.ready ?? 0),
+      ...held.map((one) => earliest.get(one.step.id)?.forWater ?? 0),
       ...watched.map((id) => earliest.get(id)?.ready ?? compiled.readyAfterDone.get(id) ?? 0),
     )
     launch.launchAt = launchDay(launch, ready, { kind: 'now' }, compiled.clock).at
@@ -83,7 +86,11 @@ function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSiz
     const { step } = activity
     let from = compiled.now
     for (const arc of activity.before) {
-      const ready = earliest.get(arc.from)?.ready ?? compiled.readyAfterDone.get(arc.from)
+      const before = earliest.get(arc.from)
+      const ready = compiled.readyBy(
+        arc,
+        before && { segments: [[before.start, before.finish]], readyAt: before.ready },
+      )
       if (ready !== undefined) from = Math.max(from, ready + arc.minWaitHours * hourMs)
     }
     for (const release of activity.releases) from = Math.max(from, release.at)
@@ -116,7 +123,8 @@ function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSiz
     return done(place?.start ?? from, place?.finish ?? from)
 
     function done(start: number, finish: number): Earliest {
-      return { start, finish, ready: compiled.waits.over(step, finish) }
+      const forWater = activity.holds ? compiled.waits.forWater(step, finish) : finish
+      return { start, finish, ready: compiled.waits.over(step, finish), forWater }
     }
   }
 }
@@ -179,21 +187,30 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
       const launchBy = launch ? latestLaunch(launch, latest) : Infinity
       for (const activity of [...phase.activities].reverse()) {
         let readyBy = deadlineOf(activity, deadlines)
-        if (activity.holds && activity.holds === phase.launch) readyBy = Math.min(readyBy, launchBy)
+        if (activity.holds && activity.holds === phase.launch)
+          readyBy = Math.min(readyBy, cureBy(activity, launchBy, 'forWater'))
         for (const arc of activity.after) {
           const start = latest.get(arc.to)?.start
           const next = compiled.activities.get(arc.to)
-          if (start !== undefined)
-            readyBy = Math.min(
-              readyBy,
-              start - arc.minWaitHours * hourMs - (next ? allowanceMs(next, start, compiled) : 0),
-            )
+          if (start === undefined) continue
+          const by =
+            start - arc.minWaitHours * hourMs - (next ? allowanceMs(next, start, compiled) : 0)
+          readyBy = Math.min(readyBy, cureBy(activity, by, arc.once))
         }
         if (readyBy === Infinity) continue
         latest.set(activity.step.id, backward(activity, readyBy))
       }
     }
     return latest
+  }
+
+  /** When its whole wait would be over, if it is as far as `once` by an instant. */
+  function cureBy({ step }: OpenStep, by: number, once: CureStage | 'forWater'): number {
+    if (once === 'cured' || by === Infinity) return by
+    const { waits } = compiled
+    const far = (at: number) =>
+      once === 'forWater' ? waits.forWater(step, at) : waits.over(step, at, once)
+    return waits.over(step, finishFor(by, far))
   }
 
   /** The aimed lift, or earlier when what comes after the launch needs it. */
@@ -261,10 +278,12 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
 }
 
 /** Latest finish whose wait is over by `readyBy`; the wait depends on the month, so it is asked again. */
-function latestFinish(activity: OpenStep, readyBy: number, compiled: OpenWork): number {
+const latestFinish = (activity: OpenStep, readyBy: number, compiled: OpenWork): number =>
+  finishFor(readyBy, (finish) => compiled.waits.over(activity.step, finish))
+
+function finishFor(readyBy: number, over: (finish: number) => number): number {
   let finish = readyBy
-  for (let round = 0; round < 3; round++)
-    finish = readyBy - (compiled.waits.over(activity.step, finish) - finish)
+  for (let round = 0; round < 3; round++) finish = readyBy - (over(finish) - finish)
   return finish
 }
 

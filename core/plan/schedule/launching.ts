@@ -1,4 +1,5 @@
 /** Putting her back in: when, and who is there for it. */
+import type { CureStage } from '../../model/words'
 import { hourMs } from '../../time/civil'
 import type { Binding } from './binding'
 import { liftOnDay, slingMs } from './haulOuts'
@@ -50,27 +51,34 @@ function readyFor(
   watches: readonly OpenStep[],
   aboardUntil: number,
 ): { readonly readyAt: number; readonly binding: Binding } {
-  const { now, readyAfterDone } = compiled
+  const { now, waits } = compiled
   let readyAt = Math.max(now, own.from, aboardUntil)
   let binding: Binding =
     own.from > now ? { kind: 'liftOut', haulOutId: own.haulOut.id } : { kind: 'now' }
-  const later = (stepId: string, at: number, finish: number) => {
+  const later = (stepId: string, at: number, finish: number, once?: CureStage) => {
     if (at <= readyAt) return
     readyAt = at
-    binding = at > finish ? { kind: 'wait', stepId, until: at } : { kind: 'after', stepId }
+    binding =
+      at > finish
+        ? { kind: 'wait', stepId, until: at, ...(once ? { once } : {}) }
+        : { kind: 'after', stepId }
   }
   for (const activity of phase.activities) {
     const placed = placements.get(activity.step.id)
     const finish = placed?.segments.at(-1)?.[1] ?? 0
     // What only leads to a step that holds it is done before it too, also where that step found no place.
-    if (placed)
-      later(placed.stepId, activity.holds === phase.launch ? placed.readyAt : finish, finish)
+    if (!placed) continue
+    const isHeld = activity.holds === phase.launch
+    const at = isHeld ? waits.forWater(activity.step, finish) : finish
+    later(placed.stepId, at, finish, isHeld && at > placed.readyAt ? 'water' : undefined)
   }
-  for (const stepId of compiled.doneHolding.get(own.haulOut.id) ?? [])
-    later(stepId, readyAfterDone.get(stepId) ?? 0, 0)
+  for (const stepId of compiled.doneHolding.get(own.haulOut.id) ?? []) {
+    const at = compiled.waterReadyAfterDone.get(stepId) ?? 0
+    later(stepId, at, 0, at > (compiled.readyAfterDone.get(stepId) ?? 0) ? 'water' : undefined)
+  }
   for (const arc of watches.flatMap((watch) => watch.before)) {
     const placed = placements.get(arc.from)
-    const ready = placed?.readyAt ?? readyAfterDone.get(arc.from)
+    const ready = compiled.readyBy(arc, placed)
     if (ready === undefined) continue
     later(arc.from, ready + arc.minWaitHours * hourMs, placed?.segments.at(-1)?.[1] ?? ready)
   }

@@ -109,7 +109,9 @@ export function onKernel(
       base,
       ...activity.releases.map((one) => one.at),
       ...activity.before.flatMap((arc) => {
-        const ready = compiled.readyAfterDone.get(arc.from)
+        const ready = compiled.activities.has(arc.from)
+          ? undefined
+          : compiled.readyBy(arc, undefined)
         return ready === undefined ? [] : [ready + arc.minWaitHours * hourMs]
       }),
     )
@@ -161,9 +163,9 @@ export function onKernel(
   }
 
   /** Ticks from finish to readiness: what the pass found, by its month's mean air. */
-  function waitTicks(activity: OpenStep): number {
-    const finish = pass.placements.get(activity.step.id)?.segments.at(-1)?.[1] ?? base
-    return Math.ceil((compiled.waits.over(activity.step, finish) - finish) / tick)
+  function waitTicks({ step }: OpenStep, over: (finish: number) => number): number {
+    const finish = pass.placements.get(step.id)?.segments.at(-1)?.[1] ?? base
+    return Math.ceil((over(finish) - finish) / tick)
   }
 
   function addArcs(activity: OpenStep): void {
@@ -174,7 +176,9 @@ export function onKernel(
       const weather = next?.startsSpell
         ? (weatherAllowance(next.step, finish, rows, compiled.now, compiled.waits.weather)?.ms ?? 0)
         : 0
-      const minLag = waitTicks(activity) + Math.ceil((arc.minWaitHours * hourMs + weather) / tick)
+      const over = (at: number) => compiled.waits.over(activity.step, at, arc.once)
+      const minLag =
+        waitTicks(activity, over) + Math.ceil((arc.minWaitHours * hourMs + weather) / tick)
       arcs.push({ from: arc.from, to: arc.to, minLag, maxLag: null, earliestAfter: null })
     }
   }
@@ -205,7 +209,7 @@ export function onKernel(
         arcs.push({
           from: activity.step.id,
           to: id,
-          minLag: waitTicks(activity),
+          minLag: waitTicks(activity, (at) => compiled.waits.forWater(activity.step, at)),
           maxLag: null,
           earliestAfter: null,
         })

@@ -1,5 +1,5 @@
 import type { Job, Step } from '../../model/entities'
-import type { Remark } from '../../model/stored'
+import type { Placement, Remark } from '../../model/stored'
 import type { PlaceNeed } from '../../model/words'
 import { byId } from '../../model/refit'
 import type { RefitRows } from '../../model/refit'
@@ -81,8 +81,15 @@ export interface OpenWork extends Calendars {
   readonly activities: ReadonlyMap<string, OpenStep>
   /** When finished steps let the next begin, by step id. */
   readonly readyAfterDone: ReadonlyMap<string, number>
+  /** When the first of an arc lets the second begin, UTC ms; `placed`: where the first lies. Undefined: that is not known. */
+  readonly readyBy: (
+    arc: StepArc,
+    placed: Pick<Placement, 'segments' | 'readyAt'> | undefined,
+  ) => number | undefined
   /** When finished steps were finished, by step id. */
   readonly doneAt: ReadonlyMap<string, number>
+  /** When what a launch waits for and is finished is ready for the water, by step id. */
+  readonly waterReadyAfterDone: ReadonlyMap<string, number>
   /** Finished steps whose wait a launch still has to see out, by haul-out id. */
   readonly doneHolding: ReadonlyMap<string, readonly string[]>
   /** Steps that cannot be planned at all, with the reason. */
@@ -182,6 +189,7 @@ export function openWork(
   const activities = new Map<string, OpenStep>()
   const readyAt = new Map<string, number>()
   const doneAtOf = new Map<string, number>()
+  const waterReady = new Map<string, number>()
   const doneHolding = new Map<string, string[]>()
   const remarks: Remark[] = []
   for (const stepId of structure.stepIds) {
@@ -193,6 +201,7 @@ export function openWork(
       readyAt.set(step.id, waits.afterDone(step, now))
       const held = launchHeldBy(job, step, rows, coming)
       if (held) {
+        waterReady.set(step.id, waits.forWaterAfterDone(step, now))
         const id = held.haulOut.id
         doneHolding.set(id, [...(doneHolding.get(id) ?? []), step.id])
       }
@@ -211,9 +220,25 @@ export function openWork(
     ...calendars,
     activities,
     readyAfterDone: readyAt,
+    readyBy,
     doneAt: doneAtOf,
+    waterReadyAfterDone: waterReady,
     doneHolding,
     remarks,
+  }
+
+  function readyBy(
+    arc: StepArc,
+    placed: Pick<Placement, 'segments' | 'readyAt'> | undefined,
+  ): number | undefined {
+    const isWhole = arc.once === 'cured'
+    if (!placed)
+      return isWhole || !readyAt.has(arc.from)
+        ? readyAt.get(arc.from)
+        : waits.afterDone(steps.get(arc.from) as Step, now, arc.once)
+    return isWhole
+      ? placed.readyAt
+      : waits.over(steps.get(arc.from) as Step, placed.segments.at(-1)?.[1] ?? 0, arc.once)
   }
 
   /** One number for all that may be done at the same times. */

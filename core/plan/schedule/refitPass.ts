@@ -95,8 +95,7 @@ class RefitPass {
         if (this.place(activity) === 'notYet') later.push(activity)
         else {
           queue.release(activity)
-          const readyAt = placements.get(activity.step.id)?.readyAt ?? null
-          this.waiting.deal(activity.step.id, readyAt)
+          this.waiting.deal(activity.step.id, this.surelyTakes(activity))
         }
         continue
       }
@@ -152,15 +151,21 @@ class RefitPass {
     return 'dealt'
   }
 
+  /** Until when a step surely keeps her ashore; null: it has no place. What follows may begin before it is cured through. */
+  private surelyTakes({ step, holds, after }: OpenStep): number | null {
+    const placed = this.laying.placements.get(step.id)
+    if (!placed) return null
+    const isWhole = holds !== null || after.every((arc) => arc.once === 'cured')
+    return isWhole ? placed.readyAt : (placed.segments.at(-1)?.[1] ?? null)
+  }
+
   /** As if it took no time: its place keeps the order and holds nothing. */
   private skip(activity: OpenStep): 'dealt' {
     const at = Math.max(
       this.compiled.now,
       ...activity.before.map(
         (arc) =>
-          this.laying.placements.get(arc.from)?.readyAt ??
-          this.compiled.readyAfterDone.get(arc.from) ??
-          this.compiled.now,
+          this.compiled.readyBy(arc, this.laying.placements.get(arc.from)) ?? this.compiled.now,
       ),
     )
     this.laying.placements.set(activity.step.id, {
@@ -186,14 +191,19 @@ class RefitPass {
     if (putOff !== undefined) later(putOff, { kind: 'wanted', until: putOff })
     for (const arc of activity.before) {
       const placed = this.laying.placements.get(arc.from)
-      const ready = placed?.readyAt ?? this.compiled.readyAfterDone.get(arc.from)
+      const ready = this.compiled.readyBy(arc, placed)
       if (ready === undefined) continue
       const at = ready + arc.minWaitHours * hourMs
       const finish = placed?.segments.at(-1)?.[1] ?? 0
       later(
         at,
         at > finish
-          ? { kind: 'wait', stepId: arc.from, until: at }
+          ? {
+              kind: 'wait',
+              stepId: arc.from,
+              until: at,
+              ...(arc.once === 'cured' ? {} : { once: arc.once }),
+            }
           : { kind: 'after', stepId: arc.from },
       )
     }
@@ -291,13 +301,18 @@ class RefitPass {
   }
 
   private placeAlone(activity: OpenStep, earliest: Earliest, until: number): boolean {
-    const window = this.laying.windowsOf(activity).find(([, to]) => to > earliest.at)
+    const { operation, placeNeed, hullNeed } = activity.step
+    // In the slings the yard is there anyway.
+    const isInHours =
+      hullNeed !== 'slings' &&
+      (factsOf(operation).byYard || (operation === 'contract' && placeNeed === 'boat'))
+    const inHours = (free: number) =>
+      isInHours ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock) : free
+    const windows = this.laying.windowsOf(activity)
+    const window = windows.find(([from, to]) => inHours(Math.max(earliest.at, from)) < to)
     const free = Math.max(earliest.at, window?.[0] ?? 0)
     if (!window || free > until) return false
-    const { operation, placeNeed } = activity.step
-    const isInHours =
-      factsOf(operation).byYard || (operation === 'contract' && placeNeed === 'boat')
-    const at = isInHours ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock) : free
+    const at = inHours(free)
     const binding: Binding =
       at > free
         ? { kind: 'yardHours', after: heldBy(earliest.binding) }

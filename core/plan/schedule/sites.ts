@@ -44,6 +44,9 @@ export const widest = (sites: Sites, person: number, need: PlaceNeed, day: numbe
 
 const none: readonly Interval[] = []
 
+const length = (spans: readonly Interval[]): number =>
+  spans.reduce((sum, [from, to]) => sum + to - from, 0)
+
 /** What of the presence does not depend on where she lies: remembered over all passes. */
 export interface SiteHours {
   readonly people: readonly Person[]
@@ -208,8 +211,14 @@ export function makeSites(
     if (place.nightsFrom !== null && day < dayNumber(place.nightsFrom)) return false
     // Lifted or launched in between, the night is no end of one stay: the next day begins with the way to her.
     if (lies(day + 1) !== place) return false
-    const comes = (on: number) => (boat[3]?.[person]?.(on) ?? none).length > 0
-    return comes(day) && comes(day + 1)
+    const spent = (on: number, ends: number) => length(boat[ends]?.[person]?.(on) ?? none)
+    const [last, next] = [spent(day, 3), spent(day + 1, 3)]
+    // Where it wins no hour on either day nobody stays for it.
+    return (
+      last > 0 &&
+      next > 0 &&
+      (last > spent(day, stays.sinceYesterday) || next > spent(day + 1, stays.untilTomorrow))
+    )
   }
   const nights = rows.place.some((place) => place.nights !== 'none')
     ? people.map((_, person) => dayMemo((day) => sleepsThere(person, day)))
