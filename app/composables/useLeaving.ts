@@ -71,10 +71,14 @@ export function useLeaving(
     store.rows.leaving.find((one) => one.on === frame.value.on && one.line === ''),
   )
 
-  function tick(line: LeaveLine): Promise<boolean> {
-    const known = store.rows.leaving.find(
-      (one) => one.on === frame.value.on && one.line === line.key,
-    )
+  /** Lines of the day that were ticked, of whichever list. */
+  const ticked = computed(
+    () =>
+      new Set(store.rows.leaving.filter((one) => one.on === frame.value.on).map((one) => one.line)),
+  )
+  const tick = (line: LeaveLine): Promise<boolean> => tickLine(line.key, line.what)
+  function tickLine(key: string, what: string): Promise<boolean> {
+    const known = store.rows.leaving.find((one) => one.on === frame.value.on && one.line === key)
     const item: ChangeItem = known
       ? deletion('leaving', known)
       : {
@@ -83,12 +87,12 @@ export function useLeaving(
           id: newId(),
           patch: {
             on: frame.value.on,
-            line: line.key,
+            line: key,
             at: Math.round(time.now),
             personId: personId.value || null,
           },
         }
-    return store.attempt(`${known ? 'Not done' : 'Done'}: ${line.what}`, [item])
+    return store.attempt(`${known ? 'Not done' : 'Done'}: ${what}`, [item])
   }
   /** She is left, with what stops it named and who says so. */
   const leave = (stops: readonly LeaveLine[], by: string | null): Promise<boolean> =>
@@ -105,5 +109,19 @@ export function useLeaving(
         },
       },
     ])
-  return { leaving, said, leaveAt, next, nightEnd, curing, hours, left, isAshore, tick, leave }
+  return {
+    leaving,
+    said,
+    leaveAt,
+    next,
+    nightEnd,
+    curing,
+    hours,
+    left,
+    isAshore,
+    ticked,
+    tick,
+    tickLine,
+    leave,
+  }
 }

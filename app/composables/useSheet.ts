@@ -1,7 +1,9 @@
 import { computed } from 'vue'
 import type { Ref } from 'vue'
 import { keyBetween } from '#core/model/order'
+import type { Row } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
+import { outcomeBy } from '#core/steps/sheetReading'
 
 /** One as-built sheet with its lines, tests and pictures, and how to change them. */
 export function useSheet(sheetId: Ref<string>) {
@@ -28,6 +30,12 @@ export function useSheet(sheetId: Ref<string>) {
     store.attempt(`As-built: ${sheet.value?.title ?? ''}`, [
       { op: 'patch', entity, id: row.id, baseVersion: row.version, patch },
     ])
+  /** A test whose reading or limits change is judged by them. */
+  const editTest = (test: Row<'asBuiltTest'>, patch: Record<string, unknown>) => {
+    const outcome = outcomeBy({ ...test, ...patch })
+    const judged = 'outcome' in patch || outcome === null ? patch : { ...patch, outcome }
+    return edit('asBuiltTest', test, judged)
+  }
   const remove = (entity: Kind | 'picture', row: { id: string; version: number }) =>
     store.attempt('Remove from the sheet', [
       { op: 'delete', entity, id: row.id, baseVersion: row.version },
@@ -67,5 +75,5 @@ export function useSheet(sheetId: Ref<string>) {
       toasts.complain(error)
     }
   }
-  return { sheet, lines, tests, pictures, edit, remove, addLine, addTest, addPicture }
+  return { sheet, lines, tests, pictures, edit, editTest, remove, addLine, addTest, addPicture }
 }

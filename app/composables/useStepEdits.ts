@@ -26,7 +26,12 @@ export function useStepEdits() {
     const to = Math.min(step.unitCount ?? 0, Math.max(0, step.unitsDone + by))
     const words = by > 0 ? `${by} more` : `${-by} less`
     return store.attempt(`${words} of ${step.unitName || 'the units'}: ${step.title}`, [
-      patchOf('step', step, { ...begun(step), unitsDone: to }),
+      patchOf('step', step, {
+        ...begun(step),
+        unitsDone: to,
+        // What goes on was not enough as it was.
+        ...(step.shortBecause === '' ? {} : { shortBecause: '', shortById: null }),
+      }),
     ])
   }
   /** A reading as it was typed, and the step begun by it. */

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
-import { add, emptyRefit } from '../testing/build'
-import { completeness } from './draft'
+import { add, emptyRefit, job, person, step } from '../testing/build'
+import { zoneClock } from '../time/zone'
+import { completeness, draftSheet } from './draft'
 
 /** A sheet with all that a full record has. */
 function full() {
@@ -68,4 +69,44 @@ it('a record says what it lacks, each thing by itself', () => {
     'a test with its reading',
     'a picture',
   ])
+})
+
+it('a draft has what was counted and what was read, the failing reading first', () => {
+  const rows = emptyRefit()
+  person(rows, 'Ann', [6], '08:00', '16:00')
+  const deck = job(rows, 'Deck')
+  step(rows, 'Deck', 'holes', {
+    state: 'done',
+    unitName: 'holes',
+    unitCount: 20,
+    unitsDone: 15,
+    shortBecause: 'Under the tank',
+    shortById: 'Ann',
+  })
+  const read = { readWhat: 'Moisture', readUnit: '%', readHigh: 12, readFailAt: 15 } as const
+  step(rows, 'Deck', 'dry', { ...read, state: 'done', unitCount: 2, unitName: 'holes' })
+  step(rows, 'Deck', 'hose', { operation: 'test' })
+  const reading = (unitNo: number, value: number, at: number) =>
+    add(rows, 'reading', `${unitNo} ${at}`, { stepId: 'dry', what: 'Moisture', unitNo, value, at })
+  reading(1, 17, 1)
+  reading(1, 16, 2)
+  reading(2, 11, 3)
+  let made = 0
+  const patches = () =>
+    draftSheet(deck, rows, zoneClock('UTC'), () => `n${made++}`).items.flatMap((one) =>
+      one.op === 'create' ? [one.patch] : [],
+    )
+  expect(patches()).toMatchObject([
+    { title: 'Deck' },
+    {
+      kind: 'size',
+      what: 'holes',
+      value: '15 of 20 holes, 5 left out: Under the tank. Ann says so.',
+    },
+    { kind: 'size', what: 'dry', value: '2 holes' },
+    { what: 'dry', reading: 16, readHigh: 12, readFailAt: 15, readUnit: '%', outcome: 'failed' },
+    { what: 'hose' },
+  ])
+  reading(1, 12, 4)
+  expect(patches()[3]).toMatchObject({ outcome: 'passed' })
 })

@@ -1,11 +1,14 @@
 import type { ChangeItem } from '../model/changes'
-import type { Job, Row } from '../model/entities'
+import type { Job, Row, Step } from '../model/entities'
 import { keysAfter } from '../model/order'
 import { byId, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { liveHours } from '../plan/liveHours'
 import type { ZoneClock } from '../time/zone'
 import { jobCosts, partsByJob } from '../money/jobCost'
+import { isCounted } from '../steps/counted'
+import { lastReadings, limitsOf, verdictOf } from '../steps/readings'
+import { sayShort } from '../steps/stopShort'
 import { formatQuantity } from '../units/quantity'
 
 /** The change list of an as-built sheet filled with what is known of a job. */
@@ -62,24 +65,53 @@ export function draftSheet(
       value: formatQuantity(part.quantity, part.unit, rows.refit[0]?.units ?? 'metric'),
     })),
   ]
-  keysAfter(null, materials.length).forEach((order, index) =>
+  const counts = steps.filter(isCounted).map((step) => ({
+    what: step.title,
+    value:
+      sayShort(step, (id) => people.get(id)?.name ?? '') ||
+      `${step.unitCount} ${step.unitName.trim() || 'units'}`,
+  }))
+  const lines = [
+    ...materials.map((line) => ({ kind: 'material', ...line })),
+    ...counts.map((line) => ({ kind: 'size', ...line })),
+  ]
+  keysAfter(null, lines.length).forEach((order, index) =>
     items.push({
       op: 'create',
       entity: 'asBuiltLine',
       id: newId(),
-      patch: { sheetId, kind: 'material', ...materials[index], order },
+      patch: { sheetId, ...lines[index], order },
     }),
   )
-  const tests = steps.filter((step) => step.operation === 'test')
+  const tests = steps.filter((step) => step.operation === 'test' || limitsOf(step) !== null)
   keysAfter(null, tests.length).forEach((order, index) =>
     items.push({
       op: 'create',
       entity: 'asBuiltTest',
       id: newId(),
-      patch: { sheetId, what: tests[index]?.title ?? '', order },
+      patch: { sheetId, ...testOf(tests[index] as Step, rows.reading), order },
     }),
   )
   return { sheetId, items }
+}
+
+/** A test as its step had it: its limits, the reading that stands, and what that says. */
+function testOf(step: Step, readings: RefitRows['reading']): Record<string, unknown> {
+  const limits = limitsOf(step)
+  if (!limits) return { what: step.title }
+  const own = [...lastReadings(step, readings).values()]
+  const verdicts = own.map((one) => verdictOf(one.value, limits))
+  const worst = own[verdicts.indexOf('fail')] ?? own.at(-1)
+  return {
+    what: step.title,
+    expected: limits.source,
+    reading: worst?.value ?? null,
+    readUnit: limits.unit,
+    readLow: limits.low,
+    readHigh: limits.high,
+    readFailAt: limits.failAt,
+    outcome: !worst ? 'notYet' : verdicts.includes('fail') ? 'failed' : 'passed',
+  }
 }
 
 /** What a full record has, and which of it is there. */
@@ -97,7 +129,9 @@ export function completeness(
     ['sizes or settings', lines.some((line) => line.kind === 'size' || line.kind === 'setting')],
     [
       'a test with its reading',
-      tests.some((test) => test.measured !== '' && test.outcome !== 'notYet'),
+      tests.some(
+        (test) => (test.measured !== '' || test.reading !== null) && test.outcome !== 'notYet',
+      ),
     ],
     ['a picture', rows.picture.some((picture) => picture.sheetId === sheet.id)],
     ['how to take it apart', sheet.takeApart !== ''],

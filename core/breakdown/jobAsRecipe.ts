@@ -46,9 +46,47 @@ function stepOf(rows: RefitRows, step: Step, index: number): RecipeStep {
           },
         }),
     ...(step.maxWaitHours === null ? {} : { within: String(step.maxWaitHours) }),
+    ...(step.windowKind === 'bond' ? {} : { window: step.windowKind }),
+    ...(step.beginsOnce === 'cured' ? {} : { once: step.beginsOnce }),
+    ...doingOf(step),
     caution: step.caution,
     materials: materialsOf(rows, step.id),
     tools: tools.map((line) => line.what),
+  }
+}
+
+/** What is counted, read and repeated; the count grows with the size of the job. */
+function doingOf(step: Step): Pick<RecipeStep, 'count' | 'read' | 'rounds'> {
+  const { unitName, unitCount, proveOnOne, noNeighbours, readLow, readHigh, readFailAt } = step
+  const hasLimit = readLow !== null || readHigh !== null
+  return {
+    ...(unitCount === null
+      ? {}
+      : {
+          count: {
+            unit: unitName.trim() || 'units',
+            of: `${unitCount} * size`,
+            ...(proveOnOne ? { proveOnOne } : {}),
+            ...(noNeighbours ? { noNeighbours } : {}),
+          },
+        }),
+    ...(step.readWhat.trim() === '' || !hasLimit
+      ? {}
+      : {
+          read: {
+            what: step.readWhat,
+            unit: step.readUnit,
+            ...(readLow === null ? {} : { low: readLow }),
+            ...(readHigh === null ? {} : { high: readHigh }),
+            ...(readFailAt === null ? {} : { failAt: readFailAt }),
+            source: step.readSource,
+          },
+        }),
+    ...(step.untilGood.trim() === ''
+      ? {}
+      : {
+          rounds: { likely: step.roundsLikely, most: step.roundsMost, until: step.untilGood },
+        }),
   }
 }
 

@@ -151,6 +151,7 @@ export type CureStage = (typeof cureStages)[number]
 
 /** What a window after a step shuts on: a coat that no longer bonds, or bare metal that goes off. */
 export const windowKinds = ['bond', 'bareMetal'] as const
+export type WindowKind = (typeof windowKinds)[number]
 
 export const stepStates = ['open', 'doing', 'done', 'dropped'] as const
 

@@ -576,7 +576,8 @@ describe('the judge', () => {
         const rows = oddRefit(seed, size)
         expect(judgePlan(rows, makePlan(rows, oddNow).plan)).toEqual([])
       }),
-      { numRuns: 60 },
+      // The bench wanders (`npm run bench -- plans`); here the same odd refits each time.
+      { numRuns: 80, seed: 20_270_416 },
     )
   })
 })

@@ -93,7 +93,7 @@ export class Waits {
   afterDone(step: Step, otherwise: number, once: CureStage = 'cured'): number {
     const doneAt = step.doneAt ?? otherwise
     const dry = dryFrom(step, this.readAt.get(step.id) ?? [], this.clock)
-    if (dry !== null) return ceilTick(Math.max(doneAt, dry))
+    if (dry) return ceilTick(Math.max(doneAt, dry.at, dry.isGuess ? this.over(step, doneAt) : 0))
     const clock = this.running.get(step.id)
     if (!clock || once !== 'cured') return this.over(step, clock?.startedAt ?? doneAt, once)
     const readings = this.readings.get(clock.id) ?? []

@@ -1,5 +1,5 @@
 import { liveHours } from '../plan/liveHours'
-import type { Gate } from '../model/entities'
+import type { Gate, Step } from '../model/entities'
 import type { StoredPlan } from '../model/stored'
 import { groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
@@ -12,6 +12,7 @@ import type { GateGap } from '../plan/gateGaps'
 import { gateDate } from '../plan/haulOutOf'
 import { plannedJobs } from '../plan/network'
 import { isOpen, plannedHours } from '../plan/planned'
+import { provisionals } from '../steps/provisional'
 import { earnedInches, gateMarkInches, loaInches, openHoursOf, tapeInches } from './inches'
 import { growthOf } from '../found/growth'
 import type { Growth } from '../found/growth'
@@ -37,6 +38,8 @@ export interface GateFigures {
   readonly hoursNeeded: number
   /** True when it waits for any work at all, done or open. */
   readonly hasWork: boolean
+  /** Things that are only for the time being and are to be made right before it. */
+  readonly provisional: readonly Step[]
 }
 
 interface JobFigures {
@@ -181,6 +184,12 @@ function gateFigures(
   const counted = new Set<string>()
   const needs = gateNeeds(rows)
   const gaps = plan ? gateGaps(rows, { ...plan, at: (id) => plannedAt.get(id) }, needs) : null
+  const forNow = new Map(
+    [...groupBy(provisionals(rows), (one) => one.gate?.id)].map(([id, list]) => [
+      id,
+      list.map((one) => one.step),
+    ]),
+  )
   let hoursSoFar = 0
   return comingGates(rows, plannedAt, clock).map((gate) => {
     let own = 0
@@ -202,6 +211,7 @@ function gateFigures(
       plannedOn,
       gap,
       hasWork: needed.size > 0,
+      provisional: forNow.get(gate.id) ?? [],
       daysLate: aimedOn !== null && plannedOn !== null ? daysBetween(aimedOn, plannedOn) : null,
       markIn: gateMarkInches(loaIn, earnedIn, hoursSoFar, hoursOpen),
       hoursNeeded: own,

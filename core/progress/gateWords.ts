@@ -53,10 +53,11 @@ function becauseOf({ gap }: GateFigures, derived: Derived): string[] {
   return said
 }
 
-function leftOutOf({ gap }: GateFigures, derived: Derived): string[] {
+function leftOutOf({ gap, provisional }: GateFigures, derived: Derived): string[] {
   const said: string[] = []
   const bare = gap?.withoutSteps ?? []
   const late = gap?.comesAfter ?? []
+  const forNow = provisional.map((step) => step.title)
   if (bare.length > 0)
     said.push(
       `${count(bare.length, 'job')} before it ${bare.length === 1 ? 'has' : 'have'} no steps: ${names(bare.map((job) => job.title))}.`,
@@ -64,6 +65,10 @@ function leftOutOf({ gap }: GateFigures, derived: Derived): string[] {
   if (late.length > 0)
     said.push(
       `${count(late.length, 'job')} that ${late.length === 1 ? 'belongs' : 'belong'} before it ${late.length === 1 ? 'does' : 'do'} not fit and ${late.length === 1 ? 'comes' : 'come'} after it: ${names(late.map((job) => job.title))}.`,
+    )
+  if (forNow.length > 0)
+    said.push(
+      `${count(forNow.length, 'thing is', 'things are')} only for the time being and to be made right before it: ${names(forNow)}.`,
     )
   if (derived.jobsToPlace > 0)
     said.push(
@@ -77,6 +82,10 @@ export function sayGate(figures: GateFigures, derived: Derived): GateSaid {
   const { gate, plannedOn, aimedOn, daysLate, gap, hasWork } = figures
   const year = derived.today.slice(0, 4)
   const standing = standingOf(figures)
+  const forNow =
+    figures.provisional.length === 0
+      ? ''
+      : `, ${count(figures.provisional.length, 'thing')} only for now`
   const said = {
     standing,
     because: becauseOf(figures, derived),
@@ -107,11 +116,11 @@ export function sayGate(figures: GateFigures, derived: Derived): GateSaid {
         : `${count(gap?.comesAfter.length ?? 0, 'job does', 'jobs do')} not fit`
     return {
       ...said,
-      short: `${low} not before ${on}: ${why}`,
+      short: `${low} not before ${on}: ${why}${forNow}`,
       title: `${name}: not before ${on}`,
     }
   }
-  const short = `${low} planned ${on}`
+  const short = `${low} planned ${on}${forNow}`
   if (!hasWork)
     return {
       ...said,

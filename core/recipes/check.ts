@@ -27,6 +27,7 @@ function formulasOf(recipe: Recipe): Said[] {
         ['hours', step.hours],
         ['wait.hours', step.wait?.hours],
         ['within', step.within],
+        ['count.of', step.count?.of],
       ]
       for (const [m, one] of (step.materials ?? []).entries())
         inner.push([`materials.${m}.quantity`, one.quantity], [`materials.${m}.when`, one.when])

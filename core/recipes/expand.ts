@@ -261,9 +261,33 @@ function stepFields(step: RecipeStep, scope: Scope, units: UnitSystem): DraftSte
       ? rounded(numberFrom(step.wait.hours, scope, `${step.title}, wait`), 2)
       : 0,
     waitMinC: step.wait?.kind === 'chem' ? (step.wait.minC ?? step.minC ?? null) : null,
+    ...doing(step, scope),
+    windowKind: step.window ?? 'bond',
+    beginsOnce: step.once ?? 'cured',
     maxWaitHours:
       step.within === undefined
         ? null
         : rounded(numberFrom(step.within, scope, `${step.title}, bond window`), 2),
+  }
+}
+
+/** What is counted, read and repeated at a step; one thing alone is not counted off. */
+function doing(step: RecipeStep, scope: Scope): StepFields {
+  const { count, read, rounds } = step
+  const many = count ? Math.round(numberFrom(count.of, scope, `${step.title}, how many`)) : 0
+  return {
+    unitName: many > 1 ? (count?.unit ?? '') : '',
+    unitCount: many > 1 ? many : null,
+    proveOnOne: many > 1 && (count?.proveOnOne ?? false),
+    noNeighbours: many > 1 && (count?.noNeighbours ?? false),
+    readWhat: read?.what ?? '',
+    readUnit: read?.unit ?? '',
+    readLow: read?.low ?? null,
+    readHigh: read?.high ?? null,
+    readFailAt: read?.failAt ?? null,
+    readSource: read?.source ?? '',
+    roundsLikely: rounds?.likely ?? 1,
+    roundsMost: rounds?.most ?? 1,
+    untilGood: rounds?.until ?? '',
   }
 }

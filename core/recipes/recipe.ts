@@ -5,9 +5,11 @@ import type {
   Operation,
   PlaceNeed,
   Purpose,
+  CureStage,
   Skill,
   SystemKind,
   WaitKind,
+  WindowKind,
 } from '../model/words'
 
 export const recipeFormat = 'inch-ahead-recipe'
@@ -142,6 +144,32 @@ export interface RecipeWait {
   readonly minC?: number
 }
 
+/** What is counted off at a step. */
+export interface RecipeCount {
+  readonly unit: string
+  /** Formula. */
+  readonly of: string
+  readonly proveOnOne?: boolean
+  readonly noNeighbours?: boolean
+}
+
+/** What is read at a step, and within which limits it passes. */
+export interface RecipeRead {
+  readonly what: string
+  readonly unit: string
+  readonly low?: number
+  readonly high?: number
+  readonly failAt?: number
+  readonly source?: string
+}
+
+/** A step repeated until it is good enough. */
+export interface RecipeRounds {
+  readonly likely: number
+  readonly most: number
+  readonly until: string
+}
+
 /** One step. Formulas may also use n, the number of the repeat, from 1. */
 export interface RecipeStep {
   readonly key: string
@@ -170,6 +198,13 @@ export interface RecipeStep {
   readonly wait?: RecipeWait
   /** Formula: hours after which the bond window to the next step shuts. */
   readonly within?: string
+  /** Absent: a coat that has to bond. */
+  readonly window?: WindowKind
+  /** How far what is before it has to have cured; absent: its whole wait. */
+  readonly once?: CureStage
+  readonly count?: RecipeCount
+  readonly read?: RecipeRead
+  readonly rounds?: RecipeRounds
   readonly caution?: string
   readonly materials?: readonly RecipeMaterial[]
   /** For a step that bonds, fills, beds or bolts and buys nothing: why not. */

@@ -2,7 +2,8 @@
 import type { Reading, Step } from '../model/entities'
 import { dryingOf } from '../panel/drying'
 import type { Drying } from '../panel/drying'
-import { dayNumber } from '../time/civil'
+import { dryingSentence } from '../panel/sayPanel'
+import { dayNumber, hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { limitsOf, verdictOf } from './readings'
 
@@ -37,11 +38,46 @@ export function dryingAt(
   return { ...drying, readAt: last.at }
 }
 
-/** When readings let the next begin, UTC ms; null: they say no date, and the wait as it was guessed holds. */
-export function dryFrom(step: Step, readings: readonly Reading[], clock: ZoneClock): number | null {
+/** Share of the guessed wait that goes on after a reading which is still wet and gives no date; a day at least. Assumed. */
+const againShare = 0.5
+
+/** When readings let the next begin. */
+export interface DryFrom {
+  /** UTC ms. */
+  readonly at: number
+  /** Wet, and the readings give no date: the wait as it was guessed holds as well. */
+  readonly isGuess: boolean
+}
+
+/** What readings say of when the next may begin; null: nothing was read, or it is no drying step. */
+export function dryFrom(
+  step: Step,
+  readings: readonly Reading[],
+  clock: ZoneClock,
+): DryFrom | null {
   const drying = dryingAt(step, readings, clock)
-  if (drying?.is === 'dry') return drying.readAt
-  if (drying?.is !== 'falling') return null
+  if (!drying) return null
+  const { readAt } = drying
+  if (drying.is === 'dry') return { at: readAt, isGuess: false }
   // What was read wet cannot have been dry before it was read.
-  return Math.max(drying.readAt, clock.at(dayNumber(drying.on), 0))
+  if (drying.is === 'falling')
+    return { at: Math.max(readAt, clock.at(dayNumber(drying.on), 0)), isGuess: false }
+  return { at: readAt + Math.max(24, step.waitHours * againShare) * hourMs, isGuess: true }
+}
+
+/** What the readings say, in a sentence; '': nothing was read. */
+export function sayDrying(
+  step: Step,
+  readings: readonly Reading[],
+  clock: ZoneClock,
+  sayDate: (on: string) => string,
+): string {
+  if (step.waitKind === 'dry' && step.readWhat.trim() !== '' && step.readDry === null)
+    return 'Say what sound, dry stuff of the same make reads: then three readings give the day it is likely dry.'
+  const drying = dryingAt(step, readings, clock)
+  if (!drying) return ''
+  if (drying.is === 'dry') return `It passed on ${sayDate(drying.since)}.`
+  if (drying.is === 'tooFew')
+    return `No date yet: ${drying.more === 1 ? 'one reading more' : `${drying.more} readings more`}, each on another day.`
+  return dryingSentence(drying, sayDate)
 }

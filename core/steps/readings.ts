@@ -43,6 +43,9 @@ export function verdictOf(value: number, { low, high, failAt }: Limits): Verdict
   return 'pass'
 }
 
+/** False for a step that dries after it is done: its readings hold what follows, not itself. */
+export const holdsItself = (step: Pick<Step, 'waitKind'>): boolean => step.waitKind !== 'dry'
+
 /** The last reading of each unit of a step; those of the whole step under 0. */
 export function lastReadings(
   step: Step,

@@ -10,6 +10,7 @@ import { backTo, didNotWork } from './didNotWork'
 import { makeProvisional, provisionals } from './provisional'
 import { failedReadings, limitsOf, sayLimits, verdictOf } from './readings'
 import { afterRound, isOverMost, roundsLeft } from './rounds'
+import { acceptShort, isAtStop, restLater, sayShort } from './stopShort'
 
 const saturday = Date.UTC(2027, 3, 17)
 
@@ -283,5 +284,49 @@ describe('no two neighbours', () => {
     expect([...unitsDoneOf(bolts, [fails])]).toEqual([1, 5, 7])
     expect(nextUnit(bolts, [fails]).no).toBe(2)
     expect(unitOrder({ unitCount: 3, noNeighbours: false })).toEqual([1, 2, 3])
+  })
+})
+
+describe('a step that stops short', () => {
+  const stopped = () => holes({ state: 'doing', unitsDone: 15, waitKind: 'chem', waitHours: 16 })
+  it('is finished as far as it is, and the rest follows it with its cure', () => {
+    const { rows, hole } = stopped()
+    step(rows, 'Bitt', 'bed')
+    const made = restLater(rows, hole, 6, () => 'rest')
+    expect(made.ok).toBe(true)
+    const after = made.ok ? supposing(rows, made.value) : rows
+    const [first, rest, bed] = [...after.step].sort((a, b) => (a.order < b.order ? -1 : 1))
+    // 4 h for 20: three hours for the fifteen, one for the five.
+    expect(first).toMatchObject({ id: 'holes', state: 'done', unitCount: 15, hoursLikely: 3 })
+    expect(rest).toMatchObject({
+      id: 'rest',
+      title: 'The rest: holes',
+      state: 'open',
+      unitCount: 5,
+      unitsDone: 0,
+      hoursLikely: 1,
+      waitHours: 16,
+      readHigh: 12,
+    })
+    expect(bed?.id).toBe('bed')
+    expect(restLater(rows, { ...hole, unitsDone: 0 }, 0, () => 'x').ok).toBe(false)
+    expect(restLater(rows, { ...hole, unitsDone: 20 }, 0, () => 'x').ok).toBe(false)
+  })
+  it('is accepted under a name, with a reason', () => {
+    const { hole } = stopped()
+    expect(acceptShort(hole, { because: ' ', byId: 'Ann' }).ok).toBe(false)
+    expect(acceptShort(hole, { because: 'Under the tank', byId: null }).ok).toBe(false)
+    const made = acceptShort(hole, { because: 'Under the tank.', byId: 'Ann' })
+    expect(made.ok && made.value).toMatchObject([
+      { patch: { state: 'done', shortBecause: 'Under the tank.', shortById: 'Ann' } },
+    ])
+    const short = { ...hole, shortBecause: 'Under the tank.', shortById: 'Ann' }
+    expect(sayShort(short, (id) => id)).toBe(
+      '15 of 20 holes, 5 left out: Under the tank. Ann says so.',
+    )
+    expect(sayShort(hole, (id) => id)).toBe('')
+  })
+  it('asks at its high estimate, and never where there is none', () => {
+    expect([isAtStop(3, 2.9), isAtStop(3, 3), isAtStop(null, 99)]).toEqual([false, true, false])
   })
 })

@@ -11,6 +11,7 @@ export interface TakeLine {
   readonly amount: string
   readonly kind: string
   readonly at: string
+  readonly stepId: string
   readonly stepTitle: string
   /** The day for which somebody saw it; null: nobody did. */
   readonly seenOn: string | null
@@ -41,6 +42,7 @@ export function takeWith(
       amount: line.amount,
       kind: line.kind,
       at: placeWord[line.at] ?? line.at,
+      stepId: line.stepId,
       stepTitle: steps.get(line.stepId)?.title ?? '',
       seenOn: line.seenOn,
       stops: line.at === 'toBuy',
@@ -54,6 +56,7 @@ export function takeWith(
       amount: '',
       kind: 'bag',
       at: isLocated(bag) ? bag.storedAt : 'nobody knows where',
+      stepId: bag.wantedByStepId ?? '',
       stepTitle: steps.get(bag.wantedByStepId ?? '')?.title ?? '',
       seenOn: null,
       stops: !isLocated(bag),
@@ -69,6 +72,7 @@ export function takeWith(
       amount: formatQuantity(part.quantity, part.unit, units),
       kind: 'part',
       at: partWord[part.state] ?? part.state,
+      stepId: part.neededByStepId ?? '',
       stepTitle: steps.get(part.neededByStepId ?? '')?.title ?? '',
       seenOn: part.seenOn,
       stops: part.state !== 'arrived',

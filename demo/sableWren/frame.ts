@@ -32,6 +32,7 @@ export function writeFrame(write: Writer, refitId: string): void {
   })
   zonesAndSystems(write)
   places(write)
+  products(write)
   people(write)
   seasons(write)
 }
@@ -89,6 +90,17 @@ function places(write: Writer): void {
     setUpMin: 10,
     packUpMin: 10,
   })
+  write.add('place', 'fenn', {
+    name: 'Fenn Chandlery',
+    kind: 'shop',
+    travelMin: 50,
+    setUpMin: 0,
+    packUpMin: 0,
+    opensAt: '09:00',
+    shutsAt: '14:00',
+    shutWeekdays: [7],
+  })
+  write.add('drive', 'fenn-yard', { fromPlaceId: 'fenn', toPlaceId: 'kelder', minutes: 6 })
   write.add('drive', 'shed-yard', {
     fromPlaceId: 'home-shed',
     toPlaceId: 'kelder',
@@ -104,6 +116,21 @@ function places(write: Writer): void {
     perDayMinor: 1140,
     liftMinor: 38_500,
     berthPerDayMinor: 920,
+  })
+}
+
+function products(write: Writer): void {
+  write.add('product', 'sealant-below', {
+    name: 'Sealant for under water',
+    kind: 'sealant',
+    minC: 5,
+    maxC: 35,
+    cureH: 96,
+    skinH: 2,
+    lightH: 24,
+    loadH: 72,
+    waterH: 168,
+    firstDayMm: 3,
   })
 }
 

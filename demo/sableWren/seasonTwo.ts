@@ -315,13 +315,14 @@ function underwater(write: Writer): void {
           ...ashore,
           ...two,
           ...sets(96),
+          productId: 'sealant-below',
           bring: [
             'Sea valve 1 1/2" | 1 | toBuy | part',
             'Sealant, below waterline | 1 cartridge | shed',
           ],
         },
       ],
-      ['plumb', 'Hose on, double clips', 0.6, { ...ashore, ...cramped }],
+      ['plumb', 'Hose on, double clips', 0.6, { ...ashore, ...cramped, beginsOnce: 'load' }],
       ['test', 'Work the valve ten times', 0.1, { ...ashore }],
     ],
   )

@@ -3,6 +3,7 @@ import type { Result } from '#core/result'
 import Joi from 'joi'
 import { fieldProblems } from '../problems'
 import {
+  cureStages,
   hullNeeds,
   licensedKinds,
   operations,
@@ -11,6 +12,7 @@ import {
   skills,
   systemKinds,
   waitKinds,
+  windowKinds,
 } from '#core/model/words'
 import { recipeProblems } from '#core/recipes/check'
 import { helpDrawings, recipeFormat, recipeUnits, recipeVersion } from '#core/recipes/recipe'
@@ -73,6 +75,8 @@ const material = Joi.object({
   pack: Joi.number().min(0.001).max(1e6),
   when: formula,
 })
+const limit = Joi.number().min(-1e6).max(1e6)
+const rounds = Joi.number().integer().min(1).max(40)
 const people = Joi.number().integer().min(1).max(8)
 const step = Joi.object({
   key: stepKey.required(),
@@ -101,6 +105,27 @@ const step = Joi.object({
     minC: Joi.number().min(-20).max(50),
   }),
   within: formula,
+  window: Joi.string().valid(...windowKinds),
+  once: Joi.string().valid(...cureStages),
+  count: Joi.object({
+    unit: Joi.string().trim().min(1).max(40).required(),
+    of: formula.required(),
+    proveOnOne: Joi.boolean(),
+    noNeighbours: Joi.boolean(),
+  }),
+  read: Joi.object({
+    what: Joi.string().trim().min(1).max(120).required(),
+    unit: Joi.string().allow('').max(20).required(),
+    low: limit,
+    high: limit,
+    failAt: limit,
+    source: Joi.string().allow('').max(200),
+  }).or('low', 'high'),
+  rounds: Joi.object({
+    likely: rounds.required(),
+    most: rounds.min(Joi.ref('likely')).required(),
+    until: Joi.string().trim().min(1).max(200).required(),
+  }),
   caution: Joi.string().allow('').max(1000),
   materials: Joi.array().items(material).max(40),
   noMaterial: Joi.string().trim().min(1).max(300),

@@ -171,22 +171,27 @@ function dryAt(step: Step, rows: RefitRows): number | null {
   const own = rows.reading.filter((one) => one.stepId === step.id).sort((a, b) => a.at - b.at)
   const last = own.at(-1)
   if (!last) return null
+  // Still wet, and no line through it: half of the guessed wait again, a day at least, and never before the guess.
+  const guess = Math.max(
+    last.at + Math.max(24, step.waitHours / 2) * hour,
+    (step.doneAt ?? 0) + step.waitHours * hour,
+  )
   const passes = last.value <= readHigh && (step.readLow === null || last.value >= step.readLow)
   if (passes) return last.at
   const day = (date: string) => Date.parse(`${date}T00:00Z`) / 86_400_000
   const points = own
     .filter((one) => one.value > readDry)
     .map((one) => [day(wall(one.at).date), Math.log(one.value - readDry)] as const)
-  if (points.length < 3) return null
+  if (points.length < 3) return guess
   const sum = (of: (x: number, y: number) => number) =>
     points.reduce((total, [x, y]) => total + of(x, y), 0)
   const n = points.length
   const [x, y, xx, xy] = [sum((a) => a), sum((_, b) => b), sum((a) => a * a), sum((a, b) => a * b)]
   const slope = (n * xy - x * y) / (n * xx - x * x)
-  if (!(slope < 0) || !Number.isFinite(slope)) return null
+  if (!(slope < 0) || !Number.isFinite(slope)) return guess
   const meets = (Math.log(readHigh - readDry) - (y - slope * x) / n) / slope
   const first = points[0]?.[0] ?? 0
-  if (meets - first > 3650) return null
+  if (meets - first > 3650) return guess
   const date = new Date(Math.round(meets) * 86_400_000).toISOString().slice(0, 10)
   return Math.max(last.at, instantOf(date, 0, rows.refit[0]?.zone ?? 'UTC'))
 }

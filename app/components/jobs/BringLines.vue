@@ -46,6 +46,11 @@ async function add() {
     amount.value = ''
   }
 }
+const shops = computed(() =>
+  store.rows.place
+    .filter((one) => one.kind === 'shop')
+    .map((one) => ({ value: one.id, label: one.name })),
+)
 const remove = (line: (typeof lines.value)[number]) =>
   store.attempt(`Do not bring ${line.what}`, [
     { op: 'delete', entity: 'bringLine', id: line.id, baseVersion: line.version },
@@ -61,6 +66,17 @@ const remove = (line: (typeof lines.value)[number]) =>
           {{ line.what }}<template v-if="line.amount">, {{ line.amount }}</template>
           <span class="text-ink2"> · {{ places.find((one) => one.value === line.at)?.label }}</span>
         </span>
+        <RowField
+          v-if="line.at === 'toBuy' && shops.length > 1"
+          entity="bringLine"
+          :row="line"
+          field="shopId"
+          hide-label
+          quiet
+          :options="shops"
+          none="Any shop"
+          :label="`Shop for ${line.what}`"
+        />
         <button
           class="btn btn-quiet btn-small"
           :aria-label="`Do not bring ${line.what}`"

@@ -3,7 +3,9 @@ import { computed, ref } from 'vue'
 import { suggestedLinks } from '#core/breakdown/suggestLinks'
 import type { SuggestedLink } from '#core/breakdown/suggestLinks'
 import type { Job, Link } from '#core/model/entities'
+import { fieldOf } from '#core/model/references'
 import { byId, inOrder } from '#core/model/refit'
+import { sayChoice } from '#core/model/sayValue'
 
 /** Which jobs this one waits for, and which wait for it; picked by name. */
 const props = defineProps<{ job: Job }>()
@@ -28,11 +30,19 @@ const stepsOf = (jobId: string) =>
     (one) => ({ value: one.id, label: one.title }),
   )
 /** "once “Bed it” is done, for “Coat”", or that it is all of both. */
-function sayEnds(link: Pick<Link, 'fromStepId' | 'toStepId'>): string {
+function sayEnds(
+  link: Pick<Link, 'fromStepId' | 'toStepId'> & Partial<Pick<Link, 'once'>>,
+): string {
   const title = (id: string | null) => store.rows.step.find((one) => one.id === id)?.title
   const [from, to] = [title(link.fromStepId), title(link.toStepId)]
-  if (!from && !to) return 'all of it'
-  return [from ? `once “${from}” is done` : '', to ? `for “${to}”` : ''].filter(Boolean).join(', ')
+  const once =
+    !link.once || link.once === 'cured'
+      ? ''
+      : `once it ${sayChoice(fieldOf('link', 'once'), link.once).toLowerCase()}`
+  if (!from && !to) return once || 'all of it'
+  return [from ? `once “${from}” is done` : '', to ? `for “${to}”` : '', once]
+    .filter(Boolean)
+    .join(', ')
 }
 async function take({ fromJobId, toJobId, fromStepId, toStepId }: SuggestedLink) {
   const side = toJobId === props.job.id ? 'before' : 'after'
@@ -109,6 +119,7 @@ const sides = computed(() => [
                 :options="stepsOf(link.toJobId)"
                 none="All that is open of it"
               />
+              <RowField entity="link" :row="link" field="once" />
             </div>
           </details>
         </li>

@@ -189,7 +189,17 @@ function join() {
         <RowField field="maxTempC" label="Warmest surface" />
         <RowField field="wantedPersonId" none="Whoever can" />
         <RowField v-if="step.afterGate" field="dueBy" />
-        <RowField field="maxWaitHours" label="Bond window" />
+        <RowField field="productId" label="Product, for its times" none="None" />
+        <RowField field="beginsOnce" />
+        <RowField
+          v-if="step.waitKind === 'moisture' || step.bedDepthMm !== null"
+          field="bedDepthMm"
+        />
+        <RowField
+          field="maxWaitHours"
+          :label="step.windowKind === 'bareMetal' ? 'Coated within' : 'Bond window'"
+        />
+        <RowField v-if="step.maxWaitHours !== null" field="windowKind" />
         <RowField field="notBefore" />
         <RowField field="notAfter" />
         <RowField field="licensedKind" none="None" />

@@ -34,6 +34,7 @@ defineProps<{ step: Step }>()
       <RowField field="readLow" />
       <RowField field="readHigh" />
       <RowField field="readFailAt" />
+      <RowField v-if="step.waitKind === 'dry'" field="readDry" />
       <RowField
         field="untilGood"
         class="col-span-2 lg:col-span-1"

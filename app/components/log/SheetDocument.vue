@@ -2,7 +2,10 @@
 import { computed } from 'vue'
 import { formatMoney } from '#core/money/money'
 import { sayFullDate } from '#core/time/say'
+import { sayLimits } from '#core/steps/readings'
+import { sheetLimits } from '#core/steps/sheetReading'
 import { formatHours } from '#core/units/hours'
+import { formatQuantity } from '#core/units/quantity'
 
 /** The as-built sheet as a document: what is known stands as text, what is not is left out or open to write in. */
 const props = defineProps<{ sheetId: string }>()
@@ -24,6 +27,14 @@ const facts = computed(() => {
   ]
   return said.filter(([, value]) => value !== '')
 })
+const units = computed(() => store.refit?.units ?? 'metric')
+type Read = (typeof tests.value)[number] | (typeof lines.value)[number]
+const readOf = (one: Read) =>
+  one.reading === null ? '' : formatQuantity(one.reading, one.readUnit, units.value)
+function limitOf(one: Read) {
+  const limits = sheetLimits(one)
+  return limits ? sayLimits(limits, units.value) : ''
+}
 const kindWord = {
   material: 'Material',
   size: 'Size',
@@ -51,7 +62,7 @@ const outcomeWord = { notYet: 'not yet', passed: 'passed', failed: 'FAILED' } as
           <tr v-for="one in lines" :key="one.id" class="border-b border-black/40 align-top">
             <td class="w-24 py-0.5">{{ kindWord[one.kind] }}</td>
             <td class="py-0.5">{{ one.what }}</td>
-            <td class="py-0.5">{{ one.value }}</td>
+            <td class="py-0.5">{{ [one.value, readOf(one)].filter(Boolean).join(', ') }}</td>
             <td class="py-0.5">{{ one.batch }}</td>
           </tr>
         </tbody>
@@ -71,8 +82,10 @@ const outcomeWord = { notYet: 'not yet', passed: 'passed', failed: 'FAILED' } as
         <tbody>
           <tr v-for="one in tests" :key="one.id" class="border-b border-black/40 align-top">
             <td class="py-0.5">{{ one.what }}</td>
-            <td class="py-0.5">{{ one.expected }}</td>
-            <td class="py-0.5">{{ one.measured }}</td>
+            <td class="py-0.5">
+              {{ [limitOf(one), one.expected].filter(Boolean).join(', ') }}
+            </td>
+            <td class="py-0.5">{{ [readOf(one), one.measured].filter(Boolean).join(', ') }}</td>
             <td class="w-24 py-0.5">{{ outcomeWord[one.outcome] }}</td>
           </tr>
         </tbody>

@@ -20,6 +20,35 @@ function setWait(fields: { kind?: string | null; hours?: string | null; minC?: n
         : { kind, hours: hours || '24', ...(minC === null || minC === undefined ? {} : { minC }) },
   })
 }
+/** What is counted: both must be said, or neither is. */
+function setCount(fields: { unit?: string | null; of?: string | null }) {
+  const { unit = '', of = '', ...more } = { ...props.step.count, ...fields }
+  const isNone = (unit ?? '').trim() === '' && (of ?? '').trim() === ''
+  emit('change', { count: isNone ? undefined : { ...more, unit: unit || 'units', of: of || '1' } })
+}
+function setRead(fields: {
+  what?: string | null
+  unit?: string | null
+  high?: number | null
+  low?: number | null
+}) {
+  const next = { ...props.step.read, ...fields }
+  const { what, unit, low, high, failAt, source } = next
+  const isNone = !what || what.trim() === ''
+  emit('change', {
+    read: isNone
+      ? undefined
+      : {
+          what,
+          unit: unit ?? '',
+          ...(low == null ? {} : { low }),
+          ...(high == null && low != null ? {} : { high: high ?? 0 }),
+          ...(failAt === undefined ? {} : { failAt }),
+          ...(source === undefined ? {} : { source }),
+        },
+  })
+}
+const stages = optionsOf('step', 'beginsOnce')
 function setMaterial(at: number, fields: Partial<RecipeMaterial>) {
   const materials = (props.step.materials ?? []).map((one, index) =>
     index === at ? (JSON.parse(JSON.stringify({ ...one, ...fields })) as RecipeMaterial) : one,
@@ -110,6 +139,53 @@ const removeMaterial = (at: number) =>
           label="How often"
           @update:model-value="emit('change', { times: maybe($event) })"
         />
+      </div>
+      <div class="mt-2 grid grid-cols-2 gap-2 md:grid-cols-4">
+        <UiSelect
+          :model-value="step.once ?? 'cured'"
+          label="Begins once what is before it"
+          :options="stages"
+          @update:model-value="
+            emit('change', { once: $event === 'cured' ? undefined : ($event ?? undefined) })
+          "
+        />
+        <UiText
+          :model-value="step.count?.unit ?? ''"
+          label="Counted in"
+          :most="40"
+          @update:model-value="setCount({ unit: $event })"
+        />
+        <UiText
+          :model-value="step.count?.of ?? ''"
+          label="How many of them"
+          @update:model-value="setCount({ of: $event })"
+        />
+        <UiText
+          :model-value="step.read?.what ?? ''"
+          label="Read at it"
+          :most="120"
+          @update:model-value="setRead({ what: $event })"
+        />
+        <template v-if="step.read">
+          <UiText
+            :model-value="step.read.unit"
+            label="Read in"
+            :most="20"
+            @update:model-value="setRead({ unit: $event })"
+          />
+          <UiNumber
+            :model-value="step.read.low ?? null"
+            label="Passes from"
+            may-be-empty
+            @update:model-value="setRead({ low: $event })"
+          />
+          <UiNumber
+            :model-value="step.read.high ?? null"
+            label="Passes up to"
+            may-be-empty
+            @update:model-value="setRead({ high: $event })"
+          />
+        </template>
       </div>
       <UiCheck
         class="mt-2"

@@ -12,6 +12,7 @@ const tariffOf = (place: Place) => store.rows.yardTariff.find((one) => one.place
 const newKinds = [
   { value: 'berth', label: 'Berth or mooring' },
   { value: 'yard', label: 'Yard' },
+  { value: 'shop', label: 'Shop' },
 ] as const
 const currency = computed(() => store.refit?.currency ?? 'EUR')
 const name = ref('')
@@ -44,8 +45,10 @@ function price(place: Place, field: string, value: number | null) {
       <div class="grid grid-cols-2 gap-3 md:grid-cols-4">
         <RowField entity="place" :row="place" field="name" :label="`Name of the ${place.kind}`" />
         <RowField entity="place" :row="place" field="travelMin" label="Minutes there, one way" />
-        <RowField entity="place" :row="place" field="setUpMin" label="Set-up, minutes" />
-        <RowField entity="place" :row="place" field="packUpMin" label="Pack-up, minutes" />
+        <template v-if="place.kind !== 'shop'">
+          <RowField entity="place" :row="place" field="setUpMin" label="Set-up, minutes" />
+          <RowField entity="place" :row="place" field="packUpMin" label="Pack-up, minutes" />
+        </template>
       </div>
       <div class="mt-2 grid grid-cols-2 items-end gap-3 md:grid-cols-4">
         <RowField entity="place" :row="place" field="opensAt" />
@@ -109,7 +112,7 @@ function price(place: Place, field: string, value: number | null) {
         </div>
       </template>
       <button
-        v-if="list.filter((one) => one.kind === place.kind).length > 1"
+        v-if="place.kind === 'shop' || list.filter((one) => one.kind === place.kind).length > 1"
         class="btn btn-small mt-2"
         :aria-label="`Remove ${place.name}`"
         @click="places.remove(place)"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import type { Product } from '#core/model/entities'
 
-/** Products with their data-sheet times, for clocks. */
+/** Products with their data-sheet times, for clocks and for what waits on them. */
 const store = useRefitStore()
 const products = useRows('product')
 const newName = ref('')
@@ -12,11 +13,27 @@ const numbers = [
   ['potLifeH', 'Pot life', 'h'],
   ['potMassG', 'in a cup of', 'g'],
   ['cureH', 'Cure', 'h'],
+  ['skinH', 'Has a skin', 'h'],
+  ['lightH', 'Takes light parts', 'h'],
+  ['loadH', 'Takes load', 'h'],
+  ['waterH', 'Takes water', 'h'],
+  ['firstDayMm', 'Cured through in a day', 'mm'],
   ['overcoatOpensH', 'Overcoat opens', 'h'],
   ['overcoatClosesH', 'Bond window shuts', 'h'],
   ['immersionMinH', 'Immersion from', 'h'],
   ['immersionMaxH', 'Immersion until', 'h'],
 ] as const
+/** Of a sealant pot and overcoat are nothing; of all else there is no skin. */
+const forSealant = ['skinH', 'lightH', 'loadH', 'waterH', 'firstDayMm']
+const forResin = ['potLifeH', 'potMassG', 'overcoatOpensH', 'overcoatClosesH']
+const numbersOf = (product: Product) =>
+  numbers.filter(
+    ([field]) =>
+      product[field] !== null ||
+      !(
+        product.kind === 'sealant' ? forResin : product.kind === 'other' ? [] : forSealant
+      ).includes(field),
+  )
 async function add() {
   if (newName.value.trim() !== '' && (await products.add({ name: newName.value })))
     newName.value = ''
@@ -35,7 +52,7 @@ async function add() {
     >
       <RowField entity="product" :row="product" field="name" />
       <RowField entity="product" :row="product" field="kind" label="Kind" />
-      <template v-for="[field, label, unit] in numbers" :key="field">
+      <template v-for="[field, label, unit] in numbersOf(product)" :key="field">
         <UiHours
           v-if="unit === 'h'"
           :model-value="product[field]"

@@ -12,7 +12,13 @@ import { clockTimeOf } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 
 /** Beside the day: what is not seen yet, what is worn, what else could be done, what cures, what is not for today. */
-const props = defineProps<{ sheet: DaySheet; on: string; dayStart: number; dayEnd: number }>()
+const props = defineProps<{
+  sheet: DaySheet
+  on: string
+  personIds: readonly string[]
+  dayStart: number
+  dayEnd: number
+}>()
 const store = useRefitStore()
 const time = useTimeStore()
 const edits = useJobEdits()
@@ -98,6 +104,13 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
         </ul>
       </details>
     </section>
+    <DayErrands
+      :sheet="sheet"
+      :on="on"
+      :person-ids="personIds"
+      :day-start="dayStart"
+      :day-end="dayEnd"
+    />
     <section v-if="bagsMissing.length > 0" class="mt-3">
       <h2 class="border-b-2 border-ink text-redlead">Bags to find</h2>
       <p class="text-ink2">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { readyTonight, takeHome } from '#core/today/tonight'
+import type { EveningLine } from '#core/today/tonight'
 import { clockTimeOf, shortDateTime } from '#core/time/say'
 
 /** The end of the day: can we leave her like this, what runs and cures meanwhile, whose hours were whose. */
@@ -9,8 +10,21 @@ const props = defineProps<{
 }>()
 const store = useRefitStore()
 const { personId } = useDevice()
-const { leaving, said, leaveAt, next, nightEnd, curing, hours, left, isAshore, tick, leave } =
-  useLeaving(computed(() => props.frame))
+const {
+  leaving,
+  said,
+  leaveAt,
+  next,
+  nightEnd,
+  curing,
+  hours,
+  left,
+  isAshore,
+  ticked,
+  tickLine,
+  tick,
+  leave,
+} = useLeaving(computed(() => props.frame))
 const year = computed(() => props.frame.on.slice(0, 4))
 const nextSaid = computed(() =>
   next.value ? shortDateTime(next.value.at, store.zone, year.value) : 'somebody comes',
@@ -48,6 +62,11 @@ const tonight = computed(() =>
       )
     : [],
 )
+/** Ticks of the evening's lists are kept with the day, like those of the leaving list. */
+type List = 'home' | 'tonight'
+const keyIn = (list: List, line: EveningLine) => `${list} ${line.key}`
+const isTicked = (list: List, line: EveningLine) => ticked.value.has(keyIn(list, line))
+const tickEvening = (list: List, line: EveningLine) => tickLine(keyIn(list, line), line.what)
 const asks = ref(false)
 const by = ref('')
 const people = computed(() =>
@@ -106,9 +125,11 @@ defineExpose({ ask, stops })
               :key="line.key"
               class="flex items-baseline justify-between gap-2 py-0.5"
             >
-              <UiCheck :label="line.what" /><span class="cond truncate text-ink2">{{
-                line.forStep
-              }}</span>
+              <UiCheck
+                :model-value="isTicked('home', line)"
+                :label="line.what"
+                @update:model-value="tickEvening('home', line)"
+              /><span class="cond truncate text-ink2">{{ line.forStep }}</span>
             </li>
           </ul>
         </section>
@@ -126,9 +147,11 @@ defineExpose({ ask, stops })
               :key="line.key"
               class="flex items-baseline justify-between gap-2 py-0.5"
             >
-              <UiCheck :label="line.what" /><span class="cond truncate text-ink2">{{
-                line.forStep
-              }}</span>
+              <UiCheck
+                :model-value="isTicked('tonight', line)"
+                :label="line.what"
+                @update:model-value="tickEvening('tonight', line)"
+              /><span class="cond truncate text-ink2">{{ line.forStep }}</span>
             </li>
           </ul>
         </section>

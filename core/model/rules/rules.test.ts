@@ -1,5 +1,6 @@
 /** Rules of rows: for each a row that just keeps it, and one that just breaks it. */
 import { describe, expect, it } from 'vitest'
+import { newRow } from '../newRow'
 import { add, emptyRefit, job, person } from '../../testing/build'
 import type { Building } from '../../testing/build'
 import type { EntityName, Row } from '../entities'
@@ -261,6 +262,50 @@ describe('steps and weather', () => {
       ['hours'],
       ['hours'],
     ])
+  })
+})
+
+describe('cures and readings', () => {
+  const rows = emptyRefit()
+  const one = { jobId: 'j', title: 'Bed', order: 'b' } as const
+  it.each([
+    ['readDry', { readWhat: 'Moisture', readHigh: 14, readDry: 14 }],
+    ['maxWaitHours', { windowKind: 'bareMetal' }],
+    ['shortBecause', { unitCount: 4, unitsDone: 4, shortBecause: 'enough' }],
+  ] as const)('a step is refused at %s', (field, given) => {
+    const step = newRow('step', 's', { ...one, ...given })
+    expect(checkRow('step', step, ruleContext(rows)).map((problem) => problem.field)).toEqual([
+      field,
+    ])
+  })
+  it('a sealant that takes load before it has a skin is refused', () => {
+    const product = (given: object) => newRow('product', 'p', { name: 'S', ...given })
+    const fields = (given: object) =>
+      checkRow('product', product(given), ruleContext(rows)).map((problem) => problem.field)
+    expect(fields({ skinH: 2, loadH: 1 })).toEqual(['loadH'])
+    expect(fields({ skinH: 1, lightH: 1, loadH: 72, waterH: 24 })).toEqual([])
+  })
+  it('a test has not passed while its reading fails', () => {
+    const test = (given: object) =>
+      checkRow(
+        'asBuiltTest',
+        newRow('asBuiltTest', 't', {
+          sheetId: 's',
+          what: 'Drop',
+          order: 'b',
+          readHigh: 3,
+          readFailAt: 4,
+          outcome: 'passed',
+          ...given,
+        }),
+        ruleContext(rows),
+      ).map((problem) => problem.field)
+    expect(test({ reading: 4.1 })).toEqual(['outcome'])
+    // To be watched is no fail, and without a reading nothing is said.
+    expect(test({ reading: 4 })).toEqual([])
+    expect(test({})).toEqual([])
+    expect(test({ reading: 4.1, outcome: 'failed' })).toEqual([])
+    expect(test({ readLow: 5 })).toEqual(['readHigh'])
   })
 })
 

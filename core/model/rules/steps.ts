@@ -34,6 +34,21 @@ export const stepRules = (row: Step): RuleProblem[] => [
     'readHigh',
     'The highest passing value is under the lowest.',
   ),
+  ...when(
+    row.shortBecause.trim() !== '' && row.unitsDone >= (row.unitCount ?? 0),
+    'shortBecause',
+    'All of them are done: nothing is left out that somebody would have to accept.',
+  ),
+  ...when(
+    row.readDry !== null && row.readHigh !== null && row.readDry >= row.readHigh,
+    'readDry',
+    'What sound, dry stuff reads must be under the value that passes.',
+  ),
+  ...mendWhen(
+    row.windowKind === 'bareMetal' && row.maxWaitHours === null,
+    'maxWaitHours',
+    'Bare metal goes off. Say after how many hours the first coat must be on.',
+  ),
   ...mendWhen(
     row.readWhat.trim() !== '' && row.readLow === null && row.readHigh === null,
     'readHigh',

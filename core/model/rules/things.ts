@@ -1,6 +1,7 @@
 /** Rules of things and their names: products, bags, addresses, and names that tell rows apart. */
 import type { EntityName, Row } from '../entities'
 import { groupBy } from '../refit'
+import { outcomeBy } from '../../steps/sheetReading'
 import { mendWhen, when } from './rule'
 import type { RuleContext, RuleProblem, Rules } from './rule'
 
@@ -21,14 +22,42 @@ export const thingRules: Rules = {
       `There is a bag ${row.code} already. Give this one another code.`,
     )
   },
-  product: (row) =>
-    when(
+  asBuiltLine: (row) => limitsCrossed(row),
+  asBuiltTest: (row) => [
+    ...limitsCrossed(row),
+    ...when(
+      row.outcome === 'passed' && outcomeBy(row) === 'failed',
+      'outcome',
+      `The reading of ${row.reading} ${row.readUnit} fails its limit. It has not passed until it is read again.`,
+    ),
+  ],
+  product: (row) => [
+    ...when(
+      isDecreasing([row.skinH, row.lightH, row.loadH]),
+      'loadH',
+      'A sealant has a skin first, then takes light parts, then load. Check the data sheet.',
+    ),
+    ...when(
       row.overcoatOpensH !== null &&
         row.overcoatClosesH !== null &&
         row.overcoatClosesH < row.overcoatOpensH,
       'overcoatClosesH',
       'The bond window closes before it opens. Check the data sheet.',
     ),
+  ],
+}
+
+const limitsCrossed = (row: Pick<Row<'asBuiltLine'>, 'readLow' | 'readHigh'>): RuleProblem[] =>
+  when(
+    row.readLow !== null && row.readHigh !== null && row.readHigh < row.readLow,
+    'readHigh',
+    'The highest passing value is under the lowest.',
+  )
+
+/** True when of the values that are known a later one is smaller. */
+const isDecreasing = (values: readonly (number | null)[]): boolean => {
+  const known = values.filter((one): one is number => one !== null)
+  return known.some((one, at) => at > 0 && one < (known[at - 1] as number))
 }
 
 /** Kinds of rows whose names tell them apart, with the field that holds the name. */

@@ -1,6 +1,15 @@
 import type { Recipe } from '../recipe'
 import { bedSteps, proveSteps } from './sleevedFitting'
-import { beddingChoice, chem, counted, driesFor, dryingDays, input, ours } from './words'
+import {
+  beddingChoice,
+  chem,
+  counted,
+  driesFor,
+  dryingDays,
+  input,
+  ours,
+  moistureRead,
+} from './words'
 
 /** 3 */
 export const dryLocalCore: Recipe = {
@@ -107,6 +116,7 @@ export const dryLocalCore: Recipe = {
       operation: 'setUp',
       hours: '0',
       wait: driesFor('dryDays'),
+      ...moistureRead,
       caution:
         'A heater under cover: carbon monoxide alarm, nothing that burns near it, never left alone.',
     },
@@ -114,6 +124,7 @@ export const dryLocalCore: Recipe = {
       key: 'reading',
       title: 'Moisture reading passes',
       operation: 'test',
+      ...moistureRead,
       hours: '0.2',
       caution: 'Do not close over a reading that fails.',
       tools: ['Moisture meter'],

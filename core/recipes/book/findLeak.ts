@@ -36,6 +36,7 @@ export const findLeak: Recipe = {
       title: 'Hose low to high, ten minutes a fitting',
       operation: 'test',
       hours: 'fittings / 6',
+      count: { unit: 'fittings', of: 'fittings' },
       ...two,
       helpers: true,
       tools: ['Hose', 'Torch', 'Two telephones or a shout'],

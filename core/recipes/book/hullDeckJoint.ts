@@ -95,6 +95,7 @@ export const hullDeckJoint: Recipe = {
       hull: 'either',
       times: '3',
       hours: '0.2 * min(third, bolts - (n - 1) * third)',
+      count: { unit: 'bolts', of: 'min(third, bolts - (n - 1) * third)' },
       ...two,
       caution: 'Never all at once: the joint moves and does not come back.',
       materials: [

@@ -1,5 +1,5 @@
 import type { Recipe } from '../recipe'
-import { chem, input, ours } from './words'
+import { chem, input, ours, moistureRead } from './words'
 
 /** 5 */
 export const injectPanel: Recipe = {
@@ -68,6 +68,7 @@ export const injectPanel: Recipe = {
       key: 'reading',
       title: 'Moisture reading passes',
       operation: 'test',
+      ...moistureRead,
       hours: '0.2',
       caution: 'Do not close over a reading that fails: what is shut in goes on rotting.',
       tools: ['Moisture meter'],
@@ -77,6 +78,7 @@ export const injectPanel: Recipe = {
       title: 'Drill a grid, vents at the far edge',
       operation: 'drill',
       hours: '0.02 * holes',
+      count: { unit: 'holes', of: 'holes' },
       dry: true,
       caution: 'One skin only: depth stop on.',
       tools: ['Drill', 'Depth stop'],

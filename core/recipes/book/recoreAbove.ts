@@ -10,6 +10,8 @@ import {
   shed,
   stackChoice,
   two,
+  fairRounds,
+  moistureRead,
 } from './words'
 
 /** 4 */
@@ -137,11 +139,13 @@ export const recoreAbove: Recipe = {
       hours: '2.5 * areaM2',
       dry: true,
       wait: driesFor('dryDays'),
+      ...moistureRead,
     },
     {
       key: 'reading',
       title: 'Moisture reading passes',
       operation: 'test',
+      ...moistureRead,
       hours: '0.2',
       caution: 'Do not close over a reading that fails.',
     },
@@ -238,6 +242,7 @@ export const recoreAbove: Recipe = {
       key: 'fair',
       title: 'Fair, pass {n} of {times}',
       operation: 'fair',
+      ...fairRounds,
       times: '2',
       hours: '2 * areaM2',
       dry: true,

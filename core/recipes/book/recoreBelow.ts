@@ -1,6 +1,6 @@
 import type { Recipe } from '../recipe'
 import { recoreAbove } from './recoreAbove'
-import { chem, driesFor, dryingDays, input, ours, shed, two } from './words'
+import { chem, driesFor, dryingDays, input, ours, shed, two, moistureRead } from './words'
 
 const ofAbove = (key: string) => {
   const found = recoreAbove.inputs.find((one) => one.key === key)
@@ -76,11 +76,13 @@ export const recoreBelow: Recipe = {
       operation: 'strip',
       hours: '3.5 * areaM2',
       wait: driesFor('dryDays'),
+      ...moistureRead,
     },
     {
       key: 'reading',
       title: 'Moisture reading passes',
       operation: 'test',
+      ...moistureRead,
       hours: '0.2',
       caution: 'Do not close over a reading that fails.',
     },

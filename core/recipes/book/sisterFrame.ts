@@ -127,6 +127,7 @@ export const sisterFrame: Recipe = {
       caution:
         'Below the waterline: depth stop, plug and hammer within reach, never alone afloat. Every second frame first, never two neighbours open.',
       hours: '1.5 * members',
+      count: { unit: 'members', of: 'members', noNeighbours: true },
       skill: 'woodwork',
       materials: [{ what: 'Fastening', unit: 'pieces', quantity: 'fastenings', pack: 25 }],
     },

@@ -1,5 +1,16 @@
 import type { Recipe } from '../recipe'
-import { ashore, chem, counted, driesFor, dryingDays, input, oneOrTwo, ours } from './words'
+import {
+  ashore,
+  chem,
+  counted,
+  driesFor,
+  dryingDays,
+  input,
+  oneOrTwo,
+  ours,
+  fairRounds,
+  moistureRead,
+} from './words'
 
 /** 9 */
 export const stripBarrierAntifoul: Recipe = {
@@ -165,11 +176,13 @@ export const stripBarrierAntifoul: Recipe = {
       hours: '0.03 * areaM2',
       ...ashore,
       wait: driesFor('dryDays'),
+      ...moistureRead,
     },
     {
       key: 'reading',
       title: 'Moisture readings pass',
       operation: 'test',
+      ...moistureRead,
       hours: '0.6',
       ...ashore,
       caution: 'Do not coat over a reading that fails.',
@@ -200,6 +213,7 @@ export const stripBarrierAntifoul: Recipe = {
       key: 'fair',
       title: 'Fair the low spots',
       operation: 'fair',
+      ...fairRounds,
       hours: '0.3 * areaM2',
       ...ashore,
       dry: true,

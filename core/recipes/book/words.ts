@@ -99,6 +99,22 @@ export const oldOrNew: RecipeChoice = {
   ],
 }
 
+/** A core dries until a meter says so; the same meter on sound, dry core gives what dry reads. */
+export const moistureRead = {
+  read: {
+    what: 'Moisture',
+    unit: '%',
+    high: 14,
+    failAt: 18,
+    source: 'the meter, against sound dry core of the same make',
+  },
+} as const
+
+/** Filled and sanded again until a batten says so. */
+export const fairRounds = {
+  rounds: { likely: 1, most: 3, until: 'a 1 m batten shows under 1 mm' },
+} as const
+
 /** The last step of many: what nobody remembers a year on. */
 export const writeDown = (what: string) =>
   ({ key: 'log', title: `Write down ${what}`, operation: 'label', hours: '0.1' }) as const

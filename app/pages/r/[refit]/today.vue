@@ -275,6 +275,7 @@ const goTo = (date: string) =>
         <DayAside
           :sheet="sheet"
           :on="on"
+          :person-ids="frame.personIds"
           :day-start="work.length > 0 ? dayFrom : store.zone.at(day, 480)"
           :day-end="work.length > 0 ? dayTo : store.zone.at(day, 1020)"
         />

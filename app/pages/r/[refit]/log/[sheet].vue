@@ -2,12 +2,13 @@
 import { Printer } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { completeness } from '#core/asbuilt/draft'
+import { inOrder } from '#core/model/refit'
 
 /** One as-built sheet: what anybody needs to know to check it or take it apart. Prints on a page. */
 const store = useRefitStore()
 const route = useRoute()
 const sheetId = computed(() => String(route.params.sheet))
-const { sheet, lines, tests, pictures, edit, remove, addLine, addTest, addPicture } =
+const { sheet, lines, tests, pictures, edit, editTest, remove, addLine, addTest, addPicture } =
   useSheet(sheetId)
 const record = computed(() => (sheet.value ? completeness(sheet.value, store.rows) : null))
 const kinds = optionsOf('asBuiltLine', 'kind')
@@ -21,6 +22,18 @@ const newLine = ref('')
 const newTest = ref('')
 const moment = ref<(typeof moments)[number]['value'] | null>('after')
 const print = () => window.print()
+const failing = ref(false)
+const failed = computed(() => tests.value.filter((one) => one.outcome === 'failed'))
+/** The last step of its job that is done: from there back something did not work. */
+const lastStep = computed(
+  () =>
+    inOrder(
+      store.rows.step.filter(
+        (one) =>
+          one.jobId === sheet.value?.jobId && one.state === 'done' && one.operation !== 'label',
+      ),
+    ).at(-1) ?? null,
+)
 provideRow({
   entity: 'asBuiltSheet',
   row: sheet,
@@ -110,6 +123,11 @@ function picked(event: Event) {
             >
               Remove
             </button>
+            <SheetReading
+              entity="asBuiltLine"
+              :row="one"
+              @edit="edit('asBuiltLine', one, $event)"
+            />
           </li>
         </ul>
         <form class="no-print mt-2 flex items-end gap-2" @submit.prevent="line">
@@ -165,8 +183,14 @@ function picked(event: Event) {
             >
               Remove
             </button>
+            <SheetReading entity="asBuiltTest" :row="one" @edit="editTest(one, $event)" />
           </li>
         </ul>
+        <p v-if="failed.length > 0 && lastStep" class="mt-2 border-l-4 border-redlead pl-2">
+          {{ failed.map((one) => one.what).join(', ') }}: not passed. What rests on it waits until
+          it is done again.
+          <button class="btn btn-small" @click="failing = true">Did not work</button>
+        </p>
         <form class="no-print mt-2 flex items-end gap-2" @submit.prevent="test">
           <UiText
             v-model="newTest"
@@ -217,5 +241,6 @@ function picked(event: Event) {
         </div>
       </section>
     </article>
+    <DidNotWorkDialog v-if="lastStep" :open="failing" :step="lastStep" @close="failing = false" />
   </div>
 </template>

@@ -3,11 +3,13 @@ import { ChevronLeft } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { cautionList } from '#core/plan/facts'
 import { liveHours } from '#core/plan/liveHours'
-import { plannedHours } from '#core/plan/planned'
+import { accessFactor, plannedHours } from '#core/plan/planned'
 import { countOf, nextUnit, unitsDoneOf } from '#core/steps/counted'
+import { sayDrying } from '#core/steps/drying'
 import { isProvisional } from '#core/steps/provisional'
 import {
   failedReadings,
+  holdsItself,
   lastReadings,
   limitsOf,
   sayLimits,
@@ -15,6 +17,7 @@ import {
   verdictOf,
 } from '#core/steps/readings'
 import { hasRounds, isOverMost, roundsLeft } from '#core/steps/rounds'
+import { isAtStop, maybeShort, sayShort } from '#core/steps/stopShort'
 import { weatherSayer } from '#core/today/sayWeather'
 import { clockTimeOf } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
@@ -29,7 +32,7 @@ const planner = usePlannerStore()
 const toasts = useToastStore()
 const edits = useStepEdits()
 const jobEdits = useJobEdits()
-const { shortDateTime } = useDates()
+const { shortDateTime, sayDate } = useDates()
 const step = computed(() => store.rows.step.find((one) => one.id === route.params.step) ?? null)
 const job = computed(() => store.rows.job.find((one) => one.id === step.value?.jobId) ?? null)
 const zone = computed(() => store.rows.zone.find((one) => one.id === job.value?.zoneId) ?? null)
@@ -116,6 +119,23 @@ const nextTime = computed(() => {
     store.rows.job.filter((row) => jobs.has(row.id) && row.nextTime.trim() !== '').at(-1) ?? null
   )
 })
+/** The high estimate of all its rounds, person-hours; null: nobody gave one. */
+const highHours = computed(() => {
+  const one = step.value
+  return one?.hoursHigh == null ? null : one.hoursHigh * accessFactor[one.access] * one.round
+})
+const atStop = computed(
+  () => step.value?.state === 'doing' && isAtStop(highHours.value, spent.value),
+)
+const short = computed(() =>
+  step.value
+    ? sayShort(step.value, (id) => store.rows.person.find((one) => one.id === id)?.name ?? '')
+    : '',
+)
+const drying = computed(() =>
+  step.value ? sayDrying(step.value, store.rows.reading, store.zone, sayDate) : '',
+)
+const stopping = ref(false)
 const reading = ref(false)
 const readNo = ref<number | null>(null)
 const failing = ref(false)
@@ -150,7 +170,7 @@ const press = () => (wasLong.value ? (wasLong.value = false) : void plus(1))
 async function done() {
   const one = step.value
   if (!one) return
-  if (fails.value.length > 0)
+  if (fails.value.length > 0 && holdsItself(one))
     return toasts.say(
       'A reading fails: read it again when it is better, or press “Did not work”.',
       true,
@@ -249,6 +269,13 @@ const pace = computed(() => {
         {{ formatHours(count.hoursLeft) }} for the {{ count.left }} that are left.
         <template v-if="next?.heldBecause">{{ next.heldBecause }}</template>
       </p>
+      <button
+        v-if="maybeShort(step)"
+        class="btn btn-quiet max-sm:min-h-11"
+        @click="stopping = true"
+      >
+        Stop here
+      </button>
       <p v-if="step.proveOnOne && (count.done === 0 || next?.no === null)" class="cond">
         Prove it on one: the others wait until the first has passed.
       </p>
@@ -305,7 +332,11 @@ const pace = computed(() => {
         </li>
       </ul>
       <p v-if="last.length === 0" class="text-ink2">Nothing read yet.</p>
-      <p v-if="fails.length > 0" class="leading-tight">
+      <p v-if="drying" class="leading-tight">{{ drying }}</p>
+      <p v-if="fails.length > 0 && !holdsItself(step)" class="leading-tight">
+        It is not dry yet: what follows waits. Read it again on another day.
+      </p>
+      <p v-else-if="fails.length > 0" class="leading-tight">
         {{
           fails[0]?.unitNo
             ? `That one is held, and the step with it; the others go on.`
@@ -315,6 +346,30 @@ const pace = computed(() => {
       </p>
       <p v-if="limits.source" class="text-ink2">Limit from {{ limits.source }}.</p>
     </section>
+
+    <section
+      v-if="atStop"
+      class="mt-3 border-2 border-redlead p-2"
+      aria-label="At its high estimate"
+    >
+      <p class="cond text-lg leading-tight">
+        {{ formatHours(spent) }} on it: that was the most reckoned with,
+        {{ formatHours(highHours ?? 0) }}.
+      </p>
+      <p class="leading-tight">
+        Accept it as it is, do it once more, or look for what is behind it?
+      </p>
+      <div class="mt-2 flex flex-wrap gap-2">
+        <button class="btn" @click="maybeShort(step) ? (stopping = true) : done()">
+          Accept it
+        </button>
+        <button v-if="hasRounds(step)" class="btn" @click="edits.anotherRound(step)">
+          Once more
+        </button>
+        <button class="btn" @click="frame.openFound(step.jobId)">Found work</button>
+      </div>
+    </section>
+    <p v-if="short" class="mt-3 border-l-4 border-brass pl-2">{{ short }}</p>
 
     <section v-if="hasRounds(step)" class="mt-3" aria-label="Rounds">
       <p class="cond text-lg">{{ roundSaid }}</p>
@@ -413,7 +468,14 @@ const pace = computed(() => {
           Done
         </button>
       </div>
-      <div v-else class="grid grid-cols-2 gap-2">
+      <div
+        v-else
+        class="grid gap-2"
+        :class="holdsItself(step) || !limits ? 'grid-cols-2' : 'grid-cols-3'"
+      >
+        <button v-if="limits && !holdsItself(step)" class="btn btn-go min-h-14!" @click="readUnit">
+          Read
+        </button>
         <button class="btn min-h-14!" @click="forNow = true">For now</button>
         <button class="btn min-h-14!" @click="jobEdits.setState(step, 'open')">Reopen it</button>
       </div>
@@ -426,6 +488,12 @@ const pace = computed(() => {
       @kept="reading = false"
     />
     <DidNotWorkDialog :open="failing" :step="step" @close="failing = false" />
+    <StopShortDialog
+      :open="stopping"
+      :step="step"
+      :hours-logged="spent"
+      @close="stopping = false"
+    />
     <ProvisionalDialog :open="forNow" :step="step" @close="forNow = false" />
   </div>
 </template>

@@ -1,0 +1,175 @@
+/** What is still to be bought for the day, and when somebody can go for it without anybody waiting. Source: handbook-2 B2. */
+import type { Person, Place } from '../model/entities'
+import { byId, inOrder, placeOfKind } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { toMeasure } from '../recipes/known'
+import { dayNumber, minuteMs } from '../time/civil'
+import { openOn } from '../time/openAt'
+import type { ZoneClock } from '../time/zone'
+import type { DayLine } from './dayLine'
+import type { TakeLine } from './takeWith'
+
+/** Minutes in a shop. Assumed. */
+const inShopMin = 15
+
+/** One way to a shop and back. */
+export interface Trip {
+  readonly personId: string
+  /** The first and the last moment to leave, UTC ms. */
+  readonly leaveFrom: number
+  readonly leaveBy: number
+  /** Back by then, whenever they left. */
+  readonly backBy: number
+}
+
+/** Things of a day that one shop has. */
+export interface Errand {
+  readonly shop: Place
+  /** Minutes after midnight; null: shut that day. */
+  readonly open: readonly [number, number] | null
+  readonly things: readonly TakeLine[]
+  /** When the first step that wants one of them begins, UTC ms, and its name. */
+  readonly neededAt: number
+  readonly forStep: string
+  /** Minutes one way, from where the work is. */
+  readonly wayMin: number
+  readonly trip: Trip | null
+  /** What to measure of the same jobs before going. */
+  readonly measureFirst: readonly string[]
+}
+
+/** What the day has. */
+export interface ErrandFrame {
+  readonly on: string
+  /** Who is there, from when to when, UTC ms. */
+  readonly personIds: readonly string[]
+  readonly from: number
+  readonly to: number
+  /** Where the work is; null: not said. */
+  readonly place: Place | null
+}
+
+/** Trips for what is to buy, shop by shop; what is wanted first stands first. `now`: nobody leaves earlier. */
+export function errandsOf(
+  rows: RefitRows,
+  take: readonly TakeLine[],
+  lines: readonly DayLine[],
+  frame: ErrandFrame,
+  clock: ZoneClock,
+  now: number,
+): Errand[] {
+  const usual = placeOfKind(rows, 'shop')
+  const places = byId(rows.place)
+  const wanted = new Map<Place, TakeLine[]>()
+  for (const line of take) {
+    if (line.at !== 'to buy') continue
+    const own = rows.bringLine.find((one) => one.id === line.id)?.shopId
+    const shop = places.get(own ?? '') ?? usual
+    if (shop) wanted.set(shop, [...(wanted.get(shop) ?? []), line])
+  }
+  const guesses = toMeasure(rows)
+  return [...wanted]
+    .map(([shop, things]): Errand => {
+      const first = things
+        .map((one) => lines.find((line) => line.step?.id === one.stepId))
+        .filter((line): line is DayLine => line !== undefined)
+        .sort((a, b) => a.from - b.from)[0]
+      const neededAt = first?.from ?? frame.to
+      const open = openOn(shop, dayNumber(frame.on))
+      const wayMin = wayTo(rows, frame.place, shop)
+      const jobIds = new Set(
+        things.map((one) => lines.find((line) => line.step?.id === one.stepId)?.job?.id),
+      )
+      return {
+        shop,
+        open,
+        things,
+        neededAt,
+        forStep: first?.step?.title ?? '',
+        wayMin,
+        trip: open && tripTo(rows, lines, { ...frame, to: neededAt }, clock, now, open, wayMin),
+        measureFirst: guesses.filter((one) => jobIds.has(one.job.id)).map((one) => one.input.label),
+      }
+    })
+    .sort((a, b) => a.neededAt - b.neededAt || (a.shop.id < b.shop.id ? -1 : 1))
+}
+
+/** The way between two places: the drive that is written down, else by home. */
+function wayTo(rows: Pick<RefitRows, 'drive'>, from: Place | null, to: Place): number {
+  const drive = rows.drive.find(
+    (one) =>
+      (one.fromPlaceId === from?.id && one.toPlaceId === to.id) ||
+      (one.toPlaceId === from?.id && one.fromPlaceId === to.id),
+  )
+  return drive?.minutes ?? (from?.travelMin ?? 0) + to.travelMin
+}
+
+/** The earliest stretch in which somebody has nothing to do that is long enough to go, buy and come back. */
+function tripTo(
+  rows: Pick<RefitRows, 'person'>,
+  lines: readonly DayLine[],
+  frame: ErrandFrame,
+  clock: ZoneClock,
+  now: number,
+  open: readonly [number, number],
+  wayMin: number,
+): Trip | null {
+  const day = dayNumber(frame.on)
+  const way = wayMin * minuteMs
+  const length = 2 * way + inShopMin * minuteMs
+  const trips = inOrder(rows.person)
+    .filter((person) => frame.personIds.includes(person.id))
+    .flatMap((person) =>
+      idle(person, lines, Math.max(frame.from, now), frame.to).flatMap(([from, to]): Trip[] => {
+        const leaveFrom = Math.max(from, clock.at(day, open[0]) - way)
+        const leaveBy = Math.min(to - length, clock.at(day, open[1]) - inShopMin * minuteMs - way)
+        return leaveBy < leaveFrom
+          ? []
+          : [{ personId: person.id, leaveFrom, leaveBy, backBy: leaveBy + length }]
+      }),
+    )
+  return trips.reduce<Trip | null>(
+    (best, one) => (best === null || one.leaveFrom < best.leaveFrom ? one : best),
+    null,
+  )
+}
+
+/** Stretches of a day in which a person stands on no line. */
+function idle(
+  person: Pick<Person, 'id'>,
+  lines: readonly DayLine[],
+  from: number,
+  to: number,
+): [number, number][] {
+  const busy = lines
+    .filter((line) => line.personIds.includes(person.id))
+    .sort((a, b) => a.from - b.from)
+  const free: [number, number][] = []
+  let at = from
+  for (const line of busy) {
+    if (line.from > at) free.push([at, Math.min(line.from, to)])
+    at = Math.max(at, line.to)
+  }
+  if (at < to) free.push([at, to])
+  return free.filter(([a, b]) => b > a)
+}
+
+/** "Piet can go between 10:20 and 10:45 and is back by 11:40", or why nobody can. */
+export function sayErrand(
+  errand: Errand,
+  nameOf: (personId: string) => string,
+  timeOf: (at: number) => string,
+): string {
+  const { shop, open, trip, wayMin, neededAt, forStep } = errand
+  const wants = forStep === '' ? '' : ` “${forStep}” wants it at ${timeOf(neededAt)}.`
+  if (!open) return `${shop.name} is shut that day.${wants}`
+  const both = 2 * wayMin + inShopMin
+  if (!trip)
+    return `Nobody has the ${both} minutes for it before it is wanted: bring it on the way, or somebody leaves their work.${wants}`
+  const who = nameOf(trip.personId)
+  const when =
+    trip.leaveBy - trip.leaveFrom < 5 * minuteMs
+      ? `at ${timeOf(trip.leaveFrom)}`
+      : `from ${timeOf(trip.leaveFrom)}, at the latest at ${timeOf(trip.leaveBy)}`
+  return `${who} has time: leave ${when}, back by ${timeOf(trip.backBy)}.${wants}`
+}
