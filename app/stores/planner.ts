@@ -10,6 +10,7 @@ import type { Drag } from '#core/plan/drag'
 import { gateEffects } from '#core/plan/effect'
 import type { GateEffect } from '#core/plan/effect'
 import { sayWhatIf } from '#core/plan/whatIf'
+import { sayLack } from '#core/today/lacks'
 import type { Pushed } from '#core/plan/whatIf'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
@@ -84,6 +85,14 @@ export const usePlannerStore = defineStore('planner', () => {
   /** The same as one sentence about the gates. */
   const whatIf = async (items: readonly ChangeItem[]): Promise<string | null> =>
     (await consequence(items))?.said ?? null
+  /** What a lack does to the gates, ''  for nothing. Null: somebody asks something himself, which comes first. */
+  async function lack(items: readonly ChangeItem[]): Promise<string | null> {
+    if (supposer.isBusy) return null
+    const accepted = toRaw(store.accepted)
+    const answer = await ask((remote) => remote.whatIf(time.now, accepted, plain(items)))
+    const gates = store.derived.gates.map((one) => one.gate)
+    return answer && sayLack(answer, gates, store.derived.clock)
+  }
   /** What each step holds up of a gate; null: a newer question came, or no plan stands. */
   async function drags(gateId: string, stepIds: readonly string[]): Promise<Drag[] | null> {
     const accepted = toRaw(store.accepted)
@@ -195,5 +204,18 @@ export const usePlannerStore = defineStore('planner', () => {
     (back) => back && stale.value && planSoon(),
   )
 
-  return { busy, progress, failed, ranking, hours, stale, whatIf, consequence, drags, slip, replan }
+  return {
+    busy,
+    progress,
+    failed,
+    ranking,
+    hours,
+    stale,
+    whatIf,
+    consequence,
+    lack,
+    drags,
+    slip,
+    replan,
+  }
 })

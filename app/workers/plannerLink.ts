@@ -44,6 +44,11 @@ export class PlannerLink {
     this.giveUp = null
   }
 
+  /** True while somebody waits for an answer. */
+  get isBusy(): boolean {
+    return this.giveUp !== null
+  }
+
   /** Ends what is going on; its caller gets Superseded. */
   stop(): void {
     if (this.giveUp) this.end(new Superseded())

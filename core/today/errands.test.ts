@@ -107,6 +107,15 @@ describe('an errand', () => {
     expect(errandOf(tight).said).toMatch(/^Ann has time: leave at 10:00, back by 10:35\./)
     tight.lines[1] = line(tight.rows, 'bed', '10:34', '12:00', ['Ann', 'Ben'])
     expect(errandOf(tight).said).toMatch(/^Nobody has the 35 minutes for it/)
+    // Ben grinds alone from half past nine: grinding may be left.
+    tight.lines[0] = line(tight.rows, 'grind', '09:00', '10:34', ['Ann'])
+    tight.lines.push(line(tight.rows, 'grind', '09:00', '10:34', ['Ben']))
+    const instead = errandOf(tight)
+    expect(instead.errand?.trip).toBeNull()
+    expect(instead.said).toBe(
+      'Nobody is idle for the 35 minutes: Ann could leave “grind” for it, at the latest at 09:59. “bed” wants it at 10:34.',
+    )
+    tight.lines.pop()
     // Ben does not grind: he has the morning.
     tight.lines[0] = line(tight.rows, 'grind', '09:00', '10:00', ['Ann'])
     expect(errandOf(tight).errand?.trip).toMatchObject({ personId: 'Ben', leaveFrom: at('09:20') })

@@ -1,7 +1,8 @@
 /** What is still to be bought for the day, and when somebody can go for it without anybody waiting. Source: handbook-2 B2. */
-import type { Person, Place } from '../model/entities'
+import type { Person, Place, Step } from '../model/entities'
 import { byId, inOrder, placeOfKind } from '../model/refit'
 import type { RefitRows } from '../model/refit'
+import { maySplit } from '../plan/facts'
 import { toMeasure } from '../recipes/known'
 import { dayNumber, minuteMs } from '../time/civil'
 import { openOn } from '../time/openAt'
@@ -34,6 +35,8 @@ export interface Errand {
   /** Minutes one way, from where the work is. */
   readonly wayMin: number
   readonly trip: Trip | null
+  /** Work one person could leave for it, where nobody is idle; null: none. */
+  readonly instead: (Trip & { readonly step: Step }) | null
   /** What to measure of the same jobs before going. */
   readonly measureFirst: readonly string[]
 }
@@ -87,7 +90,7 @@ export function errandsOf(
         neededAt,
         forStep: first?.step?.title ?? '',
         wayMin,
-        trip: open && tripTo(rows, lines, { ...frame, to: neededAt }, clock, now, open, wayMin),
+        ...goingTo(rows, lines, { ...frame, to: neededAt }, clock, now, open, wayMin),
         measureFirst: guesses.filter((one) => jobIds.has(one.job.id)).map((one) => one.input.label),
       }
     })
@@ -102,6 +105,29 @@ function wayTo(rows: Pick<RefitRows, 'drive'>, from: Place | null, to: Place): n
       (one.toPlaceId === from?.id && one.fromPlaceId === to.id),
   )
   return drive?.minutes ?? (from?.travelMin ?? 0) + to.travelMin
+}
+
+/** Who goes: whoever is idle first, else whoever is alone at work that may be left. */
+function goingTo(
+  rows: Pick<RefitRows, 'person'>,
+  lines: readonly DayLine[],
+  frame: ErrandFrame,
+  clock: ZoneClock,
+  now: number,
+  open: readonly [number, number] | null,
+  wayMin: number,
+): Pick<Errand, 'trip' | 'instead'> {
+  if (!open) return { trip: null, instead: null }
+  const trip = tripTo(rows, lines, frame, clock, now, open, wayMin)
+  if (trip) return { trip, instead: null }
+  for (const line of [...lines].sort((a, b) => a.from - b.from)) {
+    const { step } = line
+    if (!step || line.personIds.length !== 1 || !maySplit(step)) continue
+    const others = lines.filter((one) => one !== line)
+    const found = tripTo(rows, others, frame, clock, now, open, wayMin)
+    if (found) return { trip: null, instead: { ...found, step } }
+  }
+  return { trip: null, instead: null }
 }
 
 /** The earliest stretch in which somebody has nothing to do that is long enough to go, buy and come back. */
@@ -160,12 +186,14 @@ export function sayErrand(
   nameOf: (personId: string) => string,
   timeOf: (at: number) => string,
 ): string {
-  const { shop, open, trip, wayMin, neededAt, forStep } = errand
+  const { shop, open, trip, instead, wayMin, neededAt, forStep } = errand
   const wants = forStep === '' ? '' : ` “${forStep}” wants it at ${timeOf(neededAt)}.`
   if (!open) return `${shop.name} is shut that day.${wants}`
   const both = 2 * wayMin + inShopMin
+  if (instead)
+    return `Nobody is idle for the ${both} minutes: ${nameOf(instead.personId)} could leave “${instead.step.title}” for it, at the latest at ${timeOf(instead.leaveBy)}.${wants}`
   if (!trip)
-    return `Nobody has the ${both} minutes for it before it is wanted: bring it on the way, or somebody leaves their work.${wants}`
+    return `Nobody has the ${both} minutes for it before it is wanted: fetch it on the way there.${wants}`
   const who = nameOf(trip.personId)
   const when =
     trip.leaveBy - trip.leaveFrom < 5 * minuteMs

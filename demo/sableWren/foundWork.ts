@@ -274,6 +274,14 @@ function foundOnDeck(write: Writer): void {
       parentJobId: 'forehatch',
     },
   )
+  write.add('bringLine', 'hatch-core-2-shop', {
+    stepId: 'hatch-core-2',
+    what: 'Solvent to wipe it out',
+    amount: '1 L',
+    at: 'toBuy',
+    kind: 'consumable',
+    order: 'z',
+  })
   write.recipeJob(
     'post-core',
     'Core dark under stanchion bases 3 and 4',

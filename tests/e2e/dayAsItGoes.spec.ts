@@ -18,6 +18,21 @@ async function read(page: Page, value: string) {
   await dialog.getByRole('button', { name: 'Keep the reading' }).tap()
 }
 
+/** The dry fit of the bitt, counted in forty bolts and open as it is done. */
+async function fortyBolts(page: Page) {
+  await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=bitt`)
+  await page.getByRole('button', { name: 'More of Dry fit, check bolt lengths' }).click()
+  await page.getByText('Counted, read, in rounds').last().click()
+  await page.getByLabel('How many of them').fill('0')
+  await page.getByLabel('How many of them').press('Enter')
+  await expect(page.getByText(/At least 1/)).toBeVisible()
+  await page.getByLabel('Counted in').fill('bolts')
+  await page.getByLabel('Counted in').press('Enter')
+  await page.getByLabel('How many of them').fill('40')
+  await page.getByLabel('How many of them').press('Enter')
+  await page.getByRole('link', { name: 'Do it' }).click()
+}
+
 test('a hole is read before it is counted, a fail holds the others, and a better reading lets them go', async ({
   page,
 }) => {
@@ -52,17 +67,7 @@ test('one round more, ten bolts by a long press, and z takes them back', async (
   await page.getByRole('button', { name: 'Not good enough: one more round' }).tap()
   await expect(page.getByText(/^Round 2 of 2 likely, 3 at most/)).toBeVisible()
 
-  await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=bitt`)
-  await page.getByRole('button', { name: 'More of Dry fit, check bolt lengths' }).click()
-  await page.getByText('Counted, read, in rounds').last().click()
-  await page.getByLabel('How many of them').fill('0')
-  await page.getByLabel('How many of them').press('Enter')
-  await expect(page.getByText(/At least 1/)).toBeVisible()
-  await page.getByLabel('Counted in').fill('bolts')
-  await page.getByLabel('Counted in').press('Enter')
-  await page.getByLabel('How many of them').fill('40')
-  await page.getByLabel('How many of them').press('Enter')
-  await page.getByRole('link', { name: 'Do it' }).click()
+  await fortyBolts(page)
   const more = page.getByRole('button', { name: '+1 bolts' })
   await more.dispatchEvent('pointerdown')
   await expect(page.getByText('10 of 40 bolts', { exact: true })).toBeVisible()
@@ -97,6 +102,7 @@ test('good enough for now stays in sight; the list before leaving is ticked, and
   await dialog.getByLabel('What it must not be trusted with').fill('a night at sea')
   await dialog.getByRole('button', { name: 'Keep it for now' }).tap()
   await expect(page.getByText('A job to make it right was made.')).toBeVisible()
+  await expect(page.getByText(/launch planned .+, 1 thing only for now/)).toBeVisible()
   await page.getByRole('link', { name: 'Back to Today' }).tap()
   const beside = page.getByRole('complementary', { name: 'For the day' })
   await expect(beside.getByText('The second clip')).toBeVisible()
@@ -136,4 +142,63 @@ test('a step is begun and ticked, and its hours stand in the evening to be taken
   await page.getByRole('button', { name: `Right: ${title}` }).tap()
   await expect(page.getByText('Hours kept.')).toBeVisible()
   await expect(page.getByText('Nothing waits for its hours.')).toBeVisible()
+})
+
+test('a count stops short: enough under a name, or the rest later', async ({ page }) => {
+  await fortyBolts(page)
+  const more = page.getByRole('button', { name: '+1 bolts' })
+  for (const many of [1, 2, 3]) {
+    await more.tap()
+    await expect(page.getByText(`${many} of 40 bolts`, { exact: true })).toBeVisible()
+  }
+  await page.getByRole('button', { name: 'Stop here' }).tap()
+  const dialog = page.getByRole('dialog')
+  const enough = dialog.getByRole('button', { name: 'Enough as it is' })
+  await enough.tap()
+  await expect(dialog.getByText('Why is that enough?')).toBeVisible()
+  await dialog.getByLabel('Why that is enough').fill('The rest are under the tank')
+  await dialog.getByLabel('Who says so').selectOption('Oona')
+  await enough.tap()
+  await expect(
+    page.getByText('3 of 40 bolts, 37 left out: The rest are under the tank. Oona says so.'),
+  ).toBeVisible()
+  await page.keyboard.press('z')
+  await page.getByRole('button', { name: 'Stop here' }).tap()
+  await dialog.getByRole('button', { name: 'The rest later' }).tap()
+  await expect(page.getByText('3 of 3 bolts', { exact: true })).toBeVisible()
+  await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=bitt`)
+  await expect(page.getByLabel('Done: The rest: Dry fit, check bolt lengths')).toBeVisible()
+})
+
+test('what is to buy has its trip, and is there once it is bought', async ({ page }) => {
+  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  const errands = page.getByRole('region', { name: 'To buy' })
+  await expect(errands.getByText('Solvent to wipe it out, 1 L')).toBeVisible()
+  await expect(errands.getByText(/(has time: leave|could leave) /)).toBeVisible()
+  await errands.getByRole('button', { name: 'Bought at Fenn Chandlery' }).tap()
+  await expect(errands).toBeHidden()
+  await page.keyboard.press('z')
+  await expect(errands).toBeVisible()
+})
+
+test('a reading on an as-built sheet judges its test, and what fails has not passed', async ({
+  page,
+}) => {
+  await page.goto(`${server.url}/r/${await server.refitId()}/log`)
+  await page.getByRole('link', { name: /Rebuild the mast step/ }).click()
+  await page.getByText('Read it in figures of Level athwart').click()
+  const fill = async (label: string, value: string) => {
+    await page.getByLabel(label, { exact: true }).last().fill(value)
+    await page.getByLabel(label, { exact: true }).last().press('Enter')
+  }
+  await fill('Read in', 'mm')
+  await fill('Passes up to', '1')
+  await fill('Reading', '3')
+  const outcome = page.getByLabel('Outcome of Level athwart')
+  await expect(outcome).toHaveValue('failed')
+  await expect(page.getByText(/Level athwart: not passed/)).toBeVisible()
+  await outcome.selectOption('passed')
+  await expect(page.getByText(/The reading of 3 mm fails its limit/).first()).toBeVisible()
+  await fill('Reading', '0.5')
+  await expect(outcome).toHaveValue('passed')
 })

@@ -23,11 +23,13 @@ watch(
   (open) => {
     if (!open) return
     because.value = ''
-    by.value = personId.value || (people.value[0]?.value ?? '')
+    by.value = personId.value || (props.step.byIds[0] ?? '')
     wrong.value = {}
   },
   { immediate: true },
 )
+// What is answered is no longer asked for: a line that went later would move the page under a press.
+watch([because, by], () => (wrong.value = {}))
 async function later() {
   const made = restLater(store.rows, props.step, props.hoursLogged, newId)
   if (!made.ok) return toasts.say(made.message, true)

@@ -27,6 +27,11 @@ const { sayDay, shortDateTime } = useDates()
 const most = 6
 const seen = (line: TakeLine) => line.seenOn === props.on
 const unseen = computed(() => props.sheet.take.filter((line) => !seen(line)))
+/** What it does to a gate when it is not here: of what cannot be had where the work is, asked in the quiet. */
+const lacks = useLacks(
+  computed(() => [...new Set(unseen.value.slice(0, most).map((line) => line.stepId))]),
+  computed(() => props.on),
+)
 const tick = (line: TakeLine): Promise<boolean> => {
   const row =
     line.entity === 'part'
@@ -86,7 +91,14 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
             ><b class="font-semibold">{{ line.what }}{{ line.amount ? `, ${line.amount}` : '' }}</b
             ><span class="text-ink2"> — {{ line.at }}</span></span
           >
-          <span class="cond max-w-36 truncate text-right text-ink2">{{ line.stepTitle }}</span>
+          <span
+            v-if="lacks.get(line.stepId)"
+            class="cond max-w-36 text-right leading-none text-redlead"
+            >else {{ lacks.get(line.stepId)?.replace(/^./, (c) => c.toLowerCase()) }}</span
+          >
+          <span v-else class="cond max-w-36 truncate text-right text-ink2">{{
+            line.stepTitle
+          }}</span>
         </li>
       </ul>
       <details v-if="unseen.length > most || unseen.length < sheet.take.length">

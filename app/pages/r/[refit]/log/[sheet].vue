@@ -124,6 +124,7 @@ function picked(event: Event) {
               Remove
             </button>
             <SheetReading
+              v-if="one.kind === 'setting' || one.kind === 'size' || one.reading !== null"
               entity="asBuiltLine"
               :row="one"
               @edit="edit('asBuiltLine', one, $event)"

@@ -260,12 +260,13 @@ const pace = computed(() => {
         :done="count.done"
         :held="held"
         :done-nos="doneNos"
-        :next="next?.no ?? null"
+        :next="step.state === 'done' ? null : (next?.no ?? null)"
         :unit="count.unit"
       />
       <p class="cond text-2xl">{{ count.done }} of {{ count.of }} {{ count.unit }}</p>
-      <p class="cond text-ink2">{{ pace }}</p>
-      <p v-if="count.left > 0" class="text-ink2">
+      <p v-if="short" class="border-l-4 border-brass pl-2">{{ short }}</p>
+      <p v-if="step.state !== 'done'" class="cond text-ink2">{{ pace }}</p>
+      <p v-if="count.left > 0 && step.state !== 'done'" class="text-ink2">
         {{ formatHours(count.hoursLeft) }} for the {{ count.left }} that are left.
         <template v-if="next?.heldBecause">{{ next.heldBecause }}</template>
       </p>
@@ -315,9 +316,9 @@ const pace = computed(() => {
           <span
             class="cond text-lg"
             :class="{ 'text-redlead': verdictOf(one.value, limits) === 'fail' }"
-            >[{{ formatQuantity(one.value, limits.unit, units) }}]<template v-if="no > 0">
-              {{ step.unitName || 'unit' }} {{ no }}</template
-            ></span
+            >[{{ formatQuantity(one.value, limits.unit, units) }}]<template v-if="no > 0">{{
+              ` number ${no}`
+            }}</template></span
           >
           <span class="grow text-ink2"
             >{{ shortDateTime(one.at, store.zone) }}{{ one.note ? `, ${one.note}` : '' }}</span
@@ -369,8 +370,6 @@ const pace = computed(() => {
         <button class="btn" @click="frame.openFound(step.jobId)">Found work</button>
       </div>
     </section>
-    <p v-if="short" class="mt-3 border-l-4 border-brass pl-2">{{ short }}</p>
-
     <section v-if="hasRounds(step)" class="mt-3" aria-label="Rounds">
       <p class="cond text-lg">{{ roundSaid }}</p>
       <p class="text-ink2">

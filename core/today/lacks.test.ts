@@ -1,0 +1,25 @@
+import { expect, it } from 'vitest'
+import { job, step } from '../testing/build'
+import { ashore, friday, weekends } from '../testing/weekends'
+import { askingOf } from '../plan/whatIf'
+import { zoneClock } from '../time/zone'
+import { sayLack, withoutToday } from './lacks'
+
+it('what a lack does to a gate is what a plan without it today gives', () => {
+  // Ann is there on Saturdays and Sundays, 8 h each. The coat waits for the ply and a night; the yard lifts any day.
+  const rows = weekends()
+  ashore(rows, { launchAimed: '2027-04-18', launchWhen: 'asReady' })
+  job(rows, 'Deck', { gateId: 'launch' })
+  const ply = step(rows, 'Deck', 'ply', { hoursLikely: 8 })
+  step(rows, 'Deck', 'coat', { hoursLikely: 8 })
+  job(rows, 'Shelf')
+  const shelf = step(rows, 'Shelf', 'shelf', { notBefore: '2027-05-01' })
+  const clock = zoneClock('UTC')
+  const ask = askingOf(rows, friday, null)
+  const lackOf = (items: Parameters<typeof ask>[0]) => sayLack(ask(items), rows.gate, clock)
+  // Ready on Sunday the 18th at four, launched when Ann is there again, on the 24th; without the ply on Saturday the coat
+  // is on the 24th, and she goes in on the 25th.
+  expect(lackOf([withoutToday(ply, '2027-04-17')])).toBe('Launch 1 day later')
+  expect(lackOf([withoutToday(shelf, '2027-04-17')])).toBe('')
+  expect(withoutToday(shelf, '2027-04-17')).toMatchObject({ patch: { notBefore: '2027-05-01' } })
+})
