@@ -884,3 +884,41 @@ describe('ways that the examples do not take', () => {
     expect(step?.fields.caution).toMatch(words)
   })
 })
+
+describe('what is counted, read and repeated', () => {
+  const fieldsOf = (key: string, given: RecipeInputs, stepKey: string) =>
+    worked(key, given).steps.find((one) => one.key === stepKey)?.fields
+  it('holes are counted off, the first one proved; one hole is not counted', () => {
+    for (const key of ['probe', 'overDrill', 'fill', 'reDrill'])
+      expect(fieldsOf('sleeve-and-bed', { holes: 6 }, key)).toMatchObject({
+        unitName: 'holes',
+        unitCount: 6,
+        proveOnOne: key === 'overDrill',
+      })
+    expect(fieldsOf('sleeve-and-bed', { holes: 1 }, 'fill')).toMatchObject({ unitCount: null })
+    expect(fieldsOf('sleeve-and-bed', { holes: 6 }, 'bed')).toMatchObject({ unitCount: null })
+  })
+  it('bolts of a joint by the pass, members never two neighbours', () => {
+    // 6000/150 + 1 = 41 bolts, 14 a pass, 13 are left for the last.
+    const bolts = [1, 2, 3].map((n) => fieldsOf('hull-deck-joint', {}, `third.${n}`)?.unitCount)
+    expect(bolts).toEqual([14, 14, 13])
+    expect(fieldsOf('sister-frame', { members: 7 }, 'fasten')).toMatchObject({
+      unitCount: 7,
+      noNeighbours: true,
+    })
+  })
+  it('a core that dries is read where it waits and where it is closed, against one limit', () => {
+    for (const key of [
+      'recore-above',
+      'recore-below',
+      'dry-local-core',
+      'strip-barrier-antifoul',
+    ]) {
+      const read = worked(key, {}).steps.filter((one) => one.fields.readWhat === 'Moisture')
+      expect(read.map((one) => one.fields.waitKind).sort(), key).toEqual(['dry', 'none'])
+      for (const { fields } of read)
+        expect(fields).toMatchObject({ readHigh: 14, readFailAt: 18, readUnit: '%' })
+    }
+    expect(fieldsOf('recore-above', {}, 'fair.1')?.untilGood).toMatch(/1 m batten/)
+  })
+})

@@ -145,7 +145,7 @@ export interface RecipeWait {
 }
 
 /** What is counted off at a step. */
-export interface RecipeCount {
+interface RecipeCount {
   readonly unit: string
   /** Formula. */
   readonly of: string
@@ -154,7 +154,7 @@ export interface RecipeCount {
 }
 
 /** What is read at a step, and within which limits it passes. */
-export interface RecipeRead {
+interface RecipeRead {
   readonly what: string
   readonly unit: string
   readonly low?: number
@@ -164,7 +164,7 @@ export interface RecipeRead {
 }
 
 /** A step repeated until it is good enough. */
-export interface RecipeRounds {
+interface RecipeRounds {
   readonly likely: number
   readonly most: number
   readonly until: string

@@ -8,7 +8,7 @@ import type { ZoneClock } from '../time/zone'
 import { limitsOf, verdictOf } from './readings'
 
 /** True for a step whose readings fall towards a dry reference. */
-export const isDrying = (
+const isDrying = (
   step: Pick<Step, 'waitKind' | 'readWhat' | 'readHigh' | 'readDry'>,
 ): boolean =>
   step.waitKind === 'dry' &&
@@ -18,7 +18,7 @@ export const isDrying = (
   step.readDry < step.readHigh
 
 /** The curve through a step's readings, one a day; null: it is no drying step, or nothing was read. */
-export function dryingAt(
+function dryingAt(
   step: Step,
   readings: readonly Reading[],
   clock: ZoneClock,

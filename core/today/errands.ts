@@ -14,7 +14,7 @@ import type { TakeLine } from './takeWith'
 const inShopMin = 15
 
 /** One way to a shop and back. */
-export interface Trip {
+interface Trip {
   readonly personId: string
   /** The first and the last moment to leave, UTC ms. */
   readonly leaveFrom: number
@@ -80,8 +80,11 @@ export function errandsOf(
       const neededAt = first?.from ?? frame.to
       const open = openOn(shop, dayNumber(frame.on))
       const wayMin = wayTo(rows, frame.place, shop)
+      // What is bought to measure rests on guesses; what is used up does not.
       const jobIds = new Set(
-        things.map((one) => lines.find((line) => line.step?.id === one.stepId)?.job?.id),
+        things
+          .filter((one) => one.entity === 'part')
+          .map((one) => lines.find((line) => line.step?.id === one.stepId)?.job?.id),
       )
       return {
         shop,

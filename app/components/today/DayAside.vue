@@ -32,6 +32,11 @@ const lacks = useLacks(
   computed(() => [...new Set(unseen.value.slice(0, most).map((line) => line.stepId))]),
   computed(() => props.on),
 )
+/** Said once for a step, at the first thing it wants. */
+const lackAt = (line: TakeLine, at: number) =>
+  unseen.value.findIndex((one) => one.stepId === line.stepId) === at
+    ? (lacks.value.get(line.stepId) ?? '').replace(/^./, (c) => c.toLowerCase())
+    : ''
 const tick = (line: TakeLine): Promise<boolean> => {
   const row =
     line.entity === 'part'
@@ -75,7 +80,7 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
       </div>
       <ul>
         <li
-          v-for="line in unseen.slice(0, most)"
+          v-for="(line, at) in unseen.slice(0, most)"
           :key="line.id"
           class="flex items-center gap-2 py-0.5"
         >
@@ -91,10 +96,8 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
             ><b class="font-semibold">{{ line.what }}{{ line.amount ? `, ${line.amount}` : '' }}</b
             ><span class="text-ink2"> — {{ line.at }}</span></span
           >
-          <span
-            v-if="lacks.get(line.stepId)"
-            class="cond max-w-36 text-right leading-none text-redlead"
-            >else {{ lacks.get(line.stepId)?.replace(/^./, (c) => c.toLowerCase()) }}</span
+          <span v-if="lackAt(line, at)" class="cond max-w-36 text-right leading-none text-redlead"
+            >else {{ lackAt(line, at) }}</span
           >
           <span v-else class="cond max-w-36 truncate text-right text-ink2">{{
             line.stepTitle

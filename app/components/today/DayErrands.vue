@@ -66,7 +66,9 @@ function bought(errand: Errand): Promise<boolean> {
             .join('; ')
         }}</b>
       </p>
-      <p class="leading-tight" :class="{ 'text-redlead': !errand.trip }">{{ say(errand) }}</p>
+      <p class="leading-tight" :class="{ 'text-redlead': !errand.trip && !errand.instead }">
+        {{ say(errand) }}
+      </p>
       <p v-if="errand.measureFirst.length > 0" class="leading-tight">
         Measure before you go: {{ errand.measureFirst.join(', ') }}.
       </p>
