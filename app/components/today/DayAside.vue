@@ -96,10 +96,13 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
             ><b class="font-semibold">{{ line.what }}{{ line.amount ? `, ${line.amount}` : '' }}</b
             ><span class="text-ink2"> — {{ line.at }}</span></span
           >
-          <span v-if="lackAt(line, at)" class="cond max-w-36 text-right leading-none text-redlead"
+          <span
+            v-if="lackAt(line, at)"
+            class="cond w-38 shrink-0 truncate text-right text-redlead"
+            :title="lackAt(line, at)"
             >else {{ lackAt(line, at) }}</span
           >
-          <span v-else class="cond max-w-36 truncate text-right text-ink2">{{
+          <span v-else class="cond w-38 shrink-0 truncate text-right text-ink2">{{
             line.stepTitle
           }}</span>
         </li>
