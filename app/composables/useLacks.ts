@@ -29,15 +29,13 @@ export function useLacks(stepIds: Ref<readonly string[]>, on: Ref<string>) {
       said.value = new Map([...said.value, [id, answer]])
     }
   }
-  watch(
-    () => [store.plan?.inputsHash, on.value, stepIds.value.join()].join(' '),
-    () => {
-      said.value = new Map()
-      run++
-      soon()
-    },
-    { immediate: true },
-  )
+  /** Another plan or day: nothing of what was said holds. */
+  watch([() => store.plan?.inputsHash, on], () => {
+    said.value = new Map()
+    run++
+    soon()
+  })
+  watch(() => stepIds.value.join(), soon, { immediate: true })
   onScopeDispose(() => {
     run++
     if (timer) clearTimeout(timer)

@@ -191,6 +191,10 @@ describe('a core that dries', () => {
     expect(startOf(drying(['04-06', 20], ['04-11', 20], ['04-16', 21]), 'close')).toBe(
       '04-26T12:00',
     )
+    // Nor without a dry reference: 14 on the 16th would let it go on, 15 does not.
+    const wet = drying(['04-06', 30], ['04-11', 20], ['04-16', 15])
+    Object.assign(wet.step[0] as object, { readDry: null })
+    expect(startOf(wet, 'close')).toBe('04-26T12:00')
   })
 })
 

@@ -7,36 +7,25 @@ import { dayNumber, hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { limitsOf, verdictOf } from './readings'
 
-/** True for a step whose readings fall towards a dry reference. */
-const isDrying = (
-  step: Pick<Step, 'waitKind' | 'readWhat' | 'readHigh' | 'readDry'>,
-): boolean =>
-  step.waitKind === 'dry' &&
-  step.readWhat.trim() !== '' &&
-  step.readHigh !== null &&
-  step.readDry !== null &&
-  step.readDry < step.readHigh
+type DryingAt = Drying & { readonly readAt: number }
 
-/** The curve through a step's readings, one a day; null: it is no drying step, or nothing was read. */
-function dryingAt(
-  step: Step,
-  readings: readonly Reading[],
-  clock: ZoneClock,
-): (Drying & { readonly readAt: number }) | null {
+/** What readings say of a step that dries; null: it is no such step, it has no limit, or nothing was read. */
+function dryingAt(step: Step, readings: readonly Reading[], clock: ZoneClock): DryingAt | null {
   const limits = limitsOf(step)
-  if (!isDrying(step) || !limits) return null
+  if (step.waitKind !== 'dry' || !limits || step.readHigh === null) return null
   const own = readings.filter((one) => one.stepId === step.id).sort((a, b) => a.at - b.at)
   const last = own.at(-1)
   if (!last) return null
+  const readAt = last.at
   if (verdictOf(last.value, limits) === 'pass')
-    return { is: 'dry', since: clock.dateOf(last.at), readAt: last.at }
-  const drying = dryingOf(
-    own.map((one) => ({ on: clock.dateOf(one.at), value: one.value })),
-    step.readDry ?? 0,
-    step.readHigh ?? 0,
-  )
-  return { ...drying, readAt: last.at }
+    return { is: 'dry', since: clock.dateOf(readAt), readAt }
+  // Without a dry reference no line can be drawn, and a wet reading is one all the same.
+  if (step.readDry === null || step.readDry >= step.readHigh)
+    return { is: 'tooFew', more: fewestReadings, readAt }
+  const read = own.map((one) => ({ on: clock.dateOf(one.at), value: one.value }))
+  return { ...dryingOf(read, step.readDry, step.readHigh), readAt }
 }
+const fewestReadings = 3
 
 /** Share of the guessed wait that goes on after a reading which is still wet and gives no date; a day at least. Assumed. */
 const againShare = 0.5

@@ -107,6 +107,11 @@ describe('an errand', () => {
     expect(errandOf(tight).said).toMatch(/^Ann has time: leave at 10:00, back by 10:35\./)
     tight.lines[1] = line(tight.rows, 'bed', '10:34', '12:00', ['Ann', 'Ben'])
     expect(errandOf(tight).said).toMatch(/^Nobody has the 35 minutes for it/)
+    expect(errandOf(tight).said).not.toContain('on the way')
+    // The shop that opens at half past eight can be gone to before nine: 15 there, 10 on.
+    tight.rows.place[1] = { ...tight.rows.place[1]!, opensAt: '08:35' }
+    expect(errandOf(tight).said).toContain('fetch it on the way there')
+    tight.rows.place[1] = { ...tight.rows.place[1]!, opensAt: '09:30' }
     // Ben grinds alone from half past nine: grinding may be left.
     tight.lines[0] = line(tight.rows, 'grind', '09:00', '10:34', ['Ann'])
     tight.lines.push(line(tight.rows, 'grind', '09:00', '10:34', ['Ben']))

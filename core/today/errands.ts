@@ -35,6 +35,8 @@ export interface Errand {
   /** Minutes one way, from where the work is. */
   readonly wayMin: number
   readonly trip: Trip | null
+  /** The shop is open before the day begins, with time for the way on. */
+  readonly onTheWay: boolean
   /** Work one person could leave for it, where nobody is idle; null: none. */
   readonly instead: (Trip & { readonly step: Step }) | null
   /** What to measure of the same jobs before going. */
@@ -93,6 +95,10 @@ export function errandsOf(
         neededAt,
         forStep: first?.step?.title ?? '',
         wayMin,
+        onTheWay:
+          open !== null &&
+          clock.at(dayNumber(frame.on), open[0] + inShopMin + wayMin) <= frame.from &&
+          frame.from > now,
         ...goingTo(rows, lines, { ...frame, to: neededAt }, clock, now, open, wayMin),
         measureFirst: guesses.filter((one) => jobIds.has(one.job.id)).map((one) => one.input.label),
       }
@@ -189,14 +195,14 @@ export function sayErrand(
   nameOf: (personId: string) => string,
   timeOf: (at: number) => string,
 ): string {
-  const { shop, open, trip, instead, wayMin, neededAt, forStep } = errand
+  const { shop, open, trip, instead, onTheWay, wayMin, neededAt, forStep } = errand
   const wants = forStep === '' ? '' : ` “${forStep}” wants it at ${timeOf(neededAt)}.`
   if (!open) return `${shop.name} is shut that day.${wants}`
   const both = 2 * wayMin + inShopMin
   if (instead)
     return `Nobody is idle for the ${both} minutes: ${nameOf(instead.personId)} could leave “${instead.step.title}” for it, at the latest at ${timeOf(instead.leaveBy)}.${wants}`
   if (!trip)
-    return `Nobody has the ${both} minutes for it before it is wanted: fetch it on the way there.${wants}`
+    return `Nobody has the ${both} minutes for it before it is wanted${onTheWay ? ': fetch it on the way there' : ''}.${wants}`
   const who = nameOf(trip.personId)
   const when =
     trip.leaveBy - trip.leaveFrom < 5 * minuteMs

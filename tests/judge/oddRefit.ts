@@ -202,7 +202,7 @@ export function oddRefit(seed: number, size: number): Building {
       readWhat: 'Moisture',
       readUnit: '%',
       readHigh: 14,
-      readDry: 10,
+      readDry: pick(10, 10, null),
     })
     let value = 20 + upTo(20)
     for (let read = upTo(5); read > 0; read--) {

@@ -165,8 +165,7 @@ function cureMinutes(
  */
 function dryAt(step: Step, rows: RefitRows): number | null {
   const { readHigh, readDry } = step
-  if (step.waitKind !== 'dry' || readHigh === null || readDry === null || readDry >= readHigh)
-    return null
+  if (step.waitKind !== 'dry' || readHigh === null) return null
   const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
   const own = rows.reading.filter((one) => one.stepId === step.id).sort((a, b) => a.at - b.at)
   const last = own.at(-1)
@@ -178,6 +177,7 @@ function dryAt(step: Step, rows: RefitRows): number | null {
   )
   const passes = last.value <= readHigh && (step.readLow === null || last.value >= step.readLow)
   if (passes) return last.at
+  if (readDry === null || readDry >= readHigh) return guess
   const day = (date: string) => Date.parse(`${date}T00:00Z`) / 86_400_000
   const points = own
     .filter((one) => one.value > readDry)

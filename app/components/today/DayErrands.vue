@@ -40,13 +40,14 @@ const say = (errand: Errand) => sayErrand(errand, nameOf, (at) => clockTimeOf(at
 const hours = ({ open, wayMin }: Errand) =>
   open ? `open ${timeOf(open[0])}–${timeOf(open[1])}, ${wayMin} min one way` : 'shut that day'
 function bought(errand: Errand): Promise<boolean> {
+  const here = props.sheet.placeNeed === 'shed' ? 'shed' : 'boat'
   const items = errand.things.flatMap((one): ChangeItem[] => {
     if (one.entity === 'part') {
       const part = store.rows.part.find((row) => row.id === one.id)
       return part ? [patchOf('part', part, { state: 'arrived', seenOn: props.on })] : []
     }
     const line = store.rows.bringLine.find((row) => row.id === one.id)
-    return line ? [patchOf('bringLine', line, { at: 'boat', seenOn: props.on })] : []
+    return line ? [patchOf('bringLine', line, { at: here, seenOn: props.on })] : []
   })
   return store.attempt(`Bought at ${errand.shop.name}`, items)
 }

@@ -187,11 +187,13 @@ function picked(event: Event) {
             <SheetReading entity="asBuiltTest" :row="one" @edit="editTest(one, $event)" />
           </li>
         </ul>
-        <p v-if="failed.length > 0 && lastStep" class="mt-2 border-l-4 border-redlead pl-2">
-          {{ failed.map((one) => one.what).join(', ') }}: not passed. What rests on it waits until
-          it is done again.
-          <button class="btn btn-small" @click="failing = true">Did not work</button>
-        </p>
+        <div v-if="failed.length > 0" class="mt-2 border-l-4 border-redlead pl-2">
+          <p>{{ failed.map((one) => one.what).join(', ') }}: not passed.</p>
+          <p v-if="lastStep">
+            What rests on it goes on as planned until it is done again:
+            <button class="btn btn-small" @click="failing = true">Did not work</button>
+          </p>
+        </div>
         <form class="no-print mt-2 flex items-end gap-2" @submit.prevent="test">
           <UiText
             v-model="newTest"
