@@ -109,7 +109,7 @@ describe('a sealant', () => {
 })
 
 describe('bare metal', () => {
-  /** Hours of 17 April from 8 on: damp where there is a d. */
+  /** Hours of 17 April from 8 on: damp where there is a d, rain where there is an r. */
   const withAir = (damp: string) => {
     const rows = everyDay()
     job(rows, 'Rudder')
@@ -126,7 +126,7 @@ describe('bare metal', () => {
         at: at('04-17T08:00') + index * hour,
         tempC: 12,
         dewC: one === 'd' ? 10 : 5,
-        rain: false,
+        rain: one === 'r',
       })),
     })
     return rows
@@ -137,6 +137,7 @@ describe('bare metal', () => {
     ['damp air', '..dd....', '04-17T12:00'],
     // One uses up two: two are left from eleven on.
     ['an hour of damp', '..d.....', '04-17T13:00'],
+    ['an hour of rain', '..r.....', '04-17T13:00'],
     ['the end of the forecast', '..d', '04-17T13:00'],
   ])('goes off in %s', (_, damp, expected) => {
     const rows = withAir(damp)
@@ -199,6 +200,37 @@ describe('a core that dries', () => {
 })
 
 describe('odd wishes', () => {
+  it('are had in the slings on a Saturday, though a yard works from Monday to Friday', () => {
+    const rows = everyDay()
+    const here = { setUpMin: 0, packUpMin: 0 }
+    add(rows, 'place', 'yard', { name: 'Y', kind: 'yard', ...here })
+    add(rows, 'haulOut', 'out', {
+      name: 'Out',
+      placeId: 'yard',
+      liftOutAimed: '2027-04-03',
+      liftOutActual: '2027-04-03',
+      launchAimed: '2027-04-24',
+    })
+    add(rows, 'gate', 'launch', { name: 'Launch', kind: 'launch', haulOutId: 'out' })
+    job(rows, 'Look', { gateId: 'launch' })
+    step(rows, 'Look', 'diver', { operation: 'contract', hoursLikely: 0, hullNeed: 'slings' })
+    expect(startOf(rows, 'diver')).toBe('04-24T09:00')
+  })
+
+  it('are not a night aboard that wins nothing: the day before is free for the shed', () => {
+    const rows = everyDay()
+    rows.place[0] = { ...rows.place[0]!, nights: 'aboard' }
+    add(rows, 'place', 'shed', { name: 'S', kind: 'shed', setUpMin: 0, packUpMin: 0 })
+    job(rows, 'Deck', { pinnedRank: 1 })
+    step(rows, 'Deck', 'sand', { hoursLikely: 8, notBefore: '2027-04-18' })
+    job(rows, 'Shelf', { pinnedRank: 2 })
+    step(rows, 'Shelf', 'saw', { hoursLikely: 8, placeNeed: 'shed' })
+    expect(startOf(rows, 'sand')).toBe('04-18T08:00')
+    expect(startOf(rows, 'saw')).toBe('04-17T08:00')
+    // With an hour of setting up to be saved the night is worth it, and keeps the day for the boat.
+    rows.place[0] = { ...rows.place[0]!, setUpMin: 60 }
+    expect(startOf(rows, 'saw')).not.toBe('04-17T08:00')
+  })
   it('are said where a coat is kept for one who cannot do it', () => {
     const rows = everyDay()
     job(rows, 'Deck')

@@ -111,6 +111,8 @@ describe('an errand', () => {
     // The shop that opens at half past eight can be gone to before nine: 15 there, 10 on.
     tight.rows.place[1] = { ...tight.rows.place[1]!, opensAt: '08:35' }
     expect(errandOf(tight).said).toContain('fetch it on the way there')
+    // They are there already: it is too late for that.
+    expect(errandOf(tight, '09:00').said).not.toContain('on the way')
     tight.rows.place[1] = { ...tight.rows.place[1]!, opensAt: '09:30' }
     // Ben grinds alone from half past nine: grinding may be left.
     tight.lines[0] = line(tight.rows, 'grind', '09:00', '10:34', ['Ann'])
@@ -124,6 +126,12 @@ describe('an errand', () => {
     // Ben does not grind: he has the morning.
     tight.lines[0] = line(tight.rows, 'grind', '09:00', '10:00', ['Ann'])
     expect(errandOf(tight).errand?.trip).toMatchObject({ personId: 'Ben', leaveFrom: at('09:20') })
+  })
+  it('ends where the thing is wanted, however long somebody has nothing to do', () => {
+    const short = day()
+    short.lines[1] = line(short.rows, 'bed', '10:20', '12:00', ['Ann'])
+    short.lines.push(line(short.rows, 'grind', '13:00', '14:00', ['Ben']))
+    expect(errandOf(short).errand).toMatchObject({ trip: null, instead: null })
   })
   it('says that a shop is shut, and takes the one that is named', () => {
     expect(errandOf(day({ shutWeekdays: [6] })).said).toBe(

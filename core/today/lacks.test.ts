@@ -23,3 +23,18 @@ it('what a lack does to a gate is what a plan without it today gives', () => {
   expect(lackOf([withoutToday(shelf, '2027-04-17')])).toBe('')
   expect(withoutToday(shelf, '2027-04-17')).toMatchObject({ patch: { notBefore: '2027-05-01' } })
 })
+
+it('a gate that comes out earlier by the search is no harm of a lack', () => {
+  const rows = weekends()
+  ashore(rows)
+  const at = (on: string) => ({
+    gates: [
+      { gateId: 'launch', at: Date.parse(on), readyAt: 0, binding: { kind: 'now' } as const },
+    ],
+    reasons: [],
+  })
+  const lack = (before: string, after: string) =>
+    sayLack({ before: at(before), after: at(after) }, rows.gate, zoneClock('UTC'))
+  expect(lack('2027-06-12', '2027-06-05')).toBe('')
+  expect(lack('2027-06-05', '2027-06-12')).toBe('Launch 7 days later')
+})
