@@ -174,6 +174,8 @@ test('what is to buy has its trip, and is there once it is bought', async ({ pag
   await page.goto(`${server.url}/r/${await server.refitId()}/today`)
   const errands = page.getByRole('region', { name: 'To buy' })
   await expect(errands.getByText('Solvent to wipe it out, 1 L')).toBeVisible()
+  // A day with work asks nobody to make one.
+  await expect(page.getByText(/Pick who is here/)).toBeHidden()
   await expect(errands.getByText(/(has time: leave|could leave) /)).toBeVisible()
   await errands.getByRole('button', { name: 'Bought at Fenn Chandlery' }).tap()
   await expect(errands).toBeHidden()

@@ -253,7 +253,6 @@ const goTo = (date: string) =>
           @done="finish"
           @failed="failing = $event.step"
         />
-        <DidNotWorkDialog v-if="failing" :open="true" :step="failing" @close="failing = null" />
         <div
           v-else-if="!planner.busy && !planner.failed"
           class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
@@ -270,6 +269,7 @@ const goTo = (date: string) =>
             </template>
           </p>
         </div>
+        <DidNotWorkDialog v-if="failing" :open="true" :step="failing" @close="failing = null" />
       </div>
       <div v-if="sheet" class="max-xl:mt-5">
         <DayAside
