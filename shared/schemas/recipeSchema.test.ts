@@ -38,6 +38,21 @@ describe('recipe files', () => {
       { steps: [{ ...sleeve.steps[0], hours: 'holes.constructor' }] },
       /may hold/,
     ],
+    [
+      'a reading without a limit',
+      { steps: [{ ...sleeve.steps[0], read: { what: 'Moisture', unit: '%' } }] },
+      /needs a limit/,
+    ],
+    [
+      'more rounds likely than at most',
+      { steps: [{ ...sleeve.steps[0], rounds: { likely: 3, most: 2, until: 'flat' } }] },
+      /most/,
+    ],
+    [
+      'a count of an unknown name',
+      { steps: [{ ...sleeve.steps[0], count: { unit: 'holes', of: 'moons' } }] },
+      /"moons" is no input/,
+    ],
     ['a field of its own', { script: 'x' } as never, /script/],
     [
       'one way to choose',

@@ -120,7 +120,11 @@ const step = Joi.object({
     high: limit,
     failAt: limit,
     source: Joi.string().allow('').max(200),
-  }).or('low', 'high'),
+  })
+    .or('low', 'high')
+    .messages({
+      'object.missing': 'A reading needs a limit: from where or up to where does it pass?',
+    }),
   rounds: Joi.object({
     likely: rounds.required(),
     most: rounds.min(Joi.ref('likely')).required(),

@@ -42,7 +42,7 @@ function setRead(fields: {
           what,
           unit: unit ?? '',
           ...(low == null ? {} : { low }),
-          ...(high == null && low != null ? {} : { high: high ?? 0 }),
+          ...(high == null ? {} : { high }),
           ...(failAt === undefined ? {} : { failAt }),
           ...(source === undefined ? {} : { source }),
         },

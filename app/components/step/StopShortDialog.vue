@@ -71,7 +71,7 @@ async function accept() {
           placeholder="the last six are under the tank"
         />
         <UiSelect v-model="by" label="Who says so" :options="people" :error="wrong.by" />
-        <p class="text-ink2">It stands on the as-built sheet with their name.</p>
+        <p class="text-ink2">A new as-built sheet takes it up with their name.</p>
         <div><button class="btn btn-main">Enough as it is</button></div>
       </form>
     </template>

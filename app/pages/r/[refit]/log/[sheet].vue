@@ -190,7 +190,7 @@ function picked(event: Event) {
         <div v-if="failed.length > 0" class="mt-2 border-l-4 border-redlead pl-2">
           <p>{{ failed.map((one) => one.what).join(', ') }}: not passed.</p>
           <p v-if="lastStep">
-            What rests on it goes on as planned until it is done again:
+            The plan goes on as if it had passed. To have it done again first:
             <button class="btn btn-small" @click="failing = true">Did not work</button>
           </p>
         </div>
