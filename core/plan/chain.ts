@@ -14,6 +14,8 @@ import type { Binding } from './schedule/binding'
 /** One link of what holds a gate: a heading, the reason below it, and the step it is about. */
 export interface ChainLink {
   readonly title: string
+  /** When it begins in the plan: "Sat 16 Jan 09:25"; '': the gate itself, or it is done. */
+  readonly when: string
   readonly why: string
   /** Null: the gate itself, or the root. */
   readonly stepId: string | null
@@ -35,18 +37,46 @@ export function bindingChain(
   const gate = plan.gates.find((one) => one.gateId === gateId)
   const name = rows.gate.find((one) => one.id === gateId)?.name
   if (!gate || name === undefined) return []
-  const placements = new Map(plan.placements.map((one) => [one.stepId, one]))
-  const say = sayer(rows, clock, clock.dateOf(gate.at).slice(0, 4))
-  const links: ChainLink[] = [
+  const year = clock.dateOf(gate.at).slice(0, 4)
+  const say = sayer(rows, clock, year)
+  const head: ChainLink[] = [
     {
       title: `${name}, ${notBefore ? 'not before ' : ''}${sayFullDate(clock.dateOf(gate.at))}`,
+      when: '',
       why: say.why(gate.binding),
       stepId: null,
       binding: gate.binding,
     },
   ]
   // A lift day or an aimed date stands on what was ready last.
-  let next = stepOf(gate.binding) ?? lastReady(plan, rows, gateId)
+  const last = stepOf(gate.binding) ?? lastReady(plan, rows, gateId)
+  return [...head, ...linksFrom(last, plan, say, clock, year)]
+}
+
+/** Why a step is not earlier, link by link from the step itself back. Empty: it has no place in the plan. */
+export function stepChain(
+  plan: StoredPlan,
+  rows: RefitRows,
+  stepId: string,
+  clock: ZoneClock,
+): ChainLink[] {
+  const placed = plan.placements.find((one) => one.stepId === stepId)
+  if (!placed) return []
+  const year = clock.dateOf(placed.readyAt).slice(0, 4)
+  return linksFrom(stepId, plan, sayer(rows, clock, year), clock, year)
+}
+
+/** Links from a step back to what nothing holds. */
+function linksFrom(
+  first: string | null,
+  plan: StoredPlan,
+  say: ReturnType<typeof sayer>,
+  clock: ZoneClock,
+  year: string,
+): ChainLink[] {
+  const placements = new Map(plan.placements.map((one) => [one.stepId, one]))
+  const links: ChainLink[] = []
+  let next = first
   const seen = new Set<string>()
   while (next !== null && !seen.has(next) && links.length < longestChain) {
     seen.add(next)
@@ -54,6 +84,7 @@ export function bindingChain(
     if (!placed) {
       links.push({
         title: say.step(next),
+        when: '',
         why: 'It is done.',
         stepId: next,
         binding: { kind: 'now' },
@@ -62,10 +93,8 @@ export function bindingChain(
     }
     links.push({
       title: say.step(next),
-      why: [
-        `${shortDateTime(placed.segments[0]?.[0] ?? 0, clock, clock.dateOf(gate.at).slice(0, 4))}. ${say.why(placed.binding)}`,
-        ...(placed.mends ?? []).map(sayMend),
-      ].join(' '),
+      when: shortDateTime(placed.segments[0]?.[0] ?? 0, clock, year),
+      why: [say.why(placed.binding), ...(placed.mends ?? []).map(sayMend)].join(' '),
       stepId: next,
       binding: placed.binding,
     })

@@ -80,7 +80,7 @@ export function gateWaitingFor(rows: RefitRows, plan: StoredPlan, jobId: string)
 export function sayDrag(drag: Drag): string {
   if (drag.days > 0) return `Without it ${drag.days} ${drag.days === 1 ? 'day' : 'days'} earlier.`
   if (drag.readyHours > 0)
-    return `Without it all is ready ${formatWait(drag.readyHours)} earlier, but the date stays.`
+    return `Without it ready ${formatWait(drag.readyHours)} earlier, but the date stays.`
   return 'Without it no earlier: something else is as late.'
 }
 

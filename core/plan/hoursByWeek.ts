@@ -1,20 +1,17 @@
-import { placeNeeds } from '../model/words'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { dateOf, hourMs, weekdayOf } from '../time/civil'
-import { lengthOf } from '../time/intervals'
 import { zoneClock } from '../time/zone'
 import { plannedJobs } from './network'
 import { isOpen, plannedHours } from './planned'
-import { makeSites, widest } from './schedule/sites'
-import { haulOutsAsPlanned } from './schedule/haulOuts'
-import type { Sites } from './schedule/sites'
+import { handsOn } from './handsOn'
+import type { HandsDay } from './handsOn'
 
 /** A week's person-hours: what the plan puts there, and what its people have. */
 interface WeekHours {
   readonly monday: string
   readonly planned: number
-  /** Hours people can work that week, at whichever place gives them most each day. */
+  /** Hours people can work that week, each day at the place they are planned at. */
   readonly there: number
 }
 export interface HoursReview {
@@ -30,7 +27,7 @@ export function hoursByWeek(
   weeks: number,
 ): HoursReview {
   const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
-  const sites = makeSites(rows, clock, haulOutsAsPlanned(rows, plan, clock))
+  const hands = handsOn(rows, plan, clock)
   const today = clock.dayOf(plan.now)
   const firstMonday = today - weekdayOf(today) + 1
   const planned = new Map<number, number>()
@@ -44,22 +41,16 @@ export function hoursByWeek(
     weeks: Array.from({ length: weeks }, (_, week) => ({
       monday: dateOf(firstMonday + week * 7),
       planned: planned.get(week) ?? 0,
-      there: hoursThere(sites, firstMonday + week * 7, today),
+      there: hoursThere(hands, firstMonday + week * 7, today),
     })),
   }
 }
 
-/** Presence over a week, days gone by left out. A person is at one place a day: the one that gives most. */
-function hoursThere(sites: Sites, monday: number, today: number): number {
-  let ms = 0
-  for (let day = Math.max(monday, today); day < monday + 7; day++)
-    sites.people.forEach((_, person) => {
-      const at = placeNeeds.map((place) =>
-        lengthOf(widest(sites, person, place, day), sites.pauseOn(person, day)),
-      )
-      ms += Math.max(...at)
-    })
-  return ms / hourMs
+/** What a week's days give, days gone by left out. */
+function hoursThere(hands: (day: number) => HandsDay, monday: number, today: number): number {
+  let hours = 0
+  for (let day = Math.max(monday, today); day < monday + 7; day++) hours += hands(day).hours
+  return hours
 }
 
 function unfitHours(rows: RefitRows, plan: Pick<StoredPlan, 'placements'>): number {

@@ -8,10 +8,18 @@ const headRoom = 400
 export function dayMemo<Value>(valueOf: (day: number) => Value): (day: number) => Value {
   let base: number | null = null
   const values: (Value | undefined)[] = []
+  /** Days long before the first one asked for are few. */
+  const early = new Map<number, Value>()
   return (day) => {
     base ??= day - headRoom
     const index = day - base
-    if (index < 0) return valueOf(day)
+    if (index < 0) {
+      const known = early.get(day)
+      if (known !== undefined) return known
+      const value = valueOf(day)
+      early.set(day, value)
+      return value
+    }
     const known = values[index]
     if (known !== undefined) return known
     const value = valueOf(day)

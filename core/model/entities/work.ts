@@ -26,6 +26,8 @@ export const job = kind(
   'job',
   {
     title: text('Job', 300),
+    /** For drawings in which the whole name has no room. */
+    shortName: fresh(note('Short name', 24)),
     detail: note('Detail'),
     zoneId: maybe(ref('Where', 'zone')),
     systemId: maybe(ref('System', 'system')),

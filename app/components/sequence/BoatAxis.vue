@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { widthOf } from '#core/sequence/measure'
+import type { levels } from '#core/sequence/pieces'
+import { axisWidth } from '#core/sequence/scene'
+import type { Scene } from '#core/sequence/scene'
+import type { LevelLayout } from '#core/sequence/fit'
+
+/** The boat cut amidships as the axis: her levels are the levels of the drawing. */
+const props = defineProps<{ scene: Scene; floats: boolean }>()
+const names = {
+  shed: 'Shed, trades',
+  rig: 'Rig',
+  deck: 'Deck',
+  below: 'Below',
+  underwater: 'Under water',
+} as const
+const of = (level: (typeof levels)[number]): LevelLayout | undefined =>
+  props.scene.levels.find((one) => one.level === level)
+const deckY = computed(() => of('deck')?.y ?? 0)
+const rigY = computed(() => of('rig')?.y ?? 0)
+const side = axisWidth - 12
+const section = computed(() => {
+  const { waterTop: w, bottom: b } = props.scene
+  const d = deckY.value
+  return `M0 ${d}L${side - 4} ${d + 7}C${side - 2} ${d + 40} ${side} ${w - 20} ${side} ${w}C${side} ${w + (b - w) * 0.55} ${side - 22} ${b - 34} 34 ${b - 22}Q20 ${b - 18} 17 ${b}L17 ${b + 6}H0Z`
+})
+const counted = computed(() =>
+  props.scene.levels.map((level) => {
+    const [others, room] = [level.ofOthers, level.forRoom]
+    const all = [...others, ...room]
+    const word = room.length === 0 ? 'later' : others.length === 0 ? 'folded' : 'more'
+    const hours = all.reduce((sum, plank) => sum + plank.hours, 0)
+    const count =
+      all.length === 0
+        ? ''
+        : `+${all.length} ${word}${hours >= 0.5 ? `, ${Math.round(hours)} h` : ''}`
+    const room1 = axisWidth - 26 - widthOf(names[level.level], 16)
+    return {
+      level,
+      count,
+      oneLine: level.height < 40 && widthOf(count, 13, 500) <= room1,
+    }
+  }),
+)
+</script>
+
+<template>
+  <g>
+    <path :d="section" fill="var(--rule2)" opacity="0.55" />
+    <clipPath id="axis-water">
+      <rect
+        x="0"
+        :y="scene.waterTop"
+        :width="axisWidth"
+        :height="Math.max(0, scene.ground - scene.waterTop)"
+      />
+    </clipPath>
+    <path
+      :d="section"
+      :fill="floats ? 'var(--water)' : 'var(--rule)'"
+      opacity="0.5"
+      clip-path="url(#axis-water)"
+    />
+    <path :d="section" fill="none" stroke="var(--ink)" stroke-width="2" />
+    <rect
+      x="0"
+      :y="scene.bottom + 6"
+      width="24"
+      :height="Math.max(0, scene.ground - scene.bottom - 6)"
+      fill="var(--rule)"
+      stroke="var(--ink)"
+      stroke-width="1"
+    />
+    <!-- Her mast, where there is nothing but the rig. -->
+    <line x1="6" x2="6" :y1="rigY + 2" :y2="deckY" stroke="var(--ink)" stroke-width="3" />
+    <g v-for="{ level, count, oneLine } in counted" :key="level.level">
+      <text
+        :x="level.level === 'rig' ? 18 : 12"
+        :y="level.y + 19"
+        class="cond"
+        font-size="16"
+        fill="var(--ink)"
+      >
+        {{ names[level.level] }}
+        <tspan v-if="oneLine && count" dx="4" class="cond-thin" font-size="13">{{ count }}</tspan>
+      </text>
+      <text
+        v-if="!oneLine && count"
+        x="12"
+        :y="level.y + 34"
+        class="cond-thin"
+        font-size="13"
+        fill="var(--ink)"
+      >
+        {{ count }}
+      </text>
+      <g v-if="level.flagged > 0" :transform="`translate(12 ${level.y + (count ? 40 : 25)})`">
+        <path d="M0 0L11 5L0 10V15" fill="var(--redlead)" stroke="var(--redlead)" />
+        <text x="16" y="11" class="cond" font-size="13" fill="var(--redlead)">
+          {{ level.flagged }} out of order
+        </text>
+      </g>
+    </g>
+  </g>
+</template>

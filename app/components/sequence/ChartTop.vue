@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { handSize } from '#core/sequence/handCells'
+import { flagSize } from '#core/sequence/posts'
+import type { FlaggedPost } from '#core/sequence/posts'
+import type { Scene } from '#core/sequence/scene'
+
+/** Flags of the posts, dates, and the hands of each day: drawn last, over everything. */
+const props = defineProps<{ scene: Scene }>()
+const rowHeight = 24
+const flagTop = (post: FlaggedPost): number =>
+  (props.scene.flagRows - 1 - (post.row ?? 0)) * rowHeight + 1
+function shape(post: FlaggedPost): string {
+  const [y, tall] = [flagTop(post), 20]
+  const [from, to, notch] = post.toLeft ? [post.right, post.left, 7] : [post.left, post.right, -7]
+  return `M${from} ${y}H${to}L${to + notch} ${y + tall / 2}L${to} ${y + tall}H${from}Z`
+}
+const colour = {
+  asked: 'var(--redlead)',
+  gate: 'var(--ink)',
+  today: 'var(--ink)',
+  aimed: 'var(--paper)',
+} as const
+</script>
+
+<template>
+  <g>
+    <g v-for="post in scene.posts.filter((one) => one.row !== null)" :key="post.key">
+      <path
+        :d="shape(post)"
+        :fill="colour[post.kind]"
+        :stroke="post.kind === 'aimed' ? 'var(--ink)' : 'none'"
+        :stroke-dasharray="post.kind === 'aimed' ? '3 3' : undefined"
+        stroke-width="1.4"
+      />
+      <text
+        :x="post.toLeft ? post.right - 7 : post.left + 7"
+        :text-anchor="post.toLeft ? 'end' : 'start'"
+        :y="flagTop(post) + 15.5"
+        class="cond"
+        :font-size="flagSize"
+        :fill="post.kind === 'aimed' ? 'var(--ink)' : 'var(--sheet)'"
+      >
+        {{ post.label }}
+      </text>
+    </g>
+    <text x="12" :y="scene.datesY" class="cond" font-size="14" fill="var(--ink)">
+      {{ scene.view === 'launch' ? 'Weekends' : 'Month' }}
+    </text>
+    <text
+      v-for="one in scene.dates"
+      :key="one.left"
+      :x="one.left"
+      :y="scene.datesY"
+      class="cond halo"
+      font-size="15"
+      fill="var(--ink)"
+    >
+      {{ one.text }}
+    </text>
+    <text
+      v-for="one in scene.pleatWords"
+      :key="one.left"
+      :x="one.left"
+      :y="scene.datesY"
+      class="cond-thin halo"
+      font-size="13"
+      fill="var(--ink2)"
+    >
+      {{ one.text }}
+    </text>
+    <template v-if="scene.view === 'launch'">
+      <text x="12" :y="scene.handsY + 12" class="cond" font-size="14" fill="var(--ink)">
+        Hands there
+      </text>
+      <template v-for="cell in scene.hands" :key="cell.date">
+        <rect
+          v-if="!cell.away"
+          :x="cell.x0 + 0.5"
+          :y="scene.handsY"
+          :width="Math.max(1, cell.x1 - cell.x0 - 1)"
+          height="15"
+          fill="var(--brass)"
+        />
+        <text
+          v-if="cell.text"
+          :x="(cell.x0 + cell.x1) / 2"
+          :y="scene.handsY + 12"
+          text-anchor="middle"
+          class="cond"
+          :font-size="handSize"
+          :fill="cell.away ? 'var(--redlead)' : 'var(--on-brass)'"
+        >
+          {{ cell.text }}
+        </text>
+      </template>
+    </template>
+  </g>
+</template>
+
+<style scoped>
+.halo {
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4;
+}
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { holds, sayDrag } from '#core/plan/drag'
+import type { Drag } from '#core/plan/drag'
+import type { KnotReading } from '#core/sequence/reading'
+
+/** What holds a gate, read back along the rope: the same numbers and groups as its knots. */
+const props = defineProps<{
+  reading: readonly KnotReading[]
+  /** Null: not measured yet. */
+  drags: readonly Drag[] | null
+}>()
+defineEmits<{ step: [stepId: string] }>()
+/** The most that a link of the group holds up. */
+const dragOf = (one: KnotReading): Drag | null =>
+  (props.drags ?? [])
+    .filter((drag) => one.stepIds.includes(drag.stepId))
+    .sort((a, b) => b.days - a.days || b.readyHours - a.readyHours)[0] ?? null
+/** Measured, and of no account by itself. */
+const isLoose = (one: KnotReading): boolean => {
+  const drag = dragOf(one)
+  return drag !== null && !holds(drag)
+}
+</script>
+
+<template>
+  <ol class="rope relative mt-2">
+    <li v-for="one in reading" :key="one.label" class="relative pb-2 pl-11">
+      <span
+        class="cond absolute top-0.5 left-4 inline-flex h-[1.35rem] min-w-[1.35rem] -translate-x-1/2 items-center justify-center rounded-full border-[1.5px] px-1 text-[0.8125rem]"
+        :class="
+          isLoose(one)
+            ? 'border-redlead bg-sheet text-redlead'
+            : 'border-sheet bg-redlead text-sheet'
+        "
+        >{{ one.label }}</span
+      >
+      <button
+        v-if="one.stepIds.length > 0"
+        class="cond block text-left text-[1.0625rem] leading-tight underline decoration-rule underline-offset-4"
+        @click="$emit('step', one.stepIds.at(-1)!)"
+      >
+        {{ one.title }}<template v-if="one.dates">, {{ one.dates }}</template>
+      </button>
+      <p v-else class="cond text-[1.0625rem] leading-tight">{{ one.title }}</p>
+      <p class="text-[0.9375rem] leading-snug text-ink2">{{ one.why }}</p>
+      <!-- Its line is there before it is measured, so that nothing moves. -->
+      <p
+        v-if="one.stepIds.length > 0"
+        class="min-h-5 text-[0.9375rem] leading-snug"
+        :class="{ cond: !isLoose(one) }"
+      >
+        {{ dragOf(one) ? sayDrag(dragOf(one)!) : drags ? '' : 'Measuring what it holds up…' }}
+      </p>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.rope::before {
+  content: '';
+  position: absolute;
+  top: 0.8rem;
+  bottom: 1.2rem;
+  left: calc(1rem - 2.5px);
+  width: 5px;
+  background: repeating-linear-gradient(
+    180deg,
+    var(--redlead) 0 4px,
+    color-mix(in srgb, var(--redlead) 55%, var(--sheet)) 4px 6px
+  );
+}
+</style>

@@ -1,0 +1,288 @@
+/** The drawing of a launch or of all seasons: everything with its place, ready to be put on the screen. */
+import type { GateFigures } from '../progress/derive'
+import type { ChainLink } from '../plan/chain'
+import { dayNumber } from '../time/civil'
+import { sayDate } from '../time/say'
+import { baysOf, monthLabels, pleatsOf, pleatWords, weekendLabels } from './axis'
+import type { Label, Pleats } from './axis'
+import type { SequenceFacts } from './facts'
+import { fitted, laneSizes } from './fit'
+import type { Layout, LevelLayout } from './fit'
+import { seamMiddle } from './lanes'
+import { handCells } from './handCells'
+import type { HandCell } from './handCells'
+import { hardWords, profilesOf } from './hard'
+import type { HardWords, Profile } from './hard'
+import type { PlankFlag } from './mark'
+import { planksOf } from './planks'
+import type { Plank } from './planks'
+import { flagged, flagRows } from './posts'
+import type { FlaggedPost, Post } from './posts'
+import { knotsOf, ropeAlong, ropePath } from './rope'
+import type { Knot, RopePoint } from './rope'
+import { dayRuler, isPleat, mondayOn, weekRuler, xOf } from './ruler'
+import type { Ruler } from './ruler'
+import { standsOf } from './water'
+import type { Stand } from './water'
+import { troughsOf } from './troughs'
+import type { Trough } from './troughs'
+import { weekFigures } from './weeks'
+
+export type SceneView = 'launch' | 'seasons'
+
+export interface SceneAsk {
+  readonly view: SceneView
+  readonly width: number
+  readonly height: number
+  readonly now: number
+  readonly gates: readonly GateFigures[]
+  /** The gate asked about; null: there is none. */
+  readonly gateId: string | null
+  readonly links: readonly ChainLink[]
+  readonly flags: readonly PlankFlag[]
+}
+
+export interface Scene {
+  readonly view: SceneView
+  readonly ruler: Ruler
+  readonly width: number
+  readonly height: number
+  readonly posts: readonly FlaggedPost[]
+  readonly flagRows: number
+  /** Baselines of the rows over the plot. */
+  readonly datesY: number
+  readonly handsY: number
+  readonly top: number
+  /** Foot of the lowest level, and the hard she stands on. */
+  readonly bottom: number
+  readonly ground: number
+  readonly waterTop: number
+  readonly dates: readonly Label[]
+  readonly hands: readonly HandCell[]
+  /** Days on which somebody is there, as stretches. */
+  readonly bays: readonly (readonly [number, number])[]
+  readonly pleats: readonly Pleats[]
+  /** Counts of the long runs of folded weeks, between the months. */
+  readonly pleatWords: readonly Label[]
+  readonly levels: readonly LevelLayout[]
+  readonly layout: Layout
+  readonly stands: readonly Stand[]
+  readonly profiles: readonly Profile[]
+  readonly hard: readonly HardWords[]
+  readonly rope: string
+  /** Only where it lies on seams. */
+  readonly ropeAlong: string
+  readonly knots: readonly Knot[]
+  readonly troughs: readonly Trough[]
+  readonly troughTop: number
+  readonly troughHigh: number
+}
+
+export const axisWidth = 124
+/** The boat's own air to the right of the plot. */
+const rightEdge = 8
+const [flagRow, datesRow, handsRow, groundBand, groundThick, troughBand] = [24, 19, 18, 40, 12, 62]
+const troughHigh = 34
+/** A launch is shown with so many days after it; a gate without a date with so many from today. */
+const [daysAfter, daysOpen, leastDays] = [16, 60, 28]
+const seasonWeeksAfter = 3
+/** Names of jobs stay one plank over gaps of so many days. */
+const gapDays = { launch: [20, 40], seasons: [60, 120] } as const
+
+function rulerOf(facts: SequenceFacts, ask: SceneAsk) {
+  const { clock } = facts
+  const today = clock.dayOf(ask.now)
+  const right = ask.width - rightEdge
+  if (ask.view === 'launch') {
+    const gate = ask.gates.find((one) => one.gate.id === ask.gateId)
+    const planned = facts.plan?.gates.find((one) => one.gateId === ask.gateId)
+    const aimed = gate?.aimedOn ? dayNumber(gate.aimedOn) : null
+    const last = planned ? clock.dayOf(planned.at) : (aimed ?? today + daysOpen)
+    const end = Math.max(today + leastDays, last + daysAfter)
+    const first = mondayOn(today)
+    return dayRuler(first, end, (day) => facts.hands(day).hours, clock, axisWidth, right)
+  }
+  const first = mondayOn(facts.firstDay)
+  const end = mondayOn(facts.lastDay) + 7 * (1 + seasonWeeksAfter)
+  const weeks = weekFigures(facts.rows, facts.plan, clock, facts.hands, first, end, today)
+  return weekRuler(weeks, clock, axisWidth, right)
+}
+
+function postsOf(facts: SequenceFacts, ask: SceneAsk, ruler: Ruler): Post[] {
+  const { clock, plan } = facts
+  const year = clock.dateOf(ask.now).slice(0, 4)
+  const within = (at: number) => at >= ruler.from && at < ruler.to
+  const posts: Post[] = []
+  if (within(ask.now)) {
+    const label = ask.view === 'launch' ? 'Today' : `Today ${sayDate(clock.dateOf(ask.now))}`
+    posts.push({ key: 'today', kind: 'today', x: xOf(ruler, ask.now), label, gateId: null })
+  }
+  for (const { gate, aimedOn, daysLate, plannedOn } of ask.gates) {
+    const planned = plan?.gates.find((one) => one.gateId === gate.id)
+    const asked = gate.id === ask.gateId
+    if (planned && plannedOn !== null && within(planned.at)) {
+      const ready = clock.dateOf(planned.readyAt)
+      const early = !asked && ready < plannedOn ? `, ready ${sayDate(ready, year)}` : ''
+      posts.push({
+        key: gate.id,
+        kind: asked ? 'asked' : 'gate',
+        x: xOf(ruler, planned.at),
+        label: `${gate.name} ${sayDate(plannedOn, year)}${early}`,
+        gateId: gate.id,
+      })
+    }
+    if (!asked || aimedOn === null || (plannedOn !== null && daysLate === 0)) continue
+    const at = clock.at(dayNumber(aimedOn), 720)
+    const booked = facts.rows.haulOut.find((one) => one.id === gate.haulOutId)?.launchBooked
+    const word = booked === aimedOn ? 'Booked' : 'Aimed'
+    if (within(at))
+      posts.push({
+        key: `aim ${gate.id}`,
+        kind: 'aimed',
+        x: xOf(ruler, at),
+        label: `${word} ${sayDate(aimedOn, year)}`,
+        gateId: gate.id,
+      })
+  }
+  return posts
+}
+
+/** Where each link of the chain lies; links without a place in the picture are left out. */
+function ropePoints(
+  layout: Layout,
+  facts: SequenceFacts,
+  ask: SceneAsk,
+  ruler: Ruler,
+): RopePoint[] {
+  const at = new Map<string, number>()
+  for (const level of layout.levels)
+    for (const { board, lane } of level.laid)
+      for (const piece of board.plank.pieces) {
+        const track = level.lanes[lane]
+        if (track)
+          at.set(piece.step.id, level.y + track.y + seamMiddle(laneSizes[ask.view].board, true))
+      }
+  const starts = new Map(facts.pieces.map((one) => [one.step.id, one.from]))
+  return ask.links.flatMap((link, index): RopePoint[] => {
+    const y = link.stepId === null ? undefined : at.get(link.stepId)
+    const from = link.stepId === null ? undefined : starts.get(link.stepId)
+    if (link.stepId === null || y === undefined || from === undefined) return []
+    return [{ number: index + 1, stepId: link.stepId, x: xOf(ruler, from), y }]
+  })
+}
+
+/** For each plank of the chain, how far the rope runs on along its lane before it goes to the next. */
+function ropeEnds(facts: SequenceFacts, ask: SceneAsk, ruler: Ruler): Map<string, number> {
+  const starts = new Map(facts.pieces.map((one) => [one.step.id, one.from]))
+  const gate = facts.plan?.gates.find((one) => one.gateId === ask.gateId)
+  const ends = new Map<string, number>()
+  let next = gate ? xOf(ruler, gate.at) : ruler.right
+  for (const link of ask.links) {
+    if (link.stepId === null) continue
+    ends.set(link.stepId, next)
+    next = xOf(ruler, starts.get(link.stepId) ?? ask.now)
+  }
+  return ends
+}
+
+/** Lays a drawing out. */
+export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
+  const { clock } = facts
+  const ruler = rulerOf(facts, ask)
+  const isLaunch = ask.view === 'launch'
+  const today = clock.dayOf(ask.now)
+  const posts = flagged(postsOf(facts, ask, ruler), 4, ask.width - 2)
+  const rows = Math.max(1, flagRows(posts))
+  const datesY = rows * flagRow + datesRow - 5
+  const handsY = rows * flagRow + datesRow
+  const top = handsY + (isLaunch ? handsRow : 4)
+  const needed = ask.gateId === null ? new Set<string>() : facts.neededBy(ask.gateId)
+  const chain = new Set(ask.links.flatMap((link) => link.stepId ?? []))
+  const ends = ropeEnds(facts, ask, ruler)
+  const ropeTo = (plank: Plank): number | null => {
+    const own = plank.pieces.flatMap((piece) => ends.get(piece.step.id) ?? [])
+    return own.length === 0 ? null : Math.max(...own)
+  }
+  const flagOf = (plank: Plank): PlankFlag | null =>
+    ask.flags.find((flag) => plank.pieces.some((one) => flag.stepIds.includes(one.step.id))) ?? null
+  const gaps = gapDays[ask.view]
+  const plankFacts = { chain, needed, arcs: facts.arcs, readyBy: facts.readyBy }
+  const bottom = ask.height - troughBand - groundThick - groundBand
+  const layout = fitted({
+    ruler,
+    sizes: laneSizes[ask.view],
+    top,
+    height: bottom - top,
+    planks: (wide) => planksOf(facts.pieces, plankFacts, gaps[wide ? 1 : 0]),
+    flagOf,
+    othersFolded: isLaunch,
+    mends: isLaunch,
+    ropeTo,
+  })
+  const underwater = layout.levels.find((one) => one.level === 'underwater')
+  const lastLevel = layout.levels.at(-1)
+  const foot = lastLevel ? lastLevel.y + lastLevel.height : bottom
+  const points = ropePoints(layout, facts, ask, ruler)
+  const gate = posts.find((one) => one.kind === 'asked')
+  const inTime = [...points].sort((a, b) => b.number - a.number)
+  const endY = inTime.at(-1)?.y
+  const end: RopePoint[] =
+    gate && endY !== undefined ? [{ number: 1, stepId: null, x: gate.x, y: endY }] : []
+  const first = mondayOn(clock.dayOf(ruler.from))
+  const weeks = weekFigures(
+    facts.rows,
+    facts.plan,
+    clock,
+    facts.hands,
+    first,
+    clock.dayOf(ruler.to),
+    today,
+  )
+  const pleated = new Set(weeks.filter((one) => !isLaunch && isPleat(one)).map((one) => one.monday))
+  const open = new Set(weeks.map((one) => one.monday).filter((one) => !pleated.has(one)))
+  const stands = standsOf(facts.ashore, ruler)
+  const pleats = isLaunch ? [] : pleatsOf(weeks, ruler, facts)
+  const waterTop = underwater?.y ?? foot
+  const profiles = profilesOf(
+    stands,
+    layout.levels,
+    waterTop,
+    posts.map((one) => one.x),
+  )
+  return {
+    view: ask.view,
+    ruler,
+    width: ask.width,
+    height: ask.height,
+    posts,
+    flagRows: rows,
+    datesY,
+    handsY,
+    top,
+    bottom: foot,
+    ground: foot + groundBand,
+    waterTop,
+    dates: isLaunch ? weekendLabels(facts, ruler) : monthLabels(facts, ruler, open),
+    pleatWords: isLaunch ? [] : pleatWords(pleats, monthLabels(facts, ruler, open), ruler),
+    hands: isLaunch ? handCells(facts, ruler) : [],
+    bays: isLaunch ? baysOf(facts, ruler) : [],
+    pleats,
+    levels: layout.levels,
+    layout,
+    stands,
+    profiles,
+    hard: hardWords(stands, profiles, clock, ask.now),
+    rope: ropePath([...inTime, ...end]),
+    ropeAlong: ropeAlong([...inTime, ...end]),
+    knots: knotsOf([...points, ...end]),
+    troughs: troughsOf(
+      weeks.filter((one) => !pleated.has(one.monday)),
+      ruler,
+      clock,
+      troughHigh,
+      !isLaunch,
+    ),
+    troughTop: ask.height - troughBand,
+    troughHigh,
+  }
+}
