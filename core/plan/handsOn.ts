@@ -18,37 +18,53 @@ export interface HandsDay {
   /** Person-hours there. */
   readonly hours: number
   readonly personIds: readonly string[]
+  /** Hours of each of them. */
+  readonly hoursEach: readonly number[]
   /** Who would come and cannot. */
   readonly awayIds: readonly string[]
 }
 
-type Worked = ReadonlyMap<string, ReadonlySet<PlaceNeed>>
+/** What a plan has a person do on a day. */
+interface Worked {
+  readonly places: Set<PlaceNeed>
+  readonly spans: (readonly [number, number])[]
+}
 
-/** Kinds of place at which a plan has each person on each day, by `person day`. */
-function workedPlaces(
+/** By `person day`. */
+function workedOn(
   rows: Pick<RefitRows, 'step'>,
   plan: Pick<StoredPlan, 'placements'> | null,
   clock: ZoneClock,
-): Worked {
+): ReadonlyMap<string, Worked> {
   const steps = byId(rows.step)
-  const worked = new Map<string, Set<PlaceNeed>>()
+  const worked = new Map<string, Worked>()
   for (const one of plan?.placements ?? []) {
     const need = steps.get(one.stepId)?.placeNeed
     if (!need) continue
-    for (const [from] of one.segments)
+    for (const span of one.segments)
       for (const personId of one.personIds) {
-        const key = `${personId} ${clock.dayOf(from)}`
-        const known = worked.get(key)
-        if (known) known.add(need)
-        else worked.set(key, new Set([need]))
+        const key = `${personId} ${clock.dayOf(span[0])}`
+        const known = worked.get(key) ?? { places: new Set<PlaceNeed>(), spans: [] }
+        known.places.add(need)
+        known.spans.push(span)
+        worked.set(key, known)
       }
   }
   return worked
 }
 
+/** The part of a pause through which somebody works, because the work cannot be left. */
+function workedThrough(pause: readonly [number, number] | null, day: Worked | undefined): number {
+  if (!pause || !day) return 0
+  return day.spans.reduce(
+    (sum, [from, to]) => sum + Math.max(0, Math.min(to, pause[1]) - Math.max(from, pause[0])),
+    0,
+  )
+}
+
 /**
- * Hands of local days as asked: what each person can give at the place worked that day, travel, set-up and pack-up
- * taken off; a day the plan leaves free at whichever place gives most.
+ * Hours of local days as asked: what each person can give at the place worked that day, travel, set-up, pack-up and the
+ * pause they keep taken off; a day the plan leaves free at whichever place gives most.
  */
 export function handsOn(
   rows: RefitRows,
@@ -56,23 +72,25 @@ export function handsOn(
   clock: ZoneClock,
 ): (day: number) => HandsDay {
   const sites = makeSites(rows, clock, haulOutsAsPlanned(rows, plan, clock))
-  const worked = workedPlaces(rows, plan, clock)
+  const worked = workedOn(rows, plan, clock)
   return dayMemo((day) => {
     const personIds: string[] = []
     const awayIds: string[] = []
-    let hours = 0
+    const hoursEach: number[] = []
     sites.people.forEach((person, index) => {
       if (sites.away(index, day)) awayIds.push(person.id)
-      const places = worked.get(`${person.id} ${day}`) ?? placeNeeds
+      const own = worked.get(`${person.id} ${day}`)
+      const pause = sites.pauseOn(index, day)
       const most = Math.max(
-        ...[...places].map((place) =>
-          lengthOf(widest(sites, index, place, day), sites.pauseOn(index, day)),
+        ...[...(own?.places ?? placeNeeds)].map((place) =>
+          lengthOf(widest(sites, index, place, day), pause),
         ),
       )
       if (most <= 0) return
       personIds.push(person.id)
-      hours += most / hourMs
+      hoursEach.push((most + workedThrough(pause, own)) / hourMs)
     })
-    return { day, hours, personIds, awayIds }
+    const hours = hoursEach.reduce((sum, one) => sum + one, 0)
+    return { day, hours, personIds, hoursEach, awayIds }
   })
 }

@@ -19,6 +19,10 @@ export interface BoardStyle {
 /** A board placed along time, drawing units. Words may stand inside it, run past its end, or before it. */
 export interface Board {
   readonly plank: Plank
+  /** A second line of words; '': none. */
+  readonly sub: string
+  /** Number of its knot where no rope is drawn; '': none. */
+  readonly badge: string
   /** Its ends, seen part only. */
   readonly x0: number
   readonly x1: number
@@ -49,6 +53,8 @@ const pad = 4
 const leastBoard = 5
 const [flagWidth, flagGap, plateText, platePad] = [15, 4, 13, 6]
 const slackSize = 13
+/** Of second lines. */
+export const subSize = 13
 /** A droop is at most so long, however long the slack. */
 const mostDroop = 38
 const air = 5
@@ -73,13 +79,15 @@ function wordsOf(
   ruler: Ruler,
   [x0, x1]: readonly [number, number],
   behind: number,
+  sub: string,
+  lead: number,
 ): Words | null {
   const tile = style.tile ? tileWidth + pad : 0
-  const width = widthOf(text, style.nameSize)
+  const width = Math.max(widthOf(text, style.nameSize), widthOf(sub, subSize, 500))
   const end = x0 + pad + tile + width
   if (end + behind <= ruler.right || end + pad <= x1)
     return { x: x0 + pad + tile, end, tileX: style.tile ? x0 + 3 : null, before: false }
-  const start = x0 - knotOut - width - tile - behind
+  const start = x0 - Math.max(knotOut, lead) - width - tile - behind
   if (start < ruler.left) return null
   return {
     x: start + tile,
@@ -89,39 +97,53 @@ function wordsOf(
   }
 }
 
+/** What a plank has besides its name. */
+export interface BoardExtras {
+  readonly flag: PlankFlag | null
+  /** The rope runs on to here along its lane; null: it is not of the chain, or none is drawn. */
+  readonly ropeTo: number | null
+  readonly sub: string
+  readonly badge: string
+  /** Kept free in front of its seam, px. */
+  readonly lead: number
+}
+
 /** A plank as a board with one of its names; null: the name has no room on the drawing. */
 export function boardOf(
   plank: Plank,
   text: string,
   style: BoardStyle,
   ruler: Ruler,
-  flag: PlankFlag | null,
-  /** The rope runs on to here along its lane; null: it is not of the chain. */
-  ropeTo: number | null,
+  { flag, ropeTo, sub, badge, lead }: BoardExtras,
 ): Board {
   const x0 = Math.min(xOf(ruler, plank.from), ruler.right - leastBoard)
   const seamEnd = Math.min(ruler.right, Math.max(x0 + leastBoard, xOf(ruler, plank.to)))
   const x1 = seamEnd
   const days = plank.binding ? 0 : (plank.slackDays ?? 0)
-  const slack = style.slackDays && days > 0 ? `${days} d` : ''
-  const slackWidth = slack === '' ? 0 : widthOf(slack, slackSize, 500) + 6
+  const wanted = style.slackDays && days > 0 ? `${days} d` : ''
+  const slackWidth = wanted === '' ? 0 : widthOf(wanted, slackSize, 500) + 6
   const mendText =
     flag && style.mends && flag.mend !== '' ? widthOf(flag.mend, plateText) + 2 * platePad : 0
-  const behind = (flag ? flagGap + flagWidth : 0) + (mendText > 0 ? flagGap + mendText : 0)
+  const badgeWidth = badge === '' ? 0 : widthOf(badge, plateText) + 16
+  const behind =
+    badgeWidth + (flag ? flagGap + flagWidth : 0) + (mendText > 0 ? flagGap + mendText : 0)
   const droopLength =
     style.slackLine && days > 0
       ? Math.min(mostDroop, Math.max(8, xOf(ruler, plank.to + days * 86_400_000) - x1))
       : 0
-  const words = wordsOf(text, style, ruler, [x0, x1], behind + slackWidth + air)
+  const words = wordsOf(text, style, ruler, [x0, x1], behind + air, sub, lead)
   const placed = words ?? { x: x0, end: Infinity, tileX: null, before: false }
-  const flagX = placed.end + flagGap
+  const flagX = placed.end + badgeWidth + flagGap
   const mendX = flagX + flagWidth + flagGap
   const wordsRight = placed.end + behind
   const runsOver = !placed.before && wordsRight + pad > x1
   const droopFrom = x1
   const droop: [number, number] | null =
     droopLength > 0 && x1 + droopLength <= ruler.right ? [droopFrom, x1 + droopLength] : null
-  const slackX = Math.max(droop ? droop[1] + 4 : x1 + 4, placed.before ? 0 : wordsRight + 6)
+  const slackAt = Math.max(droop ? droop[1] + 4 : x1 + 4, placed.before ? 0 : wordsRight + 6)
+  // Where the drawing ends there is nothing for it to be slack to.
+  const slack = slackAt + slackWidth - 6 <= ruler.right ? wanted : ''
+  const slackX = slackAt
   const ends = [
     x1,
     placed.before ? x1 : wordsRight,
@@ -131,6 +153,8 @@ export function boardOf(
   ]
   return {
     plank,
+    sub,
+    badge,
     x0,
     x1,
     tornLeft: plank.from < ruler.from,
@@ -147,7 +171,11 @@ export function boardOf(
     slack,
     slackX,
     droop,
-    left: Math.min(x0 - (ropeTo === null ? 1 : knotOut), (placed.tileX ?? placed.x) - 1) - air,
+    left:
+      Math.min(
+        x0 - (ropeTo === null ? Math.max(1, lead) : knotOut),
+        (placed.tileX ?? placed.x) - 1,
+      ) - air,
     right: Math.max(...ends) + air,
   }
 }

@@ -1,6 +1,6 @@
 /** Folds work until a drawing fits its height: what is dropped first is what is missed least. */
 import { boardOf, fits, namesOf } from './board'
-import type { Board, BoardStyle } from './board'
+import type { Board, BoardExtras, BoardStyle } from './board'
 import type { PlankFlag } from './mark'
 import { Lanes } from './pack'
 import type { LaidBoard } from './pack'
@@ -22,6 +22,7 @@ export interface LaneSizes {
 export const laneSizes = {
   launch: { board: 24, pitch: 29, ropePitch: 37, nameSize: 15 },
   seasons: { board: 20, pitch: 24, ropePitch: 33, nameSize: 14 },
+  weekend: { board: 37, pitch: 40, ropePitch: 40, nameSize: 15 },
 } as const satisfies Record<string, LaneSizes>
 
 /** A folded plank as a thin line, in the first row or the second. */
@@ -65,8 +66,9 @@ export interface FitAsk {
   /** Work of other gates is folded from the start. */
   readonly othersFolded: boolean
   readonly mends: boolean
-  /** Where the rope of a plank runs on to, by its key. */
-  readonly ropeTo: (plank: Plank) => number | null
+  /** Slack is drawn where there is room. */
+  readonly slack: boolean
+  readonly extrasOf: (plank: Plank) => Omit<BoardExtras, 'flag'>
 }
 
 interface Stage {
@@ -81,8 +83,8 @@ function stagesOf(ask: FitAsk): Stage[] {
   const style: BoardStyle = {
     nameSize: ask.sizes.nameSize,
     tile: true,
-    slackDays: true,
-    slackLine: true,
+    slackDays: ask.slack,
+    slackLine: ask.slack,
     mends: ask.mends,
     shortNames: false,
   }
@@ -114,8 +116,8 @@ const isSeen = (plank: Plank, ruler: Ruler): boolean =>
 /** The boards a plank can be, the fullest first, as its names have room; none: it is folded. One of the chain stays without words. */
 function formsOf(plank: Plank, style: BoardStyle, ask: FitAsk): readonly Board[] {
   const flag = ask.flagOf(plank)
-  const ropeTo = ask.ropeTo(plank)
-  const make = (text: string, own: BoardStyle) => boardOf(plank, text, own, ask.ruler, flag, ropeTo)
+  const extras = { flag, ...ask.extrasOf(plank) }
+  const make = (text: string, own: BoardStyle) => boardOf(plank, text, own, ask.ruler, extras)
   const names = namesOf(plank, style)
   const fitting = names.map((text) => make(text, style)).filter((one) => fits(one, ask.ruler))
   if (fitting.length > 0) return fitting
@@ -183,7 +185,11 @@ const filledLevel = (
 
 /** Lanes that the rope runs through. */
 const ropedLanes = ({ lanes }: Filled, ask: FitAsk): ReadonlySet<number> =>
-  new Set(lanes.laid.filter(({ board }) => ask.ropeTo(board.plank) !== null).map((one) => one.lane))
+  new Set(
+    lanes.laid
+      .filter(({ board }) => ask.extrasOf(board.plank).ropeTo !== null)
+      .map((one) => one.lane),
+  )
 
 function heightOfLevel(filled: Filled, { ask, stage }: Fitting): number {
   const { lanes, folded, level } = filled
@@ -296,6 +302,22 @@ const foldable = (planks: readonly Plank[], keeps: (plank: Plank) => boolean): P
         byTime(a, b),
     )
 
+/** The same folded, with more of what was dropped, where that has room too. */
+function restored(
+  filled: readonly Filled[],
+  stages: readonly Stage[],
+  { ask }: Fitting,
+  planks: readonly Plank[],
+): Layout | null {
+  const folded = new Set(filled.flatMap((one) => one.folded))
+  for (const stage of stages.slice(0, -1)) {
+    const own = fittingOf(ask, stage, planks)
+    const tried = filledAll(own, folded)
+    if (heightOf(tried, own) <= ask.height) return drawn(tried, own)
+  }
+  return null
+}
+
 /** Least folding with which everything fits: more is folded only when less does not do. */
 export function fitted(ask: FitAsk): Layout {
   const near = ask.planks(false).filter((plank) => isSeen(plank, ask.ruler))
@@ -324,8 +346,10 @@ export function fitted(ask: FitAsk): Layout {
     else low = middle + 1
   }
   const filled = at(low)
-  if (heightOf(filled, fitting) <= ask.height)
-    return drawn(unfolded(filled, loose.slice(0, low), fitting), fitting)
+  if (heightOf(filled, fitting) <= ask.height) {
+    const best = unfolded(filled, loose.slice(0, low), fitting)
+    return restored(best, stages, fitting, near) ?? drawn(best, fitting)
+  }
   const far = ask.planks(true).filter((plank) => isSeen(plank, ask.ruler))
   const wide = fittingOf(ask, { ...last, wideGaps: true }, far)
   return drawn(filledAll(wide, new Set(far.filter((plank) => !keeps(plank)))), wide)

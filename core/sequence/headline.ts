@@ -39,3 +39,21 @@ export function seasonsHeadline(
   if (filled === 0) return `None of the ${before.length} weeks${to} is full`
   return `${filled} of ${before.length} weeks${to} ${filled === 1 ? 'is' : 'are'} full`
 }
+
+/** Of two days: what of them is not for the gate asked about; null: none is. */
+export function daysHeadline(
+  names: readonly string[],
+  counts: readonly { readonly steps: number; readonly others: number }[],
+  gate: string | null,
+): string {
+  const days = counts.map((one, index) => ({ ...one, name: names[index] ?? '' }))
+  const worked = days.filter((one) => one.steps > 0)
+  if (worked.length === 0) return 'Nothing is planned for these days'
+  const steps = (count: number) => `${count} ${count === 1 ? 'step' : 'steps'}`
+  if (gate === null) return worked.map((one) => `${one.name}: ${steps(one.steps)}`).join(', ')
+  if (worked.every((one) => one.others === 0))
+    return worked.length === 2
+      ? `Both days work for the ${gate}`
+      : `${worked[0]?.name} works for the ${gate}`
+  return `Not for the ${gate}: ${worked.map((one) => `${one.others} of ${steps(one.steps)} on ${one.name}`).join(', ')}`
+}

@@ -11,5 +11,8 @@ export const boardTall = (board: number, binding: boolean): number =>
 export const seamMiddle = (board: number, binding: boolean): number =>
   boardTall(board, binding) - seamHeight / 2
 
-/** Baseline of the words on a board. */
-export const wordsLine = (board: number): number => board - seamHeight - 3.5
+const [secondLine, underLine] = [15, 3.5]
+
+/** Baseline of the words on a board; `two`: of the first of two lines. */
+export const wordsLine = (board: number, two = false): number =>
+  board - seamHeight - underLine - (two ? secondLine : 0)

@@ -27,7 +27,7 @@ const radius = 9.5
 const letter = 6.6
 
 /** "8–10" of numbers that follow one another, else "3, 5". */
-function labelOf(numbers: readonly number[]): string {
+export function labelOf(numbers: readonly number[]): string {
   const sorted = [...numbers].sort((a, b) => a - b)
   const [first, last] = [sorted[0] ?? 0, sorted.at(-1) ?? 0]
   if (sorted.length === 1) return String(first)

@@ -217,7 +217,8 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
     flagOf,
     othersFolded: isLaunch,
     mends: isLaunch,
-    ropeTo,
+    slack: true,
+    extrasOf: (plank) => ({ ropeTo: ropeTo(plank), sub: '', badge: '', lead: 0 }),
   })
   const underwater = layout.levels.find((one) => one.level === 'underwater')
   const lastLevel = layout.levels.at(-1)

@@ -2,18 +2,20 @@
 import { computed } from 'vue'
 import { purposeName } from '#core/plan/priority'
 import type { Board } from '#core/sequence/board'
-import type { LaneSizes, LevelLayout } from '#core/sequence/fit'
+import { subSize } from '#core/sequence/board'
+import type { PlacedBoard } from '#core/sequence/plates'
+import type { LaneSizes } from '#core/sequence/fit'
 import { wordsLine } from '#core/sequence/lanes'
 
-/** The words of one level's boards: names, tiles, what is out of order and its mend, and days of slack. */
-const props = defineProps<{ level: LevelLayout; sizes: LaneSizes; style: { nameSize: number } }>()
-const boards = computed(() =>
-  props.level.laid.flatMap(({ board, lane }) => {
-    const track = props.level.lanes[lane]
-    return track ? [{ board, top: props.level.y + track.y }] : []
-  }),
-)
-const line = computed(() => wordsLine(props.sizes.board))
+/** The words of boards: names, tiles, what is out of order and its mend, and days of slack. */
+const props = defineProps<{
+  boards: readonly PlacedBoard[]
+  sizes: LaneSizes
+  nameSize: number
+  /** Boards have a second line. */
+  two?: boolean
+}>()
+const line = computed(() => wordsLine(props.sizes.board, props.two))
 const tile = {
   float: 'var(--water-deep)',
   safe: 'var(--redlead)',
@@ -31,7 +33,7 @@ const letterFill = (board: Board): string => {
       ? 'var(--on-brass)'
       : 'var(--sheet)'
 }
-const tileSize = computed(() => props.sizes.board - 7)
+const tileSize = computed(() => Math.min(17, props.sizes.board - 7))
 </script>
 
 <template>
@@ -57,15 +59,32 @@ const tileSize = computed(() => props.sizes.board - 7)
           {{ letterOf(board) }}
         </text>
       </template>
-      <text
-        :x="board.wordsX"
-        :y="top + line"
-        class="cond"
-        :font-size="style.nameSize"
-        fill="var(--ink)"
-      >
+      <text :x="board.wordsX" :y="top + line" class="cond" :font-size="nameSize" fill="var(--ink)">
         {{ board.words }}
       </text>
+      <text
+        v-if="two && board.sub"
+        :x="board.wordsX"
+        :y="top + line + 15"
+        class="cond-thin"
+        :font-size="subSize"
+        fill="var(--ink)"
+      >
+        {{ board.sub }}
+      </text>
+      <g v-if="board.badge">
+        <circle :cx="board.wordsEnd + 13" :cy="top + line - 5" r="9" fill="var(--redlead)" />
+        <text
+          :x="board.wordsEnd + 13"
+          :y="top + line - 0.5"
+          text-anchor="middle"
+          class="cond"
+          font-size="13"
+          fill="var(--sheet)"
+        >
+          {{ board.badge }}
+        </text>
+      </g>
       <path
         v-if="board.flag"
         :d="`M${board.flagX} ${top + line + 1}V${top + 1}L${board.flagX + 13} ${top + 6}L${board.flagX} ${top + 11}`"

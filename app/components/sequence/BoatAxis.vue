@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { widthOf } from '#core/sequence/measure'
-import type { levels } from '#core/sequence/pieces'
-import { axisWidth } from '#core/sequence/scene'
-import type { Scene } from '#core/sequence/scene'
+import type { Level } from '#core/sequence/pieces'
 import type { LevelLayout } from '#core/sequence/fit'
 
 /** The boat cut amidships as the axis: her levels are the levels of the drawing. */
-const props = defineProps<{ scene: Scene; floats: boolean }>()
+const props = defineProps<{
+  levels: readonly LevelLayout[]
+  /** Width of the axis, heights of the water, her keel and the hard, px. */
+  width: number
+  waterTop: number
+  bottom: number
+  ground: number
+  floats: boolean
+}>()
 const names = {
   shed: 'Shed, trades',
   rig: 'Rig',
@@ -15,18 +21,18 @@ const names = {
   below: 'Below',
   underwater: 'Under water',
 } as const
-const of = (level: (typeof levels)[number]): LevelLayout | undefined =>
-  props.scene.levels.find((one) => one.level === level)
+const of = (level: Level): LevelLayout | undefined =>
+  props.levels.find((one) => one.level === level)
 const deckY = computed(() => of('deck')?.y ?? 0)
 const rigY = computed(() => of('rig')?.y ?? 0)
-const side = axisWidth - 12
+const side = props.width - 12
 const section = computed(() => {
-  const { waterTop: w, bottom: b } = props.scene
+  const { waterTop: w, bottom: b } = props
   const d = deckY.value
   return `M0 ${d}L${side - 4} ${d + 7}C${side - 2} ${d + 40} ${side} ${w - 20} ${side} ${w}C${side} ${w + (b - w) * 0.55} ${side - 22} ${b - 34} 34 ${b - 22}Q20 ${b - 18} 17 ${b}L17 ${b + 6}H0Z`
 })
 const counted = computed(() =>
-  props.scene.levels.map((level) => {
+  props.levels.map((level) => {
     const [others, room] = [level.ofOthers, level.forRoom]
     const all = [...others, ...room]
     const word = room.length === 0 ? 'later' : others.length === 0 ? 'folded' : 'more'
@@ -35,7 +41,7 @@ const counted = computed(() =>
       all.length === 0
         ? ''
         : `+${all.length} ${word}${hours >= 0.5 ? `, ${Math.round(hours)} h` : ''}`
-    const room1 = axisWidth - 26 - widthOf(names[level.level], 16)
+    const room1 = props.width - 26 - widthOf(names[level.level], 16)
     return {
       level,
       count,
@@ -49,12 +55,7 @@ const counted = computed(() =>
   <g>
     <path :d="section" fill="var(--rule2)" opacity="0.55" />
     <clipPath id="axis-water">
-      <rect
-        x="0"
-        :y="scene.waterTop"
-        :width="axisWidth"
-        :height="Math.max(0, scene.ground - scene.waterTop)"
-      />
+      <rect x="0" :y="waterTop" :width="width" :height="Math.max(0, ground - waterTop)" />
     </clipPath>
     <path
       :d="section"
@@ -65,9 +66,9 @@ const counted = computed(() =>
     <path :d="section" fill="none" stroke="var(--ink)" stroke-width="2" />
     <rect
       x="0"
-      :y="scene.bottom + 6"
+      :y="bottom + 6"
       width="24"
-      :height="Math.max(0, scene.ground - scene.bottom - 6)"
+      :height="Math.max(0, ground - bottom - 6)"
       fill="var(--rule)"
       stroke="var(--ink)"
       stroke-width="1"

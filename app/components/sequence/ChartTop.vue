@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { handSize } from '#core/sequence/handCells'
+import { hardSize } from '#core/sequence/hard'
 import { flagSize } from '#core/sequence/posts'
 import type { FlaggedPost } from '#core/sequence/posts'
 import type { Scene } from '#core/sequence/scene'
@@ -94,6 +95,18 @@ const colour = {
         </text>
       </template>
     </template>
+    <text
+      v-for="one in scene.hard"
+      :key="one.left"
+      :x="one.left"
+      :y="scene.ground - 9"
+      class="cond halo"
+      :font-size="hardSize"
+      :class="one.afloat ? 'wet' : 'dry'"
+      fill="var(--ink)"
+    >
+      {{ one.text }}
+    </text>
   </g>
 </template>
 
@@ -102,5 +115,11 @@ const colour = {
   paint-order: stroke;
   stroke: var(--paper);
   stroke-width: 4;
+}
+.wet {
+  stroke: var(--water);
+}
+.dry {
+  stroke: var(--sheet);
 }
 </style>

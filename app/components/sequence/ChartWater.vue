@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { wave } from '#core/sequence/water'
-import { boatRoom, hardSize } from '#core/sequence/hard'
+import { boatRoom } from '#core/sequence/hard'
 import type { Scene } from '#core/sequence/scene'
 
 /** The line of the water, the hard she stands on, and the boat on either. */
@@ -67,16 +67,5 @@ const boot = 'M3 -3H71C68 4 64 7 58 9H20C12 8 7 3 3 -3Z'
         </g>
       </g>
     </g>
-    <text
-      v-for="one in scene.hard"
-      :key="one.left"
-      :x="one.left"
-      :y="scene.ground - 9"
-      class="cond"
-      :font-size="hardSize"
-      fill="var(--ink)"
-    >
-      {{ one.text }}
-    </text>
   </g>
 </template>

@@ -7,7 +7,13 @@ import { xOf } from '#core/sequence/ruler'
 import { boardTall, seamHeight } from '#core/sequence/lanes'
 
 /** Boards of one level with their seams, the slack behind them, and thin lines for what is folded. No words yet. */
-const props = defineProps<{ level: LevelLayout; ruler: Ruler; sizes: LaneSizes }>()
+const props = defineProps<{
+  level: LevelLayout
+  ruler: Ruler
+  sizes: LaneSizes
+  /** Hands on what the gate does not wait for are grey. */
+  greyOthers?: boolean
+}>()
 
 /** The lane's rope wants more height, and its seam lies where the rope runs. */
 const boards = computed(() =>
@@ -39,7 +45,10 @@ const parts = (board: Board) =>
     const end = xOf(props.ruler, part.to)
     if (part.to <= props.ruler.from || part.from >= props.ruler.to) return []
     const least = part.kind === 'waits' ? 0 : 1.5
-    return [{ x, width: Math.max(least, end - x), fill: fills[part.kind] }]
+    const grey = props.greyOthers && part.kind === 'hands' && !board.plank.ofGate
+    return [
+      { x, width: Math.max(least, end - x), fill: grey ? 'var(--ink2)' : fills[part.kind], grey },
+    ]
   })
 const lathY = (row: number): number =>
   props.level.y + props.level.height - 4 - 5 * (props.level.lathRows - 1 - row)
@@ -72,6 +81,7 @@ const lathY = (row: number): number =>
         :width="part.width"
         :height="seamHeight"
         :fill="part.fill"
+        :fill-opacity="part.grey ? 0.55 : 1"
       />
       <path
         :d="outline(board, top, tall)"

@@ -3,33 +3,39 @@ import { useElementSize, useElementBounding, useWindowSize } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { howGateDate } from '#core/how/plan'
 import type { Drag } from '#core/plan/drag'
-import { gateHeadline, seasonsHeadline } from '#core/sequence/headline'
-import { ropeReading } from '#core/sequence/reading'
+import { daysHeadline, gateHeadline, seasonsHeadline } from '#core/sequence/headline'
+import { ropeReading, sayStretch } from '#core/sequence/reading'
 import { sceneOf } from '#core/sequence/scene'
 import { weekFigures } from '#core/sequence/weeks'
 import { mondayOn } from '#core/sequence/ruler'
+import { plannedPairs, weekendOf } from '#core/sequence/weekend'
+import { dateOf, weekdayOf } from '#core/time/civil'
 
 /** In what order, and what holds the launch? */
 const store = useRefitStore()
 const planner = usePlannerStore()
 const time = useTimeStore()
-const view = ref<'launch' | 'seasons'>('launch')
+const view = ref<'launch' | 'seasons' | 'weekend'>('launch')
 const chosenGate = ref<string | null>(null)
 const { gate, said, links, facts } = useSequence(chosenGate)
+const narrow = useNarrow()
 const year = computed(() => store.derived.today.slice(0, 4))
 
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 940, height: 600 })
-const { top } = useElementBounding(box)
+const { top, update } = useElementBounding(box)
+const head = ref<HTMLElement>()
+const { height: headHeight } = useElementSize(head)
+watch(headHeight, update, { flush: 'post' })
 const { height: windowHeight } = useWindowSize()
 const leastHeight = 500
-const [leastWidth, startTop] = [560, 205]
+const [leastWidth, leastWeekend, startTop] = [560, 900, 205]
 const chartHeight = computed(() =>
   Math.max(leastHeight, Math.floor(windowHeight.value - (top.value || startTop) - 2)),
 )
 const scene = computed(() =>
   sceneOf(facts.value, {
-    view: view.value,
+    view: view.value === 'seasons' ? 'seasons' : 'launch',
     width: Math.max(leastWidth, width.value),
     height: chartHeight.value,
     now: time.minute,
@@ -39,11 +45,39 @@ const scene = computed(() =>
     flags: [],
   }),
 )
+const pairs = computed(() => plannedPairs(facts.value, store.zone.dayOf(time.minute)))
+const pairAt = ref(0)
+const firstDay = computed(() => pairs.value[Math.min(pairAt.value, pairs.value.length - 1)] ?? 0)
+const weekend = computed(() =>
+  weekendOf(facts.value, {
+    day: firstDay.value,
+    width: Math.max(leastWeekend, width.value),
+    height: chartHeight.value,
+    now: time.minute,
+    gateId: gate.value?.gate.id ?? null,
+    links: links.value,
+    flags: [],
+    hours: store.waits.weather.hours,
+    meanC: (at) => store.rows.refit[0]?.monthMeanC[new Date(at).getUTCMonth()] ?? null,
+  }),
+)
+const isWeekend = computed(() => weekdayOf(firstDay.value) === 6)
+const pairName = computed(() =>
+  sayStretch(dateOf(firstDay.value), dateOf(firstDay.value + 1), year.value),
+)
+const chain = computed(() => links.value.flatMap((link) => link.stepId ?? []))
 const floats = computed(
   () => !facts.value.ashore.some((one) => time.minute >= one.from && time.minute < one.to),
 )
 const reading = computed(() =>
   ropeReading(links.value, scene.value.knots, facts.value.pieces, store.derived.clock, year.value),
+)
+/** On a phone every link is a reading of its own, tied there by how near they lie. */
+const linkReading = computed(() =>
+  ropeReading(links.value, [], facts.value.pieces, store.derived.clock, year.value),
+)
+const needed = computed(() =>
+  gate.value ? facts.value.neededBy(gate.value.gate.id) : new Set<string>(),
 )
 /** Measured after the chain is read: each link left out, and the plan laid again. */
 const drags = shallowRef<readonly Drag[] | null>(null)
@@ -60,9 +94,12 @@ watch(
   { immediate: true },
 )
 const openKey = ref<string | null>(null)
+const levels = computed(() =>
+  view.value === 'weekend' ? weekend.value.layout.levels : scene.value.levels,
+)
 const openPlank = computed(
   () =>
-    scene.value.levels
+    levels.value
       .flatMap((level) => level.laid)
       .find(({ board }) => board.plank.key === openKey.value)?.board.plank ?? null,
 )
@@ -72,11 +109,18 @@ const elsewhere = computed(() =>
     .map((reason) => reason.message)
     .filter((message) => !said.value?.because.includes(message)),
 )
+const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 const headline = computed(() => {
   if (!gate.value || !said.value) return 'No gate is set yet'
   const { clock, today } = store.derived
   if (view.value === 'launch')
     return gateHeadline(gate.value.gate.id, said.value, store.accepted, clock, year.value)
+  if (view.value === 'weekend')
+    return daysHeadline(
+      [0, 1].map((index) => weekdayNames[weekdayOf(firstDay.value + index) - 1] ?? ''),
+      weekend.value.counts,
+      gate.value.gate.name.toLowerCase(),
+    )
   const now = clock.dayOf(time.minute)
   const planned = store.accepted?.gates.find((one) => one.gateId === gate.value?.gate.id)
   const weeks = weekFigures(
@@ -104,9 +148,10 @@ const gates = computed(() =>
 const views = computed(() => [
   { value: 'seasons' as const, label: 'Seasons' },
   { value: 'launch' as const, label: `To the ${gate.value?.gate.name.toLowerCase() ?? 'launch'}` },
+  { value: 'weekend' as const, label: isWeekend.value ? 'Weekend' : 'Two days' },
 ])
 function openStep(stepId: string) {
-  const board = scene.value.levels
+  const board = levels.value
     .flatMap((level) => level.laid)
     .find((one) => one.board.plank.pieces.some((piece) => piece.step.id === stepId))
   if (board) openKey.value = board.board.plank.key
@@ -115,11 +160,35 @@ function openStep(stepId: string) {
 </script>
 
 <template>
-  <div class="xl:-mr-5 xl:grid" :class="view === 'launch' ? 'xl:grid-cols-[1fr_20rem]' : ''">
+  <div
+    class="xl:-mr-5 xl:grid"
+    :class="view === 'launch' || openPlank ? 'xl:grid-cols-[1fr_20rem]' : ''"
+  >
     <div class="min-w-0">
-      <div class="flex flex-wrap items-center justify-between gap-2 xl:pr-5">
-        <h1>{{ headline }}</h1>
-        <div class="no-print flex" role="group" aria-label="How much time">
+      <div ref="head" class="flex items-center justify-between gap-2 max-lg:flex-wrap xl:pr-5">
+        <h1 class="min-w-0">{{ headline }}</h1>
+        <div v-if="view === 'weekend'" class="no-print ml-auto flex shrink-0 items-center">
+          <button
+            class="btn btn-small"
+            aria-label="The days before"
+            :disabled="pairAt === 0"
+            @click="pairAt--"
+          >
+            ‹
+          </button>
+          <span class="cond min-w-32 border-y-2 border-ink bg-sheet px-2 py-[0.3rem] text-center">{{
+            pairName
+          }}</span>
+          <button
+            class="btn btn-small"
+            aria-label="The next days with work"
+            :disabled="pairAt >= pairs.length - 1"
+            @click="pairAt++"
+          >
+            ›
+          </button>
+        </div>
+        <div class="no-print flex shrink-0" role="group" aria-label="How much time">
           <button
             v-for="one in views"
             :key="one.value"
@@ -144,7 +213,49 @@ function openStep(stepId: string) {
         <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/jobs`">To the jobs</NuxtLink>
       </div>
       <div v-else ref="box" class="-ml-3 overflow-x-auto overflow-y-hidden sm:-ml-5">
-        <SequenceChart :scene="scene" :floats="floats" :open="openKey" @plank="openKey = $event" />
+        <template v-if="narrow">
+          <PhoneDays
+            v-if="view === 'weekend'"
+            class="px-3"
+            :facts="facts"
+            :day="firstDay"
+            :needed="needed"
+            :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
+            @step="openStep"
+          />
+          <PhoneChart
+            v-else
+            :facts="facts"
+            :reading="linkReading"
+            :gate-id="gate?.gate.id ?? null"
+            :now="time.minute"
+            :width="width"
+            :seasons="view === 'seasons'"
+            @step="openStep"
+          />
+          <div class="h-24" />
+          <PhoneWater
+            v-if="gate"
+            :title="said?.title ?? gate.gate.name"
+            :is-launch="gate.gate.kind === 'launch'"
+          />
+        </template>
+        <WeekendChart
+          v-else-if="view === 'weekend'"
+          :weekend="weekend"
+          :floats="floats"
+          :open="openKey"
+          :chain="chain"
+          @plank="openKey = $event"
+        />
+        <SequenceChart
+          v-else
+          :scene="scene"
+          :floats="floats"
+          :open="openKey"
+          :chain="chain"
+          @plank="openKey = $event"
+        />
       </div>
     </div>
     <aside
@@ -154,7 +265,7 @@ function openStep(stepId: string) {
       aria-label="What holds it"
     >
       <PlankPanel
-        v-if="openPlank"
+        v-if="openPlank && !narrow"
         :plank="openPlank"
         :gate-name="gate?.gate.name.toLowerCase() ?? 'the gate'"
         @close="openKey = null"
@@ -199,7 +310,7 @@ function openStep(stepId: string) {
           </ul>
         </section>
         <GateNote :figures="gate" quiet />
-        <RopePanel :reading="reading" :drags="drags" @step="openStep" />
+        <RopePanel v-if="!narrow" :reading="reading" :drags="drags" @step="openStep" />
         <section
           v-if="store.accepted && store.accepted.warnings.length > 0"
           class="mt-2 border-t border-rule pt-3"
@@ -218,5 +329,17 @@ function openStep(stepId: string) {
         <SequenceKey />
       </template>
     </aside>
+    <UiDialog
+      :open="narrow && openPlank !== null"
+      :title="openPlank?.job.title ?? ''"
+      @close="openKey = null"
+    >
+      <PlankPanel
+        v-if="openPlank"
+        :plank="openPlank"
+        :gate-name="gate?.gate.name.toLowerCase() ?? 'the gate'"
+        @close="openKey = null"
+      />
+    </UiDialog>
   </div>
 </template>
