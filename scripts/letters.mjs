@@ -41,9 +41,7 @@ const widths = await page.evaluate(
 await browser.close()
 const rows = widths.map((list) => {
   const byWidth = new Map()
-  list.forEach((width, index) =>
-    byWidth.set(width, (byWidth.get(width) ?? '') + characters[index]),
-  )
+  list.forEach((width, index) => byWidth.set(width, (byWidth.get(width) ?? '') + characters[index]))
   return [...byWidth].sort((a, b) => a[0] - b[0])
 })
 const code = (list) =>

@@ -49,16 +49,16 @@ const shots = [
   ['recipe', `/r/${id}/recipes/recore-above`, wide],
   ['triage', `/r/${id}/triage`, wide, { until: /No gate moves|later|earlier/ }],
   ['bags', `/r/${id}/bags?bag=b17`, wide],
-  ['sequence', `/r/${id}/sequence`, wide],
+  ['sequence', `/r/${id}/sequence`, wide, { until: /^Without it/, least: 0 }],
+  ['sequence-seasons', `/r/${id}/sequence`, wide, { press: 'Seasons' }],
+  ['sequence-weekend', `/r/${id}/sequence`, wide, { press: 'Weekend' }],
   ['log', `/r/${id}/log`, wide],
   ['as-built', `/r/${id}/log/sheet-side-deck`, wide],
   ['week', `/r/${id}/week`, wide],
-  ['settings', `/r/${id}/settings`, wide],
-  ['import', `/r/${id}/import`, wide],
   ['today-evening', `/r/${id}/today`, wide, { light: 'low', press: 'The evening' }],
   ['phone-today', `/r/${id}/today`, phone],
   ['phone-found', `/r/${id}/today`, phone, { press: 'Found' }],
-  ['phone-step', `/r/${id}/step/bitt-3`, phone],
+  ['phone-sequence', `/r/${id}/sequence`, phone],
 ]
 const folder = join(root, 'docs/screenshots')
 mkdirSync(folder, { recursive: true })

@@ -1,10 +1,12 @@
 import { ref } from 'vue'
 
+/** The question stands once, whoever asked for the undo. */
+const asks = ref<string | null>(null)
+
 /** Undo with its question when somebody else touched the same thing since. */
 export function useUndo() {
   const store = useRefitStore()
   const toasts = useToastStore()
-  const asks = ref<string | null>(null)
 
   async function run(force: boolean) {
     try {

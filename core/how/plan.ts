@@ -92,7 +92,9 @@ export function howGateDate(
     working:
       plannedOn === null
         ? ['Some of what it waits for has no place in a plan, so no date would be true.']
-        : chain.slice(0, mostLinks).map((link) => `${link.title}: ${link.when === '' ? '' : `${link.when}. `}${link.why}`),
+        : chain
+            .slice(0, mostLinks)
+            .map((link) => `${link.title}: ${link.when === '' ? '' : `${link.when}. `}${link.why}`),
     source:
       'The plan: each step in the earliest room that its people, the waits, her hull and the yard leave.',
     distrust: [

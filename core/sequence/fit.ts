@@ -26,7 +26,7 @@ export const laneSizes = {
 } as const satisfies Record<string, LaneSizes>
 
 /** A folded plank as a thin line, in the first row or the second. */
-export interface Lath {
+interface Lath {
   readonly plank: Plank
   readonly x0: number
   readonly x1: number
@@ -113,18 +113,25 @@ const emptyRow = 28
 const isSeen = (plank: Plank, ruler: Ruler): boolean =>
   plank.to > ruler.from && plank.from < ruler.to
 
-/** The boards a plank can be, the fullest first, as its names have room; none: it is folded. One of the chain stays without words. */
+/**
+ * The boards a plank can be, the fullest first, as its names have room; none: it is folded. What is never folded drops the
+ * plate of its mend, and at last its words.
+ */
 function formsOf(plank: Plank, style: BoardStyle, ask: FitAsk): readonly Board[] {
-  const flag = ask.flagOf(plank)
-  const extras = { flag, ...ask.extrasOf(plank) }
+  const extras = { flag: ask.flagOf(plank), ...ask.extrasOf(plank) }
   const make = (text: string, own: BoardStyle) => boardOf(plank, text, own, ask.ruler, extras)
-  const names = namesOf(plank, style)
-  const fitting = names.map((text) => make(text, style)).filter((one) => fits(one, ask.ruler))
-  if (fitting.length > 0) return fitting
-  const short = plank.short === '' ? [] : [make(plank.short, style)]
-  const shorter = short.filter((one) => fits(one, ask.ruler))
+  const fitting = (own: BoardStyle): Board[] =>
+    namesOf(plank, own)
+      .map((text) => make(text, own))
+      .filter((one) => fits(one, ask.ruler))
+  const full = fitting(style)
+  if (full.length > 0) return full
+  const shorter = fitting({ ...style, shortNames: true })
   if (shorter.length > 0 || !keeperOf(ask)(plank)) return shorter
-  return [make('', { ...style, slackDays: false, slackLine: false })]
+  const withoutMend = fitting({ ...style, mends: false, shortNames: true })
+  if (withoutMend.length > 0) return withoutMend
+  const bare = { ...style, slackDays: false, slackLine: false, mends: false, tile: false }
+  return [boardOf(plank, '', bare, ask.ruler, { ...extras, sub: '' })]
 }
 
 function lathsOf(planks: readonly Plank[], ruler: Ruler, rows: number): Lath[] {

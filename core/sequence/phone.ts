@@ -8,14 +8,14 @@ import { labelOf } from './rope'
 import { xOf } from './ruler'
 import type { Ruler } from './ruler'
 
-export interface PhoneBar {
+interface PhoneBar {
   readonly plank: Plank
   readonly x: number
   readonly y0: number
   readonly y1: number
   readonly parts: readonly { readonly y: number; readonly tall: number; readonly kind: SeamKind }[]
 }
-export interface PhoneColumn {
+interface PhoneColumn {
   readonly level: Level
   readonly x0: number
   readonly x1: number
@@ -24,14 +24,14 @@ export interface PhoneColumn {
   readonly count: number
 }
 /** Words about links that lie close together, right of the boards, with the knot they lead from. */
-export interface PhoneWords {
+interface PhoneWords {
   readonly reading: KnotReading
   readonly x: number
   readonly y: number
   readonly top: number
   readonly tall: number
 }
-export interface PhoneKnot {
+interface PhoneKnot {
   readonly label: string
   readonly x: number
   readonly y: number

@@ -5,7 +5,7 @@ import type { Ruler } from './ruler'
 import { xOf } from './ruler'
 
 /** Marks of people, by shape as well as letter. */
-export const shapes = ['round', 'square', 'triangle', 'diamond'] as const
+const shapes = ['round', 'square', 'triangle', 'diamond'] as const
 
 export interface Thread {
   readonly personId: string

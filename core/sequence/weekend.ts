@@ -34,7 +34,7 @@ export interface WeekendAsk {
 }
 
 /** One of the two days. */
-export interface WeekendDay {
+interface WeekendDay {
   readonly day: number
   readonly x0: number
   readonly x1: number

@@ -111,6 +111,7 @@ async function writeSheet() {
       <JobGate :job="job" @set="edits.editJob(job, { gateId: $event, placed: true })" />
       <RowField field="decision" />
       <RowField field="pinnedRank" label="Pin to rank" />
+      <RowField field="shortName" label="Short name, for drawings" />
       <RowField field="spreading" class="self-end" label="Gets worse by itself" />
     </div>
     <div v-if="job.decision !== 'plan'" class="mt-3 grid gap-3 sm:grid-cols-[1fr_13rem]">

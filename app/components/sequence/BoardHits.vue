@@ -16,13 +16,16 @@ const props = defineProps<{
   /** Steps of the chain from the gate back. */
   chain: readonly string[]
 }>()
-const emit = defineEmits<{ plank: [key: string] }>()
+const emit = defineEmits<{ plank: [key: string]; mend: [flag: string] }>()
 const { shortDate } = useDates()
 const store = useRefitStore()
 const group = ref<SVGGElement>()
 const at = ref<string | null>(null)
 const inOrder = computed(() =>
   [...props.boards].sort((a, b) => a.top - b.top || a.board.x0 - b.board.x0),
+)
+const mendable = computed(() =>
+  props.boards.filter((one) => one.board.mendEnd > one.board.mendX && one.board.words !== ''),
 )
 const current = computed(
   () => inOrder.value.find((one) => one.board.plank.key === at.value) ?? inOrder.value[0],
@@ -114,9 +117,42 @@ function press(board: Board) {
       <title>{{ spoken(one.board) }}</title>
     </rect>
   </g>
+  <g v-for="one in mendable" :key="`mend ${one.board.plank.key}`">
+    <rect
+      class="plate"
+      :x="one.board.mendX"
+      :y="one.top"
+      :width="one.board.mendEnd - one.board.mendX"
+      :height="16"
+      fill="var(--verdigris-tint)"
+      stroke="var(--verdigris)"
+      role="button"
+      tabindex="0"
+      :aria-label="`${one.board.flag?.mend}, for ${one.board.plank.name}`"
+      @click="emit('mend', one.board.flag?.key ?? '')"
+      @keydown.enter.prevent="emit('mend', one.board.flag?.key ?? '')"
+      @keydown.space.prevent="emit('mend', one.board.flag?.key ?? '')"
+    />
+    <text
+      :x="one.board.mendX + 6"
+      :y="one.top + 12.5"
+      class="cond pointer-events-none"
+      font-size="13"
+      fill="var(--verdigris)"
+      aria-hidden="true"
+    >
+      {{ one.board.flag?.mend }}
+    </text>
+  </g>
 </template>
 
 <style scoped>
+.plate {
+  cursor: pointer;
+}
+.plate:focus-visible {
+  outline: 3px solid var(--ink);
+}
 .hit {
   cursor: pointer;
 }

@@ -15,7 +15,7 @@ const props = defineProps<{
   open: string | null
   chain: readonly string[]
 }>()
-const emit = defineEmits<{ plank: [key: string] }>()
+const emit = defineEmits<{ plank: [key: string]; mend: [flag: string] }>()
 const sizes = computed(() => laneSizes[props.scene.view])
 const boards = computed(() => placedBoards(props.scene.levels))
 const plates = computed(() => platesOf(boards.value, sizes.value.board))
@@ -97,6 +97,7 @@ const flagRow = 24
       :open="open"
       :chain="chain"
       @plank="emit('plank', $event)"
+      @mend="emit('mend', $event)"
     />
   </svg>
 </template>

@@ -13,7 +13,7 @@ const props = defineProps<{
   open: string | null
   chain: readonly string[]
 }>()
-const emit = defineEmits<{ plank: [key: string] }>()
+const emit = defineEmits<{ plank: [key: string]; mend: [flag: string] }>()
 const store = useRefitStore()
 const { sayDay } = useDates()
 const sizes = laneSizes.weekend
@@ -284,6 +284,7 @@ const handsOf = (day: Weekend['days'][number]) =>
       :open="open"
       :chain="chain"
       @plank="emit('plank', $event)"
+      @mend="emit('mend', $event)"
     />
   </svg>
 </template>

@@ -20,6 +20,18 @@ const store = useToastStore()
     >
       <p class="grow">{{ toast.text }}</p>
       <button
+        v-if="toast.action"
+        class="btn btn-small"
+        @click="
+          () => {
+            toast.action?.run()
+            store.close(toast.id)
+          }
+        "
+      >
+        {{ toast.action.label }}
+      </button>
+      <button
         class="btn btn-quiet btn-small"
         aria-label="Close message"
         @click="store.close(toast.id)"

@@ -28,7 +28,7 @@ import { document, webLink, picture } from './papers'
 import { clock, clockReading } from './clocks'
 import { reading } from './readings'
 import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
-import { dayPlan, leaving, plan, weekSnapshot } from './plans'
+import { dayPlan, leaving, orderKept, plan, weekSnapshot } from './plans'
 import { cover, forecast } from './weather'
 import type { FieldsOf } from '../kind'
 import type { RowOf } from '../field'
@@ -89,6 +89,7 @@ export const kinds = {
   forecast,
   dayPlan,
   leaving,
+  orderKept,
   plan,
   weekSnapshot,
 } as const

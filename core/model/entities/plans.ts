@@ -47,6 +47,15 @@ export const leaving = kind('leaving line', {
   personId: maybe(ref('By', 'person')),
 })
 
+/** Something out of order that somebody lets be, with a reason. It counts while its evidence is the same. */
+export const orderKept = kind('thing left out of order', {
+  rule: integer('Rule', { min: 1, max: 99 }),
+  evidence: text('What it rests on', 600),
+  because: text('Why it is left', 300),
+  personId: maybe(ref('By', 'person')),
+  at: instant('At'),
+})
+
 /** An accepted plan; every screen, print and calendar reads it. One live row a refit. */
 export const plan = kind(
   'plan',

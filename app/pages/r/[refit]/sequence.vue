@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Flag } from '@lucide/vue'
 import { useElementSize, useElementBounding, useWindowSize } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { howGateDate } from '#core/how/plan'
@@ -19,8 +20,23 @@ const view = ref<'launch' | 'seasons' | 'weekend'>('launch')
 const chosenGate = ref<string | null>(null)
 const { gate, said, links, facts } = useSequence(chosenGate)
 const narrow = useNarrow()
+const order = useOutOfOrder()
+const { sayDate } = useDates()
 const year = computed(() => store.derived.today.slice(0, 4))
 
+/** Flags on the drawing: the first step of each finding carries it. */
+const flags = computed(() =>
+  order.flagged.value.map((one) => ({
+    key: one.evidence,
+    stepIds: one.stepIds.slice(0, 1),
+    mend: one.mend?.label ?? '',
+  })),
+)
+const showsOrder = ref(false)
+function mendFlag(key: string) {
+  const one = order.flagged.value.find((flag) => flag.evidence === key)
+  if (one) void order.mend(one)
+}
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 940, height: 600 })
 const { top, update } = useElementBounding(box)
@@ -42,7 +58,7 @@ const scene = computed(() =>
     gates: store.derived.gates,
     gateId: gate.value?.gate.id ?? null,
     links: links.value,
-    flags: [],
+    flags: flags.value,
   }),
 )
 const pairs = computed(() => plannedPairs(facts.value, store.zone.dayOf(time.minute)))
@@ -56,7 +72,7 @@ const weekend = computed(() =>
     now: time.minute,
     gateId: gate.value?.gate.id ?? null,
     links: links.value,
-    flags: [],
+    flags: flags.value,
     hours: store.waits.weather.hours,
     meanC: (at) => store.rows.refit[0]?.monthMeanC[new Date(at).getUTCMonth()] ?? null,
   }),
@@ -150,6 +166,10 @@ const views = computed(() => [
   { value: 'launch' as const, label: `To the ${gate.value?.gate.name.toLowerCase() ?? 'launch'}` },
   { value: 'weekend' as const, label: isWeekend.value ? 'Weekend' : 'Two days' },
 ])
+function openOrder() {
+  showsOrder.value = !showsOrder.value
+  openKey.value = null
+}
 function openStep(stepId: string) {
   const board = levels.value
     .flatMap((level) => level.laid)
@@ -161,13 +181,23 @@ function openStep(stepId: string) {
 
 <template>
   <div
-    class="xl:-mr-5 xl:grid"
-    :class="view === 'launch' || openPlank ? 'xl:grid-cols-[1fr_20rem]' : ''"
+    class="xl:-mr-5 xl:-mb-3 xl:grid"
+    :class="view === 'launch' || openPlank || showsOrder ? 'xl:grid-cols-[1fr_20rem]' : ''"
   >
     <div class="min-w-0">
       <div ref="head" class="flex items-center justify-between gap-2 max-lg:flex-wrap xl:pr-5">
         <h1 class="min-w-0">{{ headline }}</h1>
-        <div v-if="view === 'weekend'" class="no-print ml-auto flex shrink-0 items-center">
+        <button
+          v-if="order.flagged.value.length > 0 || order.left.value.length > 0"
+          class="btn btn-small no-print ml-auto shrink-0"
+          :class="{ 'btn-on': showsOrder }"
+          :aria-pressed="showsOrder"
+          @click="openOrder"
+        >
+          <Flag :size="16" aria-hidden="true" />
+          {{ order.flagged.value.length }} out of order
+        </button>
+        <div v-if="view === 'weekend'" class="no-print flex shrink-0 items-center">
           <button
             class="btn btn-small"
             aria-label="The days before"
@@ -212,7 +242,12 @@ function openStep(stepId: string) {
         </p>
         <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/jobs`">To the jobs</NuxtLink>
       </div>
-      <div v-else ref="box" class="-ml-3 overflow-x-auto overflow-y-hidden sm:-ml-5">
+      <div
+        v-else
+        v-show="!(narrow && showsOrder)"
+        ref="box"
+        class="-ml-3 overflow-x-auto overflow-y-hidden sm:-ml-5"
+      >
         <template v-if="narrow">
           <PhoneDays
             v-if="view === 'weekend'"
@@ -235,8 +270,10 @@ function openStep(stepId: string) {
           />
           <div class="h-24" />
           <PhoneWater
-            v-if="gate"
-            :title="said?.title ?? gate.gate.name"
+            v-if="gate && !showsOrder"
+            :title="
+              gate.plannedOn ? `${gate.gate.name} ${sayDate(gate.plannedOn)}` : (said?.title ?? '')
+            "
             :is-launch="gate.gate.kind === 'launch'"
           />
         </template>
@@ -247,6 +284,7 @@ function openStep(stepId: string) {
           :open="openKey"
           :chain="chain"
           @plank="openKey = $event"
+          @mend="mendFlag"
         />
         <SequenceChart
           v-else
@@ -255,20 +293,31 @@ function openStep(stepId: string) {
           :open="openKey"
           :chain="chain"
           @plank="openKey = $event"
+          @mend="mendFlag"
         />
       </div>
     </div>
     <aside
       class="border-rule max-xl:mt-6 xl:-mt-3 xl:overflow-y-auto xl:border-l xl:bg-sheet xl:px-4 xl:py-3"
-      :class="{ 'xl:hidden': view !== 'launch' && !openPlank }"
-      :style="{ maxHeight: `${chartHeight + 60}px` }"
+      :class="{ 'xl:hidden': view !== 'launch' && !openPlank && !showsOrder }"
+      :style="{ maxHeight: `${chartHeight + headHeight + 12}px` }"
       aria-label="What holds it"
     >
       <PlankPanel
         v-if="openPlank && !narrow"
         :plank="openPlank"
-        :gate-name="gate?.gate.name.toLowerCase() ?? 'the gate'"
+        :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
         @close="openKey = null"
+      />
+      <OrderPanel
+        v-else-if="showsOrder"
+        :open="order.open.value"
+        :left="order.left.value"
+        :let-be="order.letBe"
+        @close="showsOrder = false"
+        @mend="order.mend"
+        @again="order.lookAgain"
+        @step="openStep"
       />
       <template v-else>
         <div class="flex items-start justify-between gap-2">
@@ -337,7 +386,7 @@ function openStep(stepId: string) {
       <PlankPanel
         v-if="openPlank"
         :plank="openPlank"
-        :gate-name="gate?.gate.name.toLowerCase() ?? 'the gate'"
+        :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
         @close="openKey = null"
       />
     </UiDialog>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { ArrowLeft } from '@lucide/vue'
+import { computed, ref, watch } from 'vue'
+import type { OutOfOrder } from '#core/order/rule'
+import type { Row } from '#core/model/entities'
+
+/** Everything out of order, the worst first, each with its mend, or left with a reason. */
+const props = defineProps<{
+  open: readonly OutOfOrder[]
+  left: readonly { readonly found: OutOfOrder; readonly row: Row<'orderKept'> }[]
+  letBe: (found: OutOfOrder, because: string) => Promise<boolean>
+}>()
+defineEmits<{
+  close: []
+  mend: [found: OutOfOrder]
+  again: [row: Row<'orderKept'>]
+  step: [stepId: string]
+}>()
+const words = { stop: 'Stop', warn: 'Out of order', note: 'Worth a look' } as const
+const looks = {
+  stop: 'border-redlead bg-redlead-tint',
+  warn: 'border-redlead',
+  note: 'border-rule',
+} as const
+const asked = ref<OutOfOrder | null>(null)
+const because = ref('')
+const said = ref('')
+// The field shows it again when it is left, and the buttons below would move away.
+watch(because, () => (said.value = ''))
+const groups = computed(() =>
+  (['stop', 'warn', 'note'] as const)
+    .map((severity) => ({
+      severity,
+      list: props.open.filter((one) => one.severity === severity),
+    }))
+    .filter((one) => one.list.length > 0),
+)
+function ask(one: OutOfOrder) {
+  asked.value = one
+  because.value = ''
+  said.value = ''
+}
+async function leave() {
+  if (!asked.value) return
+  if (because.value.trim() === '') {
+    said.value = 'Say why it may stay as it is.'
+    return
+  }
+  if (await props.letBe(asked.value, because.value.trim())) asked.value = null
+}
+</script>
+
+<template>
+  <section aria-label="Out of order" @keydown.esc.stop="$emit('close')">
+    <button class="btn btn-small" @click="$emit('close')">
+      <ArrowLeft :size="16" aria-hidden="true" /> Back to the rope
+    </button>
+    <p v-if="open.length === 0" class="mt-3">
+      No rule of order finds anything in this plan. Rules know what steps say of themselves, not
+      what nobody has written down.
+    </p>
+    <template v-for="group in groups" :key="group.severity">
+      <h2 class="mt-3">{{ words[group.severity] }}: {{ group.list.length }}</h2>
+      <ul class="mt-1 grid gap-3">
+        <li
+          v-for="one in group.list"
+          :key="one.evidence"
+          class="border-l-4 py-1 pl-3"
+          :class="looks[one.severity]"
+        >
+          <p class="leading-snug">{{ one.sentence }}</p>
+          <div class="mt-1.5 flex flex-wrap gap-2">
+            <button v-if="one.mend" class="btn btn-small btn-main" @click="$emit('mend', one)">
+              {{ one.mend.label }}
+            </button>
+            <button
+              v-if="one.stepIds[0]"
+              class="btn btn-small"
+              @click="$emit('step', one.stepIds[0]!)"
+            >
+              Show
+            </button>
+            <button class="btn btn-small btn-quiet" @click="ask(one)">Leave it</button>
+          </div>
+        </li>
+      </ul>
+    </template>
+    <details v-if="left.length > 0" class="mt-4 border-t border-rule pt-2">
+      <summary class="cond">Left as it is: {{ left.length }}</summary>
+      <ul class="mt-2 grid gap-3">
+        <li v-for="{ found, row } in left" :key="row.id" class="border-l-4 border-rule pl-3">
+          <p class="leading-snug">{{ found.sentence }}</p>
+          <p class="text-ink2">{{ row.because }}</p>
+          <button class="btn btn-small mt-1" @click="$emit('again', row)">Look at it again</button>
+        </li>
+      </ul>
+    </details>
+    <UiDialog :open="asked !== null" title="Leave it as it is" @close="asked = null">
+      <p>{{ asked?.sentence }}</p>
+      <UiText v-model="because" class="mt-3" label="Why it may stay" :error="said" />
+      <p class="mt-2 text-ink2">It comes back when what it rests on is another.</p>
+      <div class="mt-4 flex gap-3">
+        <button class="btn btn-main" @click="leave">Leave it</button>
+        <button class="btn" @click="asked = null">Cancel</button>
+      </div>
+    </UiDialog>
+  </section>
+</template>

@@ -1,0 +1,136 @@
+/** The refit as order rules read it: every step with its time and place, and when she goes in and comes out. */
+import type { Gate, Job, Step, Zone } from '../model/entities'
+import { byId, groupBy } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import type { Mend, Placement, StoredPlan } from '../model/stored'
+import type { Operation } from '../model/words'
+import { hourMs } from '../time/civil'
+import type { ZoneClock } from '../time/zone'
+import { plannedJobs } from '../plan/network'
+import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
+import type { Ashore } from '../plan/schedule/haulOuts'
+
+/** A step that was done or has a place in the plan. */
+export interface OrderStep {
+  readonly step: Step
+  readonly job: Job
+  readonly zone: Zone | null
+  /** Below the waterline on the hull itself. */
+  readonly under: boolean
+  readonly from: number
+  /** When it is or was worked on last, and when its wait is over, UTC ms. */
+  readonly to: number
+  readonly readyAt: number
+  readonly done: boolean
+  readonly personIds: readonly string[]
+  readonly mends: readonly Mend[]
+}
+
+export interface OrderFacts {
+  readonly rows: RefitRows
+  readonly plan: StoredPlan | null
+  readonly clock: ZoneClock
+  readonly now: number
+  /** In the order of time. */
+  readonly steps: readonly OrderStep[]
+  readonly placements: ReadonlyMap<string, Placement>
+  stepOf(stepId: string): OrderStep | null
+  /** Steps of a job that were not dropped, placed or not. */
+  allOfJob(jobId: string): readonly Step[]
+  /** Steps of a job in time; a job without any gives none. */
+  ofJob(jobId: string): readonly OrderStep[]
+  /** Steps at a place on the boat in time. */
+  atZone(zoneId: string): readonly OrderStep[]
+  readonly jobs: readonly Job[]
+  readonly ashore: readonly Ashore[]
+  /** The stretch ashore an instant lies in; null: afloat. */
+  ashoreAt(at: number): Ashore | null
+  readonly gates: ReadonlyMap<string, Gate>
+  /** Short date of an instant. */
+  readonly date: (at: number) => string
+}
+
+/** Reads a refit for the rules. `date` says an instant as views do. */
+export function orderFacts(
+  rows: RefitRows,
+  plan: StoredPlan | null,
+  clock: ZoneClock,
+  now: number,
+  date: (at: number) => string,
+): OrderFacts {
+  const jobs = plannedJobs(rows)
+  const jobById = byId(jobs)
+  const zones = byId(rows.zone)
+  const placements = new Map(plan?.placements.map((one) => [one.stepId, one]) ?? [])
+  const steps = rows.step
+    .flatMap((step): OrderStep[] => {
+      const job = jobById.get(step.jobId)
+      if (!job || step.state === 'dropped') return []
+      const zone = zones.get(job.zoneId ?? '') ?? null
+      const under = step.placeNeed === 'boat' && (zone?.belowWaterline ?? false)
+      const base = { step, job, zone, under }
+      if (step.state === 'done') {
+        if (step.doneAt === null) return []
+        const from = step.doneAt - step.hoursLikely * hourMs
+        const readyAt = step.doneAt
+        return [
+          { ...base, from, to: step.doneAt, readyAt, done: true, personIds: step.byIds, mends: [] },
+        ]
+      }
+      const one = placements.get(step.id)
+      const [first, last] = [one?.segments[0], one?.segments.at(-1)]
+      if (!one || !first || !last) return []
+      return [
+        {
+          ...base,
+          from: first[0],
+          to: last[1],
+          readyAt: one.readyAt,
+          done: false,
+          personIds: one.personIds,
+          mends: one.mends ?? [],
+        },
+      ]
+    })
+    .sort((a, b) => a.from - b.from || a.to - b.to)
+  const known = new Map(steps.map((one) => [one.step.id, one]))
+  const byJob = groupBy(steps, (one) => one.job.id)
+  const byZone = groupBy(
+    steps.filter((one) => one.step.placeNeed === 'boat' && one.zone !== null),
+    (one) => one.zone?.id ?? '',
+  )
+  const all = groupBy(
+    rows.step.filter((step) => step.state !== 'dropped'),
+    (step) => step.jobId,
+  )
+  const ashore = haulOutsAsPlanned(rows, plan, clock)
+  return {
+    rows,
+    plan,
+    clock,
+    now,
+    steps,
+    placements,
+    stepOf: (id) => known.get(id) ?? null,
+    allOfJob: (id) => all.get(id) ?? [],
+    ofJob: (id) => byJob.get(id) ?? [],
+    atZone: (id) => byZone.get(id) ?? [],
+    jobs,
+    ashore,
+    ashoreAt: (at) => ashore.find((one) => one.from <= at && at < one.launchAt) ?? null,
+    gates: byId(rows.gate),
+    date,
+  }
+}
+
+/** True when a step is one of these operations. */
+export const does = ({ step }: OrderStep, ...operations: readonly Operation[]): boolean =>
+  operations.includes(step.operation)
+
+/** True when a step or its job speaks of something. */
+export const speaksOf = ({ step, job }: OrderStep, words: RegExp): boolean =>
+  words.test(step.title) || words.test(job.title)
+
+/** '"Bed it" (Sea valve)', or the step alone where it is named like its job. */
+export const named = ({ step, job }: Pick<OrderStep, 'step' | 'job'>): string =>
+  step.title === job.title ? `“${step.title}”` : `“${step.title}” (${job.title})`

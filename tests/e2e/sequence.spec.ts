@@ -1,0 +1,132 @@
+/** The Sequence as a person uses it: what holds the launch, what is out of order, mended and taken back. */
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(() => server.end())
+
+async function open(page: Page, size = { width: 1280, height: 800 }) {
+  await page.setViewportSize(size)
+  const [{ id }] = (await (await page.request.get(`${server.url}/api/refits`)).json()) as [
+    { id: string },
+  ]
+  await page.goto(`${server.url}/r/${id}/sequence`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await expect(page.getByText(/^Planning/)).toBeHidden()
+}
+
+/** Names of texts of the drawing that lie on another text, as the browser draws them. */
+const collisions = (page: Page): Promise<string[]> =>
+  page
+    .locator('main svg')
+    .first()
+    .evaluate((svg) => {
+      const boxes = [...svg.querySelectorAll('text')]
+        .map((one) => ({ said: one.textContent?.trim() ?? '', box: one.getBoundingClientRect() }))
+        .filter(({ said, box }) => said !== '' && box.width > 0)
+      // Letters stand within three quarters of their line.
+      const inner = (box: DOMRect) => ({
+        left: box.left + 1,
+        right: box.right - 1,
+        top: box.top + box.height * 0.25,
+        bottom: box.bottom - box.height * 0.2,
+      })
+      return boxes.flatMap((a, index) =>
+        boxes.slice(index + 1).flatMap((b) => {
+          const [p, q] = [inner(a.box), inner(b.box)]
+          const meet = p.left < q.right && q.left < p.right && p.top < q.bottom && q.top < p.bottom
+          return meet ? [`${a.said} on ${b.said}`] : []
+        }),
+      )
+    })
+
+test('in every view nothing scrolls down and no words lie on others', async ({ page }) => {
+  await open(page)
+  for (const view of ['To the launch', 'Seasons', 'Weekend']) {
+    await page.getByRole('button', { name: view, exact: true }).click()
+    await expect(page.getByRole('button', { name: view, exact: true })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    )
+    expect(await collisions(page), view).toEqual([])
+    const tall = await page.evaluate(() => document.documentElement.scrollHeight)
+    expect(tall, view).toBeLessThanOrEqual(801)
+  }
+})
+
+test('a fault is mended by its plate and the mend taken back', async ({ page }) => {
+  await open(page)
+  const plate = page.getByRole('button', {
+    name: 'Lay peel ply, 16 min, for Re-core the foredeck, starboard',
+  })
+  const panel = page.getByRole('region', { name: 'Out of order' })
+  const sentence = panel.getByText('“Fair, first pass” (Re-core the foredeck, starboard)')
+  await plate.click()
+  await expect(page.getByText('Done: Lay peel ply, 16 min.')).toBeVisible()
+  await expect(plate).toBeHidden()
+  await page.getByRole('button', { name: /^\d+ out of order$/ }).click()
+  await expect(sentence).toBeHidden()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(sentence).toBeVisible()
+  await expect(plate).toBeVisible()
+})
+
+test('what is left with a reason is counted no more, and can be looked at again', async ({
+  page,
+}) => {
+  await open(page)
+  const button = page.getByRole('button', { name: /^\d+ out of order$/ })
+  const before = Number(/\d+/.exec((await button.textContent()) ?? '')?.[0])
+  await button.click()
+  const panel = page.getByRole('region', { name: 'Out of order' })
+  await panel.getByRole('button', { name: 'Leave it' }).first().click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Leave it' }).click()
+  await expect(dialog.getByText('Say why it may stay as it is.')).toBeVisible()
+  await dialog.getByLabel('Why it may stay').fill('It is taped over')
+  await dialog.getByRole('button', { name: 'Leave it' }).click()
+  await expect(button).toHaveText(`${before - 1} out of order`)
+  await panel.getByText('Left as it is: 1').click()
+  await expect(panel.getByText('It is taped over')).toBeVisible()
+  await panel.getByRole('button', { name: 'Look at it again' }).click()
+  await expect(button).toHaveText(`${before} out of order`)
+})
+
+test('keys go along lanes, from lane to lane and along the rope, and open a plank', async ({
+  page,
+}) => {
+  await open(page)
+  const chart = page.getByRole('group', { name: 'The way to the gate' })
+  const first = chart
+    .getByRole('button', { name: /^Order it by the angle found|Transducer/ })
+    .first()
+  await first.focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(first).not.toBeFocused()
+  // Back along the rope the links stand in the panel; the last plank before the gate comes last.
+  for (let step = 0; step < 20; step++) await page.keyboard.press('[')
+  await expect(chart.locator(':focus')).toHaveAttribute('aria-label', /holds the gate/)
+  await page.keyboard.press('Enter')
+  const panel = page.getByRole('complementary', { name: 'What holds it' })
+  await expect(panel.getByText('Part of what holds the launch.')).toBeVisible()
+  await expect(panel.getByText(/Not earlier: /).first()).toBeVisible()
+  await panel.getByRole('button', { name: 'Back to the rope' }).click()
+  await expect(panel.getByRole('list').first()).toContainText('Launch, Tue')
+})
+
+test('on the phone time runs down, and a link opens its plank', async ({ page }) => {
+  await open(page, { width: 390, height: 844 })
+  await page
+    .getByRole('list', { name: 'The rope, forward in time' })
+    .getByRole('button')
+    .first()
+    .click()
+  await expect(page.getByRole('dialog').getByText(/Part of what holds/)).toBeVisible()
+  await page.getByRole('dialog').getByRole('button', { name: 'Back to the rope' }).click()
+  await page.getByRole('button', { name: 'Weekend' }).click()
+  await expect(page.getByRole('heading', { name: 'Sat 17 Apr' })).toBeVisible()
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth)
+  expect(wide).toBeLessThanOrEqual(390)
+})
