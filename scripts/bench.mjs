@@ -35,6 +35,7 @@ const {
   judged,
   overTime,
   sampled,
+  sequenceBench,
   stability,
   truth,
 } = await import(pathToFileURL(outfile).href)
@@ -89,6 +90,9 @@ function truthBench(count, seed) {
 /** npm run bench -- samples 1000: draws of the demo as a forecast lays them. */
 const samplesBench = (draws, seed) => console.table([sampled(draws, seed)])
 
+/** npm run bench -- sequence: what the drawing, its rules and its levers cost. */
+const drawingBench = () => console.table(sequenceBench())
+
 /** npm run bench -- walk 500: the boat map with many findings, panned. */
 async function walkBench(many) {
   console.table(await benchWalk(many))
@@ -103,6 +107,7 @@ const one = {
   plans: () => plansBench(Number(size ?? 2000), Number(seed)),
   truth: () => truthBench(Number(size ?? 100), Number(seed)),
   walk: () => walkBench(Number(size ?? 500)),
+  sequence: () => drawingBench(),
   samples: () => samplesBench(Number(size ?? 1000), Number(seed)),
 }[only]
 if (one) {

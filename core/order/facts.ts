@@ -7,6 +7,8 @@ import type { Operation } from '../model/words'
 import { hourMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { plannedJobs } from '../plan/network'
+import { openings } from '../plan/openings'
+import type { Opening } from '../plan/openings'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
 import type { Ashore } from '../plan/schedule/haulOuts'
 
@@ -42,6 +44,8 @@ export interface OrderFacts {
   /** Steps at a place on the boat in time. */
   atZone(zoneId: string): readonly OrderStep[]
   readonly jobs: readonly Job[]
+  /** Stretches in which she stands open. */
+  readonly openings: readonly Opening[]
   readonly ashore: readonly Ashore[]
   /** The stretch ashore an instant lies in; null: afloat. */
   ashoreAt(at: number): Ashore | null
@@ -116,6 +120,7 @@ export function orderFacts(
     ofJob: (id) => byJob.get(id) ?? [],
     atZone: (id) => byZone.get(id) ?? [],
     jobs,
+    openings: openings(rows, placements),
     ashore,
     ashoreAt: (at) => ashore.find((one) => one.from <= at && at < one.launchAt) ?? null,
     gates: byId(rows.gate),

@@ -360,6 +360,17 @@ rule(
   { polarity: [may(8), may(8, 10)], live: [may(8, 10), may(8, 12)] },
 )
 rule(
+  28,
+  (rows) => {
+    job(rows, 'rig', { zoneId: 'deck' })
+    step(rows, 'rig', 'up', { title: 'Step the mast', operation: 'lift' })
+    job(rows, 'lamps', { zoneId: 'deck' })
+    step(rows, 'lamps', 'tried', { title: 'Masthead light tried', operation: 'test' })
+  },
+  { up: [may(8), may(8, 12)], tried: [may(9), may(9, 12)] },
+  { tried: [may(8), may(8, 12)], up: [may(9), may(9, 12)] },
+)
+rule(
   30,
   (rows) => {
     rows.zone = rows.zone.map((one) => ({ ...one, oldCoat: 'one-part enamel' }))

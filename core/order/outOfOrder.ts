@@ -28,6 +28,7 @@ import { softGoods } from './rules/r21softGoods'
 import { overWet } from './rules/r23overWet'
 import { copperOnAluminium } from './rules/r24copperOnAluminium'
 import { batteryBeforeChecks } from './rules/r27batteryBeforeChecks'
+import { mastBeforeWires } from './rules/r28mastBeforeWires'
 import { strongOverSoft } from './rules/r30strongOverSoft'
 import { alignedAshoreOnly } from './rules/r31alignedAshoreOnly'
 import { finishBeforeDryFit } from './rules/r33finishBeforeDryFit'
@@ -60,6 +61,7 @@ export const orderRules: readonly OrderRule[] = [
   overWet,
   copperOnAluminium,
   batteryBeforeChecks,
+  mastBeforeWires,
   strongOverSoft,
   alignedAshoreOnly,
   finishBeforeDryFit,

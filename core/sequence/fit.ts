@@ -23,6 +23,8 @@ export const laneSizes = {
   launch: { board: 24, pitch: 29, ropePitch: 37, nameSize: 15 },
   seasons: { board: 20, pitch: 24, ropePitch: 33, nameSize: 14 },
   weekend: { board: 37, pitch: 40, ropePitch: 40, nameSize: 15 },
+  /** Where a view is still too high with everything folded that may be. */
+  tight: { board: 19, pitch: 21, ropePitch: 31, nameSize: 13.5 },
 } as const satisfies Record<string, LaneSizes>
 
 /** A folded plank as a thin line, in the first row or the second. */
@@ -50,6 +52,7 @@ export interface LevelLayout {
 export interface Layout {
   readonly levels: readonly LevelLayout[]
   readonly style: BoardStyle
+  readonly sizes: LaneSizes
   /** Everything that can be folded is, and it is still higher than asked. */
   readonly tooHigh: boolean
 }
@@ -58,6 +61,8 @@ export interface Layout {
 export interface FitAsk {
   readonly ruler: Ruler
   readonly sizes: LaneSizes
+  /** Closer lanes for when these are too high; null: there are none. */
+  readonly closer: LaneSizes | null
   readonly top: number
   readonly height: number
   /** Planks of a gap, in days, within them. */
@@ -65,6 +70,8 @@ export interface FitAsk {
   readonly flagOf: (plank: Plank) => PlankFlag | null
   /** Work of other gates is folded from the start. */
   readonly othersFolded: boolean
+  /** What is out of order is never folded; false: that of other gates is, for want of room. */
+  readonly flagsKept: boolean
   readonly mends: boolean
   /** Slack is drawn where there is room. */
   readonly slack: boolean
@@ -215,7 +222,8 @@ function heightOfLevel(filled: Filled, { ask, stage }: Fitting): number {
 const keeperOf =
   (ask: FitAsk) =>
   (plank: Plank): boolean =>
-    plank.binding || (ask.flagOf(plank) !== null && (plank.ofGate || !ask.othersFolded))
+    plank.binding ||
+    (ask.flagOf(plank) !== null && ask.flagsKept && (plank.ofGate || !ask.othersFolded))
 
 /** Everything filled, with these folded besides what the stage folds. */
 function filledAll(fitting: Fitting, folded: ReadonlySet<Plank>): Filled[] {
@@ -271,7 +279,12 @@ function drawn(filled: readonly Filled[], fitting: Fitting): Layout {
     y += row.height
     return row
   })
-  return { levels: rows, style: stage.style, tooHigh: needed > ask.height + 0.01 }
+  return {
+    levels: rows,
+    style: stage.style,
+    sizes: ask.sizes,
+    tooHigh: needed > ask.height + 0.01,
+  }
 }
 
 /** Takes back what was folded and yet has room between what is laid, or in a new lane while there is height for one. */
@@ -326,7 +339,7 @@ function restored(
 }
 
 /** Least folding with which everything fits: more is folded only when less does not do. */
-export function fitted(ask: FitAsk): Layout {
+function foldedToFit(ask: FitAsk): Layout {
   const near = ask.planks(false).filter((plank) => isSeen(plank, ask.ruler))
   const nobody: ReadonlySet<Plank> = new Set()
   const stages = stagesOf(ask)
@@ -360,4 +373,13 @@ export function fitted(ask: FitAsk): Layout {
   const far = ask.planks(true).filter((plank) => isSeen(plank, ask.ruler))
   const wide = fittingOf(ask, { ...last, wideGaps: true }, far)
   return drawn(filledAll(wide, new Set(far.filter((plank) => !keeps(plank)))), wide)
+}
+
+/** Lays everything out: folded, then in closer lanes, then without what is out of order of other gates. */
+export function fitted(ask: FitAsk): Layout {
+  const closer = { ...ask, sizes: ask.closer ?? ask.sizes }
+  let layout = foldedToFit(ask)
+  for (const next of [closer, { ...closer, flagsKept: false }])
+    if (layout.tooHigh) layout = foldedToFit(next)
+  return layout
 }

@@ -10,7 +10,7 @@ import { Waits } from '../plan/waits'
 import { derive } from '../progress/derive'
 import { zoneClock } from '../time/zone'
 import { sequenceFacts } from './facts'
-import { laneSizes } from './fit'
+import { outOfOrder } from '../order/outOfOrder'
 import { boardTall, seamMiddle } from './lanes'
 import { planksOf } from './planks'
 import { sceneOf } from './scene'
@@ -48,14 +48,20 @@ function drawn(rows: RefitRows, now: number, view: SceneView, size: readonly [nu
     gates: derived.gates,
     gateId,
     links,
-    flags: [],
+    flags: outOfOrder(rows, plan, clock, now)
+      .filter((one) => one.severity !== 'note')
+      .map((one) => ({
+        key: one.evidence,
+        stepIds: one.stepIds.slice(0, 1),
+        mend: one.mend?.label ?? '',
+      })),
   }
   return { facts, links, scene: sceneOf(facts, ask), gateId }
 }
 
 /** Everything that has words or must be seen whole, as boxes; words of a board as its own box. */
 function boxesOf(scene: Scene): Box[] {
-  const { board: tall } = laneSizes[scene.view]
+  const { board: tall } = scene.layout.sizes
   const boards = scene.levels.flatMap((level) =>
     level.laid.map(({ board, lane }): Box => {
       const top = level.y + (level.lanes[lane]?.y ?? Number.NaN)
@@ -127,7 +133,7 @@ function strayKnots(scene: Scene): string[] {
         left: board.left + 4,
         right: board.right - 4,
         top,
-        bottom: top + boardTall(laneSizes[scene.view].board, board.plank.binding),
+        bottom: top + boardTall(scene.layout.sizes.board, board.plank.binding),
       }
       return { own, box }
     }),
@@ -181,9 +187,8 @@ function faults(
     .map((one) => one.key)
   if ([...shown].sort().join() !== [...seen].sort().join())
     found.push(`${seen.length} planks, ${shown.length} shown`)
-  const foot = scene.levels.at(-1)
-  if (!wide && foot && foot.y + foot.height > scene.bottom + 0.5)
-    found.push('higher than the drawing')
+  if (scene.ground + 9 > scene.troughTop) found.push('the hard lies on the hours')
+  if (!wide && scene.height > size[1]) found.push('higher than asked')
   return { found, tooHigh: wide, laid: laid.length }
 }
 
@@ -226,7 +231,7 @@ describe('the drawing', () => {
       const seams = scene.levels.flatMap((level) =>
         level.lanes
           .filter((lane) => lane.rope)
-          .map((lane) => level.y + lane.y + seamMiddle(24, true)),
+          .map((lane) => level.y + lane.y + seamMiddle(scene.layout.sizes.board, true)),
       )
       expect(seams.some((y) => Math.abs(y - knot.y) < 0.5)).toBe(true)
     }

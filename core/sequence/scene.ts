@@ -159,8 +159,7 @@ function ropePoints(
     for (const { board, lane } of level.laid)
       for (const piece of board.plank.pieces) {
         const track = level.lanes[lane]
-        if (track)
-          at.set(piece.step.id, level.y + track.y + seamMiddle(laneSizes[ask.view].board, true))
+        if (track) at.set(piece.step.id, level.y + track.y + seamMiddle(layout.sizes.board, true))
       }
   const starts = new Map(facts.pieces.map((one) => [one.step.id, one.from]))
   return ask.links.flatMap((link, index): RopePoint[] => {
@@ -211,11 +210,13 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
   const layout = fitted({
     ruler,
     sizes: laneSizes[ask.view],
+    closer: laneSizes.tight,
     top,
     height: bottom - top,
     planks: (wide) => planksOf(facts.pieces, plankFacts, gaps[wide ? 1 : 0]),
     flagOf,
     othersFolded: isLaunch,
+    flagsKept: true,
     mends: isLaunch,
     slack: true,
     extrasOf: (plank) => ({ ropeTo: ropeTo(plank), sub: '', badge: '', lead: 0 }),
@@ -223,6 +224,9 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
   const underwater = layout.levels.find((one) => one.level === 'underwater')
   const lastLevel = layout.levels.at(-1)
   const foot = lastLevel ? lastLevel.y + lastLevel.height : bottom
+  // Higher than asked: then the drawing is, and the page is scrolled.
+  const grown = Math.max(0, foot - bottom)
+  const height = ask.height + grown
   const points = ropePoints(layout, facts, ask, ruler)
   const gate = posts.find((one) => one.kind === 'asked')
   const inTime = [...points].sort((a, b) => b.number - a.number)
@@ -254,7 +258,7 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
     view: ask.view,
     ruler,
     width: ask.width,
-    height: ask.height,
+    height,
     posts,
     flagRows: rows,
     datesY,
@@ -283,7 +287,7 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
       troughHigh,
       !isLaunch,
     ),
-    troughTop: ask.height - troughBand,
+    troughTop: height - troughBand,
     troughHigh,
   }
 }

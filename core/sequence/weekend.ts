@@ -118,7 +118,7 @@ export function weekendOf(facts: SequenceFacts, ask: WeekendAsk): Weekend {
   const ruler = pairRuler(ask.day, [opens, shuts], clock, axis, ask.width - edge, nightWidth)
   const half = (ask.width - edge - axis - nightWidth) / 2
   const top = headHeight + airHeight
-  const bottom = ask.height - groundBand - handsBand
+  const room = ask.height - groundBand - handsBand
   const needed = ask.gateId === null ? new Set<string>() : facts.neededBy(ask.gateId)
   const numbers = new Map(
     ask.links.flatMap((link, at) => (link.stepId ? [[link.stepId, at + 1]] : [])),
@@ -153,13 +153,15 @@ export function weekendOf(facts: SequenceFacts, ask: WeekendAsk): Weekend {
   const layout = fitted({
     ruler,
     sizes: laneSizes.weekend,
+    closer: null,
     top,
-    height: bottom - top,
+    height: room - top,
     planks: () => planks,
     flagOf: (plank) =>
       ask.flags.find((flag) => plank.pieces.some((one) => flag.stepIds.includes(one.step.id))) ??
       null,
     othersFolded: false,
+    flagsKept: true,
     mends: true,
     slack: false,
     extrasOf: (plank) => {
@@ -173,6 +175,9 @@ export function weekendOf(facts: SequenceFacts, ask: WeekendAsk): Weekend {
       }
     },
   })
+  const last = layout.levels.at(-1)
+  // Higher than asked: then the drawing is, and the page is scrolled.
+  const bottom = Math.max(room, last ? last.y + last.height : room)
   const seamOf = new Map<string, number>()
   for (const level of layout.levels)
     for (const { board, lane } of level.laid) {
@@ -237,7 +242,7 @@ export function weekendOf(facts: SequenceFacts, ask: WeekendAsk): Weekend {
     ground,
     nowX: ask.now > ruler.from && ask.now < ruler.to ? xOf(ruler, ask.now) : null,
     width: ask.width,
-    height: ask.height,
+    height: bottom + groundBand + handsBand,
     airTop: headHeight,
     counts: spans.map(([from, to]) => {
       const own = seen.filter((piece) => isWorkedOn(piece, from, to))

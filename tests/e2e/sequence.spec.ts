@@ -73,6 +73,26 @@ test('a fault is mended by its plate and the mend taken back', async ({ page }) 
   await expect(plate).toBeVisible()
 })
 
+test('a lever does what it promised, and is taken back', async ({ page }) => {
+  await open(page)
+  const launch = async () =>
+    /launch planned (\d+ \w+)/.exec(
+      (await page.getByText(/launch planned \d/).textContent()) ?? '',
+    )?.[1]
+  const before = await launch()
+  const lever = page.getByRole('button', { name: /^Express: “Order it by the angle found”/ })
+  await expect(lever).toContainText(/−\d+ d/)
+  const days = Number(/−(\d+) d/.exec((await lever.textContent()) ?? '')?.[1])
+  await lever.click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByText(`Launch ${days} days earlier`)).toBeVisible()
+  await dialog.getByRole('button', { name: 'Do it' }).click()
+  const dayOf = (said: string | undefined) => Date.parse(`${said} 2027 UTC`) / 86_400_000
+  await expect.poll(async () => dayOf(before) - dayOf(await launch())).toBeGreaterThanOrEqual(days)
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect.poll(launch).toBe(before)
+})
+
 test('what is left with a reason is counted no more, and can be looked at again', async ({
   page,
 }) => {

@@ -98,16 +98,27 @@ const lathY = (row: number): number =>
         stroke-width="1.3"
       />
     </g>
-    <line
-      v-for="lath in level.laths"
-      :key="lath.plank.key"
-      :x1="lath.x0"
-      :x2="lath.x1"
-      :y1="lathY(lath.row)"
-      :y2="lathY(lath.row)"
-      stroke="var(--ink2)"
-      stroke-opacity="0.6"
-      stroke-width="2"
-    />
+    <g v-for="lath in level.laths" :key="lath.plank.key">
+      <line
+        :x1="lath.x0"
+        :x2="lath.x1"
+        :y1="lathY(lath.row)"
+        :y2="lathY(lath.row)"
+        stroke="var(--ink2)"
+        stroke-opacity="0.6"
+        stroke-width="2"
+      />
+      <!-- Wide enough to be pointed at. -->
+      <line
+        :x1="lath.x0"
+        :x2="lath.x1"
+        :y1="lathY(lath.row)"
+        :y2="lathY(lath.row)"
+        stroke="transparent"
+        stroke-width="7"
+      >
+        <title>{{ lath.plank.name }}</title>
+      </line>
+    </g>
   </g>
 </template>

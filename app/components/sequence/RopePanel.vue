@@ -2,14 +2,24 @@
 import { holds, sayDrag } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
 import type { KnotReading } from '#core/sequence/reading'
+import type { TriedLever } from '~/composables/useLevers'
 
 /** What holds a gate, read back along the rope: the same numbers and groups as its knots. */
 const props = defineProps<{
   reading: readonly KnotReading[]
   /** Null: not measured yet. */
   drags: readonly Drag[] | null
+  /** Levers that bring the gate forward. */
+  levers: readonly TriedLever[]
+  /** What a day less costs less, said; '': nothing is known. */
+  saved: (days: number) => string
 }>()
-defineEmits<{ step: [stepId: string] }>()
+defineEmits<{ step: [stepId: string]; press: [lever: TriedLever] }>()
+/** Those about days as a whole stand at the gate. */
+const leversOf = (one: KnotReading) =>
+  props.levers.filter(({ lever }) =>
+    lever.stepId === null ? one.stepIds.length === 0 : one.stepIds.includes(lever.stepId),
+  )
 /** The most that a link of the group holds up. */
 const dragOf = (one: KnotReading): Drag | null =>
   (props.drags ?? [])
@@ -51,6 +61,17 @@ const isLoose = (one: KnotReading): boolean => {
       >
         {{ dragOf(one) ? sayDrag(dragOf(one)!) : drags ? '' : 'Measuring what it holds up…' }}
       </p>
+      <button
+        v-for="tried in leversOf(one)"
+        :key="tried.lever.key"
+        class="mt-1 flex min-h-8 w-fit max-w-full items-stretch border-2 border-verdigris bg-verdigris-tint text-left text-verdigris hover:bg-sheet max-sm:min-h-11"
+        @click="$emit('press', tried)"
+      >
+        <span class="cond px-2 py-1 leading-tight">{{ tried.lever.label }}</span>
+        <span class="cond shrink-0 border-l-2 border-verdigris px-2 py-1 leading-tight"
+          >−{{ tried.days }} d{{ saved(tried.days) }}</span
+        >
+      </button>
     </li>
   </ol>
 </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { laneSizes } from '#core/sequence/fit'
 import { placedBoards, platesOf } from '#core/sequence/plates'
 import { axisWidth } from '#core/sequence/scene'
 import type { Scene } from '#core/sequence/scene'
@@ -16,7 +15,7 @@ const props = defineProps<{
   chain: readonly string[]
 }>()
 const emit = defineEmits<{ plank: [key: string]; mend: [flag: string] }>()
-const sizes = computed(() => laneSizes[props.scene.view])
+const sizes = computed(() => props.scene.layout.sizes)
 const boards = computed(() => placedBoards(props.scene.levels))
 const plates = computed(() => platesOf(boards.value, sizes.value.board))
 const flagRow = 24
@@ -26,7 +25,8 @@ const flagRow = 24
   <svg
     :width="scene.width"
     :height="scene.height"
-    class="block max-w-none select-none"
+    :viewBox="`0 0 ${scene.width} ${scene.height}`"
+    class="block max-w-none select-none print:h-auto print:w-full"
     role="group"
     :aria-label="scene.view === 'launch' ? 'The way to the gate' : 'All seasons'"
   >

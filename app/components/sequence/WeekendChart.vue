@@ -59,7 +59,8 @@ const handsOf = (day: Weekend['days'][number]) =>
   <svg
     :width="weekend.width"
     :height="weekend.height"
-    class="block max-w-none select-none"
+    :viewBox="`0 0 ${weekend.width} ${weekend.height}`"
+    class="block max-w-none select-none print:h-auto print:w-full"
     role="group"
     aria-label="Two days"
   >

@@ -1,4 +1,3 @@
-import { openings } from '../../plan/openings'
 import { found } from '../rule'
 import type { OrderRule } from '../rule'
 
@@ -7,7 +6,7 @@ export const openAtLaunch: OrderRule = {
   number: 3,
   title: 'Open at the launch',
   find: (facts) =>
-    openings(facts.rows, facts.placements).flatMap((opening) => {
+    facts.openings.flatMap((opening) => {
       const zone = facts.rows.zone.find((one) => one.id === opening.job.zoneId)
       if (!zone?.belowWaterline) return []
       const launch = facts.ashore.find(

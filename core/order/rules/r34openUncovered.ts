@@ -1,4 +1,3 @@
-import { openings } from '../../plan/openings'
 import { dateOf, dayNumber } from '../../time/civil'
 import { sayDate } from '../../time/say'
 import { found } from '../rule'
@@ -20,7 +19,7 @@ export const openUncovered: OrderRule = {
           .map(([from]) => facts.clock.dayOf(from)),
       ),
     ].sort((a, b) => a - b)
-    return openings(facts.rows, facts.placements).flatMap((opening) => {
+    return facts.openings.flatMap((opening) => {
       const zone = facts.rows.zone.find((one) => one.id === opening.job.zoneId)
       if (!zone || zone.strake !== 'deck' || opening.to === Infinity) return []
       const [first, last] = [

@@ -3,6 +3,7 @@ import { Flag } from '@lucide/vue'
 import { useElementSize, useElementBounding, useWindowSize } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { howGateDate } from '#core/how/plan'
+import { formatMoney } from '#core/money/money'
 import type { Drag } from '#core/plan/drag'
 import { daysHeadline, gateHeadline, seasonsHeadline } from '#core/sequence/headline'
 import { ropeReading, sayStretch } from '#core/sequence/reading'
@@ -11,6 +12,7 @@ import { weekFigures } from '#core/sequence/weeks'
 import { mondayOn } from '#core/sequence/ruler'
 import { plannedPairs, weekendOf } from '#core/sequence/weekend'
 import { dateOf, weekdayOf } from '#core/time/civil'
+import type { TriedLever } from '~/composables/useLevers'
 
 /** In what order, and what holds the launch? */
 const store = useRefitStore()
@@ -109,6 +111,23 @@ watch(
   },
   { immediate: true },
 )
+const levers = useLevers(
+  computed(() => gate.value?.gate.id ?? null),
+  chain,
+  computed(() => !planner.busy && (drags.value !== null || links.value.length < 2)),
+)
+const asked = shallowRef<TriedLever | null>(null)
+async function press() {
+  const lever = asked.value
+  asked.value = null
+  if (lever) await levers.press(lever)
+}
+/** A day less ashore is a day's cost less, where the gate is a launch. */
+function saved(days: number): string {
+  const perDay = store.derived.ashore?.costPerDayMinor ?? 0
+  if (gate.value?.gate.kind !== 'launch' || perDay === 0) return ''
+  return `, −${formatMoney(days * perDay, store.refit?.currency ?? 'EUR')}`
+}
 const openKey = ref<string | null>(null)
 const levels = computed(() =>
   view.value === 'weekend' ? weekend.value.layout.levels : scene.value.levels,
@@ -166,6 +185,8 @@ const views = computed(() => [
   { value: 'launch' as const, label: `To the ${gate.value?.gate.name.toLowerCase() ?? 'launch'}` },
   { value: 'weekend' as const, label: isWeekend.value ? 'Weekend' : 'Two days' },
 ])
+// On paper the drawing lies on its side; A3 is taken where the printer has it.
+useHead({ style: [{ innerHTML: '@page { size: A4 landscape }', key: 'page-side' }] })
 function openOrder() {
   showsOrder.value = !showsOrder.value
   openKey.value = null
@@ -295,6 +316,7 @@ function openStep(stepId: string) {
           @plank="openKey = $event"
           @mend="mendFlag"
         />
+        <FoldedList v-if="!narrow" :levels="levels" />
       </div>
     </div>
     <aside
@@ -359,7 +381,15 @@ function openStep(stepId: string) {
           </ul>
         </section>
         <GateNote :figures="gate" quiet />
-        <RopePanel v-if="!narrow" :reading="reading" :drags="drags" @step="openStep" />
+        <RopePanel
+          v-if="!narrow"
+          :reading="reading"
+          :drags="drags"
+          :levers="levers.tried.value"
+          :saved="saved"
+          @step="openStep"
+          @press="asked = $event"
+        />
         <section
           v-if="store.accepted && store.accepted.warnings.length > 0"
           class="mt-2 border-t border-rule pt-3"
@@ -376,6 +406,14 @@ function openStep(stepId: string) {
           </ul>
         </section>
         <SequenceKey />
+        <!-- Over the rest, so that nothing moves when it comes and goes. -->
+        <p
+          v-if="levers.left.value > 0"
+          class="sticky bottom-0 border-t border-rule bg-sheet py-1.5 text-ink2"
+          role="status"
+        >
+          Trying what would bring it forward: {{ levers.left.value }} left…
+        </p>
       </template>
     </aside>
     <UiDialog
@@ -389,6 +427,14 @@ function openStep(stepId: string) {
         :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
         @close="openKey = null"
       />
+    </UiDialog>
+    <UiDialog :open="asked !== null" :title="asked?.lever.label ?? ''" @close="asked = null">
+      <p>{{ asked?.said }} So it comes out when the plan is laid with it.</p>
+      <p class="mt-2">{{ asked?.lever.does }}</p>
+      <div class="mt-4 flex gap-3">
+        <button class="btn btn-main" @click="press">Do it</button>
+        <button class="btn" @click="asked = null">Leave it</button>
+      </div>
     </UiDialog>
   </div>
 </template>

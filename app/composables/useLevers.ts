@@ -1,0 +1,68 @@
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Ref } from 'vue'
+import { chainLevers } from '#core/plan/chainLevers'
+import type { ChainLever } from '#core/plan/chainLevers'
+
+/** A lever that was tried: the plan was laid with it. */
+export interface TriedLever {
+  readonly lever: ChainLever
+  /** Days by which the gate asked about comes earlier. */
+  readonly days: number
+  /** What it does to every gate. */
+  readonly said: string
+}
+
+/** So many are tried at a time. */
+const mostTried = 12
+
+/**
+ * Levers on the chain of a gate, each planned with in the worker once `ready`; only what brings the gate forward is
+ * kept. Another chain or another question begins anew.
+ */
+export function useLevers(
+  gateId: Ref<string | null>,
+  chain: Ref<readonly string[]>,
+  ready: Ref<boolean>,
+) {
+  const store = useRefitStore()
+  const planner = usePlannerStore()
+  const toasts = useToastStore()
+  const { undo } = useUndo()
+  const tried = shallowRef<readonly TriedLever[]>([])
+  const left = ref(0)
+  const candidates = computed(() =>
+    store.accepted && chain.value.length > 0
+      ? chainLevers(store.rows, store.accepted, store.zone, chain.value).slice(0, mostTried)
+      : [],
+  )
+  let run = 0
+  watch(
+    [candidates, ready, gateId],
+    async ([list, isReady, id]) => {
+      const mine = ++run
+      tried.value = []
+      left.value = 0
+      if (!isReady || id === null) return
+      left.value = list.length
+      for (const lever of list) {
+        let given = 0
+        const answer = await planner.consequence(lever.items(() => `supposed ${given++}`))
+        if (mine !== run) return
+        left.value--
+        // Somebody else asked something: what was found so far stands.
+        if (!answer) break
+        const own = answer.effects.find((one) => one.gate.id === id)
+        const days = own?.days ?? 0
+        if (days < 0) tried.value = [...tried.value, { lever, days: -days, said: answer.said }]
+      }
+      left.value = 0
+    },
+    { immediate: true },
+  )
+  async function press({ lever }: TriedLever): Promise<boolean> {
+    const done = await store.attempt(lever.label, lever.items(newId))
+    if (done) toasts.say(`Done: ${lever.label}.`, false, { label: 'Undo', run: undo })
+    return done
+  }
+  return { tried, left, press }
+}
