@@ -31,10 +31,21 @@ export function useSheet(sheetId: Ref<string>) {
       { op: 'patch', entity, id: row.id, baseVersion: row.version, patch },
     ])
   /** A test whose reading or limits change is judged by them. */
-  const editTest = (test: Row<'asBuiltTest'>, patch: Record<string, unknown>) => {
+  const judge = (test: Row<'asBuiltTest'>, patch: Record<string, unknown>) => {
     const outcome = outcomeBy({ ...test, ...patch })
     const judged = 'outcome' in patch || outcome === null ? patch : { ...patch, outcome }
     return edit('asBuiltTest', test, judged)
+  }
+  let underWay: Promise<boolean> | null = null
+  /** The same, after an edit that is still under way: typed fast, a reading is judged by the limit typed before it. */
+  const editTest = (given: Row<'asBuiltTest'>, patch: Record<string, unknown>) => {
+    const now = () => store.rows.asBuiltTest.find((one) => one.id === given.id) ?? given
+    const turn = underWay ? underWay.then(() => judge(now(), patch)) : judge(given, patch)
+    underWay = turn
+    void turn.finally(() => {
+      if (underWay === turn) underWay = null
+    })
+    return turn
   }
   const remove = (entity: Kind | 'picture', row: { id: string; version: number }) =>
     store.attempt('Remove from the sheet', [

@@ -51,6 +51,9 @@ describe('levers on a chain', () => {
     expect(day?.label).toBe('ida comes on Sun 2 May')
     const after = supposing(rows, day?.items(newId) ?? []) as ReturnType<typeof refit>
     expect(gateDay(after)).toBe('2027-05-02')
+    // Cured only on Sunday afternoon, nothing is begun that day.
+    rows.step = rows.step.map((one) => (one.id === 'glue' ? { ...one, waitHours: 30 } : one))
+    expect(chainOf(rows).levers.map((one) => one.label)).toContain('ida comes on Mon 3 May')
   })
 
   it('warm what cures, hurry what is sent for, and put off what only finishes', () => {

@@ -122,23 +122,27 @@ const isSeen = (plank: Plank, ruler: Ruler): boolean =>
 
 /**
  * The boards a plank can be, the fullest first, as its names have room; none: it is folded. What is never folded drops the
- * plate of its mend, and at last its words.
+ * plate of its mend, then its second line, and at last its words.
  */
 function formsOf(plank: Plank, style: BoardStyle, ask: FitAsk): readonly Board[] {
   const extras = { flag: ask.flagOf(plank), ...ask.extrasOf(plank) }
-  const make = (text: string, own: BoardStyle) => boardOf(plank, text, own, ask.ruler, extras)
-  const fitting = (own: BoardStyle): Board[] =>
+  const fitting = (own: BoardStyle, more: BoardExtras = extras): Board[] =>
     namesOf(plank, own)
-      .map((text) => make(text, own))
+      .map((text) => boardOf(plank, text, own, ask.ruler, more))
       .filter((one) => fits(one, ask.ruler))
   const full = fitting(style)
   if (full.length > 0) return full
   const shorter = fitting({ ...style, shortNames: true })
   if (shorter.length > 0 || !keeperOf(ask)(plank)) return shorter
-  const withoutMend = fitting({ ...style, mends: false, shortNames: true })
-  if (withoutMend.length > 0) return withoutMend
-  const bare = { ...style, slackDays: false, slackLine: false, mends: false, tile: false }
-  return [boardOf(plank, '', bare, ask.ruler, { ...extras, sub: '' })]
+  const plain = { ...style, mends: false, shortNames: true }
+  const bare = { ...plain, slackDays: false, slackLine: false, tile: false }
+  const alone = { ...extras, sub: '' }
+  const left = [() => fitting(plain), () => fitting(bare, alone)]
+  for (const tried of left) {
+    const boards = tried()
+    if (boards.length > 0) return boards
+  }
+  return [boardOf(plank, '', bare, ask.ruler, alone)]
 }
 
 function lathsOf(planks: readonly Plank[], ruler: Ruler, rows: number): Lath[] {
