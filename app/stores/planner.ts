@@ -4,7 +4,6 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { RefitRows } from '#core/model/refit'
-import type { StoredPlan } from '#core/model/stored'
 import { inputsHash } from '#core/plan/inputsHash'
 import type { Drag } from '#core/plan/drag'
 import { gateEffects } from '#core/plan/effect'
@@ -43,7 +42,6 @@ export const usePlannerStore = defineStore('planner', () => {
   /** Why no plan could be made; '': nothing of the kind. */
   const failed = ref('')
   const ranking = shallowRef<PlanAnswer['ranking']>([])
-  const hours = shallowRef<PlanAnswer['hours']>({ weeks: [], unfit: 0 })
   const planner = new PlannerLink()
   /** "What if" has a planner of its own, so that neither waits for the other. */
   const supposer = new PlannerLink()
@@ -132,13 +130,12 @@ export const usePlannerStore = defineStore('planner', () => {
         const plan = accepted ? null : await remote.plan(time.now, toRaw(store.accepted), told)
         return {
           made: plan,
-          standing: plan ?? (await remote.standing(time.now, toRaw(accepted) as StoredPlan)),
+          standing: plan ?? (await remote.standing(time.now)),
         }
       })
       if (mine !== run) return
       failed.value = ''
       ranking.value = standing.ranking
-      hours.value = standing.hours
       if (made) await accept(wanted, made)
       await keepWeek(made !== null)
     } catch (error) {
@@ -209,7 +206,6 @@ export const usePlannerStore = defineStore('planner', () => {
     progress,
     failed,
     ranking,
-    hours,
     stale,
     whatIf,
     consequence,

@@ -5,8 +5,6 @@ import { emptyRows } from '#core/model/refit'
 import type { StoredPlan } from '#core/model/stored'
 import type { RefitRows } from '#core/model/refit'
 import type { PriorityBasis } from '#core/plan/priority'
-import { hoursByWeek } from '#core/plan/hoursByWeek'
-import type { HoursReview } from '#core/plan/hoursByWeek'
 import { bestPlan, usualIterations } from '#core/plan/improve'
 import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
@@ -27,11 +25,10 @@ export interface PlanAnswer {
     readonly score: number
     readonly basis: PriorityBasis
   }[]
-  readonly hours: HoursReview
 }
 
-/** What is worked out anew at every opening: the order of the jobs, and the hours by week. */
-export type Standing = Pick<PlanAnswer, 'ranking' | 'hours'>
+/** What is worked out anew at every opening: the order of the jobs. */
+export type Standing = Pick<PlanAnswer, 'ranking'>
 
 /** Told now and then how much of the effort is spent, 0 to 1. */
 export type OnProgress = (share: number) => void
@@ -39,8 +36,6 @@ export type OnProgress = (share: number) => void
 /** The same for everybody, so that two windows come to one plan. */
 const seed = 1
 
-/** Weeks of hours planned and there that the Sequence can show. */
-const weeksShown = 60
 /** Progress is told so often at most, ms. */
 const toldEveryMs = 100
 
@@ -56,9 +51,8 @@ let asking: {
   readonly ask: (items: readonly ChangeItem[]) => WhatIf
 } | null = null
 
-const standingOf = (ranked: Planned['ranked'], plan: StoredPlan): Standing => ({
+const standingOf = (ranked: Planned['ranked']): Standing => ({
   ranking: ranked.map(({ job, score, basis }) => ({ jobId: job.id, score, basis })),
-  hours: hoursByWeek(rows, plan, weeksShown),
 })
 
 const planner = {
@@ -67,8 +61,7 @@ const planner = {
     rows = applyDifference(rows, changes)
   },
   /** For a refit whose accepted plan still holds: no plan is laid. */
-  standing: (now: number, plan: StoredPlan): Standing =>
-    standingOf(prepare(rows, now).ranked, plan),
+  standing: (now: number): Standing => standingOf(prepare(rows, now).ranked),
   /** What changes would do, asked one after the other of the same refit. `now`: UTC ms. */
   whatIf(now: number, accepted: StoredPlan | null, items: readonly ChangeItem[]): WhatIf {
     const key = `${Math.floor(now / askedAnewMs)} ${accepted?.now ?? 0}`
@@ -96,7 +89,7 @@ const planner = {
       return false
     }
     const planned = bestPlan(rows, now, { seed, iterations, stop }, accepted)
-    return { plan: planned.plan, seed, iterations, ...standingOf(planned.ranked, planned.plan) }
+    return { plan: planned.plan, seed, iterations, ...standingOf(planned.ranked) }
   },
 }
 export type Planner = typeof planner

@@ -136,6 +136,12 @@ export const does = ({ step }: OrderStep, ...operations: readonly Operation[]): 
 export const speaksOf = ({ step, job }: OrderStep, words: RegExp): boolean =>
   words.test(step.title) || words.test(job.title)
 
+const stepping =
+  /\b(step|stepped|stepping)\b.*\b(mast|rig)\b|\b(mast|rig)\b.*\b(stepped|up again|in again)\b/i
+
+/** True when a step puts the mast or the rig up. */
+export const stepsTheMast = ({ step }: OrderStep): boolean => stepping.test(step.title)
+
 /** '"Bed it" (Sea valve)', or the step alone where it is named like its job. */
 export const named = ({ step, job }: Pick<OrderStep, 'step' | 'job'>): string =>
   step.title === job.title ? `“${step.title}”` : `“${step.title}” (${job.title})`

@@ -13,6 +13,7 @@ import { handCells } from './handCells'
 import type { HandCell } from './handCells'
 import { hardWords, profilesOf } from './hard'
 import type { HardWords, Profile } from './hard'
+import { flagFinder } from './mark'
 import type { PlankFlag } from './mark'
 import { planksOf } from './planks'
 import type { Plank } from './planks'
@@ -202,8 +203,6 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
     const own = plank.pieces.flatMap((piece) => ends.get(piece.step.id) ?? [])
     return own.length === 0 ? null : Math.max(...own)
   }
-  const flagOf = (plank: Plank): PlankFlag | null =>
-    ask.flags.find((flag) => plank.pieces.some((one) => flag.stepIds.includes(one.step.id))) ?? null
   const gaps = gapDays[ask.view]
   const plankFacts = { chain, needed, arcs: facts.arcs, readyBy: facts.readyBy }
   const bottom = ask.height - troughBand - groundThick - groundBand
@@ -214,7 +213,7 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
     top,
     height: bottom - top,
     planks: (wide) => planksOf(facts.pieces, plankFacts, gaps[wide ? 1 : 0]),
-    flagOf,
+    flagOf: flagFinder(ask.flags),
     othersFolded: isLaunch,
     flagsKept: true,
     mends: isLaunch,

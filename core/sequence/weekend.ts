@@ -11,6 +11,7 @@ import { fitted, laneSizes } from './fit'
 import type { Layout } from './fit'
 import { initialsOf } from './handCells'
 import { seamMiddle } from './lanes'
+import { flagFinder } from './mark'
 import type { PlankFlag } from './mark'
 import type { Piece } from './pieces'
 import { planksOf } from './planks'
@@ -157,9 +158,7 @@ export function weekendOf(facts: SequenceFacts, ask: WeekendAsk): Weekend {
     top,
     height: room - top,
     planks: () => planks,
-    flagOf: (plank) =>
-      ask.flags.find((flag) => plank.pieces.some((one) => flag.stepIds.includes(one.step.id))) ??
-      null,
+    flagOf: flagFinder(ask.flags),
     othersFolded: false,
     flagsKept: true,
     mends: true,

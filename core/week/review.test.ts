@@ -1,10 +1,13 @@
 /** A week looked back on, and the sheet of a finished job, by hand. */
 import { describe, expect, it } from 'vitest'
 import { draftSheet } from '../asbuilt/draft'
-import { hoursByWeek } from '../plan/hoursByWeek'
+import { handsOn } from '../plan/handsOn'
 import { makePlan } from '../plan/makePlan'
+import { unfitHours } from '../plan/unfitHours'
 import { derive } from '../progress/derive'
+import { weekFigures } from '../sequence/weeks'
 import { add, emptyRefit, job, person, step } from '../testing/build'
+import { dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { snapshotFigures, weekReview } from './review'
 
@@ -111,13 +114,14 @@ describe('the week', () => {
     job(rows, 'Huge')
     step(rows, 'Huge', 'cast', { operation: 'fill', hoursLikely: 9 })
     const { plan } = makePlan(rows, friday)
-    expect(hoursByWeek(rows, plan, 2)).toEqual({
-      unfit: 9,
-      weeks: [
-        { monday: '2027-04-12', planned: 6, there: 8 },
-        { monday: '2027-04-19', planned: 0, there: 8 },
-      ],
-    })
+    expect(unfitHours(rows, plan)).toBe(9)
+    const first = dayNumber(monday)
+    const hands = handsOn(rows, plan, clock)
+    const weeks = weekFigures(rows, plan, clock, hands, first, first + 14, dayNumber('2027-04-16'))
+    expect(weeks.map((one) => [one.monday - first, one.planned, one.there])).toEqual([
+      [0, 6, 8],
+      [7, 0, 8],
+    ])
   })
 })
 

@@ -56,8 +56,8 @@ async function leave() {
       <ArrowLeft :size="16" aria-hidden="true" /> Back to the rope
     </button>
     <p v-if="open.length === 0" class="mt-3">
-      No rule of order finds anything in this plan. Rules know what steps say of themselves, not
-      what nobody has written down.
+      No rule of order finds anything. Rules know what steps say of themselves, not what nobody has
+      written down.
     </p>
     <template v-for="group in groups" :key="group.severity">
       <h2 class="mt-3">{{ words[group.severity] }}: {{ group.list.length }}</h2>

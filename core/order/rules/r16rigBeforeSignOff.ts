@@ -1,10 +1,8 @@
-import { does, named, speaksOf } from '../facts'
+import { does, named, speaksOf, stepsTheMast } from '../facts'
 import { firstThen } from '../mending'
 import { found } from '../rule'
 import type { OrderRule } from '../rule'
 
-const stepping =
-  /\b(step|stepped|stepping)\b.*\b(mast|rig)\b|\b(mast|rig)\b.*\b(stepped|up again|in again)\b/i
 const carries = /chain ?plate|mast step|\bspars?\b|swage|standing rig/i
 
 /** The rig stepped before what carries it is looked at and signed. Source: handbook 7 rule 16. */
@@ -13,7 +11,7 @@ export const rigBeforeSignOff: OrderRule = {
   title: 'Rig stepped too early',
   find: (facts) =>
     facts.steps.flatMap((rig) => {
-      if (rig.done || !stepping.test(rig.step.title)) return []
+      if (rig.done || !stepsTheMast(rig)) return []
       const later = facts.steps
         .filter((one) => !one.done && one.from >= rig.to && one.step.id !== rig.step.id)
         .filter((one) => !does(one, 'paint', 'varnish', 'clean') && speaksOf(one, carries))

@@ -1,10 +1,8 @@
-import { does, named, speaksOf } from '../facts'
+import { does, named, speaksOf, stepsTheMast } from '../facts'
 import { firstThen } from '../mending'
 import { found } from '../rule'
 import type { OrderRule } from '../rule'
 
-const stepping =
-  /\b(step|stepped|stepping)\b.*\b(mast|rig)\b|\b(mast|rig)\b.*\b(stepped|up again|in again)\b/i
 const aloft = /mast.*(wir|light|aerial|vhf)|masthead|steaming light|(wir|light|aerial).*mast/i
 
 /** The mast stepped before its wires, lights and aerials are tested. Source: handbook 7 rule 28. */
@@ -13,7 +11,7 @@ export const mastBeforeWires: OrderRule = {
   title: 'Mast up before its wires are tested',
   find: (facts) =>
     facts.steps.flatMap((rig) => {
-      if (rig.done || !stepping.test(rig.step.title)) return []
+      if (rig.done || !stepsTheMast(rig)) return []
       const test = facts.steps
         .filter((one) => !one.done && one.from >= rig.to && does(one, 'wire', 'test', 'fit'))
         .find((one) => one.step.id !== rig.step.id && speaksOf(one, aloft))

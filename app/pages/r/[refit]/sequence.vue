@@ -5,6 +5,8 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { howGateDate } from '#core/how/plan'
 import { formatMoney } from '#core/money/money'
 import type { Drag } from '#core/plan/drag'
+import { unfitHours } from '#core/plan/unfitHours'
+import { formatHours } from '#core/units/hours'
 import { daysHeadline, gateHeadline, seasonsHeadline } from '#core/sequence/headline'
 import { ropeReading, sayStretch } from '#core/sequence/reading'
 import { sceneOf } from '#core/sequence/scene'
@@ -145,6 +147,8 @@ const elsewhere = computed(() =>
     .filter((message) => !said.value?.because.includes(message)),
 )
 const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+/** What the drawing cannot show: it stands in no week. */
+const unfit = computed(() => (store.accepted ? unfitHours(store.rows, store.accepted) : 0))
 const headline = computed(() => {
   if (!gate.value || !said.value) return 'No gate is set yet'
   const { clock, today } = store.derived
@@ -380,6 +384,10 @@ function openStep(stepId: string) {
             <li v-for="reason in elsewhere" :key="reason">{{ reason }}</li>
           </ul>
         </section>
+        <p v-if="unfit > 0" class="my-2 text-redlead">
+          {{ formatHours(unfit) }} of work have no place in the plan and are in no week of the
+          drawing.
+        </p>
         <GateNote :figures="gate" quiet />
         <RopePanel
           v-if="!narrow"
