@@ -8,6 +8,9 @@ test.afterAll(() => server.end())
 
 test('nights away are asked for, planned, and shown on the day', async ({ page }) => {
   const refit = `${server.url}/r/${await server.refitId()}`
+  const day = page.getByRole('list', { name: 'The day' })
+  await page.goto(`${refit}/today?on=2027-04-18`)
+  await expect(day.getByText('Unpack, set up')).toBeVisible()
   await page.goto(`${refit}/settings`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   const levers = page.getByRole('region', { name: 'What it would do to the gates' })
@@ -33,8 +36,6 @@ test('nights away are asked for, planned, and shown on the day', async ({ page }
   // Saturday is the first of two days in the yard now: nobody packs up, the next day nobody unpacks.
   await page.goto(`${refit}/today`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('The night aboard.')
-  const day = page.getByRole('list', { name: 'The day' })
-  await expect(day.getByText('Unpack, set up')).toBeVisible()
   await expect(day.getByText(/^Leave her/)).toBeHidden()
   await page.goto(`${refit}/today?on=2027-04-18`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Away by')
