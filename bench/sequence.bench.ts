@@ -3,7 +3,8 @@ import { bindingChain } from '#core/plan/chain'
 import { chainLevers } from '#core/plan/chainLevers'
 import { makePlan } from '#core/plan/makePlan'
 import { Waits } from '#core/plan/waits'
-import { askingOf } from '#core/plan/whatIf'
+import { atOnce } from '#core/inParts'
+import { Asking } from '#core/plan/whatIf'
 import { derive } from '#core/progress/derive'
 import { outOfOrder } from '#core/order/outOfOrder'
 import { sequenceFacts } from '#core/sequence/facts'
@@ -30,7 +31,7 @@ export function sequenceBench() {
     const draw = (view: 'launch' | 'seasons') => () => sceneOf(facts, { ...ask, view, gates })
     const weekend = { ...ask, day: clock.dayOf(demoNow), hours: [], meanC: () => null }
     const [lever] = chainLevers(rows, plan, clock, chain)
-    const supposed = askingOf(rows, demoNow, plan)
+    const supposed = new Asking(rows, demoNow, plan)
     let ids = 0
     const items = lever?.items(() => `id${ids++}`) ?? []
     return {
@@ -41,7 +42,7 @@ export function sequenceBench() {
       'two days, ms': medianMs(() => weekendOf(facts, weekend)),
       'order rules, ms': medianMs(() => outOfOrder(rows, plan, clock, demoNow)),
       'levers offered': chainLevers(rows, plan, clock, chain).length,
-      'one lever tried, ms': medianMs(() => supposed(items)),
+      'one lever tried, ms': medianMs(() => atOnce(supposed.whatIf(items))),
     }
   })
 }

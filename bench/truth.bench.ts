@@ -2,6 +2,7 @@
 import type { StoredPlan } from '#core/model/stored'
 import type { RefitRows } from '#core/model/refit'
 import { bindingChain } from '#core/plan/chain'
+import { atOnce } from '#core/inParts'
 import { dragsOn, holds } from '#core/plan/drag'
 import { bestPlan } from '#core/plan/improve'
 import { makePlan } from '#core/plan/makePlan'
@@ -99,7 +100,7 @@ export function truth(count: number, seed: number) {
     for (const gate of plan.gates) {
       const clock = zoneClock(odd.refit[0]?.zone ?? 'UTC')
       const ids = bindingChain(plan, odd, gate.gateId, clock).flatMap((one) => one.stepId ?? [])
-      const drags = dragsOn(odd, plan, gate.gateId, ids)
+      const drags = atOnce(dragsOn(odd, plan, gate.gateId, ids))
       links += drags.length
       held += drags.filter(holds).length
     }

@@ -60,7 +60,7 @@ export function useLevers(
     { immediate: true },
   )
   async function press({ lever }: TriedLever): Promise<boolean> {
-    const done = await store.attempt(lever.label, lever.items(newId))
+    const done = await planner.take(lever.label, lever.items(newId))
     if (done) toasts.say(`Done: ${lever.label}.`, false, { label: 'Undo', run: undo })
     return done
   }

@@ -2,9 +2,12 @@ import { proxy } from 'comlink'
 import type { Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
+import { supposing } from '#core/model/applyChange'
 import type { ChangeItem } from '#core/model/changes'
 import type { RefitRows } from '#core/model/refit'
-import { inputsHash } from '#core/plan/inputsHash'
+import { inputsHash, sameInputs } from '#core/plan/inputsHash'
+import type { Moved } from '#core/plan/moved'
+import { PlansKept } from '#core/plan/plansKept'
 import type { Drag } from '#core/plan/drag'
 import { gateEffects } from '#core/plan/effect'
 import type { GateEffect } from '#core/plan/effect'
@@ -24,11 +27,15 @@ const rescueMs = 2000
 /** It is made again so often, then the note on its age stays. */
 const mostLosses = 5
 
+/** How the plan that stands was found is in its own record. */
+const unmade = { seed: 1, iterations: 0 } as const
+
 /** What a change would do, as far as the plan says. */
 export interface Consequence {
   readonly said: string
   readonly effects: readonly GateEffect[]
   readonly pushed: readonly Pushed[]
+  readonly moved: Moved
 }
 
 /** Keeps the accepted plan fresh in a worker, and says how the ranking came out. */
@@ -47,6 +54,9 @@ export const usePlannerStore = defineStore('planner', () => {
   const supposer = new PlannerLink()
   let timer: ReturnType<typeof setTimeout> | null = null
   let run = 0
+  /** While a change is made together with its plan, none is made for it. */
+  let taking = false
+  const kept = new PlansKept<PlanAnswer>()
   /** How often in a row what stands was found to be of other rows, with nothing under way. */
   let losses = 0
   let rescue: ReturnType<typeof setTimeout> | null = null
@@ -58,19 +68,23 @@ export const usePlannerStore = defineStore('planner', () => {
 
   /** Asks the second planner. A newer question ends this one: then null. */
   async function ask<Answer>(
-    question: (remote: Remote<Planner>) => Promise<Answer>,
+    question: (remote: Remote<Planner>) => Promise<Answer | null>,
   ): Promise<Answer | null> {
     try {
-      return await supposer.work(plainRows(store.rows), question)
+      return await supposer.question(plainRows(store.rows), question)
     } catch (error) {
       if (error instanceof Superseded) return null
       throw error
     }
   }
   /** What a change would do to the gates and to today. Null: a newer question came. */
-  async function consequence(items: readonly ChangeItem[]): Promise<Consequence | null> {
+  async function consequence(
+    items: readonly ChangeItem[],
+    onProgress: ((share: number) => void) | null = null,
+  ): Promise<Consequence | null> {
     const accepted = toRaw(store.accepted)
-    const answer = await ask((remote) => remote.whatIf(time.now, accepted, plain(items)))
+    const told = onProgress && proxy(onProgress)
+    const answer = await ask((remote) => remote.whatIf(time.now, accepted, plain(items), told))
     if (!answer) return null
     const gates = store.derived.gates.map((one) => one.gate)
     const { clock } = store.derived
@@ -78,6 +92,30 @@ export const usePlannerStore = defineStore('planner', () => {
       said: sayWhatIf(answer, gates, clock),
       effects: gateEffects(gates, answer.before, answer.after, clock),
       pushed: answer.pushed,
+      moved: answer.moved,
+    }
+  }
+  /**
+   * Makes a change and accepts the very plan that was promised with it, so that what was promised happens. False: it
+   * was not made. Where more came of the change than was supposed, the plan is made anew as after any change.
+   */
+  async function take(label: string, items: readonly ChangeItem[]): Promise<boolean> {
+    const accepted = toRaw(store.accepted)
+    const given = plain(items)
+    const before = store.rows
+    const promised = await ask((remote) => remote.planWith(time.now, accepted, given))
+    taking = promised !== null
+    try {
+      if (!(await store.attempt(label, given))) return false
+      const isAsSupposed = sameInputs(supposing(before, given), store.rows)
+      if (promised && isAsSupposed) {
+        ranking.value = promised.ranking
+        await accept(hash.value, promised, plainRows(store.rows))
+      }
+      return true
+    } finally {
+      taking = false
+      if (stale.value) planSoon()
     }
   }
   /** The same as one sentence about the gates. */
@@ -123,10 +161,19 @@ export const usePlannerStore = defineStore('planner', () => {
     try {
       // A plan that still holds is not laid again: opening a view only asks for the order of the jobs.
       const accepted = store.plan?.inputsHash === wanted ? store.accepted : null
+      const rows = plainRows(store.rows)
+      const { today } = store.derived
+      const known = accepted ? null : kept.of(rows, today)
+      if (known) {
+        failed.value = ''
+        ranking.value = known.ranking
+        await accept(wanted, known, rows)
+        return
+      }
       const told = proxy((share: number) => {
         if (mine === run) progress.value = share
       })
-      const { made, standing } = await planner.work(plainRows(store.rows), async (remote) => {
+      const { made, standing } = await planner.work(rows, async (remote) => {
         const plan = accepted ? null : await remote.plan(time.now, toRaw(store.accepted), told)
         return {
           made: plan,
@@ -136,7 +183,8 @@ export const usePlannerStore = defineStore('planner', () => {
       if (mine !== run) return
       failed.value = ''
       ranking.value = standing.ranking
-      if (made) await accept(wanted, made)
+      if (made) await accept(wanted, made, rows)
+      else if (accepted) kept.keep(rows, today, { ...unmade, plan: accepted, ...standing })
       await keepWeek(made !== null)
     } catch (error) {
       if (error instanceof Superseded) return
@@ -147,7 +195,8 @@ export const usePlannerStore = defineStore('planner', () => {
     }
   }
 
-  async function accept(wanted: string, { plan, seed, iterations }: PlanAnswer): Promise<void> {
+  async function accept(wanted: string, answer: PlanAnswer, rows: RefitRows): Promise<void> {
+    const { plan, seed, iterations } = answer
     const values = {
       inputsHash: wanted,
       seed,
@@ -159,6 +208,7 @@ export const usePlannerStore = defineStore('planner', () => {
     const item: ChangeItem = current
       ? { op: 'patch', entity: 'plan', id: current.id, baseVersion: current.version, patch: values }
       : { op: 'create', entity: 'plan', id: 'plan', patch: values }
+    kept.keep(rows, store.derived.today, answer)
     await store.submitQuietly('Plan', [item])
     await keepWeek(true)
   }
@@ -179,6 +229,7 @@ export const usePlannerStore = defineStore('planner', () => {
 
   function planSoon(): void {
     if (timer) clearTimeout(timer)
+    if (taking) return
     if (hash.value !== '') timer = setTimeout(() => void replan(), settleMs)
   }
   watch(hash, planSoon)
@@ -209,6 +260,7 @@ export const usePlannerStore = defineStore('planner', () => {
     stale,
     whatIf,
     consequence,
+    take,
     lack,
     drags,
     slip,

@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import type { InParts } from '#core/inParts'
 import { applyDifference } from '#core/model/applyChange'
 import type { ChangeItem, RowChange } from '#core/model/changes'
 import { emptyRows } from '#core/model/refit'
@@ -11,7 +12,7 @@ import type { Drag } from '#core/plan/drag'
 import { prepare } from '#core/plan/prepare'
 import type { Planned } from '#core/plan/finishPlan'
 import { isOpen } from '#core/plan/planned'
-import { askingOf } from '#core/plan/whatIf'
+import { Asking } from '#core/plan/whatIf'
 import type { WhatIf } from '#core/plan/whatIf'
 
 /** A plan with the ranking that came of it, in shapes that cross to the page. */
@@ -45,11 +46,47 @@ const askedAnewMs = 60_000
 /** Rows as the page had them last; only what changed since crosses over. */
 let rows: RefitRows = emptyRows()
 /** The refit as it is, as it was laid for the last question. */
-let asking: {
-  readonly rows: RefitRows
-  readonly key: string
-  readonly ask: (items: readonly ChangeItem[]) => WhatIf
-} | null = null
+let asking: { readonly rows: RefitRows; readonly key: string; readonly about: Asking } | null = null
+
+function askingAt(now: number, accepted: StoredPlan | null): Asking {
+  const key = `${Math.floor(now / askedAnewMs)} ${accepted?.now ?? 0} ${accepted?.placements.length ?? 0}`
+  if (asking?.rows !== rows || asking.key !== key)
+    asking = { rows, key, about: new Asking(rows, now, accepted) }
+  return asking.about
+}
+
+/** The newest question; an older one is left at its next part. */
+let newest = 0
+
+/** Lets messages in between two parts. */
+const breathe = (): Promise<void> =>
+  new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel()
+    port1.onmessage = () => {
+      port1.close()
+      resolve()
+    }
+    port2.postMessage(null)
+  })
+
+/** Works through a question part by part. Null: a newer one came, or it was called off. */
+async function answered<Answer>(
+  parts: InParts<Answer>,
+  onProgress: OnProgress | null,
+): Promise<Answer | null> {
+  const mine = ++newest
+  let told = performance.now()
+  for (;;) {
+    const part = parts.next()
+    if (part.done) return part.value
+    await breathe()
+    if (mine !== newest) return null
+    if (onProgress && performance.now() - told > toldEveryMs) {
+      told = performance.now()
+      onProgress(part.value)
+    }
+  }
+}
 
 const standingOf = (ranked: Planned['ranked']): Standing => ({
   ranking: ranked.map(({ job, score, basis }) => ({ jobId: job.id, score, basis })),
@@ -62,19 +99,33 @@ const planner = {
   },
   /** For a refit whose accepted plan still holds: no plan is laid. */
   standing: (now: number): Standing => standingOf(prepare(rows, now).ranked),
+  /** Leaves the question under way. */
+  callOff: (): void => {
+    newest++
+  },
   /** What changes would do, asked one after the other of the same refit. `now`: UTC ms. */
-  whatIf(now: number, accepted: StoredPlan | null, items: readonly ChangeItem[]): WhatIf {
-    const key = `${Math.floor(now / askedAnewMs)} ${accepted?.now ?? 0}`
-    if (asking?.rows !== rows || asking.key !== key)
-      asking = { rows, key, ask: askingOf(rows, now, accepted) }
-    return asking.ask(items)
+  whatIf: (
+    now: number,
+    accepted: StoredPlan | null,
+    items: readonly ChangeItem[],
+    onProgress: OnProgress | null = null,
+  ): Promise<WhatIf | null> => answered(askingAt(now, accepted).whatIf(items), onProgress),
+  /** The plan of which `whatIf` spoke, to be accepted with the changes. */
+  async planWith(
+    now: number,
+    accepted: StoredPlan | null,
+    items: readonly ChangeItem[],
+  ): Promise<PlanAnswer | null> {
+    const planned = await answered(askingAt(now, accepted).planWith(items), null)
+    if (!planned) return null
+    return { plan: planned.plan, seed, iterations: 0, ...standingOf(planned.ranked) }
   },
   /** What each step of a chain holds up, measured by leaving it out. */
-  drags: (plan: StoredPlan, gateId: string, stepIds: readonly string[]): Drag[] =>
-    dragsOn(rows, plan, gateId, stepIds),
+  drags: (plan: StoredPlan, gateId: string, stepIds: readonly string[]): Promise<Drag[] | null> =>
+    answered(dragsOn(rows, plan, gateId, stepIds), null),
   /** Days for which a job can be put off in a plan before its gate moves; null: not known. */
-  slip: (plan: StoredPlan, gateId: string, jobId: string): number | null =>
-    slipDays(rows, plan, gateId, jobId),
+  slip: (plan: StoredPlan, gateId: string, jobId: string): Promise<number | null> =>
+    answered(slipDays(rows, plan, gateId, jobId), null),
   plan(now: number, accepted: StoredPlan | null, onProgress: OnProgress | null): PlanAnswer {
     const iterations = usualIterations(rows.step.filter(isOpen).length)
     let asked = 0

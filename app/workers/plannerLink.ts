@@ -54,6 +54,38 @@ export class PlannerLink {
     if (this.giveUp) this.end(new Superseded())
   }
 
+  /**
+   * Asks something that is answered in parts: an older question is left at its next part, and the worker lives on.
+   * Throws Superseded, and whatever the worker throws.
+   */
+  async question<Answer>(
+    rows: RefitRows,
+    ask: (planner: Remote<Planner>) => Promise<Answer>,
+  ): Promise<Answer> {
+    const remote = this.open()
+    this.giveUp?.(new Superseded())
+    const over = new Promise<never>((_, reject) => (this.giveUp = reject))
+    const own = this.giveUp
+    try {
+      const changes = rowsBetween(this.sent, rows)
+      this.sent = rows
+      return await Promise.race([
+        over,
+        (async () => {
+          // Both are sent at once, so that rows arrive in the order in which they were compared.
+          const calledOff = remote.callOff()
+          const taken = changes.length > 0 ? remote.take(changes) : null
+          await calledOff
+          await taken
+          if (this.giveUp !== own) throw new Superseded()
+          return ask(remote)
+        })(),
+      ])
+    } finally {
+      if (this.giveUp === own) this.giveUp = null
+    }
+  }
+
   /** Works on rows, after whatever was going on was ended. Throws Superseded, and whatever the worker throws. */
   async work<Result>(
     rows: RefitRows,

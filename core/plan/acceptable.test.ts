@@ -12,7 +12,8 @@ import { zoneClock } from '../time/zone'
 import { bindingChain } from './chain'
 import { dragsOn, gateWaitingFor, sayDrag, slipDays } from './drag'
 import { makePlan } from './makePlan'
-import { askingOf, sayWhatIf } from './whatIf'
+import { atOnce } from '../inParts'
+import { Asking, sayWhatIf } from './whatIf'
 
 const clock = zoneClock('UTC')
 const at = (text: string) => Date.parse(`2027-${text}:00Z`)
@@ -38,24 +39,22 @@ describe('1. a gate whose work has no place', () => {
     expect(plan.launches[0]?.at).toBeGreaterThanOrEqual(at('06-05T09:00'))
     expect(startOf(plan, 'splice')).toBe(at('04-17T08:00'))
     const said = sayWhatIf(
-      askingOf(
-        { ...rows, step: rows.step.slice(1) },
-        friday,
-        null,
-      )([
-        {
-          op: 'create',
-          entity: 'step',
-          id: 'again',
-          patch: {
-            jobId: 'Coat',
-            title: 'Coat it',
-            order: 'z',
-            operation: 'antifoul',
-            hoursLikely: 40,
+      atOnce(
+        new Asking({ ...rows, step: rows.step.slice(1) }, friday, null).whatIf([
+          {
+            op: 'create',
+            entity: 'step',
+            id: 'again',
+            patch: {
+              jobId: 'Coat',
+              title: 'Coat it',
+              order: 'z',
+              operation: 'antifoul',
+              hoursLikely: 40,
+            },
           },
-        },
-      ]),
+        ]),
+      ),
       rows.gate,
       clock,
     )
@@ -71,7 +70,7 @@ describe('2. what if', () => {
         const rows = oddRefit(seed, 8)
         const accepted = makePlan(rows, oddNow).plan
         const later = oddNow + hours * 3_600_000
-        const { before, after } = askingOf(rows, later, accepted)([])
+        const { before, after } = atOnce(new Asking(rows, later, accepted).whatIf([]))
         expect(after).toEqual(before)
       }),
       { numRuns: 15 },
@@ -98,7 +97,7 @@ describe('3. the chain', () => {
     const chain = bindingChain(plan, rows, 'soon', clock)
     const ids = chain.flatMap((link) => link.stepId ?? [])
     expect(ids).toEqual(['test', 'wire'])
-    const [own, wire] = dragsOn(rows, plan, 'soon', ids)
+    const [own, wire] = atOnce(dragsOn(rows, plan, 'soon', ids))
     // Without the wire, Test is done on Saturday from 08:00 to 10:00: a day and four hours earlier.
     expect(wire).toEqual({ stepId: 'wire', days: 1, readyHours: 28 })
     expect(sayDrag(wire!)).toBe('Without it 1 day earlier.')
@@ -143,7 +142,7 @@ describe('4. true reasons and slips', () => {
     // Done 17 and 18 April. For the lift of Saturday 5 June at 09:00 it may begin on 29 May at the latest:
     // 42 days later. On the 43rd it is Sunday 30 May, and ends on the Saturday of the launch at 16:00.
     expect(gateWaitingFor(rows, plan, 'Log')).toBe('launch')
-    expect(slipDays(rows, plan, 'launch', 'Log')).toBe(42)
+    expect(atOnce(slipDays(rows, plan, 'launch', 'Log'))).toBe(42)
   })
 })
 

@@ -1,15 +1,11 @@
 /** Levers on a chain by hand: what is offered, and that the plan laid with it is what it says. */
 import { describe, expect, it } from 'vitest'
-import { demoNow, sableWren } from '../../demo/sableWren'
 import { supposing } from '../model/applyChange'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
 import { bindingChain } from './chain'
 import { chainLevers } from './chainLevers'
-import { bestPlan, usualIterations } from './improve'
 import { makePlan } from './makePlan'
-import { isOpen } from './planned'
-import { askingOf } from './whatIf'
 
 const clock = zoneClock('UTC')
 /** Friday 30 April 2027; the 1st of May is a Saturday. */
@@ -113,41 +109,5 @@ describe('levers on a chain', () => {
     rows.job = rows.job.map((one) => ({ ...one, purpose: 'live' as const }))
     step(rows, 'sole', 'sand', { state: 'done', doneAt: now - 1000 })
     expect(offered()).toBe(false)
-  })
-
-  it('of the demo do what they promise when they are pressed', () => {
-    const rows = sableWren('demo')
-    const zone = zoneClock('Europe/Dublin')
-    const effort = { seed: 1, iterations: 4, stop: () => false }
-    const { plan } = bestPlan(rows, demoNow, effort, null)
-    const launch = rows.gate.find(
-      (one) => one.kind === 'launch' && plan.launches[0]?.haulOutId === one.haulOutId,
-    )
-    const links = bindingChain(plan, rows, launch?.id ?? '', zone)
-    const list = chainLevers(
-      rows,
-      plan,
-      zone,
-      links.flatMap((link) => link.stepId ?? []),
-    )
-    expect(list.length).toBeGreaterThan(2)
-    const ask = askingOf(rows, demoNow, plan)
-    // What is planned after the press tries more orders than the promise did: never later than promised.
-    const whole = { ...effort, iterations: usualIterations(rows.step.filter(isOpen).length) }
-    const before = plan.gates.find((one) => one.gateId === launch?.id)?.at ?? 0
-    let won = 0
-    for (const lever of list.slice(0, 5)) {
-      const items = lever.items(newId)
-      const promised = ask(items).after.gates.find((one) => one.gateId === launch?.id)?.at
-      // Only what brings the gate forward is shown.
-      if (promised === undefined || promised >= before) continue
-      const happened = bestPlan(supposing(rows, items), demoNow, whole, plan).plan
-      expect(
-        happened.gates.find((one) => one.gateId === launch?.id)?.at ?? Infinity,
-        lever.label,
-      ).toBeLessThanOrEqual(promised)
-      won++
-    }
-    expect(won).toBeGreaterThan(0)
   })
 })

@@ -1,3 +1,4 @@
+import type { InParts } from '../inParts'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { dayMs } from '../time/civil'
@@ -39,27 +40,31 @@ function relayOf(rows: RefitRows, plan: StoredPlan, gateId: string): Relay | nul
   }
 }
 
-/** The drag of each step on a gate, measured by laying the plan without it. Only what was measured is in the answer. */
-export function dragsOn(
+/**
+ * The drag of each step on a gate, measured by laying the plan without it. Only what was measured is in the answer.
+ * Can be left after each step.
+ */
+export function* dragsOn(
   rows: RefitRows,
   plan: StoredPlan,
   gateId: string,
   stepIds: readonly string[],
-): Drag[] {
+): InParts<Drag[]> {
   const relay = relayOf(rows, plan, gateId)
   const now = relay?.gateAt({})
   if (!relay || !now) return []
-  return stepIds.flatMap((stepId) => {
+  const found: Drag[] = []
+  for (const [index, stepId] of stepIds.entries()) {
+    yield index / stepIds.length
     const without = relay.gateAt({ dropped: new Set([stepId]) })
-    if (!without) return []
-    return [
-      {
-        stepId,
-        days: Math.max(0, Math.round((now.at - without.at) / dayMs)),
-        readyHours: Math.max(0, (now.readyAt - without.readyAt) / 3_600_000),
-      },
-    ]
-  })
+    if (!without) continue
+    found.push({
+      stepId,
+      days: Math.max(0, Math.round((now.at - without.at) / dayMs)),
+      readyHours: Math.max(0, (now.readyAt - without.readyAt) / 3_600_000),
+    })
+  }
+  return found
 }
 
 /** True when a step holds its gate: without it the gate, or what it needs, would be earlier. */
@@ -91,12 +96,12 @@ const mostSlipDays = 365
  * Whole days for which the open steps of a job may be put off in this plan before its gate moves; everybody's sequence
  * stays. Null: not measured, or no limit within a year.
  */
-export function slipDays(
+export function* slipDays(
   rows: RefitRows,
   plan: StoredPlan,
   gateId: string,
   jobId: string,
-): number | null {
+): InParts<number | null> {
   const relay = relayOf(rows, plan, gateId)
   const now = relay?.gateAt({})
   if (!relay || !now) return null
@@ -113,6 +118,7 @@ export function slipDays(
   if (!moves(mostSlipDays)) return null
   let [low, high] = [0, mostSlipDays]
   while (high - low > 1) {
+    yield 1 - Math.log2(high - low) / Math.log2(mostSlipDays)
     const middle = (low + high) >> 1
     if (moves(middle)) high = middle
     else low = middle

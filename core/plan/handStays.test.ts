@@ -7,7 +7,8 @@ import { dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { dayLevers, hoursWon, nightsOf, priceOfNights } from './levers'
 import { makePlan } from './makePlan'
-import { askingOf } from './whatIf'
+import { atOnce } from '../inParts'
+import { Asking } from './whatIf'
 
 const at = (text: string) => Date.parse(`2027-${text}:00Z`)
 const segmentsOf = (rows: ReturnType<typeof awayWeekend>) => {
@@ -92,7 +93,7 @@ describe('the weekend worked out by hand', () => {
     const home = supposing(rows, levers[0]!.items)
     // Two hours on Saturday and two on Sunday, on three of the next four weekends.
     expect(hoursWon(home, rows, plan, clock)).toBe(3)
-    const { before, after } = askingOf(rows, now, plan)(levers[0]!.items)
+    const { before, after } = atOnce(new Asking(rows, now, plan).whatIf(levers[0]!.items))
     expect([before.gates[0]?.at, after.gates[0]?.at]).toEqual([
       at('04-18T08:30'),
       at('04-18T13:30'),

@@ -26,3 +26,23 @@ export function inputsHash(rows: RefitRows): string {
       mix(`${kind} ${row.id} ${row.version};`)
   return (low >>> 0).toString(16).padStart(8, '0') + (high >>> 0).toString(16).padStart(8, '0')
 }
+
+/** True when a plan of the one is a plan of the other: all that it depends on is equal, whatever the versions. */
+export function sameInputs(a: RefitRows, b: RefitRows): boolean {
+  return inputs.every((kind) => {
+    if (a[kind] === b[kind]) return true
+    if (a[kind].length !== b[kind].length) return false
+    const others = new Map<string, unknown>(b[kind].map((row) => [row.id, row]))
+    return a[kind].every((row) => {
+      const other = others.get(row.id)
+      return row === other || (other !== undefined && contentOf(row) === contentOf(other))
+    })
+  })
+}
+
+const contentOf = (row: unknown): string => {
+  const fields = Object.entries(row as Record<string, unknown>).filter(
+    ([name, value]) => name !== 'version' && value !== undefined,
+  )
+  return JSON.stringify(fields.sort(([one], [other]) => (one < other ? -1 : 1)))
+}

@@ -1,3 +1,4 @@
+import type { InParts } from '../inParts'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { finishPlan } from './finishPlan'
@@ -47,6 +48,20 @@ export function firstPass(prepared: Prepared, accepted: StoredPlan | null): Laid
   const sequence = accepted ? sequenceOf(prepared, accepted, ruled.pass) : null
   if (!sequence) return ruled
   const kept = lay(prepared, { placeOf: sequence })
+  return isWorthChanging(kept.cost, ruled.cost) ? ruled : kept
+}
+
+/**
+ * Two passes instead of all: by latest start, and in the accepted sequence. For a large refit about which something is
+ * asked; can be left after each.
+ */
+export function* quickPasses(prepared: Prepared, accepted: StoredPlan | null): InParts<Laid> {
+  const ruled = lay(prepared, latestStartFirst)
+  yield 0.5
+  const sequence = accepted ? sequenceOf(prepared, accepted, ruled.pass) : null
+  if (!sequence) return ruled
+  const kept = lay(prepared, { placeOf: sequence })
+  yield 1
   return isWorthChanging(kept.cost, ruled.cost) ? ruled : kept
 }
 

@@ -1,4 +1,6 @@
-/** What a change would do: the refit as it is and as it would be, laid at the same time by the same method. */
+/** What a change would do: the refit as it is and as it would be, laid at the same time by the same method:
+ * in the accepted sequence, or by a rule where that is enough better. */
+import type { InParts } from '../inParts'
 import { supposing } from '../model/applyChange'
 import type { ChangeItem } from '../model/changes'
 import type { Gate } from '../model/entities'
@@ -8,14 +10,21 @@ import { zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
 import { effectSentence, gateEffects } from './effect'
 import type { GatesOf } from './effect'
-import { bestPlan } from './improve'
-import type { PlanEffort } from './improve'
+import { finishPlan } from './finishPlan'
+import type { Planned } from './finishPlan'
+import { explained, firstPass, quickPasses } from './makePlan'
+import type { Laid } from './makePlan'
+import { movedBetween } from './moved'
+import type { Moved } from './moved'
 import { isOpen } from './planned'
+import { prepare } from './prepare'
+import type { Prepared } from './prepare'
 
 /** What of two plans is compared. */
 export interface WhatIf {
   readonly before: GatesOf
   readonly after: GatesOf
+  readonly moved: Moved
   /** Steps of today that would no longer be done today. */
   readonly pushed: readonly Pushed[]
 }
@@ -27,50 +36,74 @@ export interface Pushed {
   readonly to: number | null
 }
 
-/** Orders tried on either side, so that neither looks worse than it would come out; none for a large refit. */
-const effortOf = (rows: RefitRows): PlanEffort => ({
-  seed: 1,
-  iterations: rows.step.filter(isOpen).length > mostSearched ? 0 : 4,
-  stop: () => false,
-})
-/** Open steps above which nothing is searched: a question is answered in a second. */
-const mostSearched = 600
+/** Open steps above which fewer rules are tried: a question is answered while it is still of interest. */
+const mostRuled = 600
 
 const gatesOf = ({ gates, reasons }: StoredPlan): GatesOf => ({ gates, reasons })
 
-/** A refit as it is, laid once for all questions about it. */
-export function askingOf(
-  rows: RefitRows,
-  now: number,
-  accepted: StoredPlan | null,
-): (items: readonly ChangeItem[]) => WhatIf {
-  const effort = effortOf(rows)
-  const before = bestPlan(rows, now, effort, accepted).plan
-  const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
-  return (items) => {
-    const after = bestPlan(supposing(rows, items), now, effort, accepted).plan
+interface Side {
+  readonly prepared: Prepared
+  readonly laid: Laid
+}
+
+/** A refit about which questions are asked one after the other. It is laid as it is once, for the first of them. */
+export class Asking {
+  private known: StoredPlan | null = null
+  private readonly clock: ZoneClock
+  private readonly isLarge: boolean
+
+  constructor(
+    private readonly rows: RefitRows,
+    private readonly now: number,
+    private readonly accepted: StoredPlan | null,
+  ) {
+    this.clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
+    this.isLarge = rows.step.filter(isOpen).length > mostRuled
+  }
+
+  /** What changes would do. */
+  *whatIf(items: readonly ChangeItem[]): InParts<WhatIf> {
+    const before = this.known ?? this.finished(yield* this.lay(this.rows, 0, 0.5))
+    this.known = before
+    const after = this.finished(yield* this.lay(supposing(this.rows, items), 0.5, 1))
+    const moved = movedBetween(before, after, this.clock)
     return {
       before: gatesOf(before),
       after: gatesOf(after),
-      pushed: pushedFrom(clock.dateOf(now), before, after, clock),
+      moved,
+      pushed: this.pushed(moved),
     }
   }
-}
 
-function pushedFrom(
-  today: string,
-  before: StoredPlan,
-  after: StoredPlan,
-  clock: ZoneClock,
-): Pushed[] {
-  const begins = ({ placements }: StoredPlan) =>
-    new Map(placements.map((one) => [one.stepId, one.segments[0]?.[0] ?? null]))
-  const next = begins(after)
-  return [...begins(before)].flatMap(([stepId, at]) => {
-    const to = next.get(stepId) ?? null
-    const isToday = (when: number | null) => when !== null && clock.dateOf(when) === today
-    return isToday(at) && !isToday(to) ? [{ stepId, to }] : []
-  })
+  /** The very plan that `whatIf` speaks of, with its reasons, to be accepted together with the changes. */
+  *planWith(items: readonly ChangeItem[]): InParts<Planned> {
+    const { prepared, laid } = yield* this.lay(supposing(this.rows, items), 0, 0.6)
+    yield 0.6
+    return explained(prepared, laid)
+  }
+
+  private finished = ({ prepared, laid }: Side): StoredPlan => finishPlan(prepared, laid.pass).plan
+
+  private *lay(rows: RefitRows, from: number, to: number): InParts<Side> {
+    const share = (part: number) => from + (to - from) * part
+    yield share(0)
+    const prepared = prepare(rows, this.now)
+    yield share(0.3)
+    if (!this.isLarge) return { prepared, laid: firstPass(prepared, this.accepted) }
+    const passes = quickPasses(prepared, this.accepted)
+    for (;;) {
+      const next = passes.next()
+      if (next.done) return { prepared, laid: next.value }
+      yield share(0.3 + 0.7 * next.value)
+    }
+  }
+
+  private pushed({ steps }: Moved): Pushed[] {
+    const today = this.clock.dayOf(this.now)
+    return steps.flatMap(({ stepId, from, to }) =>
+      from !== null && this.clock.dayOf(from) === today ? [{ stepId, to }] : [],
+    )
+  }
 }
 
 /** What a change does to every gate, and what it makes impossible. */

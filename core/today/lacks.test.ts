@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest'
 import { job, step } from '../testing/build'
 import { ashore, friday, weekends } from '../testing/weekends'
-import { askingOf } from '../plan/whatIf'
+import { atOnce } from '../inParts'
+import { Asking } from '../plan/whatIf'
 import { zoneClock } from '../time/zone'
 import { sayLack, withoutToday } from './lacks'
 
@@ -15,8 +16,9 @@ it('what a lack does to a gate is what a plan without it today gives', () => {
   job(rows, 'Shelf')
   const shelf = step(rows, 'Shelf', 'shelf', { notBefore: '2027-05-01' })
   const clock = zoneClock('UTC')
-  const ask = askingOf(rows, friday, null)
-  const lackOf = (items: Parameters<typeof ask>[0]) => sayLack(ask(items), rows.gate, clock)
+  const asking = new Asking(rows, friday, null)
+  const lackOf = (items: Parameters<typeof asking.whatIf>[0]) =>
+    sayLack(atOnce(asking.whatIf(items)), rows.gate, clock)
   // Ready on Sunday the 18th at four, launched when Ann is there again, on the 24th; without the ply on Saturday the coat
   // is on the 24th, and she goes in on the 25th.
   expect(lackOf([withoutToday(ply, '2027-04-17')])).toBe('Launch 1 day later')

@@ -1,0 +1,51 @@
+/** What is promised of a change is the plan that comes with it, and that plan keeps the rules. */
+import { describe, expect, it } from 'vitest'
+import { atOnce } from '../../core/inParts'
+import { supposing } from '../../core/model/applyChange'
+import type { RefitRows } from '../../core/model/refit'
+import { bindingChain } from '../../core/plan/chain'
+import { chainLevers } from '../../core/plan/chainLevers'
+import { makePlan } from '../../core/plan/makePlan'
+import { Asking } from '../../core/plan/whatIf'
+import { zoneClock } from '../../core/time/zone'
+import { bigRefit } from '../../demo/bigRefit'
+import { demoNow, sableWren } from '../../demo/sableWren'
+import { judgePlan } from './judgePlan'
+
+function leversOf(rows: RefitRows, most: number) {
+  const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
+  const { plan } = makePlan(rows, demoNow)
+  const all = plan.gates.flatMap((gate) => {
+    const links = bindingChain(plan, rows, gate.gateId, clock)
+    return chainLevers(
+      rows,
+      plan,
+      clock,
+      links.flatMap((link) => link.stepId ?? []),
+    )
+  })
+  const byKey = new Map(all.map((one) => [one.key, one]))
+  return { plan, levers: [...byKey.values()].slice(0, most) }
+}
+
+describe('a lever does what it promised', () => {
+  it.each([
+    ['demo', () => sableWren('demo'), 10],
+    ['2,000 steps', () => bigRefit(3), 3],
+  ] as const)('%s', (_, refit, most) => {
+    const rows = refit()
+    const { plan, levers } = leversOf(rows, most)
+    expect(levers).toHaveLength(most)
+    const asking = new Asking(rows, demoNow, plan)
+    for (const lever of levers) {
+      let ids = 0
+      const items = lever.items(() => `new ${ids++}`)
+      const promised = atOnce(asking.whatIf(items))
+      const happens = atOnce(asking.planWith(items)).plan
+      const dates = (gates: typeof happens.gates) => gates.map(({ gateId, at }) => [gateId, at])
+      expect(dates(happens.gates), lever.label).toEqual(dates(promised.after.gates))
+      expect(happens.reasons, lever.label).toEqual(promised.after.reasons)
+      expect(judgePlan(supposing(rows, items), happens), lever.label).toEqual([])
+    }
+  })
+})
