@@ -75,6 +75,11 @@ export class Asking {
     }
   }
 
+  /** The plan with changes, its reasons not asked for. */
+  *laidWith(items: readonly ChangeItem[]): InParts<StoredPlan> {
+    return this.finished(yield* this.lay(supposing(this.rows, items), 0, 1))
+  }
+
   /** The very plan that `whatIf` speaks of, with its reasons, to be accepted together with the changes. */
   *planWith(items: readonly ChangeItem[]): InParts<Planned> {
     const { prepared, laid } = yield* this.lay(supposing(this.rows, items), 0, 0.6)

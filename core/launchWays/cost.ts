@@ -1,0 +1,92 @@
+/** What a way to launch costs from now on: days in the yard and at the berth, lifts, and hours on the way. */
+import type { Place } from '../model/entities'
+import type { RefitRows } from '../model/refit'
+import type { StoredPlan } from '../model/stored'
+import { nightsOf } from '../plan/levers'
+import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
+import { lieOf } from '../plan/schedule/lies'
+import type { ZoneClock } from '../time/zone'
+
+/** Money in minor units. Null: the yard has no price here. */
+export interface WayMoney {
+  readonly daysAshore: number
+  readonly daysAfloat: number
+  readonly lifts: number
+  readonly yardMinor: number
+  readonly berthMinor: number
+  readonly liftsMinor: number
+  readonly totalMinor: number
+}
+
+/**
+ * From the day of `from` to the day of `until` (UTC ms), so that ways are compared over the same days. A day on which she
+ * is lifted or launched counts as one at the yard when it begins there. Source: handbook 6.
+ */
+export function wayMoney(
+  rows: RefitRows,
+  plan: StoredPlan,
+  from: number,
+  until: number,
+  clock: ZoneClock,
+): WayMoney | null {
+  const tariffOf = (yard: Place | null) =>
+    rows.yardTariff.find((one) => one.placeId === yard?.id) ?? rows.yardTariff[0]
+  if (rows.yardTariff.length === 0) return null
+  const [first, last] = [clock.dayOf(from), clock.dayOf(until)]
+  let [daysAshore, yardMinor, lifts, liftsMinor] = [0, 0, 0, 0]
+  for (const one of haulOutsAsPlanned(rows, plan, clock)) {
+    const tariff = tariffOf(one.yard)
+    if (!tariff) continue
+    const lifted = clock.dayOf(one.from - slingMs)
+    const launched = one.launchAt === Infinity ? Infinity : clock.dayOf(one.launchAt)
+    // Ashore as a day begins: not on the day of lifting out, still on the day of launching.
+    const begin = Math.max(first, lifted + 1)
+    const days = Math.max(0, Math.min(last, launched) - begin + 1)
+    daysAshore += days
+    yardMinor += days * tariff.perDayMinor
+    const comesOut = one.haulOut.liftOutActual === null && lifted >= first && lifted <= last
+    const goesIn = one.haulOut.launchActual === null && launched >= first && launched <= last
+    const own = Number(comesOut) + Number(goesIn)
+    lifts += own
+    liftsMinor += own * tariff.liftMinor
+  }
+  const daysAfloat = Math.max(0, last - first + 1 - daysAshore)
+  const berthMinor = daysAfloat * (tariffOf(null)?.berthPerDayMinor ?? 0)
+  return {
+    daysAshore,
+    daysAfloat,
+    lifts,
+    yardMinor,
+    berthMinor,
+    liftsMinor,
+    totalMinor: yardMinor + berthMinor + liftsMinor,
+  }
+}
+
+/**
+ * Hours that people spend on the way to her, unpacking and packing up, for the given steps: each day of a person at the
+ * boat once, nights spent there taken off.
+ */
+export function accessHours(
+  rows: RefitRows,
+  plan: StoredPlan,
+  stepIds: ReadonlySet<string>,
+  clock: ZoneClock,
+): number {
+  const lies = lieOf(rows, haulOutsAsPlanned(rows, plan, clock), clock)
+  const atBoat = new Set(rows.step.filter((one) => one.placeNeed === 'boat').map((one) => one.id))
+  const days = new Map<string, number>()
+  for (const one of plan.placements) {
+    if (!stepIds.has(one.stepId) || !atBoat.has(one.stepId)) continue
+    for (const personId of one.personIds)
+      for (const [at] of one.segments) days.set(`${personId} ${clock.dayOf(at)}`, clock.dayOf(at))
+  }
+  const wayMin = (place: Place | null) =>
+    place ? 2 * place.travelMin + place.setUpMin + place.packUpMin : 0
+  let minutes = 0
+  for (const day of days.values()) minutes += wayMin(lies(day))
+  for (const { personId, day, place } of nightsOf(rows, plan, clock))
+    if (days.has(`${personId} ${day}`) && days.has(`${personId} ${day + 1}`))
+      minutes -= wayMin(place)
+  return minutes / 60
+}
