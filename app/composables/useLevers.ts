@@ -1,15 +1,18 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
+import type { ChangeItem } from '#core/model/changes'
 import { chainLevers } from '#core/plan/chainLevers'
 import type { ChainLever } from '#core/plan/chainLevers'
+
+import type { Consequence } from '~/stores/planner'
 
 /** A lever that was tried: the plan was laid with it. */
 export interface TriedLever {
   readonly lever: ChainLever
   /** Days by which the gate asked about comes earlier. */
   readonly days: number
-  /** What it does to every gate. */
-  readonly said: string
+  readonly items: readonly ChangeItem[]
+  readonly consequence: Consequence
 }
 
 /** So many are tried at a time. */
@@ -26,8 +29,6 @@ export function useLevers(
 ) {
   const store = useRefitStore()
   const planner = usePlannerStore()
-  const toasts = useToastStore()
-  const { undo } = useUndo()
   const tried = shallowRef<readonly TriedLever[]>([])
   const left = ref(0)
   const candidates = computed(() =>
@@ -45,24 +46,20 @@ export function useLevers(
       if (!isReady || id === null) return
       left.value = list.length
       for (const lever of list) {
-        let given = 0
-        const answer = await planner.consequence(lever.items(() => `supposed ${given++}`))
+        const items = lever.items(newId)
+        const answer = await planner.consequence(items)
         if (mine !== run) return
         left.value--
         // Somebody else asked something: what was found so far stands.
         if (!answer) break
         const own = answer.effects.find((one) => one.gate.id === id)
         const days = own?.days ?? 0
-        if (days < 0) tried.value = [...tried.value, { lever, days: -days, said: answer.said }]
+        if (days < 0)
+          tried.value = [...tried.value, { lever, days: -days, items, consequence: answer }]
       }
       left.value = 0
     },
     { immediate: true },
   )
-  async function press({ lever }: TriedLever): Promise<boolean> {
-    const done = await planner.take(lever.label, lever.items(newId))
-    if (done) toasts.say(`Done: ${lever.label}.`, false, { label: 'Undo', run: undo })
-    return done
-  }
-  return { tried, left, press }
+  return { tried, left }
 }

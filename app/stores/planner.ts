@@ -4,8 +4,10 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { supposing } from '#core/model/applyChange'
 import type { ChangeItem } from '#core/model/changes'
+import type { WaysAsked } from '#core/launchWays/ways'
 import type { RefitRows } from '#core/model/refit'
 import { inputsHash, sameInputs } from '#core/plan/inputsHash'
+import { movedBetween } from '#core/plan/moved'
 import type { Moved } from '#core/plan/moved'
 import { PlansKept } from '#core/plan/plansKept'
 import type { Drag } from '#core/plan/drag'
@@ -17,7 +19,7 @@ import type { Pushed } from '#core/plan/whatIf'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
 import { snapshotFigures } from '#core/week/review'
-import type { PlanAnswer, Planner } from '~/workers/planner.worker'
+import type { PlanAnswer, Planner, WaysAnswer } from '~/workers/planner.worker'
 import { PlannerLink, Superseded } from '~/workers/plannerLink'
 
 /** Edits that come in a bunch are planned once. */
@@ -36,6 +38,12 @@ export interface Consequence {
   readonly effects: readonly GateEffect[]
   readonly pushed: readonly Pushed[]
   readonly moved: Moved
+}
+
+/** A plan made afresh, and how it differs from the one that stands. */
+export interface Afresh {
+  readonly answer: PlanAnswer
+  readonly consequence: Consequence
 }
 
 /** Keeps the accepted plan fresh in a worker, and says how the ranking came out. */
@@ -117,6 +125,46 @@ export const usePlannerStore = defineStore('planner', () => {
       taking = false
       if (stale.value) planSoon()
     }
+  }
+  /** The plan as it would be if nobody had known one before: beside the one that stands, to be taken or left. */
+  async function afresh(onProgress: (share: number) => void): Promise<Afresh | null> {
+    const known = toRaw(store.accepted)
+    if (!known) return null
+    const rows = plainRows(store.rows)
+    try {
+      const answer = await supposer.work(rows, (remote) =>
+        remote.plan(time.now, null, proxy(onProgress)),
+      )
+      const gates = store.derived.gates.map((one) => one.gate)
+      const { clock } = store.derived
+      return {
+        answer,
+        consequence: {
+          said: sayWhatIf({ before: known, after: answer.plan }, gates, clock),
+          effects: gateEffects(gates, known, answer.plan, clock),
+          moved: movedBetween(known, answer.plan, clock),
+          pushed: [],
+        },
+      }
+    } catch (error) {
+      if (error instanceof Superseded) return null
+      throw error
+    }
+  }
+  /** Accepts a plan made afresh. False: something changed since it was made. */
+  async function takeAfresh({ answer }: Afresh, madeFor: string): Promise<boolean> {
+    if (hash.value !== madeFor) return false
+    ranking.value = answer.ranking
+    await accept(hash.value, answer, plainRows(store.rows))
+    return true
+  }
+  /** Ways to launch, each laid and costed. Null: a newer question came, or there is no launch to come. */
+  async function ways(
+    asked: WaysAsked,
+    onProgress: (share: number) => void,
+  ): Promise<WaysAnswer | null> {
+    const accepted = toRaw(store.accepted)
+    return accepted && ask((remote) => remote.ways(time.now, accepted, asked, proxy(onProgress)))
   }
   /** The same as one sentence about the gates. */
   const whatIf = async (items: readonly ChangeItem[]): Promise<string | null> =>
@@ -261,6 +309,10 @@ export const usePlannerStore = defineStore('planner', () => {
     whatIf,
     consequence,
     take,
+    afresh,
+    takeAfresh,
+    ways,
+    hash,
     lack,
     drags,
     slip,

@@ -14,6 +14,11 @@ import type { Planned } from '#core/plan/finishPlan'
 import { isOpen } from '#core/plan/planned'
 import { Asking } from '#core/plan/whatIf'
 import type { WhatIf } from '#core/plan/whatIf'
+import { compareWays } from '#core/launchWays/compare'
+import type { WaysCompared } from '#core/launchWays/compare'
+import { launchWays, scopeOf } from '#core/launchWays/ways'
+import type { LaunchWay, WaysAsked } from '#core/launchWays/ways'
+import { zoneClock } from '#core/time/zone'
 
 /** A plan with the ranking that came of it, in shapes that cross to the page. */
 export interface PlanAnswer {
@@ -26,6 +31,11 @@ export interface PlanAnswer {
     readonly score: number
     readonly basis: PriorityBasis
   }[]
+}
+
+/** Ways to launch side by side, with the changes that each takes. */
+export interface WaysAnswer extends WaysCompared {
+  readonly changes: readonly LaunchWay[]
 }
 
 /** What is worked out anew at every opening: the order of the jobs. */
@@ -119,6 +129,25 @@ const planner = {
     const planned = await answered(askingAt(now, accepted).planWith(items), null)
     if (!planned) return null
     return { plan: planned.plan, seed, iterations: 0, ...standingOf(planned.ranked) }
+  },
+  /** Ways to launch from a haul-out, each laid and costed. */
+  ways(
+    now: number,
+    plan: StoredPlan,
+    asked: WaysAsked,
+    onProgress: OnProgress,
+  ): Promise<WaysAnswer | null> {
+    const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
+    const scope = scopeOf(rows, plan, asked.haulOutId, clock)
+    if (!scope) return Promise.resolve(null)
+    const ways = launchWays(rows, scope, asked)
+    const parts = compareWays(rows, askingAt(now, plan), ways, scope.gate.id, now, clock)
+    return answered(
+      (function* () {
+        return { ...(yield* parts), changes: ways }
+      })(),
+      onProgress,
+    )
   },
   /** What each step of a chain holds up, measured by leaving it out. */
   drags: (plan: StoredPlan, gateId: string, stepIds: readonly string[]): Promise<Drag[] | null> =>

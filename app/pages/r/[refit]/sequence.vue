@@ -2,11 +2,7 @@
 import { Flag } from '@lucide/vue'
 import { useElementSize, useElementBounding, useWindowSize } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { howGateDate } from '#core/how/plan'
-import { formatMoney } from '#core/money/money'
 import type { Drag } from '#core/plan/drag'
-import { unfitHours } from '#core/plan/unfitHours'
-import { formatHours } from '#core/units/hours'
 import { daysHeadline, gateHeadline, seasonsHeadline } from '#core/sequence/headline'
 import { ropeReading, sayStretch } from '#core/sequence/reading'
 import { sceneOf } from '#core/sequence/scene'
@@ -118,17 +114,15 @@ const levers = useLevers(
   chain,
   computed(() => !planner.busy && (drags.value !== null || links.value.length < 2)),
 )
-const asked = shallowRef<TriedLever | null>(null)
-async function press() {
-  const lever = asked.value
-  asked.value = null
-  if (lever) await levers.press(lever)
-}
-/** A day less ashore is a day's cost less, where the gate is a launch. */
-function saved(days: number): string {
-  const perDay = store.derived.ashore?.costPerDayMinor ?? 0
-  if (gate.value?.gate.kind !== 'launch' || perDay === 0) return ''
-  return `, −${formatMoney(days * perDay, store.refit?.currency ?? 'EUR')}`
+const proposals = useProposal()
+const afresh = useAfresh()
+const showsWays = ref(false)
+const askLever = ({ lever, items, consequence }: TriedLever) =>
+  proposals.propose({ label: lever.label, does: lever.does, items }, consequence)
+const askAfresh = () => void afresh.ask()
+async function takeProposal() {
+  await proposals.accept()
+  if (proposals.proposal.value === null) showsWays.value = false
 }
 const openKey = ref<string | null>(null)
 const levels = computed(() =>
@@ -140,15 +134,7 @@ const openPlank = computed(
       .flatMap((level) => level.laid)
       .find(({ board }) => board.plank.key === openKey.value)?.board.plank ?? null,
 )
-/** What cannot be done and does not stand in this gate's own note. */
-const elsewhere = computed(() =>
-  (store.accepted?.reasons ?? [])
-    .map((reason) => reason.message)
-    .filter((message) => !said.value?.because.includes(message)),
-)
 const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
-/** What the drawing cannot show: it stands in no week. */
-const unfit = computed(() => (store.accepted ? unfitHours(store.rows, store.accepted) : 0))
 const headline = computed(() => {
   if (!gate.value || !said.value) return 'No gate is set yet'
   const { clock, today } = store.derived
@@ -179,11 +165,6 @@ const headline = computed(() => {
     )
   )
 })
-const dateHow = () =>
-  gate.value && howGateDate(gate.value, links.value, said.value?.leavesOut ?? [])
-const gates = computed(() =>
-  store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
-)
 const views = computed(() => [
   { value: 'seasons' as const, label: 'Seasons' },
   { value: 'launch' as const, label: `To the ${gate.value?.gate.name.toLowerCase() ?? 'launch'}` },
@@ -345,84 +326,21 @@ function openStep(stepId: string) {
         @again="order.lookAgain"
         @step="openStep"
       />
-      <template v-else>
-        <div class="flex items-start justify-between gap-2">
-          <h2 class="min-w-0">
-            <UiHow v-if="gate?.plannedOn" :how="dateHow">Back along the rope</UiHow>
-            <template v-else>What holds it</template>
-          </h2>
-          <UiSelect
-            v-if="gates.length > 1"
-            :model-value="gate?.gate.id ?? null"
-            label="Which gate"
-            hide-label
-            class="w-28 shrink-0"
-            :options="gates"
-            @update:model-value="chosenGate = $event"
-          />
-        </div>
-        <p v-if="planner.busy" class="text-ink2" role="status">
-          Planning…{{ planner.progress === null ? '' : ` ${Math.round(planner.progress * 100)} %` }}
-        </p>
-        <p v-else-if="planner.stale" class="text-redlead" role="status">
-          This plan is older than the last change;
-          {{
-            store.connected
-              ? 'a new one is on its way.'
-              : 'a new one is kept when the program answers again.'
-          }}
-        </p>
-        <section
-          v-if="elsewhere.length > 0"
-          class="my-3 border-l-4 border-redlead bg-redlead-tint px-3 py-2"
-        >
-          <h3>
-            {{ elsewhere.length }} {{ elsewhere.length === 1 ? 'thing' : 'things' }} cannot be done
-            as it stands
-          </h3>
-          <ul class="mt-1 list-disc pl-4">
-            <li v-for="reason in elsewhere" :key="reason">{{ reason }}</li>
-          </ul>
-        </section>
-        <p v-if="unfit > 0" class="my-2 text-redlead">
-          {{ formatHours(unfit) }} of work have no place in the plan and are in no week of the
-          drawing.
-        </p>
-        <GateNote :figures="gate" quiet />
-        <RopePanel
-          v-if="!narrow"
-          :reading="reading"
-          :drags="drags"
-          :levers="levers.tried.value"
-          :saved="saved"
-          @step="openStep"
-          @press="asked = $event"
-        />
-        <section
-          v-if="store.accepted && store.accepted.warnings.length > 0"
-          class="mt-2 border-t border-rule pt-3"
-        >
-          <h3>Look at these</h3>
-          <ul class="mt-1 grid gap-2">
-            <li
-              v-for="warning in store.accepted.warnings"
-              :key="warning.message"
-              class="border-l-4 border-brass pl-3"
-            >
-              {{ warning.message }}
-            </li>
-          </ul>
-        </section>
-        <SequenceKey />
-        <!-- Over the rest, so that nothing moves when it comes and goes. -->
-        <p
-          v-if="levers.left.value > 0"
-          class="sticky bottom-0 border-t border-rule bg-sheet py-1.5 text-ink2"
-          role="status"
-        >
-          Trying what would bring it forward: {{ levers.left.value }} left…
-        </p>
-      </template>
+      <RopeSide
+        v-else
+        v-model:gate-id="chosenGate"
+        :gate="gate"
+        :said="said"
+        :links="links"
+        :reading="narrow ? [] : reading"
+        :drags="drags"
+        :levers="levers.tried.value"
+        :left="levers.left.value"
+        @step="openStep"
+        @lever="askLever"
+        @ways="showsWays = true"
+        @afresh="askAfresh"
+      />
     </aside>
     <UiDialog
       :open="narrow && openPlank !== null"
@@ -436,13 +354,34 @@ function openStep(stepId: string) {
         @close="openKey = null"
       />
     </UiDialog>
-    <UiDialog :open="asked !== null" :title="asked?.lever.label ?? ''" @close="asked = null">
-      <p>{{ asked?.said }} So it comes out when the plan is laid with it.</p>
-      <p class="mt-2">{{ asked?.lever.does }}</p>
-      <div class="mt-4 flex gap-3">
-        <button class="btn btn-main" @click="press">Do it</button>
-        <button class="btn" @click="asked = null">Leave it</button>
-      </div>
-    </UiDialog>
+    <LaunchWays
+      v-if="gate?.gate.haulOutId"
+      :open="showsWays"
+      :haul-out-id="gate.gate.haulOutId"
+      @close="showsWays = false"
+      @choose="proposals.propose($event)"
+    />
+    <SideBySide
+      :open="proposals.proposal.value !== null"
+      :title="proposals.proposal.value?.label ?? ''"
+      :does="proposals.proposal.value?.does ?? ''"
+      :consequence="proposals.consequence.value"
+      :progress="proposals.progress.value"
+      :failed="proposals.failed.value"
+      :taking="proposals.taking.value"
+      @close="proposals.leave"
+      @take="takeProposal"
+    />
+    <SideBySide
+      :open="afresh.open.value"
+      title="Planned afresh"
+      :does="afresh.does"
+      :consequence="afresh.found.value?.consequence ?? null"
+      :progress="afresh.progress.value"
+      :failed="afresh.failed.value"
+      take="Take the new plan"
+      @close="afresh.leave"
+      @take="afresh.accept"
+    />
   </div>
 </template>

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { howGateDate } from '#core/how/plan'
+import { formatMoney } from '#core/money/money'
+import type { ChainLink } from '#core/plan/chain'
+import type { Drag } from '#core/plan/drag'
+import { unfitHours } from '#core/plan/unfitHours'
+import type { GateFigures } from '#core/progress/derive'
+import type { GateSaid } from '#core/progress/gateWords'
+import type { KnotReading } from '#core/sequence/reading'
+import { formatHours } from '#core/units/hours'
+import type { TriedLever } from '~/composables/useLevers'
+
+/** What holds a gate, beside the drawing: its chain, its levers, ways to launch, and what wants a look. */
+const props = defineProps<{
+  gate: GateFigures | null
+  said: GateSaid | null
+  links: readonly ChainLink[]
+  reading: readonly KnotReading[]
+  drags: readonly Drag[] | null
+  levers: readonly TriedLever[]
+  /** Levers still being tried. */
+  left: number
+}>()
+defineEmits<{ step: [stepId: string]; lever: [lever: TriedLever]; ways: []; afresh: [] }>()
+const gateId = defineModel<string | null>('gateId', { required: true })
+const store = useRefitStore()
+const planner = usePlannerStore()
+/** What cannot be done and does not stand in this gate's own note. */
+const elsewhere = computed(() =>
+  (store.accepted?.reasons ?? [])
+    .map((reason) => reason.message)
+    .filter((message) => !props.said?.because.includes(message)),
+)
+/** What the drawing cannot show: it stands in no week. */
+const unfit = computed(() => (store.accepted ? unfitHours(store.rows, store.accepted) : 0))
+const dateHow = () =>
+  props.gate && howGateDate(props.gate, props.links, props.said?.leavesOut ?? [])
+const gates = computed(() =>
+  store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
+)
+/** A day less ashore is a day's cost less, where the gate is a launch. */
+function saved(days: number): string {
+  const perDay = store.derived.ashore?.costPerDayMinor ?? 0
+  if (props.gate?.gate.kind !== 'launch' || perDay === 0) return ''
+  return `, −${formatMoney(days * perDay, store.refit?.currency ?? 'EUR')}`
+}
+</script>
+
+<template>
+  <div>
+    <div class="flex items-start justify-between gap-2">
+      <h2 class="min-w-0">
+        <UiHow v-if="gate?.plannedOn" :how="dateHow">Back along the rope</UiHow>
+        <template v-else>What holds it</template>
+      </h2>
+      <UiSelect
+        v-if="gates.length > 1"
+        :model-value="gate?.gate.id ?? null"
+        label="Which gate"
+        hide-label
+        class="w-28 shrink-0"
+        :options="gates"
+        @update:model-value="gateId = $event"
+      />
+    </div>
+    <p v-if="planner.busy" class="text-ink2" role="status">
+      Planning…{{ planner.progress === null ? '' : ` ${Math.round(planner.progress * 100)} %` }}
+    </p>
+    <p v-else-if="planner.stale" class="text-redlead" role="status">
+      This plan is older than the last change;
+      {{
+        store.connected
+          ? 'a new one is on its way.'
+          : 'a new one is kept when the program answers again.'
+      }}
+    </p>
+    <section
+      v-if="elsewhere.length > 0"
+      class="my-3 border-l-4 border-redlead bg-redlead-tint px-3 py-2"
+    >
+      <h3>
+        {{ elsewhere.length }} {{ elsewhere.length === 1 ? 'thing' : 'things' }} cannot be done as
+        it stands
+      </h3>
+      <ul class="mt-1 list-disc pl-4">
+        <li v-for="reason in elsewhere" :key="reason">{{ reason }}</li>
+      </ul>
+    </section>
+    <p v-if="unfit > 0" class="my-2 text-redlead">
+      {{ formatHours(unfit) }} of work have no place in the plan and are in no week of the drawing.
+    </p>
+    <GateNote :figures="gate" quiet />
+    <div v-if="store.accepted" class="no-print mt-2 flex flex-wrap gap-2">
+      <button
+        v-if="gate?.gate.kind === 'launch'"
+        class="btn btn-small"
+        :disabled="planner.busy"
+        @click="$emit('ways')"
+      >
+        Ways to launch
+      </button>
+      <button class="btn btn-small" :disabled="planner.busy" @click="$emit('afresh')">
+        Plan it afresh
+      </button>
+    </div>
+    <RopePanel
+      v-if="reading.length > 0"
+      :reading="reading"
+      :drags="drags"
+      :levers="levers"
+      :saved="saved"
+      @step="$emit('step', $event)"
+      @press="$emit('lever', $event)"
+    />
+    <section
+      v-if="store.accepted && store.accepted.warnings.length > 0"
+      class="mt-2 border-t border-rule pt-3"
+    >
+      <h3>Look at these</h3>
+      <ul class="mt-1 grid gap-2">
+        <li
+          v-for="warning in store.accepted.warnings"
+          :key="warning.message"
+          class="border-l-4 border-brass pl-3"
+        >
+          {{ warning.message }}
+        </li>
+      </ul>
+    </section>
+    <SequenceKey />
+    <!-- Over the rest, so that nothing moves when it comes and goes. -->
+    <p
+      v-if="left > 0"
+      class="sticky bottom-0 border-t border-rule bg-sheet py-1.5 text-ink2"
+      role="status"
+    >
+      Trying what would bring it forward: {{ left }} left…
+    </p>
+  </div>
+</template>
