@@ -34,7 +34,7 @@ export interface PlannedGate {
 
 /**
  * Kinds of trouble in a plan. `moved`: a job put into the next haul-out because the launch is fixed; `cold`: a step
- * in a month colder than it may be done in; `comeFor`: people who have to come on a day that is not theirs; `liftOut`: a lift-out whose
+ * in a month colder than it may be done in; `pin`: a step that does not begin on the day it is pinned to; `comeFor`: people who have to come on a day that is not theirs; `liftOut`: a lift-out whose
  * day is over and that nobody confirmed.
  */
 export const remarkKinds = [
@@ -52,6 +52,7 @@ export const remarkKinds = [
   'comeFor',
   'liftOut',
   'leftOpen',
+  'pin',
 ] as const
 
 export interface Remark {

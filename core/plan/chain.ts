@@ -194,6 +194,8 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
         return 'The yard does it in its working hours.'
       case 'wanted':
         return `It opens her, and she is wanted whole until ${shortDateTime(binding.until, clock, year)}: it could not be shut and cured before.`
+      case 'pin':
+        return `It is pinned to ${sayFullDate(binding.on)}.`
       case 'notBefore':
         return `You set it to be not before ${sayFullDate(binding.on)}.`
       case 'trade': {

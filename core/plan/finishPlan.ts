@@ -8,7 +8,14 @@ import { sayFullDate } from '../time/say'
 import type { ZoneClock } from '../time/zone'
 import { canBeDated, gateGaps } from './gateGaps'
 import { gateDate, gateDeadline } from './haulOutOf'
-import { coldSteps, comeForLaunch, lateAfterGate, leftOpen, unconfirmedLifts } from './looks'
+import {
+  coldSteps,
+  comeForLaunch,
+  lateAfterGate,
+  leftOpen,
+  offTheirPins,
+  unconfirmedLifts,
+} from './looks'
 import type { Prepared } from './prepare'
 import type { Ranked } from './priority'
 import type { Bounds } from './schedule/criticalPath'
@@ -64,6 +71,7 @@ export function finishPlan(prepared: Prepared, pass: Pass): Planned {
       ...comeForLaunch(compiled, pass),
       ...unconfirmedLifts(compiled, pass),
       ...leftOpen(compiled, pass),
+      ...offTheirPins(compiled, pass),
       ...moved,
     ],
   }

@@ -110,3 +110,21 @@ const whyWanted = {
   let: 'she is let',
   livedOn: 'she is lived on',
 } as const
+
+/** Steps pinned to a day on which they do not begin. */
+export function offTheirPins({ activities, clock }: OpenWork, pass: Pass): Remark[] {
+  return [...activities.values()].flatMap((activity): Remark[] => {
+    const { pinnedOn } = activity.step
+    const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
+    if (pinnedOn === null || start === undefined) return []
+    const on = clock.dateOf(start)
+    if (on === pinnedOn) return []
+    return [
+      {
+        kind: 'pin',
+        message: `${named(activity)} is pinned to ${sayFullDate(pinnedOn)} and begins on ${sayFullDate(on)}: on the day itself it cannot.`,
+        ...about(activity),
+      },
+    ]
+  })
+}

@@ -1,5 +1,5 @@
 import type { Job } from '../model/entities'
-import { dayMs } from '../time/civil'
+import { dayMs, dayNumber } from '../time/civil'
 import type { Ranked } from './priority'
 import type { Bounds } from './schedule/criticalPath'
 import type { OpenStep, OpenWork } from './schedule/openWork'
@@ -14,7 +14,7 @@ export type Order =
 /** How the open steps stand to one another whatever the order, each by its place among them. */
 export interface Standing {
   readonly steps: readonly OpenStep[]
-  /** By today's order by hand, then pins, then work under way: what differs here is decided. */
+  /** By today's order by hand, then steps pinned to a day, pinned ranks, work under way: what differs here is decided. */
   readonly first: readonly (readonly number[])[]
   /** Place of its job by priority, or of the first job that waits for it. */
   readonly wanted: readonly number[]
@@ -40,6 +40,9 @@ export function standingOf(
   const rank = new Map(ranked.map((one, index) => [one.job.id, index]))
   const least = inherited(activities)
   const byHand = least((one) => hand.get(one.step.id) ?? Infinity)
+  const onDay = least((one) =>
+    one.step.pinnedOn === null ? Infinity : dayNumber(one.step.pinnedOn),
+  )
   const pinned = least((one) => one.job.pinnedRank ?? Infinity)
   const underWay = least((one) => (one.step.state === 'doing' ? 0 : 1))
   const wanted = least((one) => rank.get(one.job.id) ?? Infinity)
@@ -47,7 +50,7 @@ export function standingOf(
   const dueStart = steps.map((one) => bounds.get(one.step.id)?.dueStart ?? Infinity)
   return {
     steps,
-    first: steps.map((one) => [byHand(one), pinned(one), underWay(one)]),
+    first: steps.map((one) => [byHand(one), onDay(one), pinned(one), underWay(one)]),
     wanted: steps.map(wanted),
     dueStart,
     slackMs: steps.map(

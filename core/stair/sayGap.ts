@@ -42,6 +42,8 @@ export function sayGap(
       return `she is wanted until ${sayDate(binding.until)}`
     case 'yardHours':
       return 'in the yard’s hours'
+    case 'pin':
+      return 'pinned to that day'
     case 'notBefore':
       return 'not before: you said so'
     case 'trade':

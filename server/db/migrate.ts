@@ -11,6 +11,7 @@ import { statements as solidStore } from './migrations/solidStore'
 import { statements as truthfulPlan } from './migrations/truthfulPlan'
 import { statements as walkTheBoat } from './migrations/walkTheBoat'
 import { statements as sequenceDrawn } from './migrations/sequenceDrawn'
+import { statements as chosenAndPinned } from './migrations/chosenAndPinned'
 import { statements as chainsOfStays } from './migrations/chainsOfStays'
 import { statements as curesAndReadings } from './migrations/curesAndReadings'
 import { statements as daysAsTheyGo } from './migrations/daysAsTheyGo'
@@ -27,6 +28,7 @@ const migrations = [
   { name: '0009-chains-of-stays', statements: chainsOfStays },
   { name: '0010-cures-and-readings', statements: curesAndReadings },
   { name: '0011-sequence-drawn', statements: sequenceDrawn },
+  { name: '0012-chosen-and-pinned', statements: chosenAndPinned },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

@@ -3,6 +3,7 @@ import Joi from 'joi'
 import type { EntityName } from '#core/model/entities'
 import { bindingKinds } from '#core/plan/schedule/binding'
 import { remarkKinds } from '#core/model/stored'
+import { operations, placeNeeds } from '#core/model/words'
 import { idSchema } from './idSchema'
 import { recipeSchema } from './recipeSchema'
 
@@ -201,6 +202,47 @@ const forecastHours = Joi.array()
   )
   .max(24 * 20)
 
+const civilDate = Joi.string()
+  .pattern(/^\d{4}-\d{2}-\d{2}$/)
+  .required()
+const noLifts = Joi.array()
+  .items(
+    Joi.object({
+      from: civilDate,
+      to: civilDate,
+      why: Joi.string().trim().max(120).allow('').required(),
+    }),
+  )
+  .max(40)
+
+const draftSteps = Joi.array()
+  .items(
+    Joi.object({
+      title: Joi.string().trim().min(1).max(300).required().messages({
+        'string.empty': 'A step of an option needs a name.',
+      }),
+      operation: Joi.string()
+        .valid(...operations)
+        .required(),
+      hours: Joi.number().min(0).max(2000).required(),
+      placeNeed: Joi.string()
+        .valid(...placeNeeds)
+        .required(),
+    }),
+  )
+  .max(60)
+const draftParts = Joi.array()
+  .items(
+    Joi.object({
+      name: Joi.string().trim().min(1).max(200).required().messages({
+        'string.empty': 'A part of an option needs a name.',
+      }),
+      quantity: Joi.number().min(0.001).max(1e6).required(),
+      priceMinor: Joi.number().integer().min(0).max(1e11).allow(null).required(),
+    }),
+  )
+  .max(100)
+
 /** Schemas of records, by kind of row and field. */
 export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
   refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
@@ -208,7 +250,9 @@ export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, J
     liftWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7),
     shutWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7),
     monthMeanC: months(-40, 50).allow(null),
+    noLifts,
   },
+  option: { steps: draftSteps, parts: draftParts },
   forecast: { hours: forecastHours },
   zone: { shape: zoneShape },
   panel: { outline, fittings },

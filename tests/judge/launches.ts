@@ -23,6 +23,9 @@ export function launches(
       const faults: string[] = []
       const shown = wall(haul.launch)
       const lifts = haul.yard?.liftWeekdays ?? []
+      for (const closed of haul.yard?.noLifts ?? [])
+        if (closed.from <= shown.date && shown.date <= closed.to)
+          faults.push(`${haul.row.name}: the yard lifts nothing on ${shown.date}`)
       if (lifts.length > 0 && !lifts.includes(shown.weekday))
         faults.push(`${haul.row.name}: the yard does not lift on ${shown.date}`)
       if (shown.minutes !== hhmm(haul.yard?.liftFrom ?? '09:00'))

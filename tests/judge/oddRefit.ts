@@ -31,7 +31,21 @@ export function oddRefit(seed: number, size: number): Building {
   happenings()
   chains()
   cures()
+  pins()
   return rows
+
+  /** Some steps pinned to a day, a yard that lifts nothing for a while. Of its own chance: the rest is as it was. */
+  function pins(): void {
+    const own = createRandom(seed + 90_001)
+    const on = (from: number, to: number) => dateOf(today + from + Math.floor(own() * (to - from)))
+    if (own() < 0.3)
+      for (const place of rows.place)
+        if (place.kind === 'yard')
+          Object.assign(place, { noLifts: [{ from: on(10, 30), to: on(31, 60), why: 'ice' }] })
+    if (own() < 0.4)
+      for (const one of rows.step)
+        if (one.state === 'open' && own() < 0.15) Object.assign(one, { pinnedOn: on(0, 60) })
+  }
 
   function places(): string[] {
     const way = () => ({

@@ -269,6 +269,8 @@ export function releases(
   const faults: string[] = []
   if (step.notBefore !== null && wall(start).date < step.notBefore)
     faults.push('starts before its own date')
+  if (step.pinnedOn !== null && wall(start).date < step.pinnedOn)
+    faults.push('starts before the day it is pinned to')
   for (const part of rows.part)
     if (part.neededByStepId === step.id && part.state === 'ordered' && part.arrivesOn !== null)
       if (wall(start).date <= part.arrivesOn) faults.push(`starts before ${part.name} arrives`)

@@ -7,6 +7,7 @@ import { job, step, link } from './work'
 import { product, bringLine, part, tradeBooking } from './goods'
 import { recipe } from './recipes'
 import { bag, bagWire } from './bags'
+import { decision, option } from './choices'
 import {
   cause,
   coreMap,
@@ -90,6 +91,8 @@ export const kinds = {
   dayPlan,
   leaving,
   orderKept,
+  decision,
+  option,
   plan,
   weekSnapshot,
 } as const

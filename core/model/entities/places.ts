@@ -4,6 +4,13 @@ import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'
 
+/** Days, both included, on which a yard lifts nothing. */
+export interface ClosedDates {
+  readonly from: string
+  readonly to: string
+  readonly why: string
+}
+
 export const place = kind(
   'place',
   {
@@ -20,6 +27,8 @@ export const place = kind(
     /** Weekdays on which the yard lifts, 1 Monday to 7 Sunday; empty when it is not a yard. */
     liftWeekdays: record<number[]>('Lift days', []),
     liftFrom: clockTime('First lift', '09:00'),
+    /** When nothing is lifted or launched there: insurer, ice, storms, holidays. */
+    noLifts: record<readonly ClosedDates[]>('No lifts', []),
     /** False: a launch goes to a day on which somebody of the boat is there. */
     launchesWithoutYou: flag('The yard launches her without you', false),
     /** Its gate is open between these; null: at any hour. */

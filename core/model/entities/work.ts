@@ -147,6 +147,8 @@ export const step = kind(
     bedDepthMm: maybe(real('Deepest from the air', { min: 0.1, max: 200, unit: 'mm' })),
     notBefore: maybe(date('Not before')),
     notAfter: maybe(date('Not after')),
+    /** The day on which somebody wants it begun: it is given its people then before all else. */
+    pinnedOn: fresh(maybe(date('Pinned to'))),
     /** Months in which it may be done; none: any. */
     months: choices('Only in', words.months),
     caution: note('Caution', 1000),

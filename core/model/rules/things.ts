@@ -8,6 +8,30 @@ import type { RuleContext, RuleProblem, Rules } from './rule'
 const plain = (name: string): string => name.trim().toLowerCase()
 
 export const thingRules: Rules = {
+  decision: (row, { rows }) => [
+    ...when(
+      (row.optionId === null) !== (row.decidedOn === null),
+      'optionId',
+      'Say what was chosen, and on which day.',
+    ),
+    ...when(
+      row.optionId !== null &&
+        rows.option.every((one) => one.id !== row.optionId || one.decisionId !== row.id),
+      'optionId',
+      'That is not one of its options.',
+    ),
+    ...when(
+      row.optionId !== null && rows.option.filter((one) => one.decisionId === row.id).length < 2,
+      'optionId',
+      'With one option there is nothing to decide. Write down another, even to leave it as it is.',
+    ),
+    ...when(
+      row.beforeStepId !== null &&
+        rows.step.some((one) => one.id === row.beforeStepId && one.jobId !== row.jobId),
+      'beforeStepId',
+      'The step that waits belongs to another job.',
+    ),
+  ],
   webLink: (row) =>
     when(
       !/^https?:\/\/[^\s"<>]+$/i.test(row.url),

@@ -162,6 +162,11 @@ export const undertakingRules: Rules = {
       'shutWeekdays',
       'Shut on all seven days nobody could ever work there. Leave one open.',
     ),
+    ...when(
+      row.noLifts.some((one) => one.to < one.from),
+      'noLifts',
+      'The last day without lifts is before the first.',
+    ),
     ...mendWhen(
       row.nights === 'none' && leavesNoTime(row, context),
       'travelMin',

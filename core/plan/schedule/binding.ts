@@ -56,6 +56,8 @@ export type Binding =
   /** The yard does it in its working hours. */
   | { readonly kind: 'yardHours'; readonly after: string | null }
   | { readonly kind: 'notBefore'; readonly on: string }
+  /** Somebody wants it begun on that day. */
+  | { readonly kind: 'pin'; readonly on: string }
   /** She is wanted whole until then, and it opens her. */
   | { readonly kind: 'wanted'; readonly until: number }
   | { readonly kind: 'trade'; readonly bookingId: string }
@@ -79,6 +81,7 @@ export const bindingKinds = [
   'air',
   'yardHours',
   'notBefore',
+  'pin',
   'wanted',
   'trade',
   'part',

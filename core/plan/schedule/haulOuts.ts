@@ -20,15 +20,28 @@ export interface Ashore {
 /** Assumed time from the first strop to work going on: lifting, blocking, or leaving the slings. */
 export const slingMs = 3 * hourMs
 
+/** Reader of the local days on which a yard lifts nothing. Source: handbook-2 H2. */
+export function liftsNothing(yard: Place | null): (day: number) => boolean {
+  const closed = (yard?.noLifts ?? []).map(
+    (one) => [dayNumber(one.from), dayNumber(one.to)] as const,
+  )
+  return (day) => closed.some(([from, to]) => from <= day && day <= to)
+}
+
 /** First instant at or after `from` at which the yard lifts. */
 export function nextLift(from: number, yard: Place | null, clock: ZoneClock): number {
   const weekdays = yard?.liftWeekdays ?? []
   const liftAt = (day: number) => liftOnDay(yard, day, clock)
+  const isClosed = liftsNothing(yard)
   const lifts = (day: number) => weekdays.length === 0 || weekdays.includes(weekdayOf(day))
   const first = clock.dayOf(from)
   let day = first
+  let looked = 0
   // A yard that names no day of the week lifts on none: after a week of looking any day will do.
-  while (liftAt(day) < from || (!lifts(day) && day - first <= 7)) day++
+  while (liftAt(day) < from || isClosed(day) || (!lifts(day) && looked <= 7)) {
+    if (!isClosed(day)) looked++
+    day++
+  }
   return liftAt(day)
 }
 

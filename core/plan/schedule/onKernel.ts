@@ -10,7 +10,7 @@ import type { Activity, Arc, Deadline, Problem, Resource } from './kernel/proble
 import type { Phase } from './phases'
 import type { Pass } from './pass'
 import { makeSites, stays } from './sites'
-import { slingMs } from './haulOuts'
+import { liftsNothing, slingMs } from './haulOuts'
 import { tickMs as tick } from './tick'
 import type { Ashore } from './haulOuts'
 import type { Interval } from '../../time/intervals'
@@ -189,8 +189,10 @@ export function onKernel(
     const aim = haulOut.launchBooked ?? haulOut.launchAimed
     const first = haulOut.launchWhen === 'asReady' ? firstDay : Math.max(firstDay, dayNumber(aim))
     const windows: Interval[] = []
+    const isClosed = liftsNothing(yard)
     for (let day = first; day <= lastDay; day++) {
       const lifts = yard?.liftWeekdays ?? []
+      if (isClosed(day)) continue
       if (lifts.length > 0 && !lifts.includes(weekdayOf(day))) continue
       const at = toTick(clock.at(day, minutesOf(yard?.liftFrom ?? '09:00')))
       windows.push([at, at + 1])

@@ -107,6 +107,11 @@ function releasesOf(step: Step, rows: RefitRows, clock: ZoneClock): Release[] {
       at: clock.at(dayNumber(step.notBefore), 0),
       binding: { kind: 'notBefore', on: step.notBefore },
     })
+  if (step.pinnedOn !== null)
+    releases.push({
+      at: clock.at(dayNumber(step.pinnedOn), 0),
+      binding: { kind: 'pin', on: step.pinnedOn },
+    })
   for (const part of rows.part)
     if (part.neededByStepId === step.id && part.state === 'ordered' && part.arrivesOn !== null)
       releases.push({
