@@ -4,6 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { supposing } from '#core/model/applyChange'
 import type { ChangeItem } from '#core/model/changes'
+import type { DecideBy } from '#core/choices/decideBy'
 import type { WaysAsked } from '#core/launchWays/ways'
 import type { RefitRows } from '#core/model/refit'
 import { inputsHash, sameInputs } from '#core/plan/inputsHash'
@@ -64,6 +65,7 @@ export const usePlannerStore = defineStore('planner', () => {
   let run = 0
   /** While a change is made together with its plan, none is made for it. */
   let taking = false
+  const decideBy = shallowRef<readonly DecideBy[]>([])
   const kept = new PlansKept<PlanAnswer>()
   /** How often in a row what stands was found to be of other rows, with nothing under way. */
   let losses = 0
@@ -119,6 +121,7 @@ export const usePlannerStore = defineStore('planner', () => {
       if (promised && isAsSupposed) {
         ranking.value = promised.ranking
         await accept(hash.value, promised, plainRows(store.rows))
+        void askDecideBy()
       }
       return true
     } finally {
@@ -189,6 +192,21 @@ export const usePlannerStore = defineStore('planner', () => {
     return accepted && ask((remote) => remote.slip(accepted, gateId, jobId))
   }
 
+  /** By when what is open has to be decided: asked once the plan stands, in the quiet. */
+  async function askDecideBy(): Promise<void> {
+    if (store.rows.decision.every((one) => one.decidedOn !== null)) {
+      decideBy.value = []
+      return
+    }
+    try {
+      const rows = plainRows(store.rows)
+      const found = await planner.question(rows, (remote) => remote.decideBy(time.now))
+      if (found) decideBy.value = found
+    } catch (error) {
+      if (!(error instanceof Superseded)) toasts.complain(error)
+    }
+  }
+
   // What a form holds is watched, and a watched thing cannot cross to a worker.
   const plain = (items: readonly ChangeItem[]): ChangeItem[] =>
     JSON.parse(JSON.stringify(items)) as ChangeItem[]
@@ -216,6 +234,7 @@ export const usePlannerStore = defineStore('planner', () => {
         failed.value = ''
         ranking.value = known.ranking
         await accept(wanted, known, rows)
+        void askDecideBy()
         return
       }
       const told = proxy((share: number) => {
@@ -234,6 +253,7 @@ export const usePlannerStore = defineStore('planner', () => {
       if (made) await accept(wanted, made, rows)
       else if (accepted) kept.keep(rows, today, { ...unmade, plan: accepted, ...standing })
       await keepWeek(made !== null)
+      void askDecideBy()
     } catch (error) {
       if (error instanceof Superseded) return
       if (error instanceof ProblemError) toasts.complain(error)
@@ -281,6 +301,10 @@ export const usePlannerStore = defineStore('planner', () => {
     if (hash.value !== '') timer = setTimeout(() => void replan(), settleMs)
   }
   watch(hash, planSoon)
+  // What is to be decided is no input of the plan: its dates are asked for again by themselves.
+  watch([() => store.rows.decision, () => store.rows.option], () => {
+    if (store.status === 'ready' && !busy.value) void askDecideBy()
+  })
   // Another window's older plan may have come in over this one's: what stands is then of other rows, and nobody is at it.
   watch(
     () => stale.value && !busy.value && failed.value === '' && store.connected && hash.value !== '',
@@ -313,6 +337,7 @@ export const usePlannerStore = defineStore('planner', () => {
     takeAfresh,
     ways,
     hash,
+    decideBy,
     lack,
     drags,
     slip,

@@ -14,6 +14,8 @@ import type { Planned } from '#core/plan/finishPlan'
 import { isOpen } from '#core/plan/planned'
 import { Asking } from '#core/plan/whatIf'
 import type { WhatIf } from '#core/plan/whatIf'
+import { decideByDates } from '#core/choices/decideBy'
+import type { DecideBy } from '#core/choices/decideBy'
 import { compareWays } from '#core/launchWays/compare'
 import type { WaysCompared } from '#core/launchWays/compare'
 import { launchWays, scopeOf } from '#core/launchWays/ways'
@@ -149,6 +151,9 @@ const planner = {
       onProgress,
     )
   },
+  /** By when open decisions have to be taken. */
+  decideBy: (now: number): Promise<readonly DecideBy[] | null> =>
+    answered(decideByDates(rows, now), null),
   /** What each step of a chain holds up, measured by leaving it out. */
   drags: (plan: StoredPlan, gateId: string, stepIds: readonly string[]): Promise<Drag[] | null> =>
     answered(dragsOn(rows, plan, gateId, stepIds), null),

@@ -47,7 +47,9 @@ describe('a step pinned to a day', () => {
     expect(planOf(pinned('fit', '2027-04-17')).warnings[0]?.message).toMatch(/begins on Sun 18 Apr/)
     // Out of its months it has no place at all.
     const never = pinned('cut', '2027-04-24')
-    never.step = never.step.map((one) => (one.id === 'cut' ? { ...one, notAfter: '2027-04-20' } : one))
+    never.step = never.step.map((one) =>
+      one.id === 'cut' ? { ...one, notAfter: '2027-04-20' } : one,
+    )
     expect(planOf(never).reasons[0]?.message).toMatch(/^"cut" \(shelf\) finds no room in its time/)
     expect(dayOf(never, 'seal')).toBe('2027-04-17')
   })

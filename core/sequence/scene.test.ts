@@ -15,6 +15,7 @@ import { boardTall, seamMiddle } from './lanes'
 import { planksOf } from './planks'
 import { sceneOf } from './scene'
 import type { Scene, SceneView } from './scene'
+import { spanRow } from './spans'
 
 interface Box {
   readonly what: string
@@ -119,7 +120,14 @@ function boxesOf(scene: Scene): Box[] {
           bottom: scene.ground,
         },
   )
-  return [...boards, ...flags, ...dates, ...hands, ...hard, ...boats]
+  const spans = scene.spans.map((one): Box => ({
+    what: `span ${one.title}`,
+    left: one.x0,
+    right: one.x1,
+    top: scene.spansY + one.row * spanRow,
+    bottom: scene.spansY + one.row * spanRow + scene.spanHeight,
+  }))
+  return [...boards, ...flags, ...dates, ...hands, ...hard, ...boats, ...spans]
 }
 
 /** Knots may lie on the boards they belong to, and on nothing else. */
@@ -213,7 +221,7 @@ describe('the drawing', () => {
     const now = Date.UTC(2027, 3, 17, 7, 30)
     expect(faults(big, now, 'launch').found).toEqual([])
     expect(faults(big, now, 'seasons', [1280, 595]).found).toEqual([])
-    const said = Array.from({ length: 60 }, (_, seed) => {
+    const said = Array.from({ length: 200 }, (_, seed) => {
       const rows = oddRefit(seed, 24)
       return [
         ...faults(rows, oddNow, 'launch').found,

@@ -23,6 +23,8 @@ import { knotsOf, ropeAlong, ropePath } from './rope'
 import type { Knot, RopePoint } from './rope'
 import { dayRuler, isPleat, mondayOn, weekRuler, xOf } from './ruler'
 import type { Ruler } from './ruler'
+import { daySpans, spanRow, thinSpan } from './spans'
+import type { DaySpan } from './spans'
 import { standsOf } from './water'
 import type { Stand } from './water'
 import { troughsOf } from './troughs'
@@ -41,6 +43,8 @@ export interface SceneAsk {
   readonly gateId: string | null
   readonly links: readonly ChainLink[]
   readonly flags: readonly PlankFlag[]
+  /** Civil dates by which something is to be decided. */
+  readonly decide?: readonly { readonly key: string; readonly on: string }[]
 }
 
 export interface Scene {
@@ -53,6 +57,10 @@ export interface Scene {
   /** Baselines of the rows over the plot. */
   readonly datesY: number
   readonly handsY: number
+  /** Days that are not about work, in rows from here down. */
+  readonly spans: readonly DaySpan[]
+  readonly spansY: number
+  readonly spanHeight: number
   readonly top: number
   /** Foot of the lowest level, and the hard she stands on. */
   readonly bottom: number
@@ -145,6 +153,17 @@ function postsOf(facts: SequenceFacts, ask: SceneAsk, ruler: Ruler): Post[] {
         gateId: gate.id,
       })
   }
+  for (const { key, on } of ask.view === 'launch' ? (ask.decide ?? []) : []) {
+    const at = clock.at(dayNumber(on), 720)
+    if (within(at))
+      posts.push({
+        key: `decide ${key}`,
+        kind: 'aimed',
+        x: xOf(ruler, at),
+        label: `Decide by ${sayDate(on, year)}`,
+        gateId: null,
+      })
+  }
   return posts
 }
 
@@ -185,8 +204,13 @@ function ropeEnds(facts: SequenceFacts, ask: SceneAsk, ruler: Ruler): Map<string
   return ends
 }
 
-/** Lays a drawing out. */
+/** Lays a drawing out. Where days that are not about work would make it higher than asked, they get thin strips. */
 export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
+  const scene = drawn(facts, ask, false)
+  return scene.height > ask.height && scene.spans.length > 0 ? drawn(facts, ask, true) : scene
+}
+
+function drawn(facts: SequenceFacts, ask: SceneAsk, thin: boolean): Scene {
   const { clock } = facts
   const ruler = rulerOf(facts, ask)
   const isLaunch = ask.view === 'launch'
@@ -195,7 +219,10 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
   const rows = Math.max(1, flagRows(posts))
   const datesY = rows * flagRow + datesRow - 5
   const handsY = rows * flagRow + datesRow
-  const top = handsY + (isLaunch ? handsRow : 4)
+  const plotY = handsY + (isLaunch ? handsRow : 4)
+  const spans = daySpans(facts.rows, clock, ruler, thin)
+  const rowsOfSpans = thin ? 0 : Math.max(0, ...spans.map((one) => one.row + 1))
+  const top = plotY + spanRow * rowsOfSpans
   const needed = ask.gateId === null ? new Set<string>() : facts.neededBy(ask.gateId)
   const chain = new Set(ask.links.flatMap((link) => link.stepId ?? []))
   const ends = ropeEnds(facts, ask, ruler)
@@ -262,6 +289,9 @@ export function sceneOf(facts: SequenceFacts, ask: SceneAsk): Scene {
     flagRows: rows,
     datesY,
     handsY,
+    spans,
+    spansY: thin ? plotY - thinSpan : plotY,
+    spanHeight: thin ? thinSpan : spanRow - 2,
     top,
     bottom: foot,
     ground: foot + groundBand,

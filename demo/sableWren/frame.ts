@@ -74,6 +74,9 @@ function places(write: Writer): void {
     travelMin: 55,
     liftWeekdays: [2, 3, 4, 5, 6],
     liftFrom: '10:00',
+    noLifts: [
+      { from: write.date('2027-05-27'), to: write.date('2027-05-29'), why: 'Slip repaired' },
+    ],
   })
   write.add('place', 'skarholm', {
     name: 'Skarholm, berth',

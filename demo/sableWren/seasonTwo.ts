@@ -382,6 +382,30 @@ function underwater(write: Writer): void {
       ['test', 'Final alignment, a day afloat', 2, { ...afloat, ...cramped, skill: 'mechanics' }],
     ],
   )
+  write.add('decision', 'shaft-seal', {
+    title: 'What keeps the shaft dry?',
+    jobId: 'shaft',
+    beforeStepId: 'shaft-4',
+    whoId: 'oona',
+    order: 'n',
+  })
+  write.add('option', 'shaft-packing', {
+    decisionId: 'shaft-seal',
+    title: 'New packing in the old gland',
+    parts: [{ name: 'Flax packing, 8 mm', quantity: 2, priceMinor: 1450 }],
+    order: 'd',
+  })
+  write.add('option', 'shaft-face-seal', {
+    decisionId: 'shaft-seal',
+    title: 'Face seal, no drip',
+    leadDays: 10,
+    parts: [{ name: 'Face seal, 35 mm', quantity: 1, priceMinor: 31_000 }],
+    steps: [
+      { title: 'Vent line from the seal', operation: 'fit', hours: 1, placeNeed: 'boat' },
+      { title: 'Set the seal by its sheet', operation: 'fit', hours: 1.5, placeNeed: 'boat' },
+    ],
+    order: 'h',
+  })
 }
 
 function fittings(write: Writer): void {

@@ -119,6 +119,7 @@ async function writeSheet() {
       <RowField v-if="job.decision === 'accepted'" field="lookAgainOn" />
     </div>
 
+    <DecisionLines :job-id="job.id" may-add />
     <h2 class="mt-6">Steps, in order</h2>
     <p v-if="steps.length === 0" class="text-ink2">
       No steps yet, so the plan cannot see this job. Write the first thing to be done.

@@ -201,6 +201,7 @@ function join() {
         />
         <RowField v-if="step.maxWaitHours !== null" field="windowKind" />
         <RowField field="notBefore" />
+        <RowField field="pinnedOn" />
         <RowField field="notAfter" />
         <RowField field="licensedKind" none="None" />
         <RowField field="hoursLow" />

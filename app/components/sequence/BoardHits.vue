@@ -1,9 +1,13 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, onScopeDispose, ref, shallowRef } from 'vue'
 import { boardTall } from '#core/sequence/lanes'
 import type { Board } from '#core/sequence/board'
 import type { LaneSizes } from '#core/sequence/fit'
+import { widthOf } from '#core/sequence/measure'
 import type { PlacedBoard } from '#core/sequence/plates'
+import { atX, xOf } from '#core/sequence/ruler'
+import type { Ruler } from '#core/sequence/ruler'
+import { dateOf } from '#core/time/civil'
 
 /**
  * What is pressed of the boards. One of them is in the tab order; arrows go along a lane and from lane to lane, and the
@@ -15,10 +19,22 @@ const props = defineProps<{
   open: string | null
   /** Steps of the chain from the gate back. */
   chain: readonly string[]
+  ruler: Ruler
+  /** Of a board on its way: what pinning it there would do. */
+  said: string
 }>()
-const emit = defineEmits<{ plank: [key: string]; mend: [flag: string] }>()
-const { shortDate } = useDates()
+const emit = defineEmits<{
+  plank: [key: string]
+  mend: [flag: string]
+  drag: [stepId: string, day: number]
+  drop: []
+  cancel: []
+  pin: [stepId: string]
+  release: [stepId: string]
+}>()
+const { shortDate, sayDay } = useDates()
 const store = useRefitStore()
+const time = useTimeStore()
 const group = ref<SVGGElement>()
 const at = ref<string | null>(null)
 const inOrder = computed(() =>
@@ -31,6 +47,11 @@ const current = computed(
   () => inOrder.value.find((one) => one.board.plank.key === at.value) ?? inOrder.value[0],
 )
 
+/** The first step of a plank that is still to be done: it is what a drag pins. */
+const firstOpen = (plank: Board['plank']) => plank.pieces.find((piece) => !piece.done) ?? null
+const pinnedStep = (plank: Board['plank']) =>
+  plank.pieces.find((piece) => !piece.done && piece.step.pinnedOn !== null)?.step ?? null
+
 function spoken({ plank, flag }: Board): string {
   const { clock } = store.derived
   const [from, to] = [shortDate(plank.from, clock), shortDate(plank.to, clock)]
@@ -39,7 +60,9 @@ function spoken({ plank, flag }: Board): string {
     plank.binding || plank.slackDays === null
       ? ''
       : `, ${plank.slackDays} ${plank.slackDays === 1 ? 'day' : 'days'} slack`
-  return `${name}, ${from === to ? from : `${from} to ${to}`}${slack}${plank.binding ? ', holds the gate' : ''}${flag ? ', out of order' : ''}`
+  const pinned = pinnedStep(plank)?.pinnedOn
+  const pin = pinned ? `, pinned to ${sayDay(pinned)}` : ''
+  return `${name}, ${from === to ? from : `${from} to ${to}`}${pin}${slack}${plank.binding ? ', holds the gate' : ''}${flag ? ', out of order' : ''}`
 }
 async function goTo(one: PlacedBoard | undefined) {
   if (!one) return
@@ -82,7 +105,114 @@ const moves: Readonly<Record<string, () => PlacedBoard | undefined>> = {
   '[': () => onRope(1),
   ']': () => onRope(-1),
 }
+function pin(board: Board) {
+  const first = firstOpen(board.plank)
+  if (first) emit('pin', first.step.id)
+}
+/** `p` pins, Delete lets go. */
+function pinnedByKey(event: KeyboardEvent): boolean {
+  const here = current.value
+  if (!here) return false
+  const held = pinnedStep(here.board.plank)
+  if (event.key === 'p') pin(here.board)
+  else if (event.key === 'Delete' && held) emit('release', held.id)
+  else return false
+  return true
+}
+/** A board being dragged along time, from where it was taken. */
+interface Drag {
+  readonly one: PlacedBoard
+  readonly stepId: string
+  readonly startX: number
+  /** Where the step it pins begins. */
+  readonly stepX: number
+  readonly x: number
+  readonly isMoving: boolean
+}
+const drag = shallowRef<Drag | null>(null)
+const [leastMove, longPressMs] = [6, 550]
+let longPress: ReturnType<typeof setTimeout> | null = null
+/** The click that ends a drag opens nothing. */
+let justDragged = false
+const svgX = (event: PointerEvent): number => {
+  const svg = group.value?.ownerSVGElement
+  return svg ? event.clientX - svg.getBoundingClientRect().left : event.clientX
+}
+function forgetPress() {
+  if (longPress) clearTimeout(longPress)
+  longPress = null
+}
+onScopeDispose(forgetPress)
+function take(event: PointerEvent, one: PlacedBoard) {
+  justDragged = false
+  at.value = one.board.plank.key
+  const first = firstOpen(one.board.plank)
+  if (event.button !== 0 || !first) return
+  if (event.pointerType === 'touch') {
+    forgetPress()
+    longPress = setTimeout(() => {
+      justDragged = true
+      pin(one.board)
+    }, longPressMs)
+    return
+  }
+  const x = svgX(event)
+  const stepX = Math.max(props.ruler.left, xOf(props.ruler, first.from))
+  drag.value = { one, stepId: first.step.id, startX: x, stepX, x, isMoving: false }
+  ;(event.target as Element).setPointerCapture(event.pointerId)
+}
+const dayUnder = (held: Drag): number =>
+  Math.max(
+    store.zone.dayOf(time.now),
+    store.zone.dayOf(atX(props.ruler, held.stepX + held.x - held.startX)),
+  )
+function move(event: PointerEvent) {
+  if (event.pointerType === 'touch') forgetPress()
+  const held = drag.value
+  if (!held) return
+  const x = svgX(event)
+  const isMoving = held.isMoving || Math.abs(x - held.startX) > leastMove
+  drag.value = { ...held, x, isMoving }
+  if (isMoving) emit('drag', held.stepId, dayUnder(drag.value))
+}
+function letGo() {
+  forgetPress()
+  const held = drag.value
+  drag.value = null
+  if (!held?.isMoving) return
+  justDragged = true
+  emit('drop')
+}
+function giveUp() {
+  forgetPress()
+  drag.value = null
+  emit('cancel')
+}
+/** Where it would begin, with the words over it. */
+const ghost = computed(() => {
+  const held = drag.value
+  if (!held?.isMoving) return null
+  const day = dayUnder(held)
+  const x = xOf(props.ruler, store.zone.at(day, 8 * 60))
+  const words = `${sayDay(dateOf(day))}: ${props.said}`
+  const wide = widthOf(words, 14) + 14
+  return {
+    x,
+    y: held.one.top,
+    width: Math.max(12, held.one.board.x1 - held.one.board.x0),
+    words,
+    wide,
+    wordsX: Math.min(x, props.ruler.right - wide),
+  }
+})
 function pressed(event: KeyboardEvent) {
+  if (event.key === 'Escape' && drag.value) return giveUp()
+  const bare = !event.ctrlKey && !event.metaKey && !event.altKey
+  if (bare && pinnedByKey(event)) {
+    event.preventDefault()
+    event.stopPropagation()
+    return
+  }
   const move = moves[event.key]
   if (!move || event.ctrlKey || event.metaKey || event.altKey) return
   event.preventDefault()
@@ -90,6 +220,7 @@ function pressed(event: KeyboardEvent) {
   void goTo(move())
 }
 function press(board: Board) {
+  if (justDragged) return
   at.value = board.plank.key
   emit('plank', board.plank.key)
 }
@@ -111,11 +242,32 @@ function press(board: Board) {
       :aria-label="spoken(one.board)"
       :aria-pressed="open === one.board.plank.key"
       @click="press(one.board)"
+      @pointerdown="take($event, one)"
+      @pointermove="move"
+      @pointerup="letGo"
+      @pointercancel="giveUp"
       @keydown.enter.prevent="press(one.board)"
       @keydown.space.prevent="press(one.board)"
     >
       <title>{{ spoken(one.board) }}</title>
     </rect>
+  </g>
+  <g v-if="ghost" class="pointer-events-none" aria-hidden="true">
+    <rect
+      :x="ghost.x"
+      :y="ghost.y"
+      :width="ghost.width"
+      :height="sizes.board"
+      fill="var(--brass-tint)"
+      fill-opacity="0.8"
+      stroke="var(--ink)"
+      stroke-width="1.6"
+      stroke-dasharray="6 4"
+    />
+    <rect :x="ghost.wordsX" :y="ghost.y - 27" :width="ghost.wide" height="22" fill="var(--ink)" />
+    <text :x="ghost.wordsX + 7" :y="ghost.y - 11" class="cond" font-size="14" fill="var(--sheet)">
+      {{ ghost.words }}
+    </text>
   </g>
   <g v-for="one in mendable" :key="`mend ${one.board.plank.key}`">
     <rect
@@ -155,6 +307,7 @@ function press(board: Board) {
 }
 .hit {
   cursor: pointer;
+  touch-action: manipulation;
 }
 .hit:focus-visible {
   outline: 3px solid var(--ink);

@@ -3,6 +3,7 @@ import { handSize } from '#core/sequence/handCells'
 import { hardSize } from '#core/sequence/hard'
 import { flagSize } from '#core/sequence/posts'
 import type { FlaggedPost } from '#core/sequence/posts'
+import { spanRow, spanSize } from '#core/sequence/spans'
 import type { Scene } from '#core/sequence/scene'
 
 /** Flags of the posts, dates, and the hands of each day: drawn last, over everything. */
@@ -95,6 +96,29 @@ const colour = {
         </text>
       </template>
     </template>
+    <g v-for="one in scene.spans" :key="one.key">
+      <rect
+        :x="one.x0"
+        :y="scene.spansY + one.row * spanRow"
+        :width="one.x1 - one.x0"
+        :height="scene.spanHeight"
+        :fill="one.kind === 'wanted' ? 'var(--water)' : 'var(--sheet)'"
+        :stroke="one.kind === 'noLifts' ? 'var(--redlead)' : 'var(--ink)'"
+        :stroke-dasharray="one.kind === 'lies' ? '3 3' : undefined"
+        stroke-width="1.2"
+      >
+        <title>{{ one.title }}</title>
+      </rect>
+      <text
+        :x="one.x0 + 4"
+        :y="scene.spansY + one.row * spanRow + 11.5"
+        class="cond"
+        :font-size="spanSize"
+        fill="var(--ink)"
+      >
+        {{ one.text }}
+      </text>
+    </g>
     <text
       v-for="one in scene.hard"
       :key="one.left"

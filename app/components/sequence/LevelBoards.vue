@@ -38,6 +38,13 @@ function outline(board: Board, top: number, tall: number): string {
     ? `${start}H${Math.max(x0, x1 - 6)}L${x1} ${foot}`
     : `${start}H${x1}V${foot}`
 }
+/** Where steps of a board are pinned. */
+const pins = (board: Board) =>
+  board.plank.pieces.flatMap((piece) => {
+    const x = xOf(props.ruler, piece.from)
+    const isSeen = x >= props.ruler.left && x <= props.ruler.right
+    return !piece.done && piece.step.pinnedOn !== null && isSeen ? [x] : []
+  })
 const fills = { hands: 'var(--ink)', waits: 'url(#waiting)', earned: 'var(--brass)' } as const
 const parts = (board: Board) =>
   board.plank.seam.flatMap((part) => {
@@ -90,6 +97,17 @@ const lathY = (row: number): number =>
         :stroke-width="board.plank.binding ? 2.4 : 1.5"
         :stroke-dasharray="board.plank.byOthers ? '5 3' : undefined"
       />
+      <g v-for="x in pins(board)" :key="`pin ${x}`">
+        <line
+          :x1="x"
+          :x2="x"
+          :y1="top"
+          :y2="seamY + seamHeight"
+          stroke="var(--ink)"
+          stroke-width="2"
+        />
+        <circle :cx="x" :cy="top" r="3.6" fill="var(--ink)" stroke="var(--sheet)" />
+      </g>
       <path
         v-if="board.droop"
         :d="`M${board.droop[0]} ${seamY + 2}q${(board.droop[1] - board.droop[0]) / 4} 7 ${(board.droop[1] - board.droop[0]) / 2} 4t${(board.droop[1] - board.droop[0]) / 2} 0`"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ArrowLeft } from '@lucide/vue'
+import { ArrowLeft, Pin } from '@lucide/vue'
 import { computed } from 'vue'
 import { stepChain } from '#core/plan/chain'
 import type { Plank } from '#core/sequence/planks'
@@ -7,9 +7,9 @@ import { formatHours } from '#core/units/hours'
 
 /** One plank opened: its steps, when and with whom, and why each is not earlier. */
 const props = defineProps<{ plank: Plank; gateName: string }>()
-defineEmits<{ close: [] }>()
+defineEmits<{ close: []; pin: [stepId: string]; release: [stepId: string] }>()
 const store = useRefitStore()
-const { shortDateTime } = useDates()
+const { sayDay, shortDateTime } = useDates()
 const steps = computed(() => {
   const { clock } = store.derived
   const plan = store.accepted
@@ -33,6 +33,8 @@ const steps = computed(() => {
           : 'others do it',
       ready: !piece.done && piece.to > worked ? `ready ${shortDateTime(piece.to, clock)}` : '',
       why: why[0]?.why ?? '',
+      done: piece.done,
+      pinnedOn: piece.step.pinnedOn,
     }
   })
 })
@@ -72,6 +74,24 @@ const slack = computed(() => {
         </p>
         <p v-if="step.why" class="text-[0.9375rem] leading-snug text-ink2">
           Not earlier: {{ step.why }}
+        </p>
+        <p v-if="!step.done" class="no-print mt-1 flex flex-wrap gap-2">
+          <button
+            class="btn btn-small"
+            :aria-label="`Pin to a day: ${step.title}`"
+            @click="$emit('pin', step.id)"
+          >
+            <Pin :size="15" aria-hidden="true" />
+            {{ step.pinnedOn ? `Pinned to ${sayDay(step.pinnedOn)}` : 'Pin to a day' }}
+          </button>
+          <button
+            v-if="step.pinnedOn"
+            class="btn btn-small"
+            :aria-label="`Release: ${step.title}`"
+            @click="$emit('release', step.id)"
+          >
+            Release
+          </button>
         </p>
       </li>
     </ol>

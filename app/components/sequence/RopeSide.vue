@@ -6,6 +6,7 @@ import type { ChainLink } from '#core/plan/chain'
 import type { Drag } from '#core/plan/drag'
 import { unfitHours } from '#core/plan/unfitHours'
 import type { GateFigures } from '#core/progress/derive'
+import { seasonsMissed } from '#core/progress/seasonMissed'
 import type { GateSaid } from '#core/progress/gateWords'
 import type { KnotReading } from '#core/sequence/reading'
 import { formatHours } from '#core/units/hours'
@@ -39,6 +40,23 @@ const dateHow = () =>
 const gates = computed(() =>
   store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
 )
+/** What it costs when its launch misses the season; '': it does not. */
+const seasonSaid = computed(() => {
+  const { accepted, rows, zone } = store
+  const missed =
+    accepted &&
+    seasonsMissed(rows, accepted, zone).find((one) => one.gateId === props.gate?.gate.id)
+  if (!missed) return ''
+  const where = missed.fallsInto
+    ? `It falls into ${missed.fallsInto}: she is not afloat between the two.`
+    : ''
+  const many = `${missed.daysOver} ${missed.daysOver === 1 ? 'day' : 'days'}`
+  const price =
+    missed.costMinor === null || missed.costMinor === 0
+      ? ''
+      : ` In the yard they cost ${formatMoney(missed.costMinor, store.refit?.currency ?? 'EUR')}.`
+  return `${missed.season} ends ${many} before it.${price} ${where}`.trim()
+})
 /** A day less ashore is a day's cost less, where the gate is a launch. */
 function saved(days: number): string {
   const perDay = store.derived.ashore?.costPerDayMinor ?? 0
@@ -91,6 +109,7 @@ function saved(days: number): string {
       {{ formatHours(unfit) }} of work have no place in the plan and are in no week of the drawing.
     </p>
     <GateNote :figures="gate" quiet />
+    <p v-if="seasonSaid" class="my-2 border-l-4 border-redlead pl-3">{{ seasonSaid }}</p>
     <div v-if="store.accepted" class="no-print mt-2 flex flex-wrap gap-2">
       <button
         v-if="gate?.gate.kind === 'launch'"
@@ -113,6 +132,7 @@ function saved(days: number): string {
       @step="$emit('step', $event)"
       @press="$emit('lever', $event)"
     />
+    <DecisionLines />
     <section
       v-if="store.accepted && store.accepted.warnings.length > 0"
       class="mt-2 border-t border-rule pt-3"

@@ -13,8 +13,18 @@ const props = defineProps<{
   floats: boolean
   open: string | null
   chain: readonly string[]
+  /** Of a board on its way: what pinning it there would do. */
+  said: string
 }>()
-const emit = defineEmits<{ plank: [key: string]; mend: [flag: string] }>()
+const emit = defineEmits<{
+  plank: [key: string]
+  mend: [flag: string]
+  drag: [stepId: string, day: number]
+  drop: []
+  cancel: []
+  pin: [stepId: string]
+  release: [stepId: string]
+}>()
 const sizes = computed(() => props.scene.layout.sizes)
 const boards = computed(() => placedBoards(props.scene.levels))
 const plates = computed(() => platesOf(boards.value, sizes.value.board))
@@ -96,8 +106,15 @@ const flagRow = 24
       :sizes="sizes"
       :open="open"
       :chain="chain"
+      :ruler="scene.ruler"
+      :said="said"
       @plank="emit('plank', $event)"
       @mend="emit('mend', $event)"
+      @drag="(stepId, day) => emit('drag', stepId, day)"
+      @drop="emit('drop')"
+      @cancel="emit('cancel')"
+      @pin="emit('pin', $event)"
+      @release="emit('release', $event)"
     />
   </svg>
 </template>

@@ -14,6 +14,8 @@ const props = defineProps<{
   taking?: boolean
   /** A question of its own in place of the plan that stands. */
   take?: string
+  /** It is worth taking though nothing moves. */
+  mayBeSame?: boolean
 }>()
 defineEmits<{ close: []; take: [] }>()
 const store = useRefitStore()
@@ -61,7 +63,7 @@ const moved = computed(() => {
 /** A plan made afresh that comes out the same leaves nothing to take. */
 const isSame = computed(
   () =>
-    props.take !== undefined &&
+    props.mayBeSame !== true &&
     props.consequence !== null &&
     moved.value.count === 0 &&
     gates.value.every((one) => one.before === one.after),

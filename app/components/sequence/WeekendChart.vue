@@ -12,8 +12,18 @@ const props = defineProps<{
   floats: boolean
   open: string | null
   chain: readonly string[]
+  /** Of a board on its way: what pinning it there would do. */
+  said: string
 }>()
-const emit = defineEmits<{ plank: [key: string]; mend: [flag: string] }>()
+const emit = defineEmits<{
+  plank: [key: string]
+  mend: [flag: string]
+  drag: [stepId: string, day: number]
+  drop: []
+  cancel: []
+  pin: [stepId: string]
+  release: [stepId: string]
+}>()
 const store = useRefitStore()
 const { sayDay } = useDates()
 const sizes = laneSizes.weekend
@@ -284,8 +294,15 @@ const handsOf = (day: Weekend['days'][number]) =>
       :sizes="sizes"
       :open="open"
       :chain="chain"
+      :ruler="weekend.ruler"
+      :said="said"
       @plank="emit('plank', $event)"
       @mend="emit('mend', $event)"
+      @drag="(stepId, day) => emit('drag', stepId, day)"
+      @drop="emit('drop')"
+      @cancel="emit('cancel')"
+      @pin="emit('pin', $event)"
+      @release="emit('release', $event)"
     />
   </svg>
 </template>

@@ -96,6 +96,11 @@ function price(place: Place, field: string, value: number | null) {
           <RowField entity="place" :row="place" field="liftFrom" class="w-24" />
         </WeekdayTicks>
         <RowField entity="place" :row="place" field="launchesWithoutYou" />
+        <NoLifts
+          :dates="place.noLifts"
+          :of="place.name"
+          @set="places.edit(place, { noLifts: $event })"
+        />
         <div class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
           <UiMoney
             :model-value="tariffOf(place)?.perDayMinor ?? 0"

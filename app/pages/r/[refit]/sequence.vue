@@ -59,6 +59,9 @@ const scene = computed(() =>
     gateId: gate.value?.gate.id ?? null,
     links: links.value,
     flags: flags.value,
+    decide: planner.decideBy.flatMap((one) =>
+      one.by === null ? [] : [{ key: one.decisionId, on: one.by }],
+    ),
   }),
 )
 const pairs = computed(() => plannedPairs(facts.value, store.zone.dayOf(time.minute)))
@@ -116,6 +119,7 @@ const levers = useLevers(
 )
 const proposals = useProposal()
 const afresh = useAfresh()
+const pins = usePin()
 const showsWays = ref(false)
 const askLever = ({ lever, items, consequence }: TriedLever) =>
   proposals.propose({ label: lever.label, does: lever.does, items }, consequence)
@@ -289,8 +293,14 @@ function openStep(stepId: string) {
           :floats="floats"
           :open="openKey"
           :chain="chain"
+          :said="pins.said.value"
           @plank="openKey = $event"
           @mend="mendFlag"
+          @drag="pins.drag"
+          @drop="pins.drop"
+          @cancel="pins.cancelDrag"
+          @pin="pins.open"
+          @release="pins.release"
         />
         <SequenceChart
           v-else
@@ -298,8 +308,14 @@ function openStep(stepId: string) {
           :floats="floats"
           :open="openKey"
           :chain="chain"
+          :said="pins.said.value"
           @plank="openKey = $event"
           @mend="mendFlag"
+          @drag="pins.drag"
+          @drop="pins.drop"
+          @cancel="pins.cancelDrag"
+          @pin="pins.open"
+          @release="pins.release"
         />
         <FoldedList v-if="!narrow" :levels="levels" />
       </div>
@@ -315,6 +331,8 @@ function openStep(stepId: string) {
         :plank="openPlank"
         :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
         @close="openKey = null"
+        @pin="pins.open"
+        @release="pins.release"
       />
       <OrderPanel
         v-else-if="showsOrder"
@@ -352,6 +370,8 @@ function openStep(stepId: string) {
         :plank="openPlank"
         :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
         @close="openKey = null"
+        @pin="pins.open"
+        @release="pins.release"
       />
     </UiDialog>
     <LaunchWays
@@ -369,9 +389,34 @@ function openStep(stepId: string) {
       :progress="proposals.progress.value"
       :failed="proposals.failed.value"
       :taking="proposals.taking.value"
+      may-be-same
       @close="proposals.leave"
       @take="takeProposal"
     />
+    <SideBySide
+      :open="pins.isOpen.value"
+      :title="pins.proposal.value?.label ?? ''"
+      :does="pins.proposal.value?.does ?? ''"
+      :consequence="pins.consequence.value"
+      :progress="pins.progress.value"
+      :failed="pins.failed.value"
+      :taking="pins.taking.value"
+      take="Pin it"
+      may-be-same
+      @close="pins.close"
+      @take="pins.accept"
+    >
+      <div class="mt-3 flex flex-wrap items-end gap-3">
+        <UiDate v-model="pins.on.value" label="It begins on" class="w-56" />
+        <button
+          v-if="pins.step.value?.pinnedOn"
+          class="btn"
+          @click="pins.release(pins.step.value.id)"
+        >
+          Release it
+        </button>
+      </div>
+    </SideBySide>
     <SideBySide
       :open="afresh.open.value"
       title="Planned afresh"

@@ -159,6 +159,7 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
       </section>
       <section>
         <h2 class="border-b-2 border-ink">Next</h2>
+        <DecisionLines near />
         <p v-if="review.next.length === 0" class="mt-2 text-ink2">
           {{
             monday < mondayOf(store.derived.today)

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { decisionLines } from '#core/choices/say'
+
+/** What is still to be decided, the nearest first; nothing at all where there is nothing. */
+const props = defineProps<{
+  /** Only those of a job; absent: all. */
+  jobId?: string
+  /** Only those that are to be taken within a fortnight. */
+  near?: boolean
+  /** A button that begins another one stands below. */
+  mayAdd?: boolean
+}>()
+const store = useRefitStore()
+const planner = usePlannerStore()
+const rows = useRows('decision')
+const lines = computed(() =>
+  decisionLines(store.rows, planner.decideBy, store.derived.today).filter(
+    (one) =>
+      (props.jobId === undefined || one.decision.jobId === props.jobId) &&
+      (!props.near || one.isNear),
+  ),
+)
+async function add() {
+  if (props.jobId === undefined) return
+  const last = store.rows.decision.length
+  const id = await rows.add({
+    title: 'Which way?',
+    jobId: props.jobId,
+    order: `n${'n'.repeat(Math.min(40, last))}`,
+  })
+  if (id) await navigateTo(`/r/${store.refitId}/decide/${id}`)
+}
+</script>
+
+<template>
+  <section v-if="lines.length > 0 || mayAdd" aria-label="To decide" class="mt-3">
+    <h2 v-if="lines.length > 0" class="border-b-2 border-ink">To decide</h2>
+    <ul>
+      <li
+        v-for="line in lines"
+        :key="line.decision.id"
+        class="border-b border-rule py-1 leading-tight"
+      >
+        <NuxtLink
+          class="font-semibold underline decoration-rule underline-offset-4"
+          :to="`/r/${store.refitId}/decide/${line.decision.id}`"
+          >{{ line.decision.title }}</NuxtLink
+        >
+        <span v-if="line.said" :class="line.isLate ? 'text-redlead' : ''">
+          {{ line.said }}<template v-if="line.who">, {{ line.who }}</template></span
+        >
+        <span v-if="jobId === undefined" class="block text-ink2">{{ line.jobTitle }}</span>
+      </li>
+    </ul>
+    <button v-if="mayAdd" class="btn btn-small mt-2" @click="add">Something to decide</button>
+  </section>
+</template>

@@ -1,0 +1,148 @@
+/** The plan played with: pinned, put otherwise, decided; each taken back to the very plan that stood. */
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(() => server.end())
+
+async function open(page: Page, view: string) {
+  await page.goto(`${server.url}/r/${await server.refitId()}/${view}`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await expect(page.getByText(/^Planning/)).toBeHidden()
+}
+
+/** The accepted plan as the server keeps it: every step with its stretches. */
+async function planned(page: Page): Promise<string> {
+  const answer = await page.request.get(`${server.url}/api/refits/${await server.refitId()}`)
+  const { rows } = (await answer.json()) as {
+    rows: { plan: { result: { placements: { stepId: string; segments: unknown }[] } }[] }
+  }
+  const placements = rows.plan[0]?.result.placements ?? []
+  return JSON.stringify(placements.map((one) => [one.stepId, one.segments]).sort())
+}
+const launch = async (page: Page) =>
+  /launch planned (\d+ \w+)/.exec(
+    (await page.getByText(/launch planned \d/).textContent()) ?? '',
+  )?.[1]
+async function takeBack(page: Page, before: string) {
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
+  await expect.poll(() => planned(page)).toBe(before)
+}
+
+test('a board is dragged to a day, pinned there, released, and all of it taken back', async ({
+  page,
+}) => {
+  await open(page, 'sequence')
+  const before = await planned(page)
+  const chart = page.getByRole('group', { name: 'The way to the gate' })
+  const shaft = chart.getByRole('button', { name: /^Shaft, gland and bearing/ }).first()
+  const box = await shaft.boundingBox()
+  if (!box) throw new Error('The board is not drawn.')
+  await page.mouse.move(box.x + 20, box.y + 6)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 60, box.y + 6, { steps: 4 })
+  await page.mouse.move(box.x + 150, box.y + 6, { steps: 4 })
+  // What it would do is said while it hangs.
+  const ghost = chart.getByText(/^\w{3} \d+ May: /)
+  await expect(ghost).toContainText(/no gate moves|earlier|later/)
+  const day = /^(\w{3} \d+ May): /.exec((await ghost.textContent()) ?? '')?.[1] ?? ''
+  await page.mouse.up()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('heading', { name: /pinned to/ })).toContainText(day)
+  await dialog.getByRole('button', { name: 'Pin it' }).click()
+  const pinned = chart.getByRole('button', {
+    name: new RegExp(`Shaft, gland and bearing.*pinned to ${day}`),
+  })
+  await expect(pinned).toBeVisible()
+  expect(await planned(page)).not.toBe(before)
+  // Released by a key, then pinned by a key to a day on which nobody is there.
+  await pinned.focus()
+  await page.keyboard.press('Delete')
+  await expect(page.getByText(/^Released: /)).toBeVisible()
+  await expect(pinned).toBeHidden()
+  await chart
+    .getByRole('button', { name: /^Shaft, gland and bearing/ })
+    .first()
+    .focus()
+  await page.keyboard.press('p')
+  await dialog.getByRole('textbox', { name: 'It begins on' }).fill('never')
+  await dialog.getByRole('textbox', { name: 'It begins on' }).press('Enter')
+  await expect(dialog.getByRole('alert')).toBeVisible()
+  await dialog.getByRole('textbox', { name: 'It begins on' }).fill('Wed 12 May 2027')
+  await dialog.getByRole('textbox', { name: 'It begins on' }).press('Enter')
+  await expect(dialog.getByRole('heading', { name: /pinned to Wed 12 May/ })).toBeVisible()
+  await expect(dialog.getByRole('table')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Pin it' }).click()
+  await expect(
+    page.getByText(/is pinned to Wed 12 May 2027 and begins on \w+ \d+ May 2027/),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
+  await expect(page.getByText(/is pinned to Wed 12 May 2027 and begins/)).toBeHidden()
+  await page.keyboard.press('Escape')
+  await page.locator('body').press('z')
+  await page.locator('body').press('z')
+  await expect.poll(() => planned(page)).toBe(before)
+})
+
+test('a way to launch is chosen beside the others, and taken back', async ({ page }) => {
+  await open(page, 'sequence')
+  const before = await planned(page)
+  await page.getByRole('button', { name: 'Ways to launch' }).click()
+  const ways = page.getByRole('dialog')
+  const card = (name: string) =>
+    ways.getByRole('listitem').filter({ has: page.getByRole('heading', { name }) })
+  // Everything before she floats takes until the summer: longer in the yard, less at the berth.
+  await expect(card('Finish ashore')).toContainText(/Launch\s*\w{3} \d+ Ju[ln]/)
+  await expect(card('As it is planned')).toContainText('Tue 25 May')
+  await card('Finish ashore').getByRole('button', { name: 'Plan so: Finish ashore' }).click()
+  const asked = page.getByRole('dialog').filter({ hasText: 'As it stands' })
+  const promised = await asked.getByRole('row', { name: /^Launch \w{3} 25 May/ }).textContent()
+  const date = /May\s*\w{3} (\d+ \w{3})/.exec(promised ?? '')?.[1]
+  await asked.getByRole('button', { name: 'Do it' }).click()
+  await expect.poll(() => launch(page)).toBe(date)
+  await expect(page.getByText(/Season two ends \d+ days before it\. .*cost €/)).toBeVisible()
+  await takeBack(page, before)
+  expect(await launch(page)).toBe('25 May')
+})
+
+test('a decision is seen with its date, weighed, taken, and taken back', async ({ page }) => {
+  await open(page, 'today')
+  const near = page.getByRole('complementary', { name: 'For the day' })
+  await expect(near.getByText(/decide by \w+ \d+ \w+, Oona/)).toBeVisible()
+  const before = await planned(page)
+  await near.getByRole('link', { name: 'What keeps the shaft dry?' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Decide by/)
+  const seal = page.getByRole('region', { name: 'Face seal, no drip' })
+  await expect(seal).toContainText('€310')
+  await expect(seal).toContainText(/No gate moves|earlier|later/)
+  const packing = page.getByRole('region', { name: 'New packing in the old gland' })
+  await packing.getByRole('button', { name: 'Remove option: New packing in the old gland' }).click()
+  await expect(packing).toBeHidden()
+  await seal.getByRole('button', { name: 'Choose: Face seal, no drip' }).click()
+  await expect(page.getByText(/With one option there is nothing to decide/)).toBeVisible()
+  await page.locator('body').press('z')
+  await expect(packing).toBeVisible()
+  await seal.getByRole('button', { name: 'Choose: Face seal, no drip' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Because').fill('Nobody has to crawl to it')
+  await dialog.getByRole('button', { name: 'Choose it' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Decided: What keeps the shaft dry?',
+  )
+  await expect(page.getByText(/Nobody has to crawl to it/)).toBeVisible()
+  await takeBack(page, before)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Decide by/)
+})
+
+test('planned afresh stands beside the plan people know, and is left', async ({ page }) => {
+  await open(page, 'sequence')
+  const before = await planned(page)
+  await page.getByRole('button', { name: 'Plan it afresh' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('table')).toBeVisible()
+  await expect(dialog.getByText(/It comes out the same|of \d+ steps on another day/)).toBeVisible()
+  await dialog.getByRole('button', { name: 'Leave it' }).click()
+  expect(await planned(page)).toBe(before)
+})
