@@ -50,7 +50,8 @@ export function usePin() {
     const row = store.rows.step.find((each) => each.id === id)
     if (!row || row.pinnedOn === null) return
     close()
-    if (await planner.take('Pin released', [patchOf('step', row, { pinnedOn: null })]))
+    // Planned as after any change: where this is as it was before, so is the plan.
+    if (await store.attempt('Pin released', [patchOf('step', row, { pinnedOn: null })]))
       toasts.say(`Released: ${row.title}.`, false, { label: 'Undo', run: undo })
   }
 

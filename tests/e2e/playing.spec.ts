@@ -1,4 +1,5 @@
 /** The plan played with: pinned, put otherwise, decided; each taken back to the very plan that stood. */
+import { createHash } from 'node:crypto'
 import { expect, test } from '@playwright/test'
 import type { Page } from '@playwright/test'
 import { TestServer } from './server'
@@ -13,14 +14,15 @@ async function open(page: Page, view: string) {
   await expect(page.getByText(/^Planning/)).toBeHidden()
 }
 
-/** The accepted plan as the server keeps it: every step with its stretches. */
+/** Mark of the accepted plan as the server keeps it: of every step with its stretches. */
 async function planned(page: Page): Promise<string> {
   const answer = await page.request.get(`${server.url}/api/refits/${await server.refitId()}`)
   const { rows } = (await answer.json()) as {
     rows: { plan: { result: { placements: { stepId: string; segments: unknown }[] } }[] }
   }
   const placements = rows.plan[0]?.result.placements ?? []
-  return JSON.stringify(placements.map((one) => [one.stepId, one.segments]).sort())
+  const said = JSON.stringify(placements.map((one) => [one.stepId, one.segments]).sort())
+  return createHash('sha256').update(said).digest('hex')
 }
 const launch = async (page: Page) =>
   /launch planned (\d+ \w+)/.exec(
@@ -62,6 +64,7 @@ test('a board is dragged to a day, pinned there, released, and all of it taken b
   await page.keyboard.press('Delete')
   await expect(page.getByText(/^Released: /)).toBeVisible()
   await expect(pinned).toBeHidden()
+  await expect.poll(() => planned(page)).toBe(before)
   await chart
     .getByRole('button', { name: /^Shaft, gland and bearing/ })
     .first()
