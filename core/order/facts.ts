@@ -54,6 +54,8 @@ export interface OrderFacts {
   readonly date: (at: number) => string
 }
 
+const noMends: readonly Mend[] = []
+
 /** Reads a refit for the rules. `date` says an instant as views do. */
 export function orderFacts(
   rows: RefitRows,
@@ -66,37 +68,33 @@ export function orderFacts(
   const jobById = byId(jobs)
   const zones = byId(rows.zone)
   const placements = new Map(plan?.placements.map((one) => [one.stepId, one]) ?? [])
-  const steps = rows.step
-    .flatMap((step): OrderStep[] => {
-      const job = jobById.get(step.jobId)
-      if (!job || step.state === 'dropped') return []
-      const zone = zones.get(job.zoneId ?? '') ?? null
-      const under = step.placeNeed === 'boat' && (zone?.belowWaterline ?? false)
-      const base = { step, job, zone, under }
-      if (step.state === 'done') {
-        if (step.doneAt === null) return []
-        const from = step.doneAt - step.hoursLikely * hourMs
-        const readyAt = step.doneAt
-        return [
-          { ...base, from, to: step.doneAt, readyAt, done: true, personIds: step.byIds, mends: [] },
-        ]
-      }
-      const one = placements.get(step.id)
-      const [first, last] = [one?.segments[0], one?.segments.at(-1)]
-      if (!one || !first || !last) return []
-      return [
-        {
-          ...base,
-          from: first[0],
-          to: last[1],
-          readyAt: one.readyAt,
-          done: false,
-          personIds: one.personIds,
-          mends: one.mends ?? [],
-        },
-      ]
+  const steps: OrderStep[] = []
+  // One shape for all of them, in one go: there are thousands, and this runs on every change.
+  for (const step of rows.step) {
+    const job = jobById.get(step.jobId)
+    if (!job || step.state === 'dropped') continue
+    const zone = zones.get(job.zoneId ?? '') ?? null
+    const under = step.placeNeed === 'boat' && (zone?.belowWaterline ?? false)
+    const done = step.state === 'done'
+    const one = done ? undefined : placements.get(step.id)
+    const [first, last] = [one?.segments[0], one?.segments.at(-1)]
+    const to = done ? step.doneAt : last?.[1]
+    const from = done ? (to ?? 0) - step.hoursLikely * hourMs : first?.[0]
+    if (to === null || to === undefined || from === undefined) continue
+    steps.push({
+      step,
+      job,
+      zone,
+      under,
+      from,
+      to,
+      readyAt: one?.readyAt ?? to,
+      done,
+      personIds: one?.personIds ?? step.byIds,
+      mends: one?.mends ?? noMends,
     })
-    .sort((a, b) => a.from - b.from || a.to - b.to)
+  }
+  steps.sort((a, b) => a.from - b.from || a.to - b.to)
   const known = new Map(steps.map((one) => [one.step.id, one]))
   const byJob = groupBy(steps, (one) => one.job.id)
   const byZone = groupBy(

@@ -14,6 +14,7 @@ import { anodeOrder } from './rules/r05anode'
 import { movedNotPatched } from './rules/r06movedNotPatched'
 import { hotWork } from './rules/r07hotWork'
 import { dustOnFinish } from './rules/r08dustOnFinish'
+import { hardOverEpoxy } from './rules/r09hardOverEpoxy'
 import { windowMissed } from './rules/r10windowMissed'
 import { beddedBeforePaint } from './rules/r11beddedBeforePaint'
 import { holeThroughCore } from './rules/r12holeThroughCore'
@@ -23,20 +24,28 @@ import { tradeTooEarly } from './rules/r15tradeTooEarly'
 import { rigBeforeSignOff } from './rules/r16rigBeforeSignOff'
 import { noBucketTest } from './rules/r17noBucketTest'
 import { greasedEarly } from './rules/r18greasedEarly'
+import { tooBigForTheWay } from './rules/r19tooBigForTheWay'
 import { blindWhenTired } from './rules/r20blindWhenTired'
 import { softGoods } from './rules/r21softGoods'
+import { outOfTemperature } from './rules/r22outOfTemperature'
 import { overWet } from './rules/r23overWet'
 import { copperOnAluminium } from './rules/r24copperOnAluminium'
+import { noBlockHeight } from './rules/r25noBlockHeight'
+import { slingsNotAsked } from './rules/r26slingsNotAsked'
 import { batteryBeforeChecks } from './rules/r27batteryBeforeChecks'
 import { mastBeforeWires } from './rules/r28mastBeforeWires'
+import { underTheStands } from './rules/r29underTheStands'
 import { strongOverSoft } from './rules/r30strongOverSoft'
 import { alignedAshoreOnly } from './rules/r31alignedAshoreOnly'
+import { frost } from './rules/r32frost'
 import { finishBeforeDryFit } from './rules/r33finishBeforeDryFit'
 import { openUncovered } from './rules/r34openUncovered'
+import { wayInShut } from './rules/r35wayInShut'
 import { cutBeforePart } from './rules/r36cutBeforePart'
 import { noTest } from './rules/r37noTest'
 import { provisionalAtGate } from './rules/r38provisionalAtGate'
 import { beforeTheLine } from './rules/r40beforeTheLine'
+import { lastCall } from './rules/r41lastCall'
 
 export const orderRules: readonly OrderRule[] = [
   cutAfterCoat,
@@ -47,6 +56,7 @@ export const orderRules: readonly OrderRule[] = [
   movedNotPatched,
   hotWork,
   dustOnFinish,
+  hardOverEpoxy,
   windowMissed,
   beddedBeforePaint,
   holeThroughCore,
@@ -56,20 +66,28 @@ export const orderRules: readonly OrderRule[] = [
   rigBeforeSignOff,
   noBucketTest,
   greasedEarly,
+  tooBigForTheWay,
   blindWhenTired,
   softGoods,
+  outOfTemperature,
   overWet,
   copperOnAluminium,
+  noBlockHeight,
+  slingsNotAsked,
   batteryBeforeChecks,
   mastBeforeWires,
+  underTheStands,
   strongOverSoft,
   alignedAshoreOnly,
+  frost,
   finishBeforeDryFit,
   openUncovered,
+  wayInShut,
   cutBeforePart,
   noTest,
   provisionalAtGate,
   beforeTheLine,
+  lastCall,
 ]
 
 /** Everything out of order in a refit and its plan: stops first, then as time goes. */

@@ -109,13 +109,14 @@ function pin(board: Board) {
   const first = firstOpen(board.plank)
   if (first) emit('pin', first.step.id)
 }
-/** `p` pins, Delete lets go. */
+/** `p` pins, Delete lets go, `m` mends what its flag says. */
 function pinnedByKey(event: KeyboardEvent): boolean {
   const here = current.value
   if (!here) return false
   const held = pinnedStep(here.board.plank)
   if (event.key === 'p') pin(here.board)
   else if (event.key === 'Delete' && held) emit('release', held.id)
+  else if (event.key === 'm' && here.board.flag?.mend) emit('mend', here.board.flag.key)
   else return false
   return true
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { placedBoards, platesOf } from '#core/sequence/plates'
+import { atX } from '#core/sequence/ruler'
 import { axisWidth } from '#core/sequence/scene'
 import type { Scene } from '#core/sequence/scene'
 
@@ -24,7 +25,15 @@ const emit = defineEmits<{
   cancel: []
   pin: [stepId: string]
   release: [stepId: string]
+  /** A day looked at closely: its local number. */
+  day: [day: number]
 }>()
+const store = useRefitStore()
+function closer(event: MouseEvent) {
+  const svg = event.currentTarget as SVGSVGElement
+  const x = event.clientX - svg.getBoundingClientRect().left
+  if (x > axisWidth) emit('day', store.zone.dayOf(atX(props.scene.ruler, x)))
+}
 const sizes = computed(() => props.scene.layout.sizes)
 const boards = computed(() => placedBoards(props.scene.levels))
 const plates = computed(() => platesOf(boards.value, sizes.value.board))
@@ -39,6 +48,7 @@ const flagRow = 24
     class="block max-w-none select-none print:h-auto print:w-full"
     role="group"
     :aria-label="scene.view === 'launch' ? 'The way to the gate' : 'All seasons'"
+    @dblclick="closer"
   >
     <ChartPatterns :plates="plates" />
     <g aria-hidden="true">

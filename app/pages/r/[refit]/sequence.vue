@@ -80,6 +80,34 @@ const weekend = computed(() =>
     meanC: (at) => store.rows.refit[0]?.monthMeanC[new Date(at).getUTCMonth()] ?? null,
   }),
 )
+/** The pair of days with work that holds a day, or comes next after it. */
+function showDay(day: number) {
+  const found = pairs.value.findIndex((first) => first + 1 >= day)
+  pairAt.value = found < 0 ? Math.max(0, pairs.value.length - 1) : found
+  view.value = 'weekend'
+}
+/** From all seasons to two days and back, one at a time. */
+const nearer = ['seasons', 'launch', 'weekend'] as const
+function look(by: 1 | -1) {
+  view.value = nearer[nearer.indexOf(view.value) + by] ?? view.value
+}
+/** A wheel gives many turns for one. */
+const leastTurnMs = 350
+let turnedAt = -Infinity
+function turned(event: WheelEvent) {
+  if (!event.ctrlKey) return
+  event.preventDefault()
+  if (event.timeStamp - turnedAt < leastTurnMs) return
+  turnedAt = event.timeStamp
+  look(event.deltaY < 0 ? 1 : -1)
+}
+function keyed(event: KeyboardEvent) {
+  if (event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === '+') look(1)
+  else if (event.key === '-') look(-1)
+  else return
+  event.preventDefault()
+}
 const isWeekend = computed(() => weekdayOf(firstDay.value) === 6)
 const pairName = computed(() =>
   sayStretch(dateOf(firstDay.value), dateOf(firstDay.value + 1), year.value),
@@ -257,6 +285,8 @@ function openStep(stepId: string) {
         v-show="!(narrow && showsOrder)"
         ref="box"
         class="-ml-3 overflow-x-auto overflow-y-hidden sm:-ml-5"
+        @wheel="turned"
+        @keydown="keyed"
       >
         <template v-if="narrow">
           <PhoneDays
@@ -309,6 +339,7 @@ function openStep(stepId: string) {
           :open="openKey"
           :chain="chain"
           :said="pins.said.value"
+          @day="showDay"
           @plank="openKey = $event"
           @mend="mendFlag"
           @drag="pins.drag"
