@@ -12,6 +12,7 @@ import { movedBetween } from '#core/plan/moved'
 import type { Moved } from '#core/plan/moved'
 import { PlansKept } from '#core/plan/plansKept'
 import type { Drag } from '#core/plan/drag'
+import type { LikelyDates } from '#core/plan/likelyDates'
 import { gateEffects } from '#core/plan/effect'
 import type { GateEffect } from '#core/plan/effect'
 import { sayWhatIf } from '#core/plan/whatIf'
@@ -186,6 +187,11 @@ export const usePlannerStore = defineStore('planner', () => {
     if (!accepted || stepIds.length === 0) return null
     return ask((remote) => remote.drags(accepted, gateId, [...stepIds]))
   }
+  /** How likely a gate is by the hours on its chain; null: a newer question came, or it cannot be said. */
+  async function likely(gateId: string, stepIds: readonly string[]): Promise<LikelyDates | null> {
+    const accepted = toRaw(store.accepted)
+    return accepted && ask((remote) => remote.likely(accepted, gateId, [...stepIds]))
+  }
   /** Days for which a job can slip in the accepted plan; null: not known. */
   async function slip(gateId: string, jobId: string): Promise<number | null> {
     const accepted = toRaw(store.accepted)
@@ -340,6 +346,7 @@ export const usePlannerStore = defineStore('planner', () => {
     decideBy,
     lack,
     drags,
+    likely,
     slip,
     replan,
   }

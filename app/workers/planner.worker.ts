@@ -9,6 +9,8 @@ import type { PriorityBasis } from '#core/plan/priority'
 import { bestPlan, usualIterations } from '#core/plan/improve'
 import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
+import { likelyDates } from '#core/plan/likelyDates'
+import type { LikelyDates } from '#core/plan/likelyDates'
 import { prepare } from '#core/plan/prepare'
 import type { Planned } from '#core/plan/finishPlan'
 import { isOpen } from '#core/plan/planned'
@@ -151,6 +153,12 @@ const planner = {
       onProgress,
     )
   },
+  /** How likely a gate is, by the hours on its chain. */
+  likely: (
+    plan: StoredPlan,
+    gateId: string,
+    stepIds: readonly string[],
+  ): Promise<LikelyDates | null> => answered(likelyDates(rows, plan, gateId, stepIds), null),
   /** By when open decisions have to be taken. */
   decideBy: (now: number): Promise<readonly DecideBy[] | null> =>
     answered(decideByDates(rows, now), null),

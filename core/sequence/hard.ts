@@ -22,6 +22,8 @@ export const hardSize = 14.5
 /** Room of the boat afloat and on her stands. */
 export const boatRoom = { wide: 74, mast: 50, hull: 15, draught: 13, ashore: 104 } as const
 const pad = 12
+/** Words keep so far from a post. */
+const postAir = 5
 
 type Box = readonly [left: number, right: number, top: number, bottom: number]
 
@@ -102,20 +104,23 @@ function sentences(stand: Stand, clock: ZoneClock, now: number): string[] {
   return [`Ashore ${from}${ends ? ` to ${to}` : ''}`, `Ashore ${word} ${from}`, 'Ashore']
 }
 
-/** Words on each stretch, as long as fits beside the boat. */
+/** Words on each stretch, as long as fits beside the boat and between the posts. */
 export function hardWords(
   stands: readonly Stand[],
   profiles: readonly Profile[],
+  postXs: readonly number[],
   clock: ZoneClock,
   now: number,
 ): HardWords[] {
   return stands.flatMap((stand): HardWords[] => {
     const boat = profiles.find((one) => !one.afloat && one.x >= stand.x0 && one.x < stand.x1)
     const left = (boat && !stand.afloat ? boat.x + boatRoom.ashore : stand.x0) + pad
-    const text = sentences(stand, clock, now).find(
-      (one) => left + widthOf(one, hardSize, 600) <= stand.x1 - 10,
-    )
-    if (text === undefined) return []
-    return [{ text, left, right: left + widthOf(text, hardSize, 600), afloat: stand.afloat }]
+    const posts = postXs.map((x): Box => [x - postAir, x + postAir, -Infinity, Infinity])
+    for (const text of sentences(stand, clock, now)) {
+      const wide = widthOf(text, hardSize, 600)
+      const x = freeX(posts, [left, stand.x1 - 10], [0, 1], wide)
+      if (x !== null) return [{ text, left: x, right: x + wide, afloat: stand.afloat }]
+    }
+    return []
   })
 }

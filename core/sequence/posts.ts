@@ -3,7 +3,7 @@ import { widthOf } from './measure'
 
 export interface Post {
   readonly key: string
-  readonly kind: 'asked' | 'gate' | 'today' | 'aimed'
+  readonly kind: 'asked' | 'gate' | 'today' | 'aimed' | 'likely'
   readonly x: number
   readonly label: string
   /** Civil date or words for those who listen. */
@@ -21,7 +21,7 @@ export interface FlaggedPost extends Post {
 export const flagSize = 15
 const [tail, pad, apart] = [9, 9, 4]
 const mostRows = 3
-const order: readonly Post['kind'][] = ['asked', 'today', 'aimed', 'gate']
+const order: readonly Post['kind'][] = ['asked', 'today', 'aimed', 'gate', 'likely']
 
 /** True when a flag in a row meets neither another flag there nor a post that runs down through it, nor its post one. */
 function isFree(

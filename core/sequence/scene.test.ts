@@ -197,6 +197,10 @@ function faults(
     found.push(`${seen.length} planks, ${shown.length} shown`)
   if (scene.ground + 9 > scene.troughTop) found.push('the hard lies on the hours')
   if (!wide && scene.height > size[1]) found.push('higher than asked')
+  for (const words of scene.hard)
+    for (const post of scene.posts)
+      if (post.x > words.left - 4 && post.x < words.right + 4)
+        found.push(`post ${post.label} through ${words.text}`)
   return { found, tooHigh: wide, laid: laid.length }
 }
 

@@ -43,6 +43,8 @@ export interface SceneAsk {
   readonly gateId: string | null
   readonly links: readonly ChainLink[]
   readonly flags: readonly PlankFlag[]
+  /** How likely the gate asked about is, UTC ms; null: not known. */
+  readonly likely?: { readonly evenAt: number; readonly fourInFiveAt: number } | null
   /** Civil dates by which something is to be decided. */
   readonly decide?: readonly { readonly key: string; readonly on: string }[]
 }
@@ -152,6 +154,20 @@ function postsOf(facts: SequenceFacts, ask: SceneAsk, ruler: Ruler): Post[] {
         label: `${word} ${sayDate(aimedOn, year)}`,
         gateId: gate.id,
       })
+  }
+  const asked = posts.find((one) => one.kind === 'asked')
+  for (const [key, at, odds] of ask.likely
+    ? ([
+        ['even', ask.likely.evenAt, '50 %'],
+        ['four', ask.likely.fourInFiveAt, '80 %'],
+      ] as const)
+    : []) {
+    // Where it is the planned day itself, or the other one, there is nothing to tell apart.
+    const x = xOf(ruler, at)
+    if (!within(at) || posts.some((one) => one.kind === 'likely' && one.x === x)) continue
+    if (asked && Math.abs(asked.x - x) < 1) continue
+    const label = `${odds} ${sayDate(clock.dateOf(at), year)}`
+    posts.push({ key: `likely ${key}`, kind: 'likely', x, label, gateId: ask.gateId })
   }
   for (const { key, on } of ask.view === 'launch' ? (ask.decide ?? []) : []) {
     const at = clock.at(dayNumber(on), 720)
@@ -305,7 +321,13 @@ function drawn(facts: SequenceFacts, ask: SceneAsk, thin: boolean): Scene {
     layout,
     stands,
     profiles,
-    hard: hardWords(stands, profiles, clock, ask.now),
+    hard: hardWords(
+      stands,
+      profiles,
+      posts.map((one) => one.x),
+      clock,
+      ask.now,
+    ),
     rope: ropePath([...inTime, ...end]),
     ropeAlong: ropeAlong([...inTime, ...end]),
     knots: knotsOf([...points, ...end]),

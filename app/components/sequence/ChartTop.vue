@@ -21,7 +21,13 @@ const colour = {
   gate: 'var(--ink)',
   today: 'var(--ink)',
   aimed: 'var(--paper)',
+  likely: 'var(--paper)',
 } as const
+/** Flags of dates that are not planned: an outline in this colour, dashed. */
+const pale: Partial<Record<FlaggedPost['kind'], string>> = {
+  aimed: 'var(--ink)',
+  likely: 'var(--redlead)',
+}
 </script>
 
 <template>
@@ -30,8 +36,8 @@ const colour = {
       <path
         :d="shape(post)"
         :fill="colour[post.kind]"
-        :stroke="post.kind === 'aimed' ? 'var(--ink)' : 'none'"
-        :stroke-dasharray="post.kind === 'aimed' ? '3 3' : undefined"
+        :stroke="pale[post.kind] ?? 'none'"
+        :stroke-dasharray="pale[post.kind] ? '3 3' : undefined"
         stroke-width="1.4"
       />
       <text
@@ -40,7 +46,7 @@ const colour = {
         :y="flagTop(post) + 15.5"
         class="cond"
         :font-size="flagSize"
-        :fill="post.kind === 'aimed' ? 'var(--ink)' : 'var(--sheet)'"
+        :fill="pale[post.kind] ?? 'var(--sheet)'"
       >
         {{ post.label }}
       </text>

@@ -14,7 +14,12 @@ const props = defineProps<{
   /** What a day less costs less, said; '': nothing is known. */
   saved: (days: number) => string
 }>()
-defineEmits<{ step: [stepId: string]; press: [lever: TriedLever] }>()
+defineEmits<{
+  step: [stepId: string]
+  press: [lever: TriedLever]
+  /** One is pointed at, or none any more. */
+  point: [lever: TriedLever | null]
+}>()
 /** Those about days as a whole stand at the gate. */
 const leversOf = (one: KnotReading) =>
   props.levers.filter(({ lever }) =>
@@ -66,6 +71,10 @@ const isLoose = (one: KnotReading): boolean => {
         :key="tried.lever.key"
         class="mt-1 flex min-h-8 w-fit max-w-full items-stretch border-2 border-verdigris bg-verdigris-tint text-left text-verdigris hover:bg-sheet max-sm:min-h-11"
         @click="$emit('press', tried)"
+        @pointerenter="$emit('point', tried)"
+        @pointerleave="$emit('point', null)"
+        @focus="$emit('point', tried)"
+        @blur="$emit('point', null)"
       >
         <span class="cond px-2 py-1 leading-tight">{{ tried.lever.label }}</span>
         <span class="cond shrink-0 border-l-2 border-verdigris px-2 py-1 leading-tight"

@@ -4,6 +4,7 @@ import { howGateDate } from '#core/how/plan'
 import { formatMoney } from '#core/money/money'
 import type { ChainLink } from '#core/plan/chain'
 import type { Drag } from '#core/plan/drag'
+import type { LikelyDates } from '#core/plan/likelyDates'
 import { unfitHours } from '#core/plan/unfitHours'
 import type { GateFigures } from '#core/progress/derive'
 import { seasonsMissed } from '#core/progress/seasonMissed'
@@ -20,13 +21,22 @@ const props = defineProps<{
   reading: readonly KnotReading[]
   drags: readonly Drag[] | null
   levers: readonly TriedLever[]
+  /** By when it is with even odds and in four runs of five; null: not said. */
+  likely: LikelyDates | null
   /** Levers still being tried. */
   left: number
 }>()
-defineEmits<{ step: [stepId: string]; lever: [lever: TriedLever]; ways: []; afresh: [] }>()
+defineEmits<{
+  step: [stepId: string]
+  lever: [lever: TriedLever]
+  point: [lever: TriedLever | null]
+  ways: []
+  afresh: []
+}>()
 const gateId = defineModel<string | null>('gateId', { required: true })
 const store = useRefitStore()
 const planner = usePlannerStore()
+const { sayDay } = useDates()
 /** What cannot be done and does not stand in this gate's own note. */
 const elsewhere = computed(() =>
   (store.accepted?.reasons ?? [])
@@ -40,6 +50,13 @@ const dateHow = () =>
 const gates = computed(() =>
   store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
 )
+/** Odds of the gate by the hours on its chain; '': not known. */
+const likelySaid = computed(() => {
+  if (!props.likely) return ''
+  const day = (at: number) => sayDay(store.zone.dateOf(at))
+  const { evenAt, fourInFiveAt } = props.likely
+  return `If only the hours on the rope may come out otherwise: even odds for ${day(evenAt)}, four in five for ${day(fourInFiveAt)}.`
+})
 /** What it costs when its launch misses the season; '': it does not. */
 const seasonSaid = computed(() => {
   const { accepted, rows, zone } = store
@@ -109,6 +126,10 @@ function saved(days: number): string {
       {{ formatHours(unfit) }} of work have no place in the plan and are in no week of the drawing.
     </p>
     <GateNote :figures="gate" quiet />
+    <!-- Its lines are there before it is known, so that nothing moves. -->
+    <p v-if="reading.length > 0" class="my-2 min-h-10 text-[0.9375rem] leading-snug text-ink2">
+      {{ likelySaid }}
+    </p>
     <p v-if="seasonSaid" class="my-2 border-l-4 border-redlead pl-3">{{ seasonSaid }}</p>
     <div v-if="store.accepted" class="no-print mt-2 flex flex-wrap gap-2">
       <button
@@ -131,6 +152,7 @@ function saved(days: number): string {
       :saved="saved"
       @step="$emit('step', $event)"
       @press="$emit('lever', $event)"
+      @point="$emit('point', $event)"
     />
     <DecisionLines />
     <section

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { placedBoards, platesOf } from '#core/sequence/plates'
-import { atX } from '#core/sequence/ruler'
+import { atX, xOf } from '#core/sequence/ruler'
 import { axisWidth } from '#core/sequence/scene'
 import type { Scene } from '#core/sequence/scene'
+import { dayNumber } from '#core/time/civil'
 
 /**
  * The drawing: the boat cut amidships at the left, time running off her side. Lines first, then plates in the ground's
@@ -16,6 +17,8 @@ const props = defineProps<{
   chain: readonly string[]
   /** Of a board on its way: what pinning it there would do. */
   said: string
+  /** Where a lever that is pointed at would put the gate, civil date; null: none is. */
+  ghostOn: string | null
 }>()
 const emit = defineEmits<{
   plank: [key: string]
@@ -28,16 +31,25 @@ const emit = defineEmits<{
   /** A day looked at closely: its local number. */
   day: [day: number]
 }>()
-const store = useRefitStore()
 function closer(event: MouseEvent) {
   const svg = event.currentTarget as SVGSVGElement
   const x = event.clientX - svg.getBoundingClientRect().left
   if (x > axisWidth) emit('day', store.zone.dayOf(atX(props.scene.ruler, x)))
 }
+const store = useRefitStore()
+/** A post where the gate would be: drawn over the rest, so that nothing moves for it. */
+const ghostX = computed(() => {
+  if (props.ghostOn === null) return null
+  const at = store.zone.at(dayNumber(props.ghostOn), 600)
+  const { ruler } = props.scene
+  return at < ruler.from || at > ruler.to ? null : xOf(ruler, at)
+})
 const sizes = computed(() => props.scene.layout.sizes)
 const boards = computed(() => placedBoards(props.scene.levels))
 const plates = computed(() => platesOf(boards.value, sizes.value.board))
 const flagRow = 24
+/** Dates that are not planned. */
+const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
 </script>
 
 <template>
@@ -87,9 +99,19 @@ const flagRow = 24
         :x2="post.x"
         :y1="(scene.flagRows - 1 - (post.row ?? 0)) * flagRow + 1"
         :y2="scene.ground + 4"
-        :stroke="post.kind === 'asked' ? 'var(--redlead)' : 'var(--ink)'"
-        :stroke-width="post.kind === 'asked' ? 5 : post.kind === 'aimed' ? 2 : 2.6"
-        :stroke-dasharray="post.kind === 'aimed' ? '2 4' : undefined"
+        :stroke="post.kind === 'asked' || post.kind === 'likely' ? 'var(--redlead)' : 'var(--ink)'"
+        :stroke-width="post.kind === 'asked' ? 5 : thin[post.kind] ? 2 : 2.6"
+        :stroke-dasharray="thin[post.kind]"
+      />
+      <line
+        v-if="ghostX !== null"
+        :x1="ghostX"
+        :x2="ghostX"
+        :y1="scene.top - 4"
+        :y2="scene.ground + 4"
+        stroke="var(--redlead)"
+        stroke-width="4"
+        stroke-dasharray="9 6"
       />
       <path
         v-if="scene.rope"

@@ -1,3 +1,4 @@
+import { formatHours } from '../../units/hours'
 import { does, named } from '../facts'
 import { firstThen } from '../mending'
 import { found } from '../rule'
@@ -31,7 +32,7 @@ export const wayInShut: OrderRule = {
           35,
           'warn',
           [close, last],
-          `${named(close)} on ${facts.date(close.from)} shuts ${wayIn?.title.toLowerCase() ?? 'the way in'} with ${others} still to do behind it, ${named(last)} on ${facts.date(last.from)} the last. Opening it again takes ${hours} h.`,
+          `${named(close)} on ${facts.date(close.from)} shuts ${wayIn?.title.toLowerCase() ?? 'the way in'} with ${others} still to do behind it, ${named(last)} on ${facts.date(last.from)} the last. Opening it again takes ${formatHours(hours)}.`,
           firstThen(facts.rows, last, close, 'Shut it after them'),
         ),
       ]

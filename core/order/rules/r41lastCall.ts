@@ -1,6 +1,7 @@
 import type { Row } from '../../model/entities'
 import { groupBy } from '../../model/refit'
 import { dayMs } from '../../time/civil'
+import { formatHours } from '../../units/hours'
 import { does, named } from '../facts'
 import type { OrderFacts, OrderStep } from '../facts'
 import { found } from '../rule'
@@ -12,6 +13,8 @@ const daysAhead = 45
 /** So many things are named, the rest counted. */
 const mostNamed = 3
 const badFinding = 3
+/** Nearer than this it is no longer only worth a look. */
+const nearDays = 14
 
 /** What could still be done there before it is shut, in words. */
 interface Waiting {
@@ -24,7 +27,7 @@ function costLater(facts: OrderFacts, call: OrderStep): string {
   const { rows } = facts
   if (does(call, 'antifoul')) return ' Later it takes another lift.'
   const way = rows.wayIn.find((one) => one.id === call.zone?.wayInId)
-  return way ? ` Opening it later takes ${way.hoursOut + way.hoursBack} h.` : ''
+  return way ? ` Opening it later takes ${formatHours(way.hoursOut + way.hoursBack)}.` : ''
 }
 
 const stillOpen = (finding: Row<'finding'>): boolean =>
@@ -80,12 +83,13 @@ export const lastCall: OrderRule = {
         })),
       ]
       if (waiting.length === 0) return []
+      const isNear = call.from <= now + nearDays * dayMs
       const said = waiting.slice(0, mostNamed).map((one) => one.what)
       const more = waiting.length > mostNamed ? ` and ${waiting.length - mostNamed} more` : ''
       return [
         found(
           41,
-          waiting.some((one) => one.isPressing) ? 'warn' : 'note',
+          isNear && waiting.some((one) => one.isPressing) ? 'warn' : 'note',
           [call],
           `Last call before ${named(call)} on ${facts.date(call.from)}, ${call.zone.name}: ${said.join('; ')}${more}.${costLater(facts, call)}`,
           null,

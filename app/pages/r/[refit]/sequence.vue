@@ -3,6 +3,7 @@ import { Flag } from '@lucide/vue'
 import { useElementSize, useElementBounding, useWindowSize } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Drag } from '#core/plan/drag'
+import type { LikelyDates } from '#core/plan/likelyDates'
 import { daysHeadline, gateHeadline, seasonsHeadline } from '#core/sequence/headline'
 import { ropeReading, sayStretch } from '#core/sequence/reading'
 import { sceneOf } from '#core/sequence/scene'
@@ -37,6 +38,8 @@ function mendFlag(key: string) {
   const one = order.flagged.value.find((flag) => flag.evidence === key)
   if (one) void order.mend(one)
 }
+/** By when the gate is, by the hours on its chain: asked once the levers are tried. */
+const likely = shallowRef<LikelyDates | null>(null)
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 940, height: 600 })
 const { top, update } = useElementBounding(box)
@@ -59,6 +62,7 @@ const scene = computed(() =>
     gateId: gate.value?.gate.id ?? null,
     links: links.value,
     flags: flags.value,
+    likely: likely.value,
     decide: planner.decideBy.flatMap((one) =>
       one.by === null ? [] : [{ key: one.decisionId, on: one.by }],
     ),
@@ -144,6 +148,24 @@ const levers = useLevers(
   computed(() => gate.value?.gate.id ?? null),
   chain,
   computed(() => !planner.busy && (drags.value !== null || links.value.length < 2)),
+)
+/** A lever pointed at shows where it would put the gate. */
+const pointed = shallowRef<TriedLever | null>(null)
+const ghostOn = computed(
+  () =>
+    pointed.value?.consequence.effects.find((one) => one.gate.id === gate.value?.gate.id)?.after ??
+    null,
+)
+watch(
+  [links, () => planner.busy, () => levers.left.value, drags],
+  async ([chain, busy, left], before) => {
+    if (chain !== before[0]) likely.value = null
+    const chosen = gate.value
+    if (busy || left > 0 || !chosen || likely.value || drags.value === null) return
+    const ids = chain.flatMap((link) => link.stepId ?? [])
+    const found = await planner.likely(chosen.gate.id, ids)
+    if (links.value === chain) likely.value = found
+  },
 )
 const proposals = useProposal()
 const afresh = useAfresh()
@@ -338,6 +360,7 @@ function openStep(stepId: string) {
           :floats="floats"
           :open="openKey"
           :chain="chain"
+          :ghost-on="ghostOn"
           :said="pins.said.value"
           @day="showDay"
           @plank="openKey = $event"
@@ -385,6 +408,8 @@ function openStep(stepId: string) {
         :drags="drags"
         :levers="levers.tried.value"
         :left="levers.left.value"
+        :likely="likely"
+        @point="pointed = $event"
         @step="openStep"
         @lever="askLever"
         @ways="showsWays = true"
