@@ -5,6 +5,8 @@ import { makePlan } from '#core/plan/makePlan'
 import { Waits } from '#core/plan/waits'
 import { atOnce } from '#core/inParts'
 import { Asking } from '#core/plan/whatIf'
+import { compareWays } from '#core/launchWays/compare'
+import { launchWays, scopeOf } from '#core/launchWays/ways'
 import { derive } from '#core/progress/derive'
 import { outOfOrder } from '#core/order/outOfOrder'
 import { sequenceFacts } from '#core/sequence/facts'
@@ -32,6 +34,14 @@ export function sequenceBench() {
     const weekend = { ...ask, day: clock.dayOf(demoNow), hours: [], meanC: () => null }
     const [lever] = chainLevers(rows, plan, clock, chain)
     const supposed = new Asking(rows, demoNow, plan)
+    const haulOutId = launch?.gate.haulOutId ?? ''
+    const scope = scopeOf(rows, plan, haulOutId, clock)
+    const asked = { haulOutId, needed: null, againOn: '2027-07-01', againId: 'a', againGateId: 'b' }
+    const ways = () =>
+      scope &&
+      atOnce(
+        compareWays(rows, supposed, launchWays(rows, scope, asked), scope.gate.id, demoNow, clock),
+      )
     let ids = 0
     const items = lever?.items(() => `id${ids++}`) ?? []
     return {
@@ -42,6 +52,7 @@ export function sequenceBench() {
       'two days, ms': medianMs(() => weekendOf(facts, weekend)),
       'order rules, ms': medianMs(() => outOfOrder(rows, plan, clock, demoNow)),
       'levers offered': chainLevers(rows, plan, clock, chain).length,
+      'ways to launch, ms': medianMs(ways),
       'one lever tried, ms': medianMs(() => atOnce(supposed.whatIf(items))),
     }
   })

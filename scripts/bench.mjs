@@ -119,7 +119,10 @@ if (one) {
 console.log('Ranking 500 jobs')
 console.table(jobsBench())
 console.log('Scrolling 500 jobs')
-console.table(await scrollJobs(bigFile()))
+const inThePage = await scrollJobs(bigFile())
+console.table(inThePage.rows)
+console.log('Looking at the Sequence of 2,000 steps')
+console.table([inThePage.sequence])
 if (process.argv.includes('jobs')) {
   rmSync(folder, { recursive: true, force: true })
   process.exit(0)

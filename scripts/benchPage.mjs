@@ -60,11 +60,64 @@ export async function scrollJobs(file) {
       rows.push({ 'list of 500 jobs': grouping, ...measured })
     }
     rows.push({ 'list of 500 jobs': 'An edit, and its plan', ...(await editOne(page)) })
+    const sequence = await lookAround(page, `${url}/r/${refitId}/sequence`)
     await browser.close()
-    return rows
+    return { rows, sequence }
   } finally {
     server.kill('SIGKILL')
     rmSync(data, { recursive: true, force: true })
+  }
+}
+
+/** Ten seconds on the Sequence of 2,000 steps: nearer and farther by the wheel, a board drawn along between. */
+async function lookAround(page, url) {
+  await page.goto(url)
+  await page.getByText(/^Planning/).waitFor({ state: 'hidden' })
+  const chart = page.locator('main svg[role=group]').first()
+  await chart.waitFor()
+  await page.waitForTimeout(9000)
+  const box = await chart.boundingBox()
+  await page.evaluate(() => {
+    window.tasks = []
+    window.frames = []
+    new PerformanceObserver((list) =>
+      window.tasks.push(...list.getEntries().map((entry) => entry.duration)),
+    ).observe({ type: 'longtask' })
+    // Work of a frame: from its first callback until a message sent then is heard.
+    const { port1, port2 } = new MessageChannel()
+    let began = 0
+    port1.onmessage = () => window.frames.push(performance.now() - began)
+    const frame = () => {
+      began = performance.now()
+      port2.postMessage(null)
+      requestAnimationFrame(frame)
+    }
+    requestAnimationFrame(frame)
+  })
+  const until = Date.now() + 10_000
+  let turns = 0
+  while (Date.now() < until) {
+    await page.mouse.move(box.x + 500, box.y + 300)
+    await page.keyboard.down('Control')
+    await page.mouse.wheel(0, turns % 4 < 2 ? -120 : 120)
+    await page.keyboard.up('Control')
+    turns++
+    for (let x = 0; x < 40; x++) {
+      await page.mouse.move(box.x + 300 + x * 12, box.y + 250 + (x % 7) * 20)
+      await page.waitForTimeout(10)
+    }
+  }
+  const { tasks, frames } = await page.evaluate(() => ({
+    tasks: window.tasks,
+    frames: window.frames.sort((a, b) => a - b),
+  }))
+  return {
+    'the Sequence of 2,000 steps': 'nearer and farther for 10 s',
+    turns,
+    frames: frames.length,
+    '95 % of frames, ms': Number((frames[Math.floor(frames.length * 0.95)] ?? 0).toFixed(1)),
+    'tasks over 50 ms': tasks.length,
+    'longest, ms': Math.round(Math.max(0, ...tasks)),
   }
 }
 
