@@ -73,7 +73,7 @@ export async function scrollJobs(file) {
 async function lookAround(page, url) {
   await page.goto(url)
   await page.getByText(/^Planning/).waitFor({ state: 'hidden' })
-  const chart = page.locator('main svg[role=group]').first()
+  const chart = page.locator('main svg[role=group]:visible').first()
   await chart.waitFor()
   await page.waitForTimeout(9000)
   const box = await chart.boundingBox()

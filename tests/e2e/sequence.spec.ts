@@ -20,7 +20,7 @@ async function open(page: Page, size = { width: 1280, height: 800 }) {
 /** Names of texts of the drawing that lie on another text, as the browser draws them. */
 const collisions = (page: Page): Promise<string[]> =>
   page
-    .locator('main svg')
+    .locator('main svg[role=group]:visible')
     .first()
     .evaluate((svg) => {
       const boxes = [...svg.querySelectorAll('text')]

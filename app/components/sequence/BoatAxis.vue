@@ -49,19 +49,20 @@ const counted = computed(() =>
     }
   }),
 )
+const { idOf, urlOf } = useChartIds()
 </script>
 
 <template>
   <g>
     <path :d="section" fill="var(--rule2)" opacity="0.55" />
-    <clipPath id="axis-water">
+    <clipPath :id="idOf('axis-water')">
       <rect x="0" :y="waterTop" :width="width" :height="Math.max(0, ground - waterTop)" />
     </clipPath>
     <path
       :d="section"
       :fill="floats ? 'var(--water)' : 'var(--rule)'"
       opacity="0.5"
-      clip-path="url(#axis-water)"
+      :clip-path="urlOf('axis-water')"
     />
     <path :d="section" fill="none" stroke="var(--ink)" stroke-width="2" />
     <rect

@@ -3,12 +3,13 @@ import type { Plate } from '#core/sequence/plates'
 
 /** Hatching of waits, stripes of folded weeks, and where words lie on plates. */
 defineProps<{ plates: readonly Plate[] }>()
+const { idOf } = useChartIds()
 </script>
 
 <template>
   <defs>
     <pattern
-      id="waiting"
+      :id="idOf('waiting')"
       width="5"
       height="5"
       patternUnits="userSpaceOnUse"
@@ -16,10 +17,10 @@ defineProps<{ plates: readonly Plate[] }>()
     >
       <line x1="0" y1="0" x2="0" y2="5" stroke="var(--ink2)" stroke-width="1.6" />
     </pattern>
-    <pattern id="pleat" width="3" height="8" patternUnits="userSpaceOnUse">
+    <pattern :id="idOf('pleat')" width="3" height="8" patternUnits="userSpaceOnUse">
       <line x1="1" y1="0" x2="1" y2="8" stroke="var(--rule)" stroke-width="1.4" />
     </pattern>
-    <clipPath id="plates">
+    <clipPath :id="idOf('plates')">
       <rect
         v-for="one in plates"
         :key="one.key"

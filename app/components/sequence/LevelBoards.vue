@@ -45,7 +45,8 @@ const pins = (board: Board) =>
     const isSeen = x >= props.ruler.left && x <= props.ruler.right
     return !piece.done && piece.step.pinnedOn !== null && isSeen ? [x] : []
   })
-const fills = { hands: 'var(--ink)', waits: 'url(#waiting)', earned: 'var(--brass)' } as const
+const { urlOf } = useChartIds()
+const fills = { hands: 'var(--ink)', waits: urlOf('waiting'), earned: 'var(--brass)' } as const
 const parts = (board: Board) =>
   board.plank.seam.flatMap((part) => {
     const x = xOf(props.ruler, part.from)

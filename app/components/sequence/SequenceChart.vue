@@ -48,6 +48,7 @@ const sizes = computed(() => props.scene.layout.sizes)
 const boards = computed(() => placedBoards(props.scene.levels))
 const plates = computed(() => platesOf(boards.value, sizes.value.board))
 const flagRow = 24
+const { idOf, urlOf } = provideChartIds()
 /** Dates that are not planned. */
 const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
 </script>
@@ -64,7 +65,7 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
   >
     <ChartPatterns :plates="plates" />
     <g aria-hidden="true">
-      <ChartGround id="sequence-ground" :scene="scene" />
+      <ChartGround :id="idOf('ground')" :scene="scene" />
       <rect
         v-for="one in scene.pleats"
         :key="one.x0"
@@ -72,7 +73,7 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
         :y="scene.top"
         :width="one.x1 - one.x0"
         :height="scene.ground - scene.top"
-        fill="url(#pleat)"
+        :fill="urlOf('pleat')"
       />
       <line
         v-for="level in scene.levels"
@@ -127,7 +128,7 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
         :ruler="scene.ruler"
         :sizes="sizes"
       />
-      <g clip-path="url(#plates)"><use href="#sequence-ground" /></g>
+      <g :clip-path="urlOf('plates')"><use :href="`#${idOf('ground')}`" /></g>
       <ChartRope :scene="scene" />
       <BoardWords :boards="boards" :sizes="sizes" :name-size="scene.layout.style.nameSize" />
       <ChartTop :scene="scene" />

@@ -28,6 +28,7 @@ const store = useRefitStore()
 const { sayDay } = useDates()
 const sizes = laneSizes.weekend
 const axis = 124
+const { idOf, urlOf } = provideChartIds()
 const boards = computed(() => placedBoards(props.weekend.layout.levels))
 const plates = computed(() => platesOf(boards.value, sizes.board))
 const waterTop = computed(
@@ -76,7 +77,7 @@ const handsOf = (day: Weekend['days'][number]) =>
   >
     <ChartPatterns :plates="plates" />
     <g aria-hidden="true">
-      <g id="sequence-ground">
+      <g :id="idOf('ground')">
         <rect
           x="0"
           :y="weekend.airTop"
@@ -232,7 +233,7 @@ const handsOf = (day: Weekend['days'][number]) =>
         :sizes="sizes"
         grey-others
       />
-      <g clip-path="url(#plates)"><use href="#sequence-ground" /></g>
+      <g :clip-path="urlOf('plates')"><use :href="`#${idOf('ground')}`" /></g>
       <BoardWords :boards="boards" :sizes="sizes" :name-size="15" two />
       <g v-for="thread in weekend.threads" :key="`marks ${thread.personId}`">
         <g

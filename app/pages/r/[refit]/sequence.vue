@@ -52,11 +52,14 @@ const [leastWidth, leastWeekend, startTop] = [560, 900, 205]
 const chartHeight = computed(() =>
   Math.max(leastHeight, Math.floor(windowHeight.value - (top.value || startTop) - 2)),
 )
-const scene = computed(() =>
-  sceneOf(facts.value, {
-    view: view.value === 'seasons' ? 'seasons' : 'launch',
-    width: Math.max(leastWidth, width.value),
-    height: chartHeight.value,
+const viewNames = ['launch', 'seasons', 'weekend'] as const
+const { sizeOf, held } = useHeldViews(view, { width, height: chartHeight }, viewNames)
+const sceneAs = (as: 'launch' | 'seasons') => {
+  const [wide, high] = sizeOf(as)
+  return sceneOf(facts.value, {
+    view: as,
+    width: Math.max(leastWidth, wide),
+    height: high,
     now: time.minute,
     gates: store.derived.gates,
     gateId: gate.value?.gate.id ?? null,
@@ -66,24 +69,28 @@ const scene = computed(() =>
     decide: planner.decideBy.flatMap((one) =>
       one.by === null ? [] : [{ key: one.decisionId, on: one.by }],
     ),
-  }),
-)
+  })
+}
+const launchScene = held('launch', () => sceneAs('launch'))
+const seasonsScene = held('seasons', () => sceneAs('seasons'))
+const scene = computed(() => (view.value === 'seasons' ? seasonsScene.value : launchScene.value))
 const pairs = computed(() => plannedPairs(facts.value, store.zone.dayOf(time.minute)))
 const pairAt = ref(0)
 const firstDay = computed(() => pairs.value[Math.min(pairAt.value, pairs.value.length - 1)] ?? 0)
-const weekend = computed(() =>
-  weekendOf(facts.value, {
+const weekend = held('weekend', () => {
+  const [wide, high] = sizeOf('weekend')
+  return weekendOf(facts.value, {
     day: firstDay.value,
-    width: Math.max(leastWeekend, width.value),
-    height: chartHeight.value,
+    width: Math.max(leastWeekend, wide),
+    height: high,
     now: time.minute,
     gateId: gate.value?.gate.id ?? null,
     links: links.value,
     flags: flags.value,
     hours: store.waits.weather.hours,
     meanC: (at) => store.rows.refit[0]?.monthMeanC[new Date(at).getUTCMonth()] ?? null,
-  }),
-)
+  })
+})
 /** The pair of days with work that holds a day, or comes next after it. */
 function showDay(day: number) {
   const found = pairs.value.findIndex((first) => first + 1 >= day)
@@ -121,7 +128,13 @@ const floats = computed(
   () => !facts.value.ashore.some((one) => time.minute >= one.from && time.minute < one.to),
 )
 const reading = computed(() =>
-  ropeReading(links.value, scene.value.knots, facts.value.pieces, store.derived.clock, year.value),
+  ropeReading(
+    links.value,
+    launchScene.value?.knots ?? [],
+    facts.value.pieces,
+    store.derived.clock,
+    year.value,
+  ),
 )
 /** On a phone every link is a reading of its own, tied there by how near they lie. */
 const linkReading = computed(() =>
@@ -180,7 +193,7 @@ async function takeProposal() {
 }
 const openKey = ref<string | null>(null)
 const levels = computed(() =>
-  view.value === 'weekend' ? weekend.value.layout.levels : scene.value.levels,
+  view.value === 'weekend' ? (weekend.value?.layout.levels ?? []) : (scene.value?.levels ?? []),
 )
 const openPlank = computed(
   () =>
@@ -197,7 +210,7 @@ const headline = computed(() => {
   if (view.value === 'weekend')
     return daysHeadline(
       [0, 1].map((index) => weekdayNames[weekdayOf(firstDay.value + index) - 1] ?? ''),
-      weekend.value.counts,
+      weekend.value?.counts ?? [],
       gate.value.gate.name.toLowerCase(),
     )
   const now = clock.dayOf(time.minute)
@@ -339,38 +352,60 @@ function openStep(stepId: string) {
             :is-launch="gate.gate.kind === 'launch'"
           />
         </template>
-        <WeekendChart
-          v-else-if="view === 'weekend'"
-          :weekend="weekend"
-          :floats="floats"
-          :open="openKey"
-          :chain="chain"
-          :said="pins.said.value"
-          @plank="openKey = $event"
-          @mend="mendFlag"
-          @drag="pins.drag"
-          @drop="pins.drop"
-          @cancel="pins.cancelDrag"
-          @pin="pins.open"
-          @release="pins.release"
-        />
-        <SequenceChart
-          v-else
-          :scene="scene"
-          :floats="floats"
-          :open="openKey"
-          :chain="chain"
-          :ghost-on="ghostOn"
-          :said="pins.said.value"
-          @day="showDay"
-          @plank="openKey = $event"
-          @mend="mendFlag"
-          @drag="pins.drag"
-          @drop="pins.drop"
-          @cancel="pins.cancelDrag"
-          @pin="pins.open"
-          @release="pins.release"
-        />
+        <template v-else>
+          <WeekendChart
+            v-if="weekend"
+            v-show="view === 'weekend'"
+            :weekend="weekend"
+            :floats="floats"
+            :open="openKey"
+            :chain="chain"
+            :said="pins.said.value"
+            @plank="openKey = $event"
+            @mend="mendFlag"
+            @drag="pins.drag"
+            @drop="pins.drop"
+            @cancel="pins.cancelDrag"
+            @pin="pins.open"
+            @release="pins.release"
+          />
+          <SequenceChart
+            v-if="launchScene"
+            v-show="view === 'launch'"
+            :scene="launchScene"
+            :floats="floats"
+            :open="openKey"
+            :chain="chain"
+            :ghost-on="ghostOn"
+            :said="pins.said.value"
+            @day="showDay"
+            @plank="openKey = $event"
+            @mend="mendFlag"
+            @drag="pins.drag"
+            @drop="pins.drop"
+            @cancel="pins.cancelDrag"
+            @pin="pins.open"
+            @release="pins.release"
+          />
+          <SequenceChart
+            v-if="seasonsScene"
+            v-show="view === 'seasons'"
+            :scene="seasonsScene"
+            :floats="floats"
+            :open="openKey"
+            :chain="chain"
+            :ghost-on="ghostOn"
+            :said="pins.said.value"
+            @day="showDay"
+            @plank="openKey = $event"
+            @mend="mendFlag"
+            @drag="pins.drag"
+            @drop="pins.drop"
+            @cancel="pins.cancelDrag"
+            @pin="pins.open"
+            @release="pins.release"
+          />
+        </template>
         <FoldedList v-if="!narrow" :levels="levels" />
       </div>
     </div>
