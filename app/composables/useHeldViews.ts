@@ -1,4 +1,13 @@
-import { computed, nextTick, onMounted, onScopeDispose, ref, shallowRef, watch, watchEffect } from 'vue'
+import {
+  computed,
+  nextTick,
+  onMounted,
+  onScopeDispose,
+  ref,
+  shallowRef,
+  watch,
+  watchEffect,
+} from 'vue'
 import type { Ref, ShallowRef } from 'vue'
 
 /**

@@ -25,7 +25,7 @@ export function usePin() {
     if (!step.value || !on.value) return
     void one.propose({
       label: `“${step.value.title}” pinned to ${sayDay(on.value)}`,
-      does: 'It is planned to begin on that day, before all else its people do then. What it waits for comes before it.',
+      does: 'It is wanted on that day, and has its people then before all else. Where it cannot begin on it, the plan says so.',
       items: itemsFor(on.value),
     })
   }

@@ -34,7 +34,7 @@ const names: Record<WayKey, string> = {
 const mustBeTrue: Record<WayKey, string> = {
   now: '',
   ashore:
-    'The yard keeps her place until then, and the season may wait. Nothing is done from a dinghy.',
+    'The yard keeps her place until then, and the season may wait. What is left is what can only be done afloat.',
   early:
     'Every opening below the water is closed and cured, valves worked, pump and float switch proved. What turns up below the water later costs another lift.',
   again:
@@ -139,10 +139,7 @@ function choose(card: (typeof cards.value)[number]) {
     ...(afloat.length > 0 ? [`${afloat.length} afloat`] : []),
     ...(carried.length > 0 ? [`${carried.length} in a later haul-out`] : []),
   ]
-  const goes =
-    way.key === 'ashore'
-      ? ''
-      : ' The launch no longer keeps its aimed date: she goes in when she is ready.'
+  const goes = way.key === 'ashore' ? '' : ' She goes in when she is ready.'
   emit('choose', {
     label: card.name,
     does: `${parts.join(', ')}.${goes}`,

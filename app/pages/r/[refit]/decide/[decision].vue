@@ -203,7 +203,7 @@ const picked = computed(() => options.value.find((row) => row.id === decision.va
         <button v-else class="btn" @click="again">Open it again</button>
       </div>
       <p v-if="!isOpen" class="mt-2 text-ink2">
-        Opened again, the steps and parts that came with it stay; undo takes them back.
+        Opened again, the steps and parts that came with it stay in the job.
       </p>
     </template>
     <SideBySide
