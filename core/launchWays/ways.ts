@@ -58,7 +58,7 @@ interface Scope {
 }
 
 /** True where she has to be out of the water for some of the steps. */
-export const needsHerAshore = (steps: readonly Step[]): boolean =>
+const needsHerAshore = (steps: readonly Step[]): boolean =>
   steps.some((step) => step.hullNeed === 'ashore' && !step.afterGate)
 
 /**

@@ -3,7 +3,7 @@ import type { StoredPlan } from '../model/stored'
 import type { ZoneClock } from '../time/zone'
 
 /** A step that one plan has on another day than the other. */
-export interface MovedStep {
+interface MovedStep {
   readonly stepId: string
   /** When it begins in either, UTC ms; null: it has no place there. */
   readonly from: number | null
