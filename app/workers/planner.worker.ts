@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
-import type { InParts } from '#core/inParts'
+import { Turns } from './turns'
+import type { OnProgress } from './turns'
 import { applyDifference } from '#core/model/applyChange'
 import type { ChangeItem, RowChange } from '#core/model/changes'
 import { emptyRows } from '#core/model/refit'
@@ -45,13 +46,10 @@ export interface WaysAnswer extends WaysCompared {
 /** What is worked out anew at every opening: the order of the jobs. */
 export type Standing = Pick<PlanAnswer, 'ranking'>
 
-/** Told now and then how much of the effort is spent, 0 to 1. */
-export type OnProgress = (share: number) => void
-
 /** The same for everybody, so that two windows come to one plan. */
 const seed = 1
 
-/** Progress is told so often at most, ms. */
+/** Progress of a whole plan is told so often at most, ms. */
 const toldEveryMs = 100
 
 /** For so long the refit as it is need not be laid again between two questions, ms. */
@@ -69,38 +67,7 @@ function askingAt(now: number, accepted: StoredPlan | null): Asking {
   return asking.about
 }
 
-/** The newest question; an older one is left at its next part. */
-let newest = 0
-
-/** Lets messages in between two parts. */
-const breathe = (): Promise<void> =>
-  new Promise((resolve) => {
-    const { port1, port2 } = new MessageChannel()
-    port1.onmessage = () => {
-      port1.close()
-      resolve()
-    }
-    port2.postMessage(null)
-  })
-
-/** Works through a question part by part. Null: a newer one came, or it was called off. */
-async function answered<Answer>(
-  parts: InParts<Answer>,
-  onProgress: OnProgress | null,
-): Promise<Answer | null> {
-  const mine = ++newest
-  let told = performance.now()
-  for (;;) {
-    const part = parts.next()
-    if (part.done) return part.value
-    await breathe()
-    if (mine !== newest) return null
-    if (onProgress && performance.now() - told > toldEveryMs) {
-      told = performance.now()
-      onProgress(part.value)
-    }
-  }
-}
+const turns = new Turns()
 
 const standingOf = (ranked: Planned['ranked']): Standing => ({
   ranking: ranked.map(({ job, score, basis }) => ({ jobId: job.id, score, basis })),
@@ -114,23 +81,21 @@ const planner = {
   /** For a refit whose accepted plan still holds: no plan is laid. */
   standing: (now: number): Standing => standingOf(prepare(rows, now).ranked),
   /** Leaves the question under way. */
-  callOff: (): void => {
-    newest++
-  },
+  callOff: (): void => turns.callOff(),
   /** What changes would do, asked one after the other of the same refit. `now`: UTC ms. */
   whatIf: (
     now: number,
     accepted: StoredPlan | null,
     items: readonly ChangeItem[],
     onProgress: OnProgress | null = null,
-  ): Promise<WhatIf | null> => answered(askingAt(now, accepted).whatIf(items), onProgress),
+  ): Promise<WhatIf | null> => turns.answered(askingAt(now, accepted).whatIf(items), onProgress),
   /** The plan of which `whatIf` spoke, to be accepted with the changes. */
   async planWith(
     now: number,
     accepted: StoredPlan | null,
     items: readonly ChangeItem[],
   ): Promise<PlanAnswer | null> {
-    const planned = await answered(askingAt(now, accepted).planWith(items), null)
+    const planned = await turns.answered(askingAt(now, accepted).planWith(items), null)
     if (!planned) return null
     return { plan: planned.plan, seed, iterations: 0, ...standingOf(planned.ranked) }
   },
@@ -146,7 +111,7 @@ const planner = {
     if (!scope) return Promise.resolve(null)
     const ways = launchWays(rows, scope, asked)
     const parts = compareWays(rows, askingAt(now, plan), ways, scope.gate.id, now, clock)
-    return answered(
+    return turns.answered(
       (function* () {
         return { ...(yield* parts), changes: ways }
       })(),
@@ -158,16 +123,16 @@ const planner = {
     plan: StoredPlan,
     gateId: string,
     stepIds: readonly string[],
-  ): Promise<LikelyDates | null> => answered(likelyDates(rows, plan, gateId, stepIds), null),
+  ): Promise<LikelyDates | null> => turns.answered(likelyDates(rows, plan, gateId, stepIds), null),
   /** By when open decisions have to be taken. */
   decideBy: (now: number): Promise<readonly DecideBy[] | null> =>
-    answered(decideByDates(rows, now), null),
+    turns.answered(decideByDates(rows, now), null),
   /** What each step of a chain holds up, measured by leaving it out. */
   drags: (plan: StoredPlan, gateId: string, stepIds: readonly string[]): Promise<Drag[] | null> =>
-    answered(dragsOn(rows, plan, gateId, stepIds), null),
+    turns.answered(dragsOn(rows, plan, gateId, stepIds), null),
   /** Days for which a job can be put off in a plan before its gate moves; null: not known. */
   slip: (plan: StoredPlan, gateId: string, jobId: string): Promise<number | null> =>
-    answered(slipDays(rows, plan, gateId, jobId), null),
+    turns.answered(slipDays(rows, plan, gateId, jobId), null),
   plan(now: number, accepted: StoredPlan | null, onProgress: OnProgress | null): PlanAnswer {
     const iterations = usualIterations(rows.step.filter(isOpen).length)
     let asked = 0

@@ -180,9 +180,10 @@ function letGo() {
   forgetPress()
   const held = drag.value
   drag.value = null
-  if (!held?.isMoving) return
-  justDragged = true
-  emit('drop')
+  // The click comes before anything else does; what is pressed after that counts again.
+  if (held?.isMoving) justDragged = true
+  if (justDragged) setTimeout(() => (justDragged = false), 0)
+  if (held?.isMoving) emit('drop')
 }
 function giveUp() {
   forgetPress()
