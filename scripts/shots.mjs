@@ -43,13 +43,18 @@ const shots = [
   ['today', `/r/${id}/today`, wide, { until: /^else /, least: 0 }],
   ['walk', `/r/${id}/walk?place=zone-side-deck-starboard`, wide],
   ['walk-core', `/r/${id}/walk/core/panel-port`, wide, { until: /Before launch:/, least: 3 }],
-  ['decide', `/r/${id}/decide/shaft-seal`, wide, { until: /No gate moves|later|earlier/ }],
+  [
+    'decide',
+    `/r/${id}/decide/shaft-seal`,
+    wide,
+    { until: /No gate moves|later|earlier/, least: 0 },
+  ],
   ['jobs', `/r/${id}/jobs`, wide],
   ['job', `/r/${id}/job/foredeck`, wide, { until: /Why it is/, least: 0 }],
   ['recipe', `/r/${id}/recipes/recore-above`, wide],
   ['triage', `/r/${id}/triage`, wide, { until: /No gate moves|later|earlier/ }],
-  ['launch-ways', `/r/${id}/sequence`, wide, { press: 'Ways to launch', until: /Last before/ }],
-  ['sequence', `/r/${id}/sequence`, wide, { until: /even odds/ }],
+  ['launch-ways', `/r/${id}/sequence`, wide, { press: 'Ways to launch', after: /Last before/ }],
+  ['sequence', `/r/${id}/sequence`, wide, { until: /even odds/, least: 0 }],
   ['sequence-seasons', `/r/${id}/sequence`, wide, { press: 'Seasons' }],
   ['sequence-weekend', `/r/${id}/sequence`, wide, { press: 'Weekend' }],
   ['log', `/r/${id}/log`, wide],
@@ -79,7 +84,7 @@ for (const [name, path, viewport, more = {}] of shots) {
       .getByText(/launch planned \d/)
       .first()
       .waitFor()
-  await page.getByText(/^(Planning|Ranking)/).waitFor({ state: 'hidden' })
+  await page.getByText(/^(Planning…|Ranking)/).waitFor({ state: 'hidden' })
   if (more.order) await page.getByLabel('In which order').selectOption(more.order)
   if (more.until)
     await page
@@ -87,6 +92,7 @@ for (const [name, path, viewport, more = {}] of shots) {
       .nth(more.least ?? 6)
       .waitFor()
   if (more.press) await page.getByRole('button', { name: more.press, exact: true }).click()
+  if (more.after) await page.getByText(more.after).first().waitFor()
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, `${name}.png`) })
   await page.close()

@@ -51,7 +51,7 @@ test('a refused edit stands at its field with what is stored, and can be mended 
     await page.getByRole('button', { name: "Days Piet can't come" }).click()
     await page.getByRole('dialog').getByLabel('From', { exact: true }).fill('19 Apr 2027')
     await page.getByLabel('To, that day too', { exact: true }).fill('2 May 2027')
-    await page.getByLabel('Why').click()
+    await page.getByRole('dialog').getByLabel('Why').click()
     if (said.startsWith('All')) await page.getByRole('button', { name: 'Keep it' }).click()
     await expect(page.getByText(said)).toBeVisible()
     if (!said.startsWith('All')) await page.getByRole('button', { name: 'Keep it' }).click()
