@@ -119,6 +119,18 @@ function rulerOf(facts: SequenceFacts, ask: SceneAsk) {
   return weekRuler(weeks, clock, axisWidth, right)
 }
 
+/** Odds of the gate asked about: two dates, or one where they are the same. */
+function likelyPosts({ likely }: SceneAsk): readonly (readonly [string, number, string])[] {
+  if (!likely) return []
+  const { evenAt, fourInFiveAt } = likely
+  return evenAt === fourInFiveAt
+    ? [['both', evenAt, '50 to 80 %']]
+    : [
+        ['even', evenAt, '50 %'],
+        ['four', fourInFiveAt, '80 %'],
+      ]
+}
+
 function postsOf(facts: SequenceFacts, ask: SceneAsk, ruler: Ruler): Post[] {
   const { clock, plan } = facts
   const year = clock.dateOf(ask.now).slice(0, 4)
@@ -156,16 +168,10 @@ function postsOf(facts: SequenceFacts, ask: SceneAsk, ruler: Ruler): Post[] {
       })
   }
   const asked = posts.find((one) => one.kind === 'asked')
-  for (const [key, at, odds] of ask.likely
-    ? ([
-        ['even', ask.likely.evenAt, '50 %'],
-        ['four', ask.likely.fourInFiveAt, '80 %'],
-      ] as const)
-    : []) {
-    // Where it is the planned day itself, or the other one, there is nothing to tell apart.
+  for (const [key, at, odds] of likelyPosts(ask)) {
+    // Where it is the planned day itself there is nothing to tell apart.
     const x = xOf(ruler, at)
-    if (!within(at) || posts.some((one) => one.kind === 'likely' && one.x === x)) continue
-    if (asked && Math.abs(asked.x - x) < 1) continue
+    if (!within(at) || (asked && Math.abs(asked.x - x) < 1)) continue
     const label = `${odds} ${sayDate(clock.dateOf(at), year)}`
     posts.push({ key: `likely ${key}`, kind: 'likely', x, label, gateId: ask.gateId })
   }

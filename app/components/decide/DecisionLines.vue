@@ -47,7 +47,7 @@ async function add() {
           :to="`/r/${store.refitId}/decide/${line.decision.id}`"
           >{{ line.decision.title }}</NuxtLink
         >
-        <span v-if="line.said" :class="line.isLate ? 'text-redlead' : ''">
+        <span v-if="line.said" class="ml-1" :class="line.isLate ? 'text-redlead' : ''">
           {{ line.said }}<template v-if="line.who">, {{ line.who }}</template></span
         >
         <span v-if="jobId === undefined" class="block text-ink2">{{ line.jobTitle }}</span>

@@ -54,8 +54,12 @@ const gates = computed(() =>
 const likelySaid = computed(() => {
   if (!props.likely) return ''
   const day = (at: number) => sayDay(store.zone.dateOf(at))
-  const { evenAt, fourInFiveAt } = props.likely
-  return `If only the hours on the rope may come out otherwise: even odds for ${day(evenAt)}, four in five for ${day(fourInFiveAt)}.`
+  const [even, likely] = [day(props.likely.evenAt), day(props.likely.fourInFiveAt)]
+  const odds =
+    even === likely
+      ? `even odds and four in five for ${even}`
+      : `even odds for ${even}, four in five for ${likely}`
+  return `If only the hours on the rope may come out otherwise: ${odds}.`
 })
 /** What it costs when its launch misses the season; '': it does not. */
 const seasonSaid = computed(() => {
@@ -71,7 +75,7 @@ const seasonSaid = computed(() => {
   const price =
     missed.costMinor === null || missed.costMinor === 0
       ? ''
-      : ` In the yard they cost ${formatMoney(missed.costMinor, store.refit?.currency ?? 'EUR')}.`
+      : ` Those days in the yard cost ${formatMoney(missed.costMinor, store.refit?.currency ?? 'EUR')}.`
   return `${missed.season} ends ${many} before it.${price} ${where}`.trim()
 })
 /** A day less ashore is a day's cost less, where the gate is a launch. */
