@@ -47,7 +47,7 @@ const shots = [
     'decide',
     `/r/${id}/decide/shaft-seal`,
     wide,
-    { until: /No gate moves|later|earlier/, least: 0 },
+    { until: /No gate moves|later|earlier/, least: 1 },
   ],
   ['jobs', `/r/${id}/jobs`, wide],
   ['job', `/r/${id}/job/foredeck`, wide, { until: /Why it is/, least: 0 }],
