@@ -1,4 +1,4 @@
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { chainLevers } from '#core/plan/chainLevers'
@@ -47,11 +47,10 @@ export function useLevers(
       left.value = list.length
       for (const lever of list) {
         const items = lever.items(newId)
-        const answer = await planner.consequence(items)
+        const answer = await planner.quietConsequence(items, () => mine === run)
         if (mine !== run) return
         left.value--
-        // Somebody else asked something: what was found so far stands.
-        if (!answer) break
+        if (!answer) continue
         const own = answer.effects.find((one) => one.gate.id === id)
         const days = own?.days ?? 0
         if (days < 0)
@@ -61,5 +60,6 @@ export function useLevers(
     },
     { immediate: true },
   )
+  onScopeDispose(() => run++)
   return { tried, left }
 }

@@ -107,7 +107,6 @@ export function usePin() {
   return {
     step,
     on,
-    isOpen: computed(() => stepId.value !== null && one.proposal.value !== null),
     ...one,
     open,
     close,

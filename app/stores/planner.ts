@@ -16,8 +16,8 @@ import type { LikelyDates } from '#core/plan/likelyDates'
 import { gateEffects } from '#core/plan/effect'
 import type { GateEffect } from '#core/plan/effect'
 import { sayWhatIf } from '#core/plan/whatIf'
+import type { Pushed, WhatIf } from '#core/plan/whatIf'
 import { sayLack } from '#core/today/lacks'
-import type { Pushed } from '#core/plan/whatIf'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
 import { snapshotFigures } from '#core/week/review'
@@ -88,6 +88,27 @@ export const usePlannerStore = defineStore('planner', () => {
       throw error
     }
   }
+  /**
+   * What nobody waits for is asked after what somebody does, and once more where that comes in between.
+   * Null: it is not wanted any more, or there is no answer.
+   */
+  async function quietly<Answer>(
+    isWanted: () => boolean,
+    question: (remote: Remote<Planner>) => Promise<Answer | null>,
+  ): Promise<Answer | null> {
+    while (isWanted()) {
+      await supposer.idle()
+      // Somebody else who waited may have been let on first.
+      if (supposer.isBusy) continue
+      if (!isWanted()) return null
+      try {
+        return await supposer.question(plainRows(store.rows), question)
+      } catch (error) {
+        if (!(error instanceof Superseded)) throw error
+      }
+    }
+    return null
+  }
   /** What a change would do to the gates and to today. Null: a newer question came. */
   async function consequence(
     items: readonly ChangeItem[],
@@ -95,7 +116,19 @@ export const usePlannerStore = defineStore('planner', () => {
   ): Promise<Consequence | null> {
     const accepted = toRaw(store.accepted)
     const told = onProgress && proxy(onProgress)
-    const answer = await ask((remote) => remote.whatIf(time.now, accepted, plain(items), told))
+    return said(await ask((remote) => remote.whatIf(time.now, accepted, plain(items), told)))
+  }
+  /** The same for what is worked out beside what somebody does, as long as it is wanted. */
+  async function quietConsequence(
+    items: readonly ChangeItem[],
+    isWanted: () => boolean,
+  ): Promise<Consequence | null> {
+    const accepted = toRaw(store.accepted)
+    return said(
+      await quietly(isWanted, (remote) => remote.whatIf(time.now, accepted, plain(items))),
+    )
+  }
+  function said(answer: WhatIf | null): Consequence | null {
     if (!answer) return null
     const gates = store.derived.gates.map((one) => one.gate)
     const { clock } = store.derived
@@ -181,16 +214,24 @@ export const usePlannerStore = defineStore('planner', () => {
     const gates = store.derived.gates.map((one) => one.gate)
     return answer && sayLack(answer, gates, store.derived.clock)
   }
-  /** What each step holds up of a gate; null: a newer question came, or no plan stands. */
-  async function drags(gateId: string, stepIds: readonly string[]): Promise<Drag[] | null> {
+  /** What each step holds up of a gate, asked in the quiet; null: not wanted any more, or no plan stands. */
+  async function drags(
+    gateId: string,
+    stepIds: readonly string[],
+    isWanted: () => boolean,
+  ): Promise<Drag[] | null> {
     const accepted = toRaw(store.accepted)
     if (!accepted || stepIds.length === 0) return null
-    return ask((remote) => remote.drags(accepted, gateId, [...stepIds]))
+    return quietly(isWanted, (remote) => remote.drags(accepted, gateId, [...stepIds]))
   }
-  /** How likely a gate is by the hours on its chain; null: a newer question came, or it cannot be said. */
-  async function likely(gateId: string, stepIds: readonly string[]): Promise<LikelyDates | null> {
+  /** How likely a gate is by the hours on its chain, asked in the quiet; null: not wanted any more, or it cannot be said. */
+  async function likely(
+    gateId: string,
+    stepIds: readonly string[],
+    isWanted: () => boolean,
+  ): Promise<LikelyDates | null> {
     const accepted = toRaw(store.accepted)
-    return accepted && ask((remote) => remote.likely(accepted, gateId, [...stepIds]))
+    return accepted && quietly(isWanted, (remote) => remote.likely(accepted, gateId, [...stepIds]))
   }
   /** Days for which a job can slip in the accepted plan; null: not known. */
   async function slip(gateId: string, jobId: string): Promise<number | null> {
@@ -338,6 +379,7 @@ export const usePlannerStore = defineStore('planner', () => {
     stale,
     whatIf,
     consequence,
+    quietConsequence,
     take,
     afresh,
     takeAfresh,

@@ -13,15 +13,24 @@ export class Superseded extends Error {
   }
 }
 
+/** What the worker is at. */
+interface UnderWay {
+  readonly giveUp: (reason: Error) => void
+  /** It hears nothing until it is through: only with its worker can it be ended. */
+  readonly isDeaf: boolean
+}
+
 /**
- * One planner in a worker of its own. It holds the rows; only what changed since the last work crosses over.
- * Newer work ends what is still going on: a worker in the midst of its sums hears nothing, so it is replaced.
+ * One planner in a worker of its own. It holds the rows; only what changed since the last work crosses over. Newer work
+ * ends what is still going on: what is answered in parts is left at its next part, and the worker lives on; anything
+ * else is ended with its worker.
  */
 export class PlannerLink {
   private worker: Worker | null = null
   private remote: Remote<Planner> | null = null
   private sent: RefitRows = emptyRows()
-  private giveUp: ((reason: Error) => void) | null = null
+  private underWay: UnderWay | null = null
+  private waiting: (() => void)[] = []
 
   private open(): Remote<Planner> {
     if (this.remote) return this.remote
@@ -40,72 +49,73 @@ export class PlannerLink {
     this.worker?.terminate()
     this.worker = null
     this.remote = null
-    this.giveUp?.(reason)
-    this.giveUp = null
+    this.leave(reason)
+  }
+
+  private leave(reason: Error): void {
+    const { underWay } = this
+    this.underWay = null
+    underWay?.giveUp(reason)
   }
 
   /** True while somebody waits for an answer. */
   get isBusy(): boolean {
-    return this.giveUp !== null
+    return this.underWay !== null
+  }
+
+  /** Resolves once nobody waits for an answer; at once where that is so. */
+  async idle(): Promise<void> {
+    while (this.underWay) await new Promise<void>((resolve) => this.waiting.push(resolve))
   }
 
   /** Ends what is going on; its caller gets Superseded. */
   stop(): void {
-    if (this.giveUp) this.end(new Superseded())
+    if (this.underWay?.isDeaf) this.end(new Superseded())
+    else this.leave(new Superseded())
   }
 
-  /**
-   * Asks something that is answered in parts: an older question is left at its next part, and the worker lives on.
-   * Throws Superseded, and whatever the worker throws.
-   */
-  async question<Answer>(
+  private async run<Result>(
     rows: RefitRows,
-    ask: (planner: Remote<Planner>) => Promise<Answer>,
-  ): Promise<Answer> {
-    const remote = this.open()
-    this.giveUp?.(new Superseded())
-    const over = new Promise<never>((_, reject) => (this.giveUp = reject))
-    const own = this.giveUp
-    try {
-      const changes = rowsBetween(this.sent, rows)
-      this.sent = rows
-      return await Promise.race([
-        over,
-        (async () => {
-          // Both are sent at once, so that rows arrive in the order in which they were compared.
-          const calledOff = remote.callOff()
-          const taken = changes.length > 0 ? remote.take(changes) : null
-          await calledOff
-          await taken
-          if (this.giveUp !== own) throw new Superseded()
-          return ask(remote)
-        })(),
-      ])
-    } finally {
-      if (this.giveUp === own) this.giveUp = null
-    }
-  }
-
-  /** Works on rows, after whatever was going on was ended. Throws Superseded, and whatever the worker throws. */
-  async work<Result>(
-    rows: RefitRows,
+    isDeaf: boolean,
     ask: (planner: Remote<Planner>) => Promise<Result>,
   ): Promise<Result> {
     this.stop()
     const remote = this.open()
-    const over = new Promise<never>((_, reject) => (this.giveUp = reject))
+    let own: UnderWay | null = null
+    const over = new Promise<never>((_, giveUp) => (own = { giveUp, isDeaf }))
+    this.underWay = own
     try {
       const changes = rowsBetween(this.sent, rows)
       this.sent = rows
-      return await Promise.race([
-        over,
-        (async () => {
-          await remote.take(changes)
-          return ask(remote)
-        })(),
-      ])
+      // Both are sent at once, so that rows arrive in the order in which they were compared.
+      const calledOff = remote.callOff()
+      const taken = remote.take(changes)
+      const answer = async (): Promise<Result> => {
+        await calledOff
+        await taken
+        if (this.underWay !== own) throw new Superseded()
+        return ask(remote)
+      }
+      return await Promise.race([over, answer()])
     } finally {
-      if (this.remote === remote) this.giveUp = null
+      if (this.underWay === own) this.underWay = null
+      if (!this.underWay) for (const resolve of this.waiting.splice(0)) resolve()
     }
+  }
+
+  /** Asks something that is answered in parts. Throws Superseded, and whatever the worker throws. */
+  question<Answer>(
+    rows: RefitRows,
+    ask: (planner: Remote<Planner>) => Promise<Answer>,
+  ): Promise<Answer> {
+    return this.run(rows, false, ask)
+  }
+
+  /** Work in one go. Throws Superseded, and whatever the worker throws. */
+  work<Result>(
+    rows: RefitRows,
+    ask: (planner: Remote<Planner>) => Promise<Result>,
+  ): Promise<Result> {
+    return this.run(rows, true, ask)
   }
 }

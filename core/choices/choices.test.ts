@@ -4,6 +4,7 @@ import { atOnce } from '../inParts'
 import { supposing } from '../model/applyChange'
 import { checkRow, ruleContext } from '../model/rules'
 import { makePlan } from '../plan/makePlan'
+import { arcsOf } from '../plan/network'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { chosen, optionCost, optionsOf, waitingStep } from './choose'
 import { decideByDates } from './decideBy'
@@ -109,6 +110,17 @@ describe('a decision', () => {
     expect(titles).toEqual(['strip', 'Sand it', 'lay'])
     const sand = after.step.find((one) => one.title === 'Sand it')
     expect(after.part[0]?.neededByStepId).toBe(sand?.id)
+    // Beside the step before it, the one that waited would not wait for what comes in between.
+    const beside = refit()
+    beside.rows.step = beside.rows.step.map((one) =>
+      one.id === 'lay' ? { ...one, parallel: true } : one,
+    )
+    const drafted = chosen(beside.rows, beside.decision, beside.paint, '2027-04-16', '', newIds())
+    const laid = supposing(beside.rows, drafted.items)
+    expect(arcsOf(laid).map(({ from, to }) => [from, to])).toContainEqual([
+      drafted.firstStepId,
+      'lay',
+    ])
     // The step it named is done: the next open one waits.
     const done = rows.step.map((one) =>
       one.id === 'lay' ? { ...one, state: 'done' as const } : one,

@@ -2,7 +2,7 @@
 import type { ChangeItem } from '../model/changes'
 import type { Job, Row, Step } from '../model/entities'
 import { inOrder } from '../model/refit'
-import { keysAfter } from '../model/order'
+import { keyBetween, keysAfter } from '../model/order'
 import type { RefitRows } from '../model/refit'
 import { patchOf } from '../model/removal'
 import { isOpen } from '../plan/planned'
@@ -73,10 +73,14 @@ export function chosen(
         operation: draft.operation,
         hoursLikely: draft.hours,
         placeNeed: draft.placeNeed,
+        // What waited stood beside the step before it: now the first of these does.
+        parallel: index === 0 && (waiting?.parallel ?? false),
         order: keys[index] as string,
       },
     }),
   )
+  if (waiting?.parallel && stepIds.length > 0)
+    items.push(patchOf('step', waiting, { parallel: false }))
   const wants = stepIds[0] ?? waiting?.id ?? null
   for (const draft of option.parts)
     items.push({
@@ -119,7 +123,7 @@ function ordering(
         gateId: job.gateId,
         haulOutId: job.haulOutId,
         placed: true,
-        order: `${job.order}n`,
+        order: keyBetween(job.order, null),
       },
     },
     {
@@ -135,7 +139,7 @@ function ordering(
         hullNeed: 'either',
         waitKind: 'calendar',
         waitHours: option.leadDays * 24,
-        order: 'n',
+        order: keyBetween(null, null),
       },
     },
     {

@@ -111,12 +111,12 @@ const whyWanted = {
   livedOn: 'she is lived on',
 } as const
 
-/** Steps pinned to a day on which they do not begin. */
+/** Steps pinned to a day on which they do not begin. One under way was begun when it was. */
 export function offTheirPins({ activities, clock }: OpenWork, pass: Pass): Remark[] {
   return [...activities.values()].flatMap((activity): Remark[] => {
-    const { pinnedOn } = activity.step
+    const { pinnedOn, state } = activity.step
     const start = pass.placements.get(activity.step.id)?.segments[0]?.[0]
-    if (pinnedOn === null || start === undefined) return []
+    if (pinnedOn === null || state === 'doing' || start === undefined) return []
     const on = clock.dateOf(start)
     if (on === pinnedOn) return []
     return [

@@ -43,6 +43,10 @@ describe('a step pinned to a day', () => {
     expect(planOf(wednesday).warnings.map((one) => one.message)).toEqual([
       '"cut" (shelf) is pinned to Wed 21 Apr 2027 and begins on Sat 24 Apr 2027: on the day itself it cannot.',
     ])
+    // Begun on its day, it goes on: nothing is wrong with that.
+    const begun = pinned('cut', '2027-04-16')
+    begun.step = begun.step.map((one) => (one.id === 'cut' ? { ...one, state: 'doing' } : one))
+    expect(planOf(begun).warnings).toEqual([])
     // Before what it waits for can be done.
     expect(planOf(pinned('fit', '2027-04-17')).warnings[0]?.message).toMatch(/begins on Sun 18 Apr/)
     // Out of its months it has no place at all.

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { decisionLines } from '#core/choices/say'
+import { keyBetween } from '#core/model/order'
+import { inOrder } from '#core/model/refit'
 
 /** What is still to be decided, the nearest first; nothing at all where there is nothing. */
 const props = defineProps<{
@@ -23,11 +25,11 @@ const lines = computed(() =>
 )
 async function add() {
   if (props.jobId === undefined) return
-  const last = store.rows.decision.length
+  const last = inOrder(store.rows.decision).at(-1)?.order ?? null
   const id = await rows.add({
     title: 'Which way?',
     jobId: props.jobId,
-    order: `n${'n'.repeat(Math.min(40, last))}`,
+    order: keyBetween(last, null),
   })
   if (id) await navigateTo(`/r/${store.refitId}/decide/${id}`)
 }

@@ -75,13 +75,29 @@ watch(
   },
   { immediate: true },
 )
+/** Why she cannot be lifted again on that day; '': she can. */
+const againWrong = computed(() => {
+  const on = againOn.value
+  const launch = store.accepted?.launches.find((one) => one.haulOutId === props.haulOutId)
+  const next = scope.value?.next?.haulOut.liftOutAimed
+  if (!on || !launch) return ''
+  if (on <= store.zone.dateOf(launch.at))
+    return `She is launched on ${sayDay(store.zone.dateOf(launch.at))}, as planned now: it has to be after that.`
+  return next && on >= next ? `She is lifted out on ${sayDay(next)} anyway.` : ''
+})
+const asksFor = [() => props.open, needed, againOn, () => planner.hash] as const
+const canAsk = () => props.open && againOn.value !== null && againWrong.value === ''
+/** From the moment something is changed: what stands there is of before, and is not to be chosen. */
+const busy = ref(false)
+watch(asksFor, () => (busy.value = canAsk()), { flush: 'sync' })
 let run = 0
 const settleMs = 300
 watchDebounced(
-  [() => props.open, needed, againOn, () => planner.hash],
-  async ([open]) => {
-    if (!open || !againOn.value) return
+  asksFor,
+  async () => {
     const mine = ++run
+    busy.value = canAsk()
+    if (!canAsk() || againOn.value === null) return
     failed.value = ''
     progress.value = 0
     try {
@@ -100,6 +116,8 @@ watchDebounced(
       else if (mine === run) failed.value = 'They could not be compared now. Close and try again.'
     } catch (error) {
       if (mine === run) failed.value = sentenceOf(error)
+    } finally {
+      if (mine === run) busy.value = false
     }
   },
   { debounce: settleMs, immediate: true },
@@ -109,15 +127,19 @@ const dateOf = (at: number | null) => (at === null ? '' : sayDay(store.zone.date
 const jobs = computed(() => byId(store.rows.job))
 const titles = (list: readonly string[]) => list.map((id) => jobs.value.get(id)?.title ?? '')
 const cards = computed(() =>
-  (answer.value?.ways ?? []).map((way, index) => {
+  (answer.value?.ways ?? []).flatMap((way, index) => {
+    // With a day on which it cannot be, nothing is said of it.
+    if (way.key === 'again' && againWrong.value) return []
     const change = answer.value?.changes[index]
-    return {
-      way,
-      name: names[way.key],
-      afloat: titles(change?.afloat ?? []),
-      carried: titles(change?.carried ?? []),
-      items: change?.items ?? [],
-    }
+    return [
+      {
+        way,
+        name: names[way.key],
+        afloat: titles(change?.afloat ?? []),
+        carried: titles(change?.carried ?? []),
+        items: change?.items ?? [],
+      },
+    ]
   }),
 )
 /** The one that costs the least; where two do, neither is told apart by it. */
@@ -220,7 +242,7 @@ function choose(card: (typeof cards.value)[number]) {
             <button
               v-if="card.way.key !== 'now' && card.items.length > 0"
               class="btn btn-small btn-main"
-              :disabled="card.way.launchAt === null"
+              :disabled="card.way.launchAt === null || busy"
               :aria-label="`Plan so: ${card.name}`"
               @click="choose(card)"
             >
@@ -230,7 +252,12 @@ function choose(card: (typeof cards.value)[number]) {
           </div>
         </li>
       </ul>
-      <UiDate v-model="againOn" class="mt-4 max-w-60" label="If she is lifted again, out on" />
+      <UiDate
+        v-model="againOn"
+        :error="againWrong"
+        class="mt-4 max-w-60"
+        label="If she is lifted again, out on"
+      />
       <details v-if="choices.length > 0" class="mt-4 border-t border-rule pt-2">
         <summary class="cond min-h-8 max-sm:min-h-11">
           Before she floats: {{ choices.filter((one) => one.isNeeded).length }} of

@@ -5,6 +5,7 @@ import { atX, xOf } from '#core/sequence/ruler'
 import { axisWidth } from '#core/sequence/scene'
 import type { Scene } from '#core/sequence/scene'
 import { dayNumber } from '#core/time/civil'
+import type { BoardUse } from '~/utils/boardUse'
 
 /**
  * The drawing: the boat cut amidships at the left, time running off her side. Lines first, then plates in the ground's
@@ -13,24 +14,12 @@ import { dayNumber } from '#core/time/civil'
 const props = defineProps<{
   scene: Scene
   floats: boolean
-  open: string | null
-  chain: readonly string[]
-  /** Of a board on its way: what pinning it there would do. */
-  said: string
+  use: BoardUse
   /** Where a lever that is pointed at would put the gate, civil date; null: none is. */
   ghostOn: string | null
 }>()
-const emit = defineEmits<{
-  plank: [key: string]
-  mend: [flag: string]
-  drag: [stepId: string, day: number]
-  drop: []
-  cancel: []
-  pin: [stepId: string]
-  release: [stepId: string]
-  /** A day looked at closely: its local number. */
-  day: [day: number]
-}>()
+/** A day looked at closely: its local number. */
+const emit = defineEmits<{ day: [day: number] }>()
 function closer(event: MouseEvent) {
   const svg = event.currentTarget as SVGSVGElement
   const x = event.clientX - svg.getBoundingClientRect().left
@@ -134,20 +123,6 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
       <ChartTop :scene="scene" />
       <ChartTroughs :scene="scene" />
     </g>
-    <BoardHits
-      :boards="boards"
-      :sizes="sizes"
-      :open="open"
-      :chain="chain"
-      :ruler="scene.ruler"
-      :said="said"
-      @plank="emit('plank', $event)"
-      @mend="emit('mend', $event)"
-      @drag="(stepId, day) => emit('drag', stepId, day)"
-      @drop="emit('drop')"
-      @cancel="emit('cancel')"
-      @pin="emit('pin', $event)"
-      @release="emit('release', $event)"
-    />
+    <BoardHits v-bind="use" :boards="boards" :sizes="sizes" :ruler="scene.ruler" />
   </svg>
 </template>

@@ -41,6 +41,13 @@ const gates = computed(() =>
     isWorse: after === null || (days !== null && days > 0),
   })),
 )
+/** The day has gone on since the plan was made: laid from now, the first column is another than the one people see. */
+const hasAged = computed(() =>
+  (props.consequence?.effects ?? []).some(
+    ({ gate, before }) =>
+      before !== (store.derived.gates.find((one) => one.gate.id === gate.id)?.plannedOn ?? null),
+  ),
+)
 const moved = computed(() => {
   const { steps = [], of = 0 } = props.consequence?.moved ?? {}
   const jobs = byId(store.rows.job)
@@ -99,6 +106,10 @@ const columns = [
           ></template
         >
       </UiTable>
+      <p v-if="hasAged" class="mt-2 text-ink2">
+        Both are laid from now on. The plan that stands was made earlier, so its dates differ from
+        the first column.
+      </p>
       <p v-if="/^It cannot be planned/.test(consequence.said)" class="mt-3 text-redlead">
         {{ consequence.said }}
       </p>

@@ -5,24 +5,13 @@ import { placedBoards, platesOf } from '#core/sequence/plates'
 import type { Weekend } from '#core/sequence/weekend'
 import { dateOf } from '#core/time/civil'
 import { clockTimeOf } from '#core/time/say'
+import type { BoardUse } from '~/utils/boardUse'
 
 /** Two days close up: steps as boards, each person a thread from the ground up and back, the air over them. */
 const props = defineProps<{
   weekend: Weekend
   floats: boolean
-  open: string | null
-  chain: readonly string[]
-  /** Of a board on its way: what pinning it there would do. */
-  said: string
-}>()
-const emit = defineEmits<{
-  plank: [key: string]
-  mend: [flag: string]
-  drag: [stepId: string, day: number]
-  drop: []
-  cancel: []
-  pin: [stepId: string]
-  release: [stepId: string]
+  use: BoardUse
 }>()
 const store = useRefitStore()
 const { sayDay } = useDates()
@@ -290,20 +279,6 @@ const handsOf = (day: Weekend['days'][number]) =>
         </g>
       </template>
     </g>
-    <BoardHits
-      :boards="boards"
-      :sizes="sizes"
-      :open="open"
-      :chain="chain"
-      :ruler="weekend.ruler"
-      :said="said"
-      @plank="emit('plank', $event)"
-      @mend="emit('mend', $event)"
-      @drag="(stepId, day) => emit('drag', stepId, day)"
-      @drop="emit('drop')"
-      @cancel="emit('cancel')"
-      @pin="emit('pin', $event)"
-      @release="emit('release', $event)"
-    />
+    <BoardHits v-bind="use" :boards="boards" :sizes="sizes" :ruler="weekend.ruler" />
   </svg>
 </template>

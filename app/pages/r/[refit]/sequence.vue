@@ -1,23 +1,17 @@
 <script setup lang="ts">
 import { Flag } from '@lucide/vue'
-import { useElementSize, useElementBounding, useWindowSize } from '@vueuse/core'
-import { computed, ref, shallowRef, watch } from 'vue'
-import type { Drag } from '#core/plan/drag'
-import type { LikelyDates } from '#core/plan/likelyDates'
+import { computed, ref } from 'vue'
 import { daysHeadline, gateHeadline, seasonsHeadline } from '#core/sequence/headline'
 import { ropeReading, sayStretch } from '#core/sequence/reading'
-import { sceneOf } from '#core/sequence/scene'
 import { weekFigures } from '#core/sequence/weeks'
 import { mondayOn } from '#core/sequence/ruler'
-import { plannedPairs, weekendOf } from '#core/sequence/weekend'
 import { dateOf, weekdayOf } from '#core/time/civil'
 import type { TriedLever } from '~/composables/useLevers'
+import type { BoardUse } from '~/utils/boardUse'
 
 /** In what order, and what holds the launch? */
 const store = useRefitStore()
-const planner = usePlannerStore()
 const time = useTimeStore()
-const view = ref<'launch' | 'seasons' | 'weekend'>('launch')
 const chosenGate = ref<string | null>(null)
 const { gate, said, links, facts } = useSequence(chosenGate)
 const narrow = useNarrow()
@@ -38,99 +32,22 @@ function mendFlag(key: string) {
   const one = order.flagged.value.find((flag) => flag.evidence === key)
   if (one) void order.mend(one)
 }
-/** By when the gate is, by the hours on its chain: asked once the levers are tried. */
-const likely = shallowRef<LikelyDates | null>(null)
-const box = ref<HTMLElement>()
-const { width } = useElementSize(box, { width: 940, height: 600 })
-const { top, update } = useElementBounding(box)
-const head = ref<HTMLElement>()
-const { height: headHeight } = useElementSize(head)
-watch(headHeight, update, { flush: 'post' })
-const { height: windowHeight } = useWindowSize()
-const leastHeight = 500
-const [leastWidth, leastWeekend, startTop] = [560, 900, 205]
-const chartHeight = computed(() =>
-  Math.max(leastHeight, Math.floor(windowHeight.value - (top.value || startTop) - 2)),
-)
-const viewNames = ['launch', 'seasons', 'weekend'] as const
-const { sizeOf, held } = useHeldViews(view, { width, height: chartHeight }, viewNames)
-const sceneAs = (as: 'launch' | 'seasons') => {
-  const [wide, high] = sizeOf(as)
-  return sceneOf(facts.value, {
-    view: as,
-    width: Math.max(leastWidth, wide),
-    height: high,
-    now: time.minute,
-    gates: store.derived.gates,
-    gateId: gate.value?.gate.id ?? null,
-    links: links.value,
-    flags: flags.value,
-    likely: likely.value,
-    decide: planner.decideBy.flatMap((one) =>
-      one.by === null ? [] : [{ key: one.decisionId, on: one.by }],
-    ),
-  })
-}
-const launchScene = held('launch', () => sceneAs('launch'))
-const seasonsScene = held('seasons', () => sceneAs('seasons'))
-const scene = computed(() => (view.value === 'seasons' ? seasonsScene.value : launchScene.value))
-const pairs = computed(() => plannedPairs(facts.value, store.zone.dayOf(time.minute)))
-const pairAt = ref(0)
-const firstDay = computed(() => pairs.value[Math.min(pairAt.value, pairs.value.length - 1)] ?? 0)
-const weekend = held('weekend', () => {
-  const [wide, high] = sizeOf('weekend')
-  return weekendOf(facts.value, {
-    day: firstDay.value,
-    width: Math.max(leastWeekend, wide),
-    height: high,
-    now: time.minute,
-    gateId: gate.value?.gate.id ?? null,
-    links: links.value,
-    flags: flags.value,
-    hours: store.waits.weather.hours,
-    meanC: (at) => store.rows.refit[0]?.monthMeanC[new Date(at).getUTCMonth()] ?? null,
-  })
-})
-/** The pair of days with work that holds a day, or comes next after it. */
-function showDay(day: number) {
-  const found = pairs.value.findIndex((first) => first + 1 >= day)
-  pairAt.value = found < 0 ? Math.max(0, pairs.value.length - 1) : found
-  view.value = 'weekend'
-}
-/** From all seasons to two days and back, one at a time. */
-const nearer = ['seasons', 'launch', 'weekend'] as const
-function look(by: 1 | -1) {
-  view.value = nearer[nearer.indexOf(view.value) + by] ?? view.value
-}
-/** A wheel gives many turns for one. */
-const leastTurnMs = 350
-let turnedAt = -Infinity
-function turned(event: WheelEvent) {
-  if (!event.ctrlKey) return
-  event.preventDefault()
-  if (event.timeStamp - turnedAt < leastTurnMs) return
-  turnedAt = event.timeStamp
-  look(event.deltaY < 0 ? 1 : -1)
-}
-function keyed(event: KeyboardEvent) {
-  if (event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.key === '+') look(1)
-  else if (event.key === '-') look(-1)
-  else return
-  event.preventDefault()
-}
+const gateId = computed(() => gate.value?.gate.id ?? null)
+const { chain, drags, likely, levers, pointed, ghostOn } = useChainAnswers(gateId, links)
+const drawings = useDrawings({ facts, gateId, links, flags, likely })
+const { view, box, head, width, headHeight, chartHeight, weekend, levels } = drawings
+const { pairs, pairAt, firstDay, turned, keyed } = drawings
 const isWeekend = computed(() => weekdayOf(firstDay.value) === 6)
 const pairName = computed(() =>
   sayStretch(dateOf(firstDay.value), dateOf(firstDay.value + 1), year.value),
 )
-const chain = computed(() => links.value.flatMap((link) => link.stepId ?? []))
 const floats = computed(
   () => !facts.value.ashore.some((one) => time.minute >= one.from && time.minute < one.to),
 )
 const reading = computed(() =>
   ropeReading(
     links.value,
-    launchScene.value?.knots ?? [],
+    drawings.launch.value?.knots ?? [],
     facts.value.pieces,
     store.derived.clock,
     year.value,
@@ -142,43 +59,6 @@ const linkReading = computed(() =>
 )
 const needed = computed(() =>
   gate.value ? facts.value.neededBy(gate.value.gate.id) : new Set<string>(),
-)
-/** Measured after the chain is read: each link left out, and the plan laid again. */
-const drags = shallowRef<readonly Drag[] | null>(null)
-watch(
-  [links, () => planner.busy],
-  async ([chain, busy]) => {
-    drags.value = null
-    const chosen = gate.value
-    if (busy || !chosen || chain.length < 2) return
-    const ids = chain.flatMap((link) => link.stepId ?? [])
-    const found = await planner.drags(chosen.gate.id, ids)
-    if (links.value === chain) drags.value = found
-  },
-  { immediate: true },
-)
-const levers = useLevers(
-  computed(() => gate.value?.gate.id ?? null),
-  chain,
-  computed(() => !planner.busy && (drags.value !== null || links.value.length < 2)),
-)
-/** A lever pointed at shows where it would put the gate. */
-const pointed = shallowRef<TriedLever | null>(null)
-const ghostOn = computed(
-  () =>
-    pointed.value?.consequence.effects.find((one) => one.gate.id === gate.value?.gate.id)?.after ??
-    null,
-)
-watch(
-  [links, () => planner.busy, () => levers.left.value, drags],
-  async ([chain, busy, left], before) => {
-    if (chain !== before[0]) likely.value = null
-    const chosen = gate.value
-    if (busy || left > 0 || !chosen || likely.value || drags.value === null) return
-    const ids = chain.flatMap((link) => link.stepId ?? [])
-    const found = await planner.likely(chosen.gate.id, ids)
-    if (links.value === chain) likely.value = found
-  },
 )
 const proposals = useProposal()
 const afresh = useAfresh()
@@ -192,15 +72,34 @@ async function takeProposal() {
   if (proposals.proposal.value === null) showsWays.value = false
 }
 const openKey = ref<string | null>(null)
-const levels = computed(() =>
-  view.value === 'weekend' ? (weekend.value?.layout.levels ?? []) : (scene.value?.levels ?? []),
-)
 const openPlank = computed(
   () =>
     levels.value
       .flatMap((level) => level.laid)
       .find(({ board }) => board.plank.key === openKey.value)?.board.plank ?? null,
 )
+/** What both scenes that were made so far are drawn from. */
+const scenes = computed(() =>
+  (['launch', 'seasons'] as const).flatMap((as) => {
+    const scene = drawings[as].value
+    return scene ? [{ as, scene }] : []
+  }),
+)
+/** What is done with boards is the same on every drawing. */
+const onBoards = computed<BoardUse>(() => ({
+  open: openKey.value,
+  chain: chain.value,
+  said: pins.said.value,
+  onPlank: (key) => {
+    openKey.value = key
+  },
+  onMend: mendFlag,
+  onDrag: pins.drag,
+  onDrop: pins.drop,
+  onCancel: pins.cancelDrag,
+  onPin: (stepId) => pins.open(stepId),
+  onRelease: (stepId) => void pins.release(stepId),
+}))
 const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 const headline = computed(() => {
   if (!gate.value || !said.value) return 'No gate is set yet'
@@ -358,52 +257,17 @@ function openStep(stepId: string) {
             v-show="view === 'weekend'"
             :weekend="weekend"
             :floats="floats"
-            :open="openKey"
-            :chain="chain"
-            :said="pins.said.value"
-            @plank="openKey = $event"
-            @mend="mendFlag"
-            @drag="pins.drag"
-            @drop="pins.drop"
-            @cancel="pins.cancelDrag"
-            @pin="pins.open"
-            @release="pins.release"
+            :use="onBoards"
           />
           <SequenceChart
-            v-if="launchScene"
-            v-show="view === 'launch'"
-            :scene="launchScene"
-            :floats="floats"
-            :open="openKey"
-            :chain="chain"
+            v-for="{ as, scene } in scenes"
+            v-show="view === as"
+            :key="as"
+            :scene="scene"
             :ghost-on="ghostOn"
-            :said="pins.said.value"
-            @day="showDay"
-            @plank="openKey = $event"
-            @mend="mendFlag"
-            @drag="pins.drag"
-            @drop="pins.drop"
-            @cancel="pins.cancelDrag"
-            @pin="pins.open"
-            @release="pins.release"
-          />
-          <SequenceChart
-            v-if="seasonsScene"
-            v-show="view === 'seasons'"
-            :scene="seasonsScene"
             :floats="floats"
-            :open="openKey"
-            :chain="chain"
-            :ghost-on="ghostOn"
-            :said="pins.said.value"
-            @day="showDay"
-            @plank="openKey = $event"
-            @mend="mendFlag"
-            @drag="pins.drag"
-            @drop="pins.drop"
-            @cancel="pins.cancelDrag"
-            @pin="pins.open"
-            @release="pins.release"
+            :use="onBoards"
+            @day="drawings.showDay"
           />
         </template>
         <FoldedList v-if="!narrow" :levels="levels" />
@@ -472,31 +336,8 @@ function openStep(stepId: string) {
       @close="showsWays = false"
       @choose="proposals.propose($event)"
     />
-    <SideBySide
-      :open="proposals.proposal.value !== null"
-      :title="proposals.proposal.value?.label ?? ''"
-      :does="proposals.proposal.value?.does ?? ''"
-      :consequence="proposals.consequence.value"
-      :progress="proposals.progress.value"
-      :failed="proposals.failed.value"
-      :taking="proposals.taking.value"
-      may-be-same
-      @close="proposals.leave"
-      @take="takeProposal"
-    />
-    <SideBySide
-      :open="pins.isOpen.value"
-      :title="pins.proposal.value?.label ?? ''"
-      :does="pins.proposal.value?.does ?? ''"
-      :consequence="pins.consequence.value"
-      :progress="pins.progress.value"
-      :failed="pins.failed.value"
-      :taking="pins.taking.value"
-      take="Pin it"
-      may-be-same
-      @close="pins.close"
-      @take="pins.accept"
-    >
+    <ProposalDialog :of="proposals" @close="proposals.leave" @take="takeProposal" />
+    <ProposalDialog :of="pins" take="Pin it" @close="pins.close" @take="pins.accept">
       <div class="mt-3 flex flex-wrap items-end gap-3">
         <UiDate v-model="pins.on.value" label="It begins on" class="w-56" />
         <button
@@ -507,7 +348,7 @@ function openStep(stepId: string) {
           Release it
         </button>
       </div>
-    </SideBySide>
+    </ProposalDialog>
     <SideBySide
       :open="afresh.open.value"
       title="Planned afresh"

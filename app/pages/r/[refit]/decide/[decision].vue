@@ -5,6 +5,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { chosen, optionsOf, waitingStep } from '#core/choices/choose'
 import type { Option } from '#core/choices/choose'
 import { isOpen as isOpenStep } from '#core/plan/planned'
+import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { patchOf } from '#core/model/removal'
 
@@ -66,7 +67,7 @@ watchDebounced(
     if (busy || !open) return
     for (const option of list) {
       try {
-        const answer = await planner.consequence(draft(option))
+        const answer = await planner.quietConsequence(draft(option), () => mine === run)
         if (mine !== run) return
         if (answer) effects.value = new Map([...effects.value, [option.id, answer.said]])
       } catch (error) {
@@ -137,7 +138,7 @@ const addOption = () =>
   optionRows.add({
     decisionId: decision.value.id,
     title: `Option ${options.value.length + 1}`,
-    order: `n${'n'.repeat(options.value.length)}`,
+    order: keyBetween(options.value.at(-1)?.order ?? null, null),
   })
 async function remove() {
   if (!decision.value) return
@@ -206,20 +207,8 @@ const picked = computed(() => options.value.find((row) => row.id === decision.va
         Opened again, the steps and parts that came with it stay in the job.
       </p>
     </template>
-    <SideBySide
-      :open="asked !== null && one.proposal.value !== null"
-      :title="one.proposal.value?.label ?? ''"
-      :does="one.proposal.value?.does ?? ''"
-      :consequence="one.consequence.value"
-      :progress="one.progress.value"
-      :failed="one.failed.value"
-      :taking="one.taking.value"
-      take="Choose it"
-      may-be-same
-      @close="leave"
-      @take="accept"
-    >
+    <ProposalDialog :of="one" take="Choose it" @close="leave" @take="accept">
       <UiText v-model="because" class="mt-3" label="Because" />
-    </SideBySide>
+    </ProposalDialog>
   </div>
 </template>

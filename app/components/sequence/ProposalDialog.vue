@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { useProposal } from '~/composables/useProposal'
+
+/** A proposal beside the plan that stands, as its composable holds it. */
+defineProps<{
+  of: Pick<
+    ReturnType<typeof useProposal>,
+    'proposal' | 'consequence' | 'progress' | 'failed' | 'taking'
+  >
+  take?: string
+}>()
+defineEmits<{ close: []; take: [] }>()
+</script>
+
+<template>
+  <SideBySide
+    :open="of.proposal.value !== null"
+    :title="of.proposal.value?.label ?? ''"
+    :does="of.proposal.value?.does ?? ''"
+    :consequence="of.consequence.value"
+    :progress="of.progress.value"
+    :failed="of.failed.value"
+    :taking="of.taking.value"
+    :take="take"
+    may-be-same
+    @close="$emit('close')"
+    @take="$emit('take')"
+  >
+    <slot />
+  </SideBySide>
+</template>
