@@ -1,6 +1,6 @@
 /** What drawing the Sequence, its order rules and its levers cost, on the demo and on 2,000 steps. */
 import { bindingChain } from '#core/plan/chain'
-import { chainLevers } from '#core/plan/chainLevers'
+import { chainLevers } from '#core/levers/chainLevers'
 import { makePlan } from '#core/plan/makePlan'
 import { Waits } from '#core/plan/waits'
 import { atOnce } from '#core/inParts'
@@ -32,7 +32,8 @@ export function sequenceBench() {
     const ask = { width: 1280, height: 595, now: demoNow, gateId, links, flags: [] }
     const draw = (view: 'launch' | 'seasons') => () => sceneOf(facts, { ...ask, view, gates })
     const weekend = { ...ask, day: clock.dayOf(demoNow), hours: [], meanC: () => null }
-    const [lever] = chainLevers(rows, plan, clock, chain)
+    const of = { gateId: launch?.gate.id ?? '', stepIds: chain }
+    const [lever] = chainLevers(rows, plan, clock, of)
     const supposed = new Asking(rows, demoNow, plan)
     const haulOutId = launch?.gate.haulOutId ?? ''
     const scope = scopeOf(rows, plan, haulOutId, clock)
@@ -51,7 +52,7 @@ export function sequenceBench() {
       'seasons, ms': medianMs(draw('seasons')),
       'two days, ms': medianMs(() => weekendOf(facts, weekend)),
       'order rules, ms': medianMs(() => outOfOrder(rows, plan, clock, demoNow)),
-      'levers offered': chainLevers(rows, plan, clock, chain).length,
+      'levers offered': chainLevers(rows, plan, clock, of).length,
       'ways to launch, ms': medianMs(ways),
       'one lever tried, ms': medianMs(() => atOnce(supposed.whatIf(items))),
     }

@@ -1,8 +1,8 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
-import { chainLevers } from '#core/plan/chainLevers'
-import type { ChainLever } from '#core/plan/chainLevers'
+import { chainLevers } from '#core/levers/chainLevers'
+import type { ChainLever } from '#core/levers/lever'
 
 import type { Consequence } from '~/stores/planner'
 
@@ -16,7 +16,7 @@ export interface TriedLever {
 }
 
 /** So many are tried at a time. */
-const mostTried = 12
+const mostTried = 16
 
 /**
  * Levers on the chain of a gate, each planned with in the worker once `ready`; only what brings the gate forward is
@@ -32,8 +32,11 @@ export function useLevers(
   const tried = shallowRef<readonly TriedLever[]>([])
   const left = ref(0)
   const candidates = computed(() =>
-    store.accepted && chain.value.length > 0
-      ? chainLevers(store.rows, store.accepted, store.zone, chain.value).slice(0, mostTried)
+    store.accepted && gateId.value !== null && chain.value.length > 0
+      ? chainLevers(store.rows, store.accepted, store.zone, {
+          gateId: gateId.value,
+          stepIds: chain.value,
+        }).slice(0, mostTried)
       : [],
   )
   let run = 0

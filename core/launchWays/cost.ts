@@ -2,7 +2,7 @@
 import type { Place } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
-import { nightsOf } from '../plan/levers'
+import { nightsOf } from '../levers/dayLevers'
 import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import { lieOf } from '../plan/schedule/lies'
 import type { ZoneClock } from '../time/zone'

@@ -2,7 +2,7 @@
 import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
 import type { PlaceNeed } from '../model/words'
-import { nightsOf } from '../plan/levers'
+import { nightsOf } from '../levers/dayLevers'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
 import { makeSites } from '../plan/schedule/sites'
 import { dayNumber } from '../time/civil'

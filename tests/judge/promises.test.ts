@@ -4,7 +4,7 @@ import { atOnce } from '../../core/inParts'
 import { supposing } from '../../core/model/applyChange'
 import type { RefitRows } from '../../core/model/refit'
 import { bindingChain } from '../../core/plan/chain'
-import { chainLevers } from '../../core/plan/chainLevers'
+import { chainLevers } from '../../core/levers/chainLevers'
 import { makePlan } from '../../core/plan/makePlan'
 import { Asking } from '../../core/plan/whatIf'
 import { zoneClock } from '../../core/time/zone'
@@ -17,12 +17,8 @@ function leversOf(rows: RefitRows, most: number) {
   const { plan } = makePlan(rows, demoNow)
   const all = plan.gates.flatMap((gate) => {
     const links = bindingChain(plan, rows, gate.gateId, clock)
-    return chainLevers(
-      rows,
-      plan,
-      clock,
-      links.flatMap((link) => link.stepId ?? []),
-    )
+    const stepIds = links.flatMap((link) => link.stepId ?? [])
+    return chainLevers(rows, plan, clock, { gateId: gate.gateId, stepIds })
   })
   const byKey = new Map(all.map((one) => [one.key, one]))
   return { plan, levers: [...byKey.values()].slice(0, most) }

@@ -2,8 +2,8 @@
 import { computed, ref, watch } from 'vue'
 import { supposing } from '#core/model/applyChange'
 import { formatMoney } from '#core/money/money'
-import { dayLevers, hoursWon, nightsOf, priceOfNights } from '#core/plan/levers'
-import type { DayLever } from '#core/plan/levers'
+import { dayLevers, hoursWon, nightsOf, priceOfNights } from '#core/levers/dayLevers'
+import type { DayLever } from '#core/levers/dayLevers'
 import { formatHours } from '#core/units/hours'
 
 /** Nights away, two places in a day, cover: what each way does to the gates, asked of a plan made anew. */

@@ -7,9 +7,9 @@ import type { StoredPlan } from '../model/stored'
 import { hourMs } from '../time/civil'
 import { lengthOf } from '../time/intervals'
 import type { ZoneClock } from '../time/zone'
-import { isOpen } from './planned'
-import { haulOutsAsPlanned } from './schedule/haulOuts'
-import { makeSites, widest } from './schedule/sites'
+import { isOpen } from '../plan/planned'
+import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
+import { makeSites, widest } from '../plan/schedule/sites'
 
 export interface DayLever {
   readonly key: string
