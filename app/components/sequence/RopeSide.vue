@@ -36,6 +36,7 @@ defineEmits<{
 const gateId = defineModel<string | null>('gateId', { required: true })
 const store = useRefitStore()
 const planner = usePlannerStore()
+const print = () => window.print()
 const { sayDay } = useDates()
 /** What cannot be done and does not stand in this gate's own note. */
 const elsewhere = computed(() =>
@@ -147,6 +148,14 @@ function saved(days: number): string {
       <button class="btn btn-small" :disabled="planner.busy" @click="$emit('afresh')">
         Plan it afresh
       </button>
+      <button class="btn btn-small" @click="print">Print</button>
+      <a
+        class="btn btn-small"
+        :href="`/api/refits/${store.refitId}/calendar.ics`"
+        title="Work and gates of the plan, for a calendar program to read or to keep reading"
+        download
+        >Calendar</a
+      >
     </div>
     <RopePanel
       v-if="reading.length > 0"

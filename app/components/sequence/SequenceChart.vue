@@ -123,6 +123,7 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
       <ChartTop :scene="scene" />
       <ChartTroughs :scene="scene" />
     </g>
+    <ChartKnots :knots="scene.knots" :boards="boards" @plank="use.onPlank" />
     <BoardHits v-bind="use" :boards="boards" :sizes="sizes" :ruler="scene.ruler" />
   </svg>
 </template>

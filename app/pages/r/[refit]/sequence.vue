@@ -136,8 +136,8 @@ const views = computed(() => [
   { value: 'launch' as const, label: `To the ${gate.value?.gate.name.toLowerCase() ?? 'launch'}` },
   { value: 'weekend' as const, label: isWeekend.value ? 'Weekend' : 'Two days' },
 ])
-// On paper the drawing lies on its side; A3 is taken where the printer has it.
-useHead({ style: [{ innerHTML: '@page { size: A4 landscape }', key: 'page-side' }] })
+// On paper the drawing lies on its side; whether A4 or A3 is the printer's say.
+useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] })
 function openOrder() {
   showsOrder.value = !showsOrder.value
   openKey.value = null
@@ -153,7 +153,7 @@ function openStep(stepId: string) {
 
 <template>
   <div
-    class="xl:-mr-5 xl:-mb-3 xl:grid"
+    class="xl:-mr-5 xl:-mb-3 xl:grid print:m-0 print:block"
     :class="view === 'launch' || openPlank || showsOrder ? 'xl:grid-cols-[1fr_20rem]' : ''"
   >
     <div class="min-w-0">
@@ -274,9 +274,9 @@ function openStep(stepId: string) {
       </div>
     </div>
     <aside
-      class="border-rule max-xl:mt-6 xl:-mt-3 xl:overflow-y-auto xl:border-l xl:bg-sheet xl:px-4 xl:py-3"
+      class="border-rule max-xl:mt-6 xl:-mt-3 xl:max-h-(--drawn) xl:overflow-y-auto xl:border-l xl:bg-sheet xl:px-4 xl:py-3 print:mt-4 print:max-h-none print:border-0 print:p-0"
       :class="{ 'xl:hidden': view !== 'launch' && !openPlank && !showsOrder }"
-      :style="{ maxHeight: `${chartHeight + headHeight + 12}px` }"
+      :style="{ '--drawn': `${chartHeight + headHeight + 12}px` }"
       aria-label="What holds it"
     >
       <PlankPanel
