@@ -6,6 +6,7 @@ const views = [
   { name: 'Walk', path: 'walk' },
   { name: 'Jobs', path: 'jobs', also: 'job/' },
   { name: 'Sequence', path: 'sequence' },
+  { name: 'Stores', path: 'stores' },
   { name: 'Log', path: 'log' },
 ] as const
 

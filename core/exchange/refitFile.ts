@@ -3,9 +3,10 @@ import type { ChangeItem } from '../model/changes'
 import { entities, entityNames } from '../model/entities'
 import type { EntityName } from '../model/entities'
 import type { RefitRows } from '../model/refit'
+import { asOfToday } from './olderFiles'
 
 const refitFormat = 'inch-ahead-refit'
-const refitFormatVersion = 1
+const refitFormatVersion = 2
 
 /** A file that rows name and that is not there. */
 export interface MissingFile {
@@ -65,8 +66,9 @@ export function documentProblem(value: unknown): string {
 
 /** The operations that bring a document in under a refit id. Precondition: it has no problem. */
 export function documentChanges(document: RefitDocument, refitId: string): ChangeItem[] {
+  const { rows } = asOfToday(document)
   return entityNames.flatMap((entity) =>
-    (document.rows[entity] ?? []).map((row): ChangeItem => {
+    (rows[entity] ?? []).map((row): ChangeItem => {
       const { id, ...patch } = row as { id: string }
       return { op: 'create', entity, id: entity === 'refit' ? refitId : id, patch }
     }),

@@ -75,12 +75,13 @@ export function sooner(facts: LeverFacts, stepId: string): ChainLever[] {
     const part = rows.part.find((one) => one.id === binding.partId)
     const by = part?.arrivesOn ? halfWay(facts, part.arrivesOn) : null
     if (!part || by === null) return []
+    const seller = rows.supplier.find((one) => one.id === part.supplierId)?.name
     return [
       {
         key: `part ${part.id}`,
         stepId,
         label: `${part.name} by ${sayDay(by)}`,
-        does: `It is written down as arriving on ${sayDay(by)}. Ask ${part.supplier || 'who sells it'} first whether it can come express, and at what price.`,
+        does: `It is written down as arriving on ${sayDay(by)}. Ask ${seller ?? 'who sells it'} first whether it can come express, and at what price.`,
         items: () => [patchOf('part', part, { arrivesOn: by })],
       },
     ]

@@ -97,3 +97,8 @@ export const wantedFor = {
   let: 'She is let',
   livedOn: 'She is lived on',
 }
+
+export const keptAt = { boat: 'on the boat', shed: 'in the shed', home: 'at home' } as const
+export const hands = { none: 'either', port: 'port', starboard: 'starboard' } as const
+export const gambles = { open: 'not known yet', paid: 'it paid', didNot: 'it did not' } as const
+export const toolsOwned = { own: 'ours', lent: 'lent to us', hired: 'hired' } as const

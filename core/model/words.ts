@@ -170,6 +170,15 @@ export const partStates = [
   'returned',
 ] as const
 
+/** Where things are kept. */
+export const keptAt = ['boat', 'shed', 'home'] as const
+export type KeptAt = (typeof keptAt)[number]
+/** Which side of the boat a thing is made for. */
+export const hands = ['none', 'port', 'starboard'] as const
+/** What became of something that was bought before its size was sure. */
+export const gambles = ['open', 'paid', 'didNot'] as const
+export const toolsOwned = ['own', 'lent', 'hired'] as const
+
 export const strakes = ['underwater', 'deck', 'rig', 'below', 'shed', 'away'] as const
 /** A strake of the waterline chart: where the work happens. */
 export type Strake = (typeof strakes)[number]

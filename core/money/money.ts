@@ -109,3 +109,9 @@ export function splitMoney(minor: number, weights: readonly number[]): number[] 
   for (const { index } of byRemainder.slice(0, left)) shares[index] = (shares[index] as number) + 1
   return shares
 }
+
+/** A sum to the smallest coin: '€402.95'. */
+export const exactMoney = (minor: number, currency: string): string =>
+  new Intl.NumberFormat('en-IE', { style: 'currency', currency }).format(
+    minor / 10 ** digitsOf(currency),
+  )

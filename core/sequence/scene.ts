@@ -1,8 +1,5 @@
 /** The drawing of a launch or of all seasons: everything with its place, ready to be put on the screen. */
-import type { GateFigures } from '../progress/derive'
 import type { ChainLink } from '../plan/chain'
-import { dayNumber } from '../time/civil'
-import { sayDate } from '../time/say'
 import { baysOf, monthLabels, pleatsOf, pleatWords, weekendLabels } from './axis'
 import type { Label, Pleats } from './axis'
 import type { SequenceFacts } from './facts'
@@ -17,11 +14,10 @@ import { flagFinder } from './mark'
 import type { PlankFlag } from './mark'
 import { planksOf } from './planks'
 import type { Plank } from './planks'
-import { flagged, flagRows } from './posts'
-import type { FlaggedPost, Post } from './posts'
+import type { FlaggedPost } from './posts'
 import { knotsOf, ropeAlong, ropePath } from './rope'
 import type { Knot, RopePoint } from './rope'
-import { dayRuler, isPleat, mondayOn, weekRuler, xOf } from './ruler'
+import { isPleat, mondayOn, weekRuler, xOf } from './ruler'
 import type { Ruler } from './ruler'
 import { daySpans, spanRow, thinSpan } from './spans'
 import type { DaySpan } from './spans'
@@ -29,24 +25,16 @@ import { standsOf } from './water'
 import type { Stand } from './water'
 import { troughsOf } from './troughs'
 import type { Trough } from './troughs'
+import { axisWidth, launchRuler, rightEdge, topOf } from './top'
+import type { TopAsk } from './top'
 import { weekFigures } from './weeks'
 
 export type SceneView = 'launch' | 'seasons'
 
-export interface SceneAsk {
-  readonly view: SceneView
-  readonly width: number
+export interface SceneAsk extends TopAsk {
   readonly height: number
-  readonly now: number
-  readonly gates: readonly GateFigures[]
-  /** The gate asked about; null: there is none. */
-  readonly gateId: string | null
   readonly links: readonly ChainLink[]
   readonly flags: readonly PlankFlag[]
-  /** How likely the gate asked about is, UTC ms; null: not known. */
-  readonly likely?: { readonly evenAt: number; readonly fourInFiveAt: number } | null
-  /** Civil dates by which something is to be decided. */
-  readonly decide?: readonly { readonly key: string; readonly on: string }[]
 }
 
 export interface Scene {
@@ -89,104 +77,21 @@ export interface Scene {
   readonly troughHigh: number
 }
 
-export const axisWidth = 124
-/** The boat's own air to the right of the plot. */
-const rightEdge = 8
-const [flagRow, datesRow, handsRow, groundBand, groundThick, troughBand] = [24, 19, 18, 40, 12, 62]
+const [groundBand, groundThick, troughBand] = [40, 12, 62]
 const troughHigh = 34
-/** A launch is shown with so many days after it; a gate without a date with so many from today. */
-const [daysAfter, daysOpen, leastDays] = [16, 60, 28]
 const seasonWeeksAfter = 3
 /** Names of jobs stay one plank over gaps of so many days. */
 const gapDays = { launch: [20, 40], seasons: [60, 120] } as const
 
-function rulerOf(facts: SequenceFacts, ask: SceneAsk) {
+function rulerOf(facts: SequenceFacts, ask: SceneAsk): Ruler {
+  if (ask.view === 'launch') return launchRuler(facts, ask)
   const { clock } = facts
   const today = clock.dayOf(ask.now)
   const right = ask.width - rightEdge
-  if (ask.view === 'launch') {
-    const gate = ask.gates.find((one) => one.gate.id === ask.gateId)
-    const planned = facts.plan?.gates.find((one) => one.gateId === ask.gateId)
-    const aimed = gate?.aimedOn ? dayNumber(gate.aimedOn) : null
-    const last = planned ? clock.dayOf(planned.at) : (aimed ?? today + daysOpen)
-    const end = Math.max(today + leastDays, last + daysAfter)
-    const first = mondayOn(today)
-    return dayRuler(first, end, (day) => facts.hands(day).hours, clock, axisWidth, right)
-  }
   const first = mondayOn(facts.firstDay)
   const end = mondayOn(facts.lastDay) + 7 * (1 + seasonWeeksAfter)
   const weeks = weekFigures(facts.rows, facts.plan, clock, facts.hands, first, end, today)
   return weekRuler(weeks, clock, axisWidth, right)
-}
-
-/** Odds of the gate asked about: two dates, or one where they are the same. */
-function likelyPosts({ likely }: SceneAsk): readonly (readonly [string, number, string])[] {
-  if (!likely) return []
-  const { evenAt, fourInFiveAt } = likely
-  return evenAt === fourInFiveAt
-    ? [['both', evenAt, '50 to 80 %']]
-    : [
-        ['even', evenAt, '50 %'],
-        ['four', fourInFiveAt, '80 %'],
-      ]
-}
-
-function postsOf(facts: SequenceFacts, ask: SceneAsk, ruler: Ruler): Post[] {
-  const { clock, plan } = facts
-  const year = clock.dateOf(ask.now).slice(0, 4)
-  const within = (at: number) => at >= ruler.from && at < ruler.to
-  const posts: Post[] = []
-  if (within(ask.now)) {
-    const label = ask.view === 'launch' ? 'Today' : `Today ${sayDate(clock.dateOf(ask.now))}`
-    posts.push({ key: 'today', kind: 'today', x: xOf(ruler, ask.now), label, gateId: null })
-  }
-  for (const { gate, aimedOn, daysLate, plannedOn } of ask.gates) {
-    const planned = plan?.gates.find((one) => one.gateId === gate.id)
-    const asked = gate.id === ask.gateId
-    if (planned && plannedOn !== null && within(planned.at)) {
-      const ready = clock.dateOf(planned.readyAt)
-      const early = !asked && ready < plannedOn ? `, ready ${sayDate(ready, year)}` : ''
-      posts.push({
-        key: gate.id,
-        kind: asked ? 'asked' : 'gate',
-        x: xOf(ruler, planned.at),
-        label: `${gate.name} ${sayDate(plannedOn, year)}${early}`,
-        gateId: gate.id,
-      })
-    }
-    if (!asked || aimedOn === null || (plannedOn !== null && daysLate === 0)) continue
-    const at = clock.at(dayNumber(aimedOn), 720)
-    const booked = facts.rows.haulOut.find((one) => one.id === gate.haulOutId)?.launchBooked
-    const word = booked === aimedOn ? 'Booked' : 'Aimed'
-    if (within(at))
-      posts.push({
-        key: `aim ${gate.id}`,
-        kind: 'aimed',
-        x: xOf(ruler, at),
-        label: `${word} ${sayDate(aimedOn, year)}`,
-        gateId: gate.id,
-      })
-  }
-  const asked = posts.find((one) => one.kind === 'asked')
-  for (const [key, at, odds] of likelyPosts(ask)) {
-    // Where it is the planned day itself there is nothing to tell apart.
-    const x = xOf(ruler, at)
-    if (!within(at) || (asked && Math.abs(asked.x - x) < 1)) continue
-    const label = `${odds} ${sayDate(clock.dateOf(at), year)}`
-    posts.push({ key: `likely ${key}`, kind: 'likely', x, label, gateId: ask.gateId })
-  }
-  for (const { key, on } of ask.view === 'launch' ? (ask.decide ?? []) : []) {
-    const at = clock.at(dayNumber(on), 720)
-    if (within(at))
-      posts.push({
-        key: `decide ${key}`,
-        kind: 'aimed',
-        x: xOf(ruler, at),
-        label: `Decide by ${sayDate(on, year)}`,
-        gateId: null,
-      })
-  }
-  return posts
 }
 
 /** Where each link of the chain lies; links without a place in the picture are left out. */
@@ -237,11 +142,7 @@ function drawn(facts: SequenceFacts, ask: SceneAsk, thin: boolean): Scene {
   const ruler = rulerOf(facts, ask)
   const isLaunch = ask.view === 'launch'
   const today = clock.dayOf(ask.now)
-  const posts = flagged(postsOf(facts, ask, ruler), 4, ask.width - 2)
-  const rows = Math.max(1, flagRows(posts))
-  const datesY = rows * flagRow + datesRow - 5
-  const handsY = rows * flagRow + datesRow
-  const plotY = handsY + (isLaunch ? handsRow : 4)
+  const { posts, rows, datesY, handsY, plotY } = topOf(facts, ask, ruler)
   const spans = daySpans(facts.rows, clock, ruler, thin)
   const rowsOfSpans = thin ? 0 : Math.max(0, ...spans.map((one) => one.row + 1))
   const top = plotY + spanRow * rowsOfSpans

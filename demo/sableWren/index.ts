@@ -10,10 +10,11 @@ import { writeBags } from './bags'
 import { writeFoundWork } from './foundWork'
 import { writeFrame } from './frame'
 import { writePlannedMore } from './plannedMore'
-import { earnInches, writeClocks, writeHours, writeParts, writeSheets } from './records'
+import { earnInches, writeClocks, writeHours, writeSheets } from './records'
 import { writeSeasonOne } from './seasonOne'
 import { writeSeasonThree } from './seasonThree'
 import { writeSeasonTwo } from './seasonTwo'
+import { writeStores } from './stores'
 import { writeWalks } from './walks'
 import { writeCovers } from './weather'
 
@@ -37,7 +38,7 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeFoundWork(write)
   writeHours(write)
   earnInches(write)
-  writeParts(write)
+  writeStores(write)
   writeClocks(write)
   writeSheets(write)
   writeBags(write)

@@ -59,38 +59,6 @@ export function earnInches(write: Writer): void {
   }
 }
 
-const parts: readonly (readonly [string, string, string, string, number, string | null])[] = [
-  ['Transducer, 12° fairing', 'transducer', 'wanted', 'Fenn Chandlery', 26_800, null],
-  ['Sea valve 1 1/2"', 'galley-valve', 'ordered', 'Fenn Chandlery', 9_400, '2027-04-28'],
-  ['Bearing 35 × 48', 'shaft', 'ordered', 'Stern Gear Direct', 7_150, '2027-04-22'],
-  ['Posts and rail', 'posts', 'ordered', 'Brannock Stainless', 184_000, null],
-  ['Antifouling, 5 L', 'antifoul', 'wanted', 'Fenn Chandlery', 18_900, null],
-  ['Butyl, 4 rolls', 'bitt', 'wanted', 'Fenn Chandlery', 4_400, null],
-  ['Busbars and fuses', 'panel', 'specified', 'Ludd & Daughter', 21_500, null],
-  ['Balsa core, 2 m²', 'foredeck', 'fitted', 'Core Supplies', 16_200, null],
-  ['Biaxial 450, 9 m', 'foredeck', 'arrived', 'Core Supplies', 11_700, null],
-  ['Epoxy, 6 kg', 'foredeck', 'arrived', 'Core Supplies', 13_900, null],
-]
-const neededBy: Readonly<Record<string, string>> = {
-  'galley-valve': 'galley-valve-4',
-  shaft: 'shaft-3',
-}
-
-export function writeParts(write: Writer): void {
-  parts.forEach(([name, jobId, state, supplier, priceMinor, arrivesOn], index) =>
-    write.add('part', `part-${index + 1}`, {
-      name,
-      jobId,
-      state: state as 'wanted',
-      supplier,
-      priceMinor,
-      neededByStepId: neededBy[jobId] ?? null,
-      orderedOn: state === 'ordered' ? write.date('2027-03-30') : null,
-      arrivesOn: arrivesOn === null ? null : write.date(arrivesOn),
-    }),
-  )
-}
-
 /** Clocks that run on Saturday 17 April at 08:30. */
 export function writeClocks(write: Writer): void {
   const sheet = { refC: 20, minC: 8, maxC: 35, assumedC: 11 }

@@ -205,6 +205,7 @@ const forecastHours = Joi.array()
 const civilDate = Joi.string()
   .pattern(/^\d{4}-\d{2}-\d{2}$/)
   .required()
+const weekdays = Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7)
 const noLifts = Joi.array()
   .items(
     Joi.object({
@@ -247,12 +248,13 @@ const draftParts = Joi.array()
 export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
   refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
   place: {
-    liftWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7),
-    shutWeekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7),
+    liftWeekdays: weekdays,
+    shutWeekdays: weekdays,
     monthMeanC: months(-40, 50).allow(null),
     noLifts,
   },
   option: { steps: draftSteps, parts: draftParts },
+  tradeBooking: { comesOn: weekdays },
   forecast: { hours: forecastHours },
   zone: { shape: zoneShape },
   panel: { outline, fittings },

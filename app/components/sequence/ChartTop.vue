@@ -7,7 +7,24 @@ import { spanRow, spanSize } from '#core/sequence/spans'
 import type { Scene } from '#core/sequence/scene'
 
 /** Flags of the posts, dates, and the hands of each day: drawn last, over everything. */
-const props = defineProps<{ scene: Scene }>()
+const props = defineProps<{
+  scene: Pick<
+    Scene,
+    | 'view'
+    | 'posts'
+    | 'flagRows'
+    | 'datesY'
+    | 'dates'
+    | 'pleatWords'
+    | 'handsY'
+    | 'hands'
+    | 'spans'
+    | 'spansY'
+    | 'spanHeight'
+    | 'hard'
+    | 'ground'
+  >
+}>()
 const rowHeight = 24
 const flagTop = (post: FlaggedPost): number =>
   (props.scene.flagRows - 1 - (post.row ?? 0)) * rowHeight + 1

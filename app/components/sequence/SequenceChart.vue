@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { placedBoards, platesOf } from '#core/sequence/plates'
 import { atX, xOf } from '#core/sequence/ruler'
-import { axisWidth } from '#core/sequence/scene'
+import { axisWidth } from '#core/sequence/top'
 import type { Scene } from '#core/sequence/scene'
 import { dayNumber } from '#core/time/civil'
 import type { BoardUse } from '~/utils/boardUse'

@@ -5,6 +5,7 @@ import { bagNoticeDays, bagsToFind } from '#core/bags/bags'
 import { patchOf } from '#core/model/removal'
 import { plannedHours } from '#core/plan/planned'
 import type { DaySheet } from '#core/today/daySheet'
+import { withoutToday } from '#core/today/lacks'
 import { wearOf } from '#core/today/wear'
 import type { TakeLine } from '#core/today/takeWith'
 import { provisionals } from '#core/steps/provisional'
@@ -27,15 +28,20 @@ const { sayDay, shortDateTime } = useDates()
 const most = 6
 const seen = (line: TakeLine) => line.seenOn === props.on
 const unseen = computed(() => props.sheet.take.filter((line) => !seen(line)))
+const lackKey = (stepId: string) => `${stepId} ${props.on}`
 /** What it does to a gate when it is not here: of what cannot be had where the work is, asked in the quiet. */
 const lacks = useLacks(
-  computed(() => [...new Set(unseen.value.slice(0, most).map((line) => line.stepId))]),
-  computed(() => props.on),
+  computed(() =>
+    [...new Set(unseen.value.slice(0, most).map((line) => line.stepId))].flatMap((id) => {
+      const step = store.rows.step.find((one) => one.id === id)
+      return step ? [{ key: lackKey(id), items: [withoutToday(step, props.on)] }] : []
+    }),
+  ),
 )
 /** Said once for a step, at the first thing it wants. */
 const lackAt = (line: TakeLine, at: number) =>
   unseen.value.findIndex((one) => one.stepId === line.stepId) === at
-    ? (lacks.value.get(line.stepId) ?? '').replace(/^./, (c) => c.toLowerCase())
+    ? (lacks.value.get(lackKey(line.stepId)) ?? '').replace(/^./, (c) => c.toLowerCase())
     : ''
 const tick = (line: TakeLine): Promise<boolean> => {
   const row =

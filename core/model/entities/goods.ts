@@ -13,6 +13,7 @@ import {
   text,
 } from '../field'
 import { kind } from '../kind'
+import * as said from '../said'
 import * as words from '../words'
 
 export const product = kind(
@@ -59,11 +60,14 @@ export const bringLine = kind('line to bring', {
   what: text('Bring', 200),
   kind: choice('Kind', ['part', 'tool', 'consumable'], 'consumable'),
   amount: note('How much', 60),
-  at: choice('Where it is', ['boat', 'shed', 'home', 'toBuy'], 'shed'),
+  at: choice('Where it is', [...words.keptAt, 'toBuy'], 'shed'),
   /** The day for which somebody saw it there. */
   seenOn: fresh(maybe(date('Seen on'))),
   /** The shop that has it; null: any of them. */
   shopId: maybe(ref('Shop', 'place')),
+  /** The tool it is, and how far it has to reach. */
+  toolId: maybe(ref('Tool', 'tool')),
+  needsMm: maybe(real('Must reach', { min: 0.1, max: 100_000, unit: 'mm' })),
   order: text('Order', 80),
 })
 
@@ -91,8 +95,32 @@ export const part = kind(
     /** Material of the recipe it came from; '' when written by hand. */
     recipePart: note('Material of the recipe', 120),
     recipeMade: record<Record<string, unknown>>('As the recipe made it', {}),
-    priceMinor: maybe(integer('Price', { min: 0, max: 1e11, unit: 'minor' })),
-    supplier: note('Supplier', 120),
+    /** Of one, in its unit: a guess until an order says what it is. */
+    priceMinor: maybe(integer('Price of one', { min: 0, max: 1e11, unit: 'minor' })),
+    supplierId: maybe(ref('Supplier', 'supplier')),
+    specification: note('Specification', 1000),
+    hand: choice('Hand', words.hands, 'none', said.hands),
+    metal: note('Metal', 60),
+    size: note('Size', 60),
+    /** What makes sure of its size: until that is done it is bought on a guess. */
+    fixedByStepId: maybe(ref('Specified once', 'step', { copied: true })),
+    /** Null: as its supplier has it. */
+    leadDays: maybe(integer('Days until it is here', { min: 0, max: 1000 })),
+    leadLateDays: maybe(integer('Days when it goes badly', { min: 0, max: 2000 })),
+    /** Counted from the day it was made, or bought where that is not known. */
+    shelfMonths: maybe(real('Keeps for months', { min: 0.1, max: 600 })),
+    madeOn: fresh(maybe(date('Made on'))),
+    warrantyMonths: maybe(real('Warranty in months', { min: 0.1, max: 600 })),
+    sparePercent: real('Spare', { min: 0, max: 200 }, 0),
+    /** Parts with the same word here are bought as one line, whatever they are called; '': by its name. */
+    boughtAs: note('Bought together as', 120),
+    /** Looked for second-hand until then; afterwards plan B. */
+    lookUntil: fresh(maybe(date('Look until'))),
+    planB: fresh(note('Plan B', 300)),
+    /** Bought before its size was sure: what became of it. */
+    gamble: fresh(choice('Bought early', words.gambles, 'open', said.gambles)),
+    gambleMinor: fresh(maybe(integer('Saved or lost', { min: 0, max: 1e11, unit: 'minor' }))),
+    at: fresh(maybe(choice('Where it is', words.keptAt, undefined, said.keptAt))),
     orderedOn: fresh(maybe(date('Ordered on'))),
     arrivesOn: fresh(maybe(date('Arrives on'))),
     /** The day for which somebody saw it there. */
@@ -115,6 +143,10 @@ export const tradeBooking = kind(
       cancelled: ['asked', 'booked'],
     }),
     priceMinor: maybe(integer('Price', { min: 0, max: 1e11, unit: 'minor' })),
+    /** How long before they want to be called; null: nobody asked them. */
+    noticeDays: maybe(integer('Notice in days', { min: 0, max: 1000 })),
+    /** Weekdays on which they come, 1 Monday to 7 Sunday; none: any. */
+    comesOn: record<number[]>('They come on', []),
   },
   { planInput: true },
 )

@@ -6,6 +6,7 @@ import { person, weekSlot, personDay } from './people'
 import { job, step, link } from './work'
 import { product, bringLine, part, tradeBooking } from './goods'
 import { recipe } from './recipes'
+import { delivery, lineWant, purchase, purchaseLine, stock, supplier, tool } from './stores'
 import { bag, bagWire } from './bags'
 import { decision, option } from './choices'
 import {
@@ -70,8 +71,15 @@ export const kinds = {
   product,
   step,
   link,
+  supplier,
+  tool,
   bringLine,
   part,
+  purchase,
+  purchaseLine,
+  lineWant,
+  delivery,
+  stock,
   recipe,
   bag,
   bagWire,

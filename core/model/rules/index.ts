@@ -1,6 +1,7 @@
 /** Rules that rows must keep beyond each field by itself; read by the server. */
 import type { EntityName, Row } from '../entities'
 import type { Rule, RuleContext, RuleProblem, Rules } from './rule'
+import { storesRules } from './stores'
 import { sameName, thingRules } from './things'
 import { undertakingRules } from './undertaking'
 import { walkRules } from './walk'
@@ -17,6 +18,7 @@ const rules: Rules = {
   ...walkRules,
   ...weatherRules,
   ...thingRules,
+  ...storesRules,
 }
 
 /** Everything wrong with a row among the rows it lives with. */
@@ -42,6 +44,7 @@ const watched: readonly {
     kinds: ['reading'],
   },
   { entity: 'haulOut', fields: ['liftOutAimed'], kinds: ['gate'] },
+  { entity: 'refit', fields: ['currency'], kinds: ['purchase'] },
 ]
 
 /** Kinds of rows to look at again when fields of a row change, though none of them was touched. */

@@ -85,7 +85,17 @@ const isDecreasing = (values: readonly (number | null)[]): boolean => {
 }
 
 /** Kinds of rows whose names tell them apart, with the field that holds the name. */
-const named = ['zone', 'system', 'place', 'person', 'season', 'haulOut', 'gate', 'product'] as const
+const named = [
+  'zone',
+  'system',
+  'place',
+  'person',
+  'season',
+  'haulOut',
+  'gate',
+  'product',
+  'supplier',
+] as const
 
 /** Two rows of a kind that must be told apart by name, with one name. */
 export function sameName(

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ChangeItem } from '#core/model/changes'
+import { patchOf } from '#core/model/removal'
+import { presses } from '#core/stores/headline'
+import type { BuyRow } from '#core/stores/board'
+import { sayAmount, sayRow } from '#core/stores/sayBuy'
+import type { StoreFacts } from '#core/stores/storeFacts'
+import { dateOf } from '#core/time/civil'
+import { formatMoney } from '#core/money/money'
+import type { Proposal } from '~/composables/useProposal'
+
+/** Beside the drawing: what presses today in order, what was bought early, and what the marks mean. */
+const props = defineProps<{
+  rows: readonly BuyRow[]
+  facts: StoreFacts
+  currency: string
+  year: string
+}>()
+const emit = defineEmits<{
+  open: [key: string]
+  order: [row: BuyRow]
+  propose: [proposal: Proposal]
+}>()
+const store = useRefitStore()
+const { sayDay, sayDate } = useDates()
+const most = 5
+const pressing = computed(() => props.rows.filter((row) => presses(row, props.facts.today)))
+const shown = computed(() => pressing.value.slice(0, most))
+
+/** Bought today and going badly: the parts come on the day they come then. */
+const goesBadly = (row: BuyRow): ChangeItem[] =>
+  row.wants.map(({ part, lead }) =>
+    patchOf('part', part, {
+      state: 'ordered',
+      arrivesOn: dateOf(props.facts.today + lead.lateDays),
+    }),
+  )
+const atRisk = computed(() =>
+  shown.value.filter(
+    (row) => row.kind === 'buy' && (row.window.state === 'late' || row.window.state === 'buyToday'),
+  ),
+)
+const badly = useLacks(
+  computed(() => atRisk.value.map((row) => ({ key: row.key, items: goesBadly(row) }))),
+)
+const badlyDays = (row: BuyRow) => Math.max(...row.wants.map((one) => one.lead.lateDays))
+function sayBadly(row: BuyRow): string {
+  const said = badly.value.get(row.key)
+  if (said === undefined) return ''
+  const days = badlyDays(row)
+  const took = days === 0 ? 'If it is not there today' : `If it takes ${days} days`
+  return said === '' ? `${took}, no gate moves.` : `${took}: ${said}.`
+}
+/** The day nearest to today on which the step that fixes a size could be done, where somebody is there. */
+function measureEarlier(row: BuyRow): Proposal | null {
+  const fixes = row.wants.find((one) => one.fixes && one.window.opensOn !== null)?.fixes
+  if (!fixes || fixes.state !== 'open') return null
+  const { clock, today, tripBefore } = props.facts
+  // The last trip before the window shuts; today where it is shut already.
+  const by = Math.max(today, row.window.closesOn ?? today)
+  const on = dateOf(Math.max(today, tripBefore(clock.at(by, 18 * 60))))
+  return {
+    label: `“${fixes.title}” on ${sayDay(on)}`,
+    does: `It is pinned to ${sayDay(on)}: then the size of ${row.pool.name} is sure, and it can be bought in time. What has to be done before it must be done by then as well.`,
+    items: [patchOf('step', fixes, { pinnedOn: on })],
+  }
+}
+const gambles = computed(() =>
+  store.rows.part.filter((one) => one.gamble !== 'open' && one.gambleMinor !== null),
+)
+const legend = [
+  ['early', 'not sure yet'],
+  ['open', 'open, closing'],
+  ['lead', 'on its way there'],
+  ['spare', 'days to spare'],
+  ['need', 'needed'],
+  ['lateBy', 'late by this'],
+  ['crate', 'ordered, comes'],
+  ['slip', 'if it goes badly'],
+  ['washer', 'bought early'],
+] as const
+const sample = (kind: (typeof legend)[number][0]) => {
+  if (kind === 'open') return [{ kind, x0: 2, x1: 36, taper: 16 } as const]
+  if (kind === 'need' || kind === 'crate' || kind === 'slip' || kind === 'washer')
+    return [{ kind, x: 18 } as const]
+  return [{ kind, x0: 2, x1: 36 } as const]
+}
+provideChartIds()
+void emit
+</script>
+
+<template>
+  <div>
+    <h2>{{ pressing.length > 0 ? 'Today, in this order' : 'Nothing presses today' }}</h2>
+    <ol class="mt-1">
+      <li v-for="(row, at) in shown" :key="row.key" class="flex gap-3 pb-3">
+        <span class="cond w-4 text-lg" aria-hidden="true">{{ at + 1 }}</span>
+        <div class="min-w-0">
+          <button
+            class="cond block text-left text-[1.0625rem] leading-tight underline decoration-rule underline-offset-4"
+            @click="emit('open', row.key)"
+          >
+            {{ row.pool.name
+            }}<template v-if="sayAmount(row.pool)">, {{ sayAmount(row.pool) }}</template>
+          </button>
+          <p class="text-[0.9375rem] leading-snug">
+            {{ sayRow(row, facts.today, year, currency).strong
+            }}{{ sayRow(row, facts.today, year, currency).rest }}.
+          </p>
+          <!-- Its line is there before it is known, so that nothing moves. -->
+          <p v-if="atRisk.includes(row)" class="min-h-5 text-[0.9375rem] leading-snug text-ink2">
+            {{ sayBadly(row) || 'Working out what it moves when it goes badly…' }}
+          </p>
+          <p v-if="row.guessed.length > 0" class="text-[0.9375rem] leading-snug text-redlead">
+            Do not order yet: {{ row.guessed.slice(0, 2).join(', ')
+            }}<template v-if="row.guessed.length > 2">
+              and {{ row.guessed.length - 2 }} more</template
+            >
+            {{ row.guessed.length === 1 ? 'is' : 'are' }} only guessed.
+          </p>
+          <button
+            v-if="row.window.state === 'shutsFirst' && row.kind === 'buy' && measureEarlier(row)"
+            class="mt-1 min-h-8 border-2 border-verdigris bg-verdigris-tint px-2 py-1 text-left text-verdigris hover:bg-sheet max-sm:min-h-11"
+            @click="emit('propose', measureEarlier(row)!)"
+          >
+            <span class="cond leading-tight">{{ measureEarlier(row)!.label }}</span>
+          </button>
+          <button
+            v-else-if="row.kind === 'buy'"
+            class="mt-1 min-h-8 border-2 border-verdigris bg-verdigris-tint px-2 py-1 text-verdigris hover:bg-sheet max-sm:min-h-11"
+            @click="emit('order', row)"
+          >
+            <span class="cond leading-tight">Order it</span>
+          </button>
+        </div>
+      </li>
+    </ol>
+    <p v-if="pressing.length > most" class="text-ink2">And {{ pressing.length - most }} more.</p>
+    <section v-if="gambles.length > 0" class="mt-2 border-t border-rule pt-2">
+      <h3>Bought early</h3>
+      <p
+        v-for="one in gambles"
+        :key="one.id"
+        class="text-[0.9375rem] leading-snug"
+        :class="one.gamble === 'paid' ? 'text-verdigris' : 'text-redlead'"
+      >
+        {{ one.gamble === 'paid' ? 'It paid' : 'It did not' }}: {{ one.name }},
+        {{ formatMoney(one.gambleMinor ?? 0, currency) }}
+        {{ one.gamble === 'paid' ? 'saved' : 'lost'
+        }}<template v-if="one.orderedOn">, bought {{ sayDate(one.orderedOn) }}</template
+        >.
+      </p>
+    </section>
+    <section class="no-print mt-2 border-t border-rule pt-2" aria-label="What the marks mean">
+      <svg width="0" height="0" class="absolute" aria-hidden="true"><BuyPatterns /></svg>
+      <ul class="grid grid-cols-2 gap-x-2 gap-y-0.5 text-[0.875rem]">
+        <li v-for="[kind, words] in legend" :key="kind" class="flex items-center gap-2">
+          <svg width="38" height="20" class="shrink-0" aria-hidden="true">
+            <BuyMarks :marks="sample(kind)" :middle="10" />
+          </svg>
+          {{ words }}
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { useElementBounding, useElementSize, useWindowSize } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { buyScene } from '#core/stores/buyScene'
+import { buyHeadline } from '#core/stores/headline'
+import { kitDays, kitHeadline } from '#core/stores/kits'
+import type { BuyRow } from '#core/stores/board'
+import { dateOf } from '#core/time/civil'
+
+/** What do I buy and when, where is it, and is the job kitted? */
+const store = useRefitStore()
+const time = useTimeStore()
+const route = useRoute()
+const { facts, board, currency, year } = useStores()
+const { gate, facts: drawn } = useSequence(ref(null))
+const { sayDay } = useDates()
+const narrow = useNarrow()
+const views = [
+  { value: 'buy', label: 'When to buy' },
+  { value: 'kits', label: 'Kits and places' },
+  { value: 'orders', label: 'Orders' },
+  { value: 'shelf', label: 'Shelf' },
+] as const
+type View = (typeof views)[number]['value']
+const view = computed<View>(
+  () => views.find((one) => one.value === route.query.show)?.value ?? 'buy',
+)
+const show = (value: View, more: Record<string, string> = {}) =>
+  void navigateTo({ path: route.path, query: { show: value, ...more } }, { replace: true })
+
+const box = ref<HTMLElement>()
+const { width } = useElementSize(box, { width: 940, height: 600 })
+const { top, update } = useElementBounding(box)
+const head = ref<HTMLElement>()
+const { height: headHeight } = useElementSize(head)
+watch(headHeight, update, { flush: 'post' })
+const { height: windowHeight } = useWindowSize()
+const [leastWidth, leastHeight, startTop] = [560, 480, 205]
+const height = computed(() =>
+  Math.max(leastHeight, Math.floor(windowHeight.value - (top.value || startTop) - 2)),
+)
+const scene = computed(() =>
+  view.value === 'buy' && !narrow.value
+    ? buyScene(facts.value, drawn.value, board.value, {
+        width: Math.max(leastWidth, width.value),
+        height: height.value,
+        now: time.minute,
+        gates: store.derived.gates,
+        gateId: gate.value?.gate.id ?? null,
+        currency: currency.value,
+      })
+    : null,
+)
+const openKey = ref<string | null>(null)
+const openRow = computed(() => board.value.rows.find((row) => row.key === openKey.value) ?? null)
+const ordering = ref<readonly BuyRow[]>([])
+const toBuy = computed(() => board.value.rows.filter((row) => row.kind === 'buy'))
+const cameLine = ref<string | null>(null)
+const line = computed(() =>
+  cameLine.value === null ? null : (facts.value.lines.get(cameLine.value) ?? null),
+)
+/** Parts by the day they are needed: what comes goes to the first of them. */
+const firstNeeded = computed(() =>
+  [...facts.value.parts]
+    .sort((a, b) => (a.window.neededOn ?? Infinity) - (b.window.neededOn ?? Infinity))
+    .map((one) => one.part.id),
+)
+const partId = ref<string | null>(null)
+const isNewPart = ref(false)
+const part = computed(() => store.rows.part.find((one) => one.id === partId.value) ?? null)
+const proposals = useProposal()
+const headline = computed(() => {
+  if (view.value === 'kits')
+    return kitHeadline(kitDays(facts.value, 4), (day) => sayDay(dateOf(day)))
+  if (view.value === 'orders') {
+    const open = [...facts.value.lines.values()].filter((one) => one.toCome > 0)
+    const late = open.filter((one) => one.dueOn !== null && one.dueOn < store.derived.today)
+    return {
+      lead:
+        open.length === 0 ? 'Everything that was ordered is here' : `${open.length} lines to come`,
+      worst: late.length > 0 ? `, ${late.length} past their day` : '',
+    }
+  }
+  if (view.value === 'shelf') return { lead: 'What is there, and where', worst: '' }
+  return buyHeadline(board.value, facts.value.today, year.value)
+})
+function ordered() {
+  ordering.value = []
+  openKey.value = null
+}
+function closePart() {
+  isNewPart.value = false
+  partId.value = null
+}
+/** A trade's row leads to its step; any other opens beside the drawing. */
+function openAny(key: string) {
+  if (key.startsWith('trade ')) return void navigateTo(`/r/${store.refitId}/step/${key.slice(6)}`)
+  openKey.value = openKey.value === key ? null : key
+}
+useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] })
+</script>
+
+<template>
+  <div class="xl:-mr-5 xl:-mb-3">
+    <div
+      ref="head"
+      class="flex items-center justify-between gap-2 max-lg:flex-wrap xl:pr-5"
+      :class="{ 'mb-3': view !== 'buy' }"
+    >
+      <h1 class="min-w-0">
+        {{ headline.lead }}<span class="text-redlead">{{ headline.worst }}</span>
+      </h1>
+      <button class="btn btn-small no-print ml-auto shrink-0" @click="isNewPart = true">
+        New part
+      </button>
+      <div
+        class="no-print flex shrink-0 max-sm:flex-wrap"
+        role="group"
+        aria-label="Page of the stores"
+      >
+        <button
+          v-for="one in views"
+          :key="one.value"
+          class="btn btn-small not-first:-ml-0.5"
+          :class="{ 'btn-on': view === one.value }"
+          :aria-pressed="view === one.value"
+          @click="show(one.value)"
+        >
+          {{ one.label }}
+        </button>
+      </div>
+    </div>
+    <template v-if="view === 'buy'">
+      <div
+        v-if="store.rows.part.length === 0"
+        class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
+      >
+        <h2>No parts yet</h2>
+        <p class="mt-2">
+          A job made from a recipe brings its parts along, with how many and for which step. Others
+          are written down here.
+        </p>
+        <NuxtLink class="btn btn-main mt-3" :to="`/r/${store.refitId}/recipes`">
+          To the recipes
+        </NuxtLink>
+      </div>
+      <div v-else class="xl:grid xl:grid-cols-[1fr_20rem] print:block">
+        <div ref="box" class="-ml-3 min-w-0 overflow-x-auto overflow-y-hidden sm:-ml-5">
+          <BuyChart v-if="scene" :scene="scene" :open="openKey" @row="openAny" />
+          <BuyList
+            v-else
+            class="px-3"
+            :rows="board.rows"
+            :today="facts.today"
+            :year="year"
+            :currency="currency"
+            @open="openAny"
+          />
+        </div>
+        <aside
+          class="border-rule max-xl:mt-6 xl:overflow-y-auto xl:border-l xl:bg-sheet xl:px-4 xl:py-3"
+          :style="{ maxHeight: narrow ? undefined : `${height}px` }"
+          aria-label="What to do about it"
+        >
+          <BuyPanel
+            v-if="openRow && !narrow"
+            :row="openRow"
+            :today="facts.today"
+            :year="year"
+            :currency="currency"
+            @close="openKey = null"
+            @order="ordering = [$event]"
+            @part="partId = $event"
+            @came="cameLine = $event"
+          />
+          <BuySide
+            v-else
+            :rows="board.rows"
+            :facts="facts"
+            :currency="currency"
+            :year="year"
+            @open="openKey = $event"
+            @order="ordering = [$event]"
+            @propose="proposals.propose($event)"
+          />
+        </aside>
+      </div>
+      <UiDialog
+        :open="narrow && openRow !== null"
+        :title="openRow?.pool.name ?? ''"
+        @close="openKey = null"
+      >
+        <BuyPanel
+          v-if="openRow"
+          :row="openRow"
+          :today="facts.today"
+          :year="year"
+          :currency="currency"
+          @close="openKey = null"
+          @order="ordering = [$event]"
+          @part="partId = $event"
+          @came="cameLine = $event"
+        />
+      </UiDialog>
+    </template>
+    <KitsView
+      v-else-if="view === 'kits'"
+      class="xl:pr-5"
+      :facts="facts"
+      :year="year"
+      @part="partId = $event"
+    />
+    <OrdersView
+      v-else-if="view === 'orders'"
+      class="xl:pr-5"
+      :facts="facts"
+      :currency="currency"
+      :chosen="(route.query.order as string | undefined) ?? null"
+      @came="cameLine = $event"
+      @choose="show('orders', { order: $event })"
+    />
+    <ShelfView v-else class="xl:pr-5" />
+    <OrderDialog
+      :open="ordering.length > 0"
+      :rows="ordering"
+      :others="toBuy"
+      @close="ordering = []"
+      @done="ordered"
+    />
+    <CameDialog :line="line" :first-needed="firstNeeded" @close="cameLine = null" />
+    <PartDialog :open="isNewPart || part !== null" :part="part" @close="closePart" />
+    <ProposalDialog :of="proposals" @close="proposals.leave" @take="proposals.accept" />
+  </div>
+</template>

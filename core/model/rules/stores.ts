@@ -1,0 +1,110 @@
+/** Rules of buying and keeping: leads, currencies, what came and went back. */
+import { byId, groupBy } from '../refit'
+import type { RuleContext, RuleProblem, Rules } from './rule'
+import { inOrder, mendWhen, when } from './rule'
+import { isCurrency } from '../../money/money'
+
+/** A lead whose bad case is shorter than the usual one. */
+const leads = (row: {
+  readonly leadDays: number | null
+  readonly leadLateDays: number | null
+}): RuleProblem[] =>
+  when(
+    row.leadDays !== null && row.leadLateDays !== null && row.leadLateDays < row.leadDays,
+    'leadLateDays',
+    'When it goes badly it takes no fewer days than as a rule.',
+  )
+
+export const storesRules: Rules = {
+  supplier: leads,
+  part: (row) => [
+    ...leads(row),
+    ...when(
+      row.fixedByStepId !== null && row.fixedByStepId === row.neededByStepId,
+      'fixedByStepId',
+      'The step that needs it cannot be the one that says what size it is: it has to be here by then.',
+    ),
+  ],
+  purchase: (row, { rows, once }) => {
+    const own = rows.refit[0]?.currency ?? ''
+    const isForeign = row.currency !== '' && row.currency !== own
+    const numbers = once('orderNumbers', () => {
+      const counts = new Map<string, number>()
+      for (const one of rows.purchase) {
+        const key = `${one.supplierId ?? ''} ${one.number.trim().toLowerCase()}`
+        counts.set(key, (counts.get(key) ?? 0) + 1)
+      }
+      return counts
+    })
+    return [
+      ...inOrder('purchase', row, 'orderedOn', 'dueOn'),
+      ...when(
+        row.currency !== '' && !isCurrency(row.currency),
+        'currency',
+        `"${row.currency}" is no currency. Write its three letters, for example GBP.`,
+      ),
+      ...when(
+        isForeign && row.rate === null,
+        'rate',
+        `What is one ${row.currency} in ${own}? Type the rate of the day it was ordered.`,
+      ),
+      ...when(
+        row.rate !== null && row.rateOn === null,
+        'rateOn',
+        'Which day is that rate of? Type its date.',
+      ),
+      ...mendWhen(
+        (numbers.get(`${row.supplierId ?? ''} ${row.number.trim().toLowerCase()}`) ?? 0) > 1,
+        'number',
+        `There is an order ${row.number} to them already. Give this one another number.`,
+      ),
+    ]
+  },
+  lineWant: (row, context) => {
+    const wants = context.once('wantsOfParts', () =>
+      groupBy(context.rows.lineWant, (one) => one.partId),
+    )
+    const isOpen = (lineId: string) => !cameOf(context, lineId)
+    return when(
+      isOpen(row.lineId) &&
+        (wants.get(row.partId) ?? []).some((one) => one.id !== row.id && isOpen(one.lineId)),
+      'partId',
+      'That part is on another order already. Take it off there first.',
+    )
+  },
+  delivery: (row, context) => [
+    ...when(
+      context.today !== null && row.cameOn > context.today,
+      'cameOn',
+      'That day is still to come. What has not come yet is due, not here.',
+    ),
+    ...when(
+      row.faulty > row.quantity,
+      'faulty',
+      `No more than the ${row.quantity} that came can be faulty.`,
+    ),
+    ...when(
+      row.returned > row.quantity,
+      'returned',
+      `Only ${row.quantity} came: no more than that can go back.`,
+    ),
+    ...inOrder('delivery', row, 'cameOn', 'checkedOn'),
+    ...when(
+      !isSent(context, row.lineId),
+      'cameOn',
+      'That order was not sent yet. Say when it was ordered first.',
+    ),
+  ],
+}
+
+/** True when the order of a line went out. */
+function isSent({ rows, once }: RuleContext, lineId: string): boolean {
+  const lines = once('orderLines', () => byId(rows.purchaseLine))
+  const orders = once('orders', () => byId(rows.purchase))
+  return (orders.get(lines.get(lineId)?.purchaseId ?? '')?.orderedOn ?? null) !== null
+}
+
+/** True when something of a line came: what it is for is not on its way any more. */
+function cameOf({ rows, once }: RuleContext, lineId: string): boolean {
+  return once('linesThatCame', () => new Set(rows.delivery.map((one) => one.lineId))).has(lineId)
+}

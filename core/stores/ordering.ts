@@ -1,0 +1,193 @@
+/** Ordering, what came, what slips and what goes back, each as the changes it takes. */
+import { dayNumber } from '../time/civil'
+import type { ChangeItem } from '../model/changes'
+import type { Row } from '../model/entities'
+import { keysAfter } from '../model/order'
+import { byId, inOrder } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { patchOf } from '../model/removal'
+import type { KeptAt } from '../model/words'
+import { isOpen } from '../plan/planned'
+import { lineUnit } from './pool'
+
+type Part = Row<'part'>
+type Line = Row<'purchaseLine'>
+
+export interface LineDraft {
+  readonly name: string
+  readonly quantity: number
+  readonly unit: string
+  readonly packSize: number | null
+  readonly priceMinor: number | null
+  readonly partIds: readonly string[]
+}
+
+/** What is known of an order when it goes out. Dates are civil dates. */
+export type OrderDraft = Pick<
+  Row<'purchase'>,
+  'number' | 'supplierId' | 'currency' | 'rate' | 'rateOn' | 'freightMinor' | 'taxMinor'
+> & { readonly orderedOn: string; readonly dueOn: string | null }
+
+const tiny = 1e-6
+
+/**
+ * The step of a job that orders a part, where the plan has one: an open one before the step that needs it. Null where
+ * there is none, or more than one and nobody can say which.
+ */
+export function buyStepOf(rows: Pick<RefitRows, 'step'>, part: Part): Row<'step'> | null {
+  const needs = rows.step.find((one) => one.id === part.neededByStepId)
+  if (!needs) return null
+  const steps = inOrder(rows.step.filter((one) => one.jobId === needs.jobId))
+  const before = steps
+    .slice(0, steps.indexOf(needs))
+    .filter((one) => one.operation === 'buy' && isOpen(one))
+  return before.length === 1 ? (before[0] ?? null) : null
+}
+
+/** An order with its lines, the parts on it ordered, and the steps that were to order them done. */
+export function orderItems(
+  rows: RefitRows,
+  draft: OrderDraft,
+  lines: readonly LineDraft[],
+  newId: () => string,
+): ChangeItem[] {
+  const purchaseId = newId()
+  const parts = byId(rows.part)
+  const orders = keysAfter(null, lines.length)
+  const days = draft.dueOn === null ? 0 : dayNumber(draft.dueOn) - dayNumber(draft.orderedOn)
+  const ordering = new Map<string, Row<'step'>>()
+  const items = lines.flatMap((line, index): ChangeItem[] => {
+    const lineId = newId()
+    const { partIds, ...fields } = line
+    return [
+      {
+        op: 'create',
+        entity: 'purchaseLine',
+        id: lineId,
+        patch: { ...fields, purchaseId, order: orders[index] as string },
+      },
+      ...partIds.flatMap((partId): ChangeItem[] => {
+        const part = parts.get(partId)
+        if (!part) return []
+        const step = buyStepOf(rows, part)
+        if (step) ordering.set(step.id, step)
+        return [
+          { op: 'create', entity: 'lineWant', id: newId(), patch: { lineId, partId } },
+          patchOf('part', part, {
+            state: 'ordered',
+            orderedOn: draft.orderedOn,
+            arrivesOn: draft.dueOn,
+            supplierId: draft.supplierId ?? part.supplierId,
+          }),
+        ]
+      }),
+    ]
+  })
+  return [
+    { op: 'create', entity: 'purchase', id: purchaseId, patch: { ...draft } },
+    ...items,
+    // It is ordered: what is left of that step is the wait until it comes.
+    ...[...ordering.values()].map((step) =>
+      patchOf('step', step, { state: 'done', waitHours: Math.max(0, days) * 24 }),
+    ),
+  ]
+}
+
+/** Parts of a line, those that are needed first first. */
+const partsOf = (rows: RefitRows, line: Line, firstNeeded: readonly string[]): Part[] => {
+  const parts = byId(rows.part)
+  const at = new Map(firstNeeded.map((id, index) => [id, index]))
+  return rows.lineWant
+    .filter((want) => want.lineId === line.id)
+    .flatMap((want) => parts.get(want.partId) ?? [])
+    .sort((a, b) => (at.get(a.id) ?? Infinity) - (at.get(b.id) ?? Infinity))
+}
+
+/** What came of a line, and where it was put. */
+export type Arrival = Pick<
+  Row<'delivery'>,
+  | 'cameOn'
+  | 'quantity'
+  | 'checkedOn'
+  | 'checkedById'
+  | 'batch'
+  | 'expiresOn'
+  | 'faulty'
+  | 'fault'
+  | 'returnBy'
+  | 'instead'
+> & {
+  readonly at: KeptAt
+  /** When what is still missing comes; null: nothing is, or nobody said. */
+  readonly restDueOn: string | null
+}
+
+/**
+ * A delivery: parts are here in the order in which they are needed, as far as what is sound reaches; what is sound and
+ * nobody wants goes on the shelf. `firstNeeded`: ids of parts, the first to be needed first.
+ */
+export function arriveItems(
+  rows: RefitRows,
+  line: Line,
+  { at, restDueOn, ...arrival }: Arrival,
+  firstNeeded: readonly string[],
+  newId: () => string,
+): ChangeItem[] {
+  const before = rows.delivery.filter((one) => one.lineId === line.id)
+  const soundBefore = before.reduce((sum, one) => sum + one.quantity - one.faulty, 0)
+  const sound = soundBefore + arrival.quantity - arrival.faulty
+  const toCome =
+    line.quantity - before.reduce((sum, one) => sum + one.quantity, 0) - arrival.quantity
+  const perUnit = lineUnit(line.unit)[1]
+  const deliveryId = newId()
+  const items: ChangeItem[] = [
+    { op: 'create', entity: 'delivery', id: deliveryId, patch: { ...arrival, lineId: line.id } },
+  ]
+  let wanted = 0
+  const parts = partsOf(rows, line, firstNeeded)
+  for (const part of parts) {
+    wanted += (part.quantity * lineUnit(part.unit)[1]) / perUnit
+    const isHere = wanted <= sound + tiny
+    if (part.state === 'arrived' || part.state === 'fitted') continue
+    if (isHere)
+      items.push(patchOf('part', part, { state: 'arrived', arrivesOn: arrival.cameOn, at }))
+    else items.push(patchOf('part', part, { arrivesOn: toCome > tiny ? restDueOn : null }))
+  }
+  // What was over before is on the shelf already.
+  const over = Math.max(0, sound - wanted) - Math.max(0, soundBefore - wanted)
+  if (over > tiny)
+    items.push({
+      op: 'create',
+      entity: 'stock',
+      id: newId(),
+      patch: {
+        name: arrival.instead || line.name,
+        quantity: Math.round(over * 1e6) / 1e6,
+        unit: line.unit,
+        at,
+        batch: arrival.batch,
+        expiresOn: arrival.expiresOn,
+        deliveryId,
+        order: keysAfter(inOrder(rows.stock).at(-1)?.order ?? null, 1)[0] as string,
+      },
+    })
+  return items
+}
+
+/** Another day for what is still to come of a line. */
+export function dueItems(rows: RefitRows, line: Line, dueOn: string | null): ChangeItem[] {
+  return [
+    patchOf('purchaseLine', line, { dueOn }),
+    ...partsOf(rows, line, [])
+      .filter((part) => part.state === 'ordered')
+      .map((part) => patchOf('part', part, { arrivesOn: dueOn })),
+  ]
+}
+
+/** The next number for an order: one more than the highest there is. */
+export function nextNumber(rows: Pick<RefitRows, 'purchase'>): string {
+  const numbers = rows.purchase.flatMap(({ number }) =>
+    /^\d{1,9}$/.test(number) ? Number(number) : [],
+  )
+  return String(numbers.reduce((most, one) => Math.max(most, one), 0) + 1)
+}
