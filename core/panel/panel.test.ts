@@ -132,7 +132,9 @@ describe('readings', () => {
     expect(paintCell(one, '1:1', { is: 'off' })).toEqual({})
   })
   it('over the scale are refused with it', () => {
-    expect(readingTrouble(62, 0, 35)).toEqual(["62 is over this meter's scale, 0 to 35."])
+    expect(readingTrouble(62, 0, 35)).toEqual([
+      "A reading of 62 is over this meter's scale, 0 to 35.",
+    ])
     expect([
       readingTrouble(35, 0, 35),
       readingTrouble(null, 0, 35),

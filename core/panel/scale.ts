@@ -9,7 +9,9 @@ export function readingTrouble(
 ): string[] {
   if (value === null) return []
   const scale = low !== null && high !== null ? `, ${low} to ${high}` : ''
-  if (high !== null && value > high) return [`${value} is over this meter's scale${scale}.`]
-  if (low !== null && value < low) return [`${value} is under this meter's scale${scale}.`]
+  if (high !== null && value > high)
+    return [`A reading of ${value} is over this meter's scale${scale}.`]
+  if (low !== null && value < low)
+    return [`A reading of ${value} is under this meter's scale${scale}.`]
   return []
 }

@@ -3,11 +3,9 @@ import type { Row } from '../model/entities'
 import { byId, groupBy, inOrder } from '../model/refit'
 import { isOpen } from '../plan/planned'
 import { sayDate } from '../time/say'
-import type { KeptAt } from '../model/words'
+import { isMissing, partAt } from './thingAt'
+import type { ThingAt } from './thingAt'
 import type { StoreFacts } from './storeFacts'
-
-/** Where a thing is, or that it is on order, or nowhere yet. */
-export type ThingAt = KeptAt | 'order' | 'nowhere'
 
 export interface KitThing {
   readonly key: string
@@ -38,19 +36,17 @@ export interface KitDay {
 }
 
 function thingOfPart(facts: StoreFacts, part: Row<'part'>, lineIds: ReadonlySet<string>): KitThing {
-  const { state } = part
-  const isHere = state === 'arrived' || state === 'fitted'
+  const at = partAt(part)
   const unchecked = facts.rows.delivery.some(
     (one) => lineIds.has(one.lineId) && one.checkedOn === null,
   )
   return {
     key: part.id,
     name: part.name,
-    // Nobody said where it was put: it came where things come to.
-    at: isHere ? (part.at ?? 'home') : state === 'ordered' ? 'order' : 'nowhere',
+    at,
     partId: part.id,
-    unchecked: isHere && unchecked,
-    dueOn: state === 'ordered' ? part.arrivesOn : null,
+    unchecked: !isMissing(at) && unchecked,
+    dueOn: at === 'order' ? part.arrivesOn : null,
   }
 }
 
@@ -59,7 +55,7 @@ const rank = (thing: KitThing, place: 'boat' | 'shed'): number =>
 
 function stateOf(things: readonly KitThing[], place: 'boat' | 'shed'): Kit['state'] {
   if (things.length === 0) return 'nothing'
-  if (things.some((one) => one.at === 'order' || one.at === 'nowhere')) return 'short'
+  if (things.some((one) => isMissing(one.at))) return 'short'
   if (things.some((one) => one.at !== place)) return 'bring'
   return things.some((one) => one.unchecked) ? 'unchecked' : 'whole'
 }
@@ -139,7 +135,7 @@ export function sayKit({ things, state, place }: Kit, year: string): string {
       return `${away.length} to bring: ${named(away)}`
     }
     case 'short': {
-      const missing = things.filter((one) => one.at === 'order' || one.at === 'nowhere')
+      const missing = things.filter((one) => isMissing(one.at))
       const due = missing
         .flatMap((one) => one.dueOn ?? [])
         .sort()
@@ -159,9 +155,7 @@ export function kitHeadline(days: readonly KitDay[], sayDay: (day: number) => st
   if (!first) return { lead: 'Nobody is planned to work', worst: '' }
   const short = days.filter(({ kits }) => kits.some((kit) => kit.state === 'short'))
   const [worst] = short
-  const missing = worst?.kits.flatMap(({ things }) =>
-    things.filter((one) => one.at === 'order' || one.at === 'nowhere'),
-  )
+  const missing = worst?.kits.flatMap(({ things }) => things.filter((one) => isMissing(one.at)))
   const said = worst && missing ? `${sayDay(worst.day)} is short of ${named(missing)}` : ''
   if (worst === first) return { lead: '', worst: said }
   const isWhole = first.kits.every((kit) => kit.state === 'whole')

@@ -30,18 +30,33 @@ export type OrderDraft = Pick<
 
 const tiny = 1e-6
 
-/**
- * The step of a job that orders a part, where the plan has one: an open one before the step that needs it. Null where
- * there is none, or more than one and nobody can say which.
- */
-export function buyStepOf(rows: Pick<RefitRows, 'step'>, part: Part): Row<'step'> | null {
+/** Steps of a job that order something and come before the one that needs a part. */
+function buyStepsOf(rows: Pick<RefitRows, 'step'>, part: Part): Row<'step'>[] {
   const needs = rows.step.find((one) => one.id === part.neededByStepId)
-  if (!needs) return null
+  if (!needs) return []
   const steps = inOrder(rows.step.filter((one) => one.jobId === needs.jobId))
-  const before = steps
-    .slice(0, steps.indexOf(needs))
-    .filter((one) => one.operation === 'buy' && isOpen(one))
-  return before.length === 1 ? (before[0] ?? null) : null
+  return steps.slice(0, steps.indexOf(needs)).filter((one) => one.operation === 'buy')
+}
+
+/** The one that is still to be done; null where there is none, or more than one and nobody can say which. */
+function buyStepOf(rows: Pick<RefitRows, 'step'>, part: Part): Row<'step'> | null {
+  const open = buyStepsOf(rows, part).filter(isOpen)
+  return open.length === 1 ? (open[0] ?? null) : null
+}
+
+/** What ordered a part is done, and waits until the part comes: until another day now. */
+function waitsUntil(rows: RefitRows, part: Part, on: string): ChangeItem[] {
+  if (part.orderedOn === null) return []
+  const done = buyStepsOf(rows, part).filter((one) => one.state === 'done')
+  const [step] = done
+  if (!step || done.length > 1 || step.waitKind !== 'calendar') return []
+  const waitHours = Math.max(0, dayNumber(on) - dayNumber(part.orderedOn)) * 24
+  return waitHours === step.waitHours ? [] : [patchOf('step', step, { waitHours })]
+}
+
+/** The same step once, with what was said of it last. */
+function lastOfEach(items: readonly ChangeItem[]): ChangeItem[] {
+  return [...new Map(items.map((item) => [`${item.entity} ${item.id}`, item])).values()]
 }
 
 /** An order with its lines, the parts on it ordered, and the steps that were to order them done. */
@@ -143,7 +158,10 @@ export function arriveItems(
   const items: ChangeItem[] = [
     { op: 'create', entity: 'delivery', id: deliveryId, patch: { ...arrival, lineId: line.id } },
   ]
+  if (toCome > tiny && line.dueOn !== restDueOn)
+    items.push(patchOf('purchaseLine', line, { dueOn: restDueOn }))
   let wanted = 0
+  const waits: ChangeItem[] = []
   const parts = partsOf(rows, line, firstNeeded)
   for (const part of parts) {
     wanted += (part.quantity * lineUnit(part.unit)[1]) / perUnit
@@ -152,7 +170,10 @@ export function arriveItems(
     if (isHere)
       items.push(patchOf('part', part, { state: 'arrived', arrivesOn: arrival.cameOn, at }))
     else items.push(patchOf('part', part, { arrivesOn: toCome > tiny ? restDueOn : null }))
+    const on = isHere ? arrival.cameOn : toCome > tiny ? restDueOn : null
+    if (on !== null) waits.push(...waitsUntil(rows, part, on))
   }
+  items.push(...lastOfEach(waits))
   // What was over before is on the shelf already.
   const over = Math.max(0, sound - wanted) - Math.max(0, soundBefore - wanted)
   if (over > tiny)
@@ -176,11 +197,11 @@ export function arriveItems(
 
 /** Another day for what is still to come of a line. */
 export function dueItems(rows: RefitRows, line: Line, dueOn: string | null): ChangeItem[] {
+  const ordered = partsOf(rows, line, []).filter((part) => part.state === 'ordered')
   return [
     patchOf('purchaseLine', line, { dueOn }),
-    ...partsOf(rows, line, [])
-      .filter((part) => part.state === 'ordered')
-      .map((part) => patchOf('part', part, { arrivesOn: dueOn })),
+    ...ordered.map((part) => patchOf('part', part, { arrivesOn: dueOn })),
+    ...(dueOn === null ? [] : lastOfEach(ordered.flatMap((part) => waitsUntil(rows, part, dueOn)))),
   ]
 }
 

@@ -16,6 +16,7 @@ import { leadOf } from './lead'
 import type { Lead } from './lead'
 import { lineStates } from './lineState'
 import type { LineState } from './lineState'
+import { isToBuy } from './thingAt'
 
 type Part = Row<'part'>
 type Step = Row<'step'>
@@ -48,9 +49,6 @@ export interface StoreFacts {
   readonly lines: ReadonlyMap<string, LineState>
 }
 
-/** Parts still to be bought. */
-export const isToBuy = ({ state }: Pick<Part, 'state'>): boolean =>
-  state === 'wanted' || state === 'specified' || state === 'quoted'
 /** Parts of dropped and finished work want nothing. */
 const wantsNothing = (job: Row<'job'> | null, needs: Step | null): boolean =>
   (job !== null && job.decision !== 'plan') || (needs !== null && !isOpen(needs))

@@ -1,5 +1,7 @@
 import { isLocated } from '../bags/bags'
 import type { RefitRows } from '../model/refit'
+import { partAt } from '../stores/thingAt'
+import type { ThingAt } from '../stores/thingAt'
 import { formatQuantity } from '../units/quantity'
 import type { DayFrame, DayLine } from './dayLine'
 
@@ -65,13 +67,14 @@ export function takeWith(
   const parts = rows.part
     .filter((part) => part.state !== 'returned' && part.state !== 'fitted')
     .filter((part) => steps.has(part.neededByStepId ?? ''))
+    .filter((part) => partAt(part) !== frame.placeNeed)
     .map((part) => ({
       id: part.id,
       entity: 'part' as const,
       what: part.name,
       amount: formatQuantity(part.quantity, part.unit, units),
       kind: 'part',
-      at: partWord[part.state] ?? part.state,
+      at: partWord[partAt(part)],
       stepId: part.neededByStepId ?? '',
       stepTitle: steps.get(part.neededByStepId ?? '')?.title ?? '',
       seenOn: part.seenOn,
@@ -80,11 +83,12 @@ export function takeWith(
   return [...bags, ...lines, ...parts]
 }
 
-/** Where a part of a state is to be had from. */
-const partWord: Readonly<Record<string, string>> = {
-  wanted: 'to buy',
-  specified: 'to buy',
-  quoted: 'to buy',
-  ordered: 'ordered, not here yet',
-  arrived: 'bought',
+/** Where a part is to be had from. */
+const partWord: Readonly<Record<ThingAt, string>> = {
+  boat: 'at the boat',
+  shed: 'in the shed',
+  home: 'at home',
+  unsaid: 'bought, nobody said where it is',
+  order: 'ordered, not here yet',
+  nowhere: 'to buy',
 }

@@ -35,12 +35,25 @@ async function oldDatabase(file: string): Promise<void> {
   for (const statement of first) await old.query(statement)
   await old.query('CREATE TABLE migrations (name VARCHAR(255) NOT NULL UNIQUE PRIMARY KEY)')
   await old.query("INSERT INTO migrations VALUES ('0001-first')")
-  const columns = (await columnsOf(old, 'refit')).filter((one) => one.notnull)
-  const values: Record<string, unknown> = { monthMeanC: '[]', workableShare: '[]', name: 'Old one' }
-  await old.query(
-    `INSERT INTO refit (${columns.map(({ name }) => `"${name}"`).join()}) VALUES (${columns.map(() => '?').join()})`,
-    { replacements: columns.map(({ name, type }) => values[name] ?? (type === 'TEXT' ? 'x' : 1)) },
-  )
+  const insert = async (table: string, values: Record<string, unknown>) => {
+    const columns = (await columnsOf(old, table)).filter(
+      (one) => one.notnull || values[one.name] !== undefined,
+    )
+    await old.query(
+      `INSERT INTO "${table}" (${columns.map(({ name }) => `"${name}"`).join()}) VALUES (${columns.map(() => '?').join()})`,
+      {
+        replacements: columns.map(({ name, type }) => values[name] ?? (type === 'TEXT' ? 'x' : 1)),
+      },
+    )
+  }
+  await insert('refit', { monthMeanC: '[]', workableShare: '[]', name: 'Old one' })
+  for (const [id, supplier] of [
+    ['a', 'By post'],
+    ['b', ' by Post '],
+    ['c', ''],
+    ['d', 'The shop'],
+  ])
+    await insert('part', { id, supplier, recipeMade: '{}' })
   await old.close()
 }
 
@@ -64,6 +77,18 @@ describe('the tables', () => {
     if (age === 'old') {
       const refit = await models.rows.refit.findOne()
       expect(refit?.get()).toMatchObject({ name: 'Old one', historyKept: 2000, earnedKeptIn: 0 })
+      // Whom a part was bought from is a row of its own since, one for each name.
+      const [parts, suppliers] = [
+        await models.rows.part.findAll(),
+        await models.rows.supplier.findAll(),
+      ]
+      const names = new Map(suppliers.map((one) => [one.get('id'), one.get('name')]))
+      expect(suppliers).toHaveLength(2)
+      expect(
+        parts
+          .map((one) => `${String(one.get('id'))} ${String(names.get(one.get('supplierId')))}`)
+          .sort(),
+      ).toEqual(['a By post', 'b By post', 'c undefined', 'd The shop'])
       // Each refit that was there has a life of its own from now on.
       expect((await models.life.findOne())?.get('epoch')).toMatch(/^[0-9a-f]{32}$/)
     }

@@ -46,7 +46,6 @@ watch(
 )
 const places = keptAt.map((value) => ({ value, label: keptSaid[value] }))
 const came = computed(() => Number(form.values.quantity) || 0)
-const faulty = computed(() => Number(form.values.faulty) || 0)
 const short = computed(() => Math.max(0, (props.line?.toCome ?? 0) - came.value))
 const over = computed(() => Math.max(0, came.value - (props.line?.toCome ?? 0)))
 const unit = computed(() => props.line?.line.unit ?? '')
@@ -88,21 +87,26 @@ async function save() {
         <UiSelect v-model="at" label="Where it is now" :options="places" />
         <FieldInput v-bind="form.bind('instead')" />
       </div>
-      <p v-if="over > 0" class="border-l-4 border-brass pl-3" role="status">
-        {{ tidy(over) }} {{ unit }} more than ordered: they go on the shelf.
-      </p>
-      <div v-if="short > 0" class="border-l-4 border-redlead pl-3">
-        <p>{{ tidy(short) }} {{ unit }} still to come.</p>
-        <UiDate v-model="restDueOn" label="The rest is due on" may-be-empty class="mt-2" />
+      <!-- Its line and its field are there before they are wanted, so that nothing moves under a press. -->
+      <div class="grid gap-3 sm:grid-cols-2">
+        <p class="min-h-6 self-end pb-2" role="status">
+          <template v-if="over > 0">
+            {{ tidy(over) }} {{ unit }} more than ordered: they go on the shelf.
+          </template>
+          <strong v-else-if="short > 0" class="text-redlead">
+            {{ tidy(short) }} {{ unit }} still to come.
+          </strong>
+        </p>
+        <UiDate v-model="restDueOn" label="The rest is due on" may-be-empty />
       </div>
       <UiCheck v-model="checked" label="I looked: count, hand and size are right" />
-      <p v-if="!checked" class="text-ink2">It counts as arrived and not checked.</p>
+      <p class="-mt-3 text-ink2">Not ticked, it counts as arrived and not checked.</p>
       <div class="grid gap-3 sm:grid-cols-2">
         <FieldInput v-bind="form.bind('batch')" />
         <FieldInput v-bind="form.bind('expiresOn')" />
         <FieldInput v-bind="form.bind('faulty')" />
-        <FieldInput v-if="faulty > 0" v-bind="form.bind('fault')" />
-        <FieldInput v-if="faulty > 0" v-bind="form.bind('returnBy')" />
+        <FieldInput v-bind="form.bind('fault')" />
+        <FieldInput v-bind="form.bind('returnBy')" />
       </div>
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <div class="flex gap-2">

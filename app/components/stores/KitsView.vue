@@ -2,7 +2,9 @@
 import { computed } from 'vue'
 import { patchOf } from '#core/model/removal'
 import { kitDays, sayKit } from '#core/stores/kits'
-import type { Kit, KitDay, KitThing, ThingAt } from '#core/stores/kits'
+import type { Kit, KitDay, KitThing } from '#core/stores/kits'
+import { isMissing, partAt } from '#core/stores/thingAt'
+import type { ThingAt } from '#core/stores/thingAt'
 import { shelfWarnings } from '#core/stores/shelf'
 import type { StoreFacts } from '#core/stores/storeFacts'
 import { dateOf } from '#core/time/civil'
@@ -19,13 +21,14 @@ const placeWords: Readonly<Record<ThingAt, string>> = {
   boat: 'on the boat',
   shed: 'in the shed',
   home: 'at home',
+  unsaid: 'here, nobody said where',
   order: 'on order',
   nowhere: 'nowhere yet',
 }
 const legend = Object.entries(placeWords) as [ThingAt, string][]
 /** Things that are somewhere: parts that are here, and lots on the shelf. */
 const countAt = (at: ThingAt) =>
-  store.rows.part.filter((one) => one.state === 'arrived' && (one.at ?? 'home') === at).length +
+  store.rows.part.filter((one) => one.state === 'arrived' && partAt(one) === at).length +
   store.rows.stock.filter((one) => one.at === at && one.quantity > 0).length
 /** What goes along the road for the next day: from a place to where the work is. */
 const first = computed(() => days.value[0] ?? null)
@@ -33,7 +36,7 @@ const take = computed(() => {
   const roads = new Map<string, { from: ThingAt; to: ThingAt; names: string[] }>()
   for (const { things, place } of first.value?.kits ?? [])
     for (const { at, name } of things) {
-      if (at === place || at === 'order' || at === 'nowhere') continue
+      if (at === place || isMissing(at)) continue
       const key = `${at} ${place}`
       const road = roads.get(key) ?? { from: at, to: place, names: [] }
       if (!road.names.includes(name)) road.names.push(name)

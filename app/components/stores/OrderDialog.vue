@@ -139,17 +139,6 @@ const unitOf = (line: Line) => lineUnit(line.unit)[0]
         <FieldInput v-bind="form.bind('orderedOn')" />
         <FieldInput v-bind="form.bind('dueOn')" />
       </div>
-      <p v-if="lateFor > 0" class="border-l-4 border-redlead pl-3" role="status">
-        That is {{ lateFor }} {{ lateFor === 1 ? 'day' : 'days' }} after the first step that needs
-        it: the plan will move it.
-      </p>
-      <p v-for="row in early" :key="row.key" class="border-l-4 border-brass pl-3">
-        {{ row.pool.name }}: its size is not sure yet. Bought now it is a gamble, and stays marked
-        as one.
-      </p>
-      <p v-if="guessed.length > 0" class="border-l-4 border-redlead pl-3">
-        Nobody has measured {{ guessed.join(', ') }}: what is ordered may not fit.
-      </p>
       <fieldset>
         <legend class="cond border-b-2 border-ink text-lg">Lines</legend>
         <div
@@ -232,6 +221,18 @@ const unitOf = (line: Line) => lineUnit(line.unit)[0]
         <button class="btn btn-main" :disabled="form.busy.value">It is ordered</button>
         <button type="button" class="btn" @click="emit('close')">Not now</button>
       </div>
+      <!-- Under the buttons, so that nothing moves under a press. -->
+      <p v-if="lateFor > 0" class="border-l-4 border-redlead pl-3" role="status">
+        That is {{ lateFor }} {{ lateFor === 1 ? 'day' : 'days' }} after the first step that needs
+        it: the plan will move it.
+      </p>
+      <p v-for="row in early" :key="row.key" class="border-l-4 border-brass pl-3">
+        {{ row.pool.name }}: its size is not sure yet. Bought now it is a gamble, and stays marked
+        as one.
+      </p>
+      <p v-if="guessed.length > 0" class="border-l-4 border-redlead pl-3">
+        Nobody has measured {{ guessed.join(', ') }}: what is ordered may not fit.
+      </p>
     </form>
   </UiDialog>
 </template>

@@ -31,8 +31,11 @@ const orders = computed(() =>
     (a, b) => urgency(a) - urgency(b) || ((b.orderedOn ?? '9') < (a.orderedOn ?? '9') ? -1 : 1),
   ),
 )
+/** The one that asks most when the page is opened stays in sight when it asks no more. */
+const first = ref(orders.value[0]?.id ?? null)
 const order = computed(
-  () => orders.value.find((one) => one.id === props.chosen) ?? orders.value[0] ?? null,
+  () =>
+    orders.value.find((one) => one.id === (props.chosen ?? first.value)) ?? orders.value[0] ?? null,
 )
 const supplierName = (one: Purchase) =>
   store.rows.supplier.find((two) => two.id === one.supplierId)?.name ?? 'No supplier'

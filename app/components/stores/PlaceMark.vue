@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ThingAt } from '#core/stores/kits'
+import type { ThingAt } from '#core/stores/thingAt'
 
 /** Where a thing is: on the boat, in the shed, at home, on order, nowhere yet. One mark everywhere. */
 defineProps<{ at: ThingAt; title?: string; large?: boolean }>()
@@ -48,6 +48,12 @@ const { idOf, urlOf } = provideChartIds()
     <g v-else-if="at === 'home'" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.6">
       <circle cx="10" cy="10" r="8" />
       <circle cx="10" cy="10" r="2.4" fill="var(--ink)" />
+    </g>
+    <g v-else-if="at === 'unsaid'">
+      <rect x="2" y="2" width="16" height="16" fill="var(--sheet)" stroke="var(--ink2)" />
+      <text x="10" y="15" text-anchor="middle" class="cond" font-size="14" fill="var(--ink)">
+        ?
+      </text>
     </g>
     <rect
       v-else-if="at === 'order'"

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { newRow } from '../newRow'
 import { add, emptyRefit, job, person } from '../../testing/build'
 import type { Building } from '../../testing/build'
-import type { EntityName, Row } from '../entities'
+import type { Entities, EntityName, Row } from '../entities'
+import type { PatchOf } from '../field'
 import { checkRow, kindsDependingOn, ruleContext } from '.'
 
 const wrongIn = (rows: Building, entity: EntityName, id: string): string[] => {
@@ -364,5 +365,77 @@ describe('days as chains of stays', () => {
     expect(wrongIn(rows, 'lying', 'm')).toEqual(['placeId'])
     add(rows, 'wantedDays', 'w', { from: '2027-06-02', to: '2027-06-01' })
     expect(wrongIn(rows, 'wantedDays', 'w')).toEqual(['to'])
+  })
+})
+
+describe('buying and keeping', () => {
+  const shop = (more: Partial<PatchOf<Entities['purchase']>> = {}) => {
+    const rows = emptyRefit()
+    add(rows, 'purchase', 'o', { number: '17', orderedOn: '2027-04-05', ...more })
+    add(rows, 'purchaseLine', 'l', { purchaseId: 'o', name: 'Bolts', quantity: 10, order: 'a' })
+    return rows
+  }
+  it.each<[string, object, string[]]>([
+    ['is due as it is ordered', { dueOn: '2027-04-05' }, []],
+    ['is due before it is ordered', { dueOn: '2027-04-04' }, ['dueOn']],
+    ['is in the currency of the refit', { currency: 'EUR' }, []],
+    ['is in no currency', { currency: 'QQQ', rate: 1, rateOn: '2027-04-05' }, ['currency']],
+    ['is foreign, without a rate', { currency: 'GBP' }, ['rate']],
+    ['has a rate of no day', { currency: 'GBP', rate: 1.2 }, ['rateOn']],
+    ['has its rate and day', { currency: 'GBP', rate: 1.2, rateOn: '2027-04-05' }, []],
+  ])('an order that %s', (_, more, fields) => {
+    expect(wrongIn(shop(more), 'purchase', 'o')).toEqual(fields)
+  })
+
+  it('two orders of one number to one supplier', () => {
+    const rows = shop()
+    add(rows, 'purchase', 'p', { number: ' 17' })
+    expect(wrongIn(rows, 'purchase', 'p')).toEqual(['number'])
+    add(rows, 'supplier', 's', { name: 'By post' })
+    rows.purchase = rows.purchase.map((one) => (one.id === 'p' ? { ...one, supplierId: 's' } : one))
+    expect(wrongIn(rows, 'purchase', 'p')).toEqual([])
+  })
+
+  it.each<[string, object, string[]]>([
+    ['more than ordered', { quantity: 12 }, []],
+    ['all of it faulty and sent back', { quantity: 10, faulty: 10, returned: 10 }, []],
+    ['more faulty than came', { quantity: 10, faulty: 11 }, ['faulty']],
+    ['more sent back than came', { quantity: 10, returned: 10.5 }, ['returned']],
+    ['looked at before it came', { quantity: 10, checkedOn: '2027-04-13' }, ['checkedOn']],
+  ])('a delivery of %s', (_, more, fields) => {
+    const rows = shop()
+    add(rows, 'delivery', 'd', { lineId: 'l', cameOn: '2027-04-14', ...more })
+    expect(wrongIn(rows, 'delivery', 'd')).toEqual(fields)
+  })
+
+  it('nothing comes of an order that was not sent, or tomorrow', () => {
+    const rows = shop({ orderedOn: null })
+    const row = add(rows, 'delivery', 'd', { lineId: 'l', cameOn: '2027-04-14' })
+    expect(wrongIn(rows, 'delivery', 'd')).toEqual(['cameOn'])
+    rows.purchase = rows.purchase.map((one) => ({ ...one, orderedOn: '2027-04-05' }))
+    const on = (today: string) => checkRow('delivery', row, ruleContext(rows, today)).length
+    expect([on('2027-04-13'), on('2027-04-14')]).toEqual([1, 0])
+  })
+
+  it('a part is on its way once, and needs a step other than the one that measures it', () => {
+    const rows = shop()
+    add(rows, 'purchaseLine', 'm', { purchaseId: 'o', name: 'Bolts', order: 'b' })
+    add(rows, 'part', 'p', { name: 'Bolts', fixedByStepId: 's', neededByStepId: 's' })
+    expect(wrongIn(rows, 'part', 'p')).toEqual(['fixedByStepId'])
+    add(rows, 'lineWant', 'w', { lineId: 'l', partId: 'p' })
+    expect(wrongIn(rows, 'lineWant', 'w')).toEqual([])
+    add(rows, 'lineWant', 'v', { lineId: 'm', partId: 'p' })
+    expect(wrongIn(rows, 'lineWant', 'v')).toEqual(['partId'])
+    // What came of the first is not on its way: the rest may be ordered elsewhere.
+    add(rows, 'delivery', 'd', { lineId: 'l', cameOn: '2027-04-14', quantity: 4 })
+    expect(wrongIn(rows, 'lineWant', 'v')).toEqual([])
+  })
+
+  it('goes badly no sooner than as a rule', () => {
+    const rows = emptyRefit()
+    add(rows, 'supplier', 's', { name: 'By post', leadDays: 6, leadLateDays: 5 })
+    add(rows, 'part', 'p', { name: 'Bolts', leadDays: 6, leadLateDays: 6 })
+    expect(wrongIn(rows, 'supplier', 's')).toEqual(['leadLateDays'])
+    expect(wrongIn(rows, 'part', 'p')).toEqual([])
   })
 })

@@ -1,0 +1,570 @@
+/** Windows, leads, pools, landed cost and the shelf by hand; what holds for any of them by chance. */
+import * as fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { supposing } from '../model/applyChange'
+import type { Row } from '../model/entities'
+import { handsOn } from '../plan/handsOn'
+import { makePlan } from '../plan/makePlan'
+import { add, emptyRefit, job, person, step } from '../testing/build'
+import { dateOf, dayNumber } from '../time/civil'
+import { zoneClock } from '../time/zone'
+import { buyBoard } from './board'
+import { buyWindow } from './buyWindow'
+import { outlays, outlaysBy } from './cash'
+import { washerMinor } from './buyMoney'
+import { kitDays, sayKit } from './kits'
+import { landed } from './landed'
+import { chanceLate, leadOf, spareDays } from './lead'
+import { lineStates } from './lineState'
+import { arriveItems, dueItems, nextNumber, orderItems } from './ordering'
+import { pooled } from './pool'
+import { sayAmount, sayRow } from './sayBuy'
+import { moveLot, shelfWarnings, takeFromLot } from './shelf'
+import { storeFacts } from './storeFacts'
+
+const clock = zoneClock('UTC')
+/** Friday 30 April 2027. */
+const now = Date.UTC(2027, 3, 30, 12)
+const day = (date: string) => dayNumber(date)
+
+describe('a window to buy', () => {
+  const on = (leadDays: number, neededOn = '2027-06-01', opensOn: string | null = null) =>
+    buyWindow({
+      today: day('2027-05-01'),
+      opensOn: opensOn === null ? null : day(opensOn),
+      neededOn: day(neededOn),
+      leadDays,
+    })
+
+  it('keeps five days, or a fifth of the lead where that is more', () => {
+    // 1 June less 10 days less 5; less 40 days less 8.
+    expect(dateOf(on(10).closesOn ?? 0)).toBe('2027-05-17')
+    expect(dateOf(on(40, '2027-09-01').closesOn ?? 0)).toBe('2027-07-15')
+    expect([spareDays(25), spareDays(26)]).toEqual([5, 6])
+  })
+
+  it.each([
+    // Needed on 1 June, ten days on the way, five to spare: its last day is 17 May.
+    ['2027-05-09', 'open'],
+    ['2027-05-10', 'closing'],
+    ['2027-05-16', 'closing'],
+    ['2027-05-17', 'buyToday'],
+    ['2027-05-22', 'buyToday'],
+    ['2027-05-23', 'late'],
+  ] as const)('on %s is %s', (today, state) => {
+    const found = buyWindow({
+      today: day(today),
+      opensOn: null,
+      neededOn: day('2027-06-01'),
+      leadDays: 10,
+    })
+    expect(found.state).toBe(state)
+    expect(found.lateDays).toBe(state === 'late' ? 1 : 0)
+  })
+
+  it('is not open before its size is sure, and may shut before that', () => {
+    expect(on(10, '2027-06-01', '2027-05-12').state).toBe('early')
+    expect(on(10, '2027-06-01', '2027-05-17').state).toBe('early')
+    expect(on(10, '2027-06-01', '2027-05-18').state).toBe('shutsFirst')
+    // Sure by today it is open.
+    expect(on(10, '2027-06-01', '2027-05-01').state).toBe('open')
+    expect(buyWindow({ today: 0, opensOn: Infinity, neededOn: 100, leadDays: 1 }).state).toBe(
+      'shutsFirst',
+    )
+    expect(buyWindow({ today: 0, opensOn: null, neededOn: null, leadDays: 1 }).state).toBe(
+      'undated',
+    )
+  })
+
+  it('never shuts later for a longer lead', () => {
+    fc.assert(
+      fc.property(fc.nat(400), fc.nat(400), fc.nat(800), (a, b, neededOn) => {
+        const of = (leadDays: number) =>
+          buyWindow({ today: 0, opensOn: null, neededOn, leadDays }).closesOn ?? 0
+        expect(of(Math.max(a, b))).toBeLessThanOrEqual(of(Math.min(a, b)))
+      }),
+    )
+  })
+})
+
+describe('a lead', () => {
+  const supplier = { leadDays: 6, leadLateDays: null }
+  it('is the part’s own, else of its supplier, else assumed', () => {
+    expect(leadOf({ leadDays: 21, leadLateDays: 30 }, supplier)).toEqual({
+      days: 21,
+      lateDays: 30,
+      from: 'part',
+    })
+    // Half as long again, where nobody said.
+    expect(leadOf({ leadDays: null, leadLateDays: null }, supplier)).toMatchObject({
+      days: 6,
+      lateDays: 9,
+      from: 'supplier',
+    })
+    expect(leadOf({ leadDays: null, leadLateDays: null }, null).from).toBe('assumed')
+  })
+
+  it('is missed with the odds of a lognormal about it', () => {
+    // Tables of the normal: ln(30/21)/0.35 = 1.0191, and 15.41 % lie above; ln(15/21)/0.35 = −0.9613, 83.18 % above.
+    expect(chanceLate(21, 21)).toBeCloseTo(0.5, 6)
+    expect(chanceLate(21, 30)).toBeCloseTo(0.1541, 3)
+    expect(chanceLate(21, 15)).toBeCloseTo(0.8318, 3)
+    expect([chanceLate(0, 0), chanceLate(0, -1), chanceLate(5, 0)]).toEqual([0, 1, 1])
+  })
+})
+
+const part = (given: Partial<Row<'part'>>): Row<'part'> => {
+  const rows = emptyRefit()
+  return add(rows, 'part', `p${Math.random()}`, { name: 'Butyl tape', unit: 'm', ...given })
+}
+
+describe('what many jobs want', () => {
+  it('is one line, with its spare and rounded to packs once', () => {
+    // 9.6 + 14.4 + 6.2 + 1.2 + 5.8 + 7.7 = 44.9, and a tenth: 49.39, in rolls of ten: five, and 0.61 over.
+    const line = pooled(
+      [9.6, 14.4, 6.2, 1.2, 5.8, 7.7].map((quantity) =>
+        part({ quantity, packSize: 10, sparePercent: 10, priceMinor: 110 }),
+      ),
+    )
+    expect(line).toHaveLength(1)
+    expect(line[0]).toMatchObject({ wanted: 44.9, spare: 4.49, packs: 5, toBuy: 50, over: 0.61 })
+    // Fifty metres at 1.10.
+    expect(line[0]?.priceMinor).toBe(5500)
+    expect(line[0] && sayAmount(line[0])).toBe('5 × 10 m')
+  })
+
+  it('adds small units to large ones, and counts what is counted whole', () => {
+    const [coat] = pooled([
+      part({ name: 'Coat', unit: 'mL', quantity: 250, priceMinor: 2 }),
+      part({ name: 'coat ', unit: 'L', quantity: 1.5, priceMinor: 1800 }),
+    ])
+    // 0.25 L for 5.00 and 1.5 L for 27.00: 32.00 together.
+    expect(coat).toMatchObject({ unit: 'L', wanted: 1.75, toBuy: 1.75, priceMinor: 3200 })
+    const [bolts] = pooled([part({ name: 'Bolt', unit: 'pieces', quantity: 8, sparePercent: 10 })])
+    expect(bolts?.toBuy).toBe(9)
+  })
+
+  it('keeps hands, sizes and metals apart, and joins what is bought as one thing', () => {
+    const keys = (list: readonly Row<'part'>[]) => pooled(list).map((one) => one.parts.length)
+    expect(keys([part({ hand: 'port' }), part({ hand: 'starboard' })])).toEqual([1, 1])
+    expect(keys([part({ size: 'M8' }), part({ size: 'm8 ' })])).toEqual([2])
+    expect(keys([part({ metal: 'A2' }), part({ metal: 'A4' })])).toEqual([1, 1])
+    expect(
+      keys([part({ name: 'Gloves L', boughtAs: 'Gloves' }), part({ name: 'Gloves' })]),
+    ).toEqual([2])
+  })
+
+  it('buys no less than is wanted, and less than a pack more', () => {
+    const amounts = fc.array(
+      fc.record({
+        quantity: fc.double({ min: 0.001, max: 500, noNaN: true }),
+        sparePercent: fc.integer({ min: 0, max: 40 }),
+      }),
+      { minLength: 1, maxLength: 12 },
+    )
+    fc.assert(
+      fc.property(amounts, fc.double({ min: 0.5, max: 60, noNaN: true }), (list, packSize) => {
+        const [line] = pooled(list.map((one) => part({ ...one, packSize })))
+        const needs = list.reduce(
+          (sum, one) => sum + one.quantity * (1 + one.sparePercent / 100),
+          0,
+        )
+        expect(line?.toBuy).toBeGreaterThanOrEqual(needs - packSize * 1e-5 - 1e-5)
+        expect(line?.toBuy).toBeLessThan(needs + packSize + 1e-5)
+        expect(line?.parts).toHaveLength(list.length)
+      }),
+    )
+  })
+})
+
+describe('landed cost', () => {
+  const order = (given: object, prices: readonly (number | null)[]) => {
+    const rows = emptyRefit()
+    add(rows, 'purchase', 'o', { number: '17', orderedOn: '2027-04-05', ...given })
+    prices.forEach((priceMinor, at) =>
+      add(rows, 'purchaseLine', `l${at}`, {
+        purchaseId: 'o',
+        name: `l${at}`,
+        priceMinor,
+        order: `a${at}`,
+      }),
+    )
+    return landed(rows, rows.purchase[0] as Row<'purchase'>, 'EUR')
+  }
+  it('shares freight and tax by price to the cent', () => {
+    // 309.10 of goods, 18.50 and 75.35: 402.95, worked out apart for the drawing of the view.
+    const found = order(
+      { freightMinor: 1850, taxMinor: 7535 },
+      [11_430, 9640, 4120, 2850, 1980, 890],
+    )
+    expect(found.lines.map((one) => one.landedMinor)).toEqual([
+      14_900, 12_567, 5371, 3716, 2581, 1160,
+    ])
+    expect(found).toMatchObject({ goodsMinor: 30_910, totalMinor: 40_295, unpriced: 0 })
+  })
+
+  it('changes the whole once, and leaves out what has no price', () => {
+    // 100.00 and 0.01 pounds at 1.17: 117.01 euros, not 117.00 and 0.01 rounded each by itself.
+    const found = order({ currency: 'GBP', rate: 1.17, rateOn: '2027-04-05' }, [10_000, 1, null])
+    expect(found.lines.map((one) => one.ownMinor)).toEqual([11_700, 1, null])
+    expect(found).toMatchObject({ ownTotalMinor: 11_701, unpriced: 1 })
+    // Gifts still have freight: shared evenly. Yen have no smaller coin.
+    expect(order({ freightMinor: 5 }, [0, 0]).lines.map((one) => one.landedMinor)).toEqual([3, 2])
+    expect(
+      order({ currency: 'JPY', rate: 0.006, rateOn: '2027-04-05' }, [1000]).ownTotalMinor,
+    ).toBe(600)
+  })
+
+  it('adds up from both sides', () => {
+    const cents = fc.integer({ min: 0, max: 1e7 })
+    const rate = fc.double({ min: 0.01, max: 5, noNaN: true })
+    fc.assert(
+      fc.property(
+        fc.array(cents, { minLength: 1, maxLength: 12 }),
+        cents,
+        cents,
+        rate,
+        (prices, freightMinor, taxMinor, of) => {
+          const found = order(
+            { freightMinor, taxMinor, currency: 'GBP', rate: of, rateOn: '2027-04-05' },
+            prices,
+          )
+          const sum = (key: 'landedMinor' | 'ownMinor') =>
+            found.lines.reduce((all, one) => all + (one[key] ?? 0), 0)
+          expect(sum('landedMinor')).toBe(found.totalMinor)
+          expect(sum('ownMinor')).toBe(found.ownTotalMinor)
+        },
+      ),
+    )
+  })
+})
+
+/** Ida comes on Saturdays and Sundays; two steps, each with a part. */
+function refit() {
+  const rows = emptyRefit()
+  add(rows, 'place', 'berth', {
+    name: 'Berth',
+    kind: 'berth',
+    travelMin: 0,
+    setUpMin: 0,
+    packUpMin: 0,
+  })
+  add(rows, 'gate', 'aboard', { name: 'Move aboard', kind: 'asap' })
+  add(rows, 'supplier', 'post', { name: 'By post', leadDays: 6, leadLateDays: 20 })
+  person(rows, 'ida', [6, 7], '08:00', '18:00')
+  job(rows, 'hatch', { gateId: 'aboard' })
+  step(rows, 'hatch', 'measure', { operation: 'survey', hoursLikely: 2 })
+  step(rows, 'hatch', 'bed', { operation: 'fit', hoursLikely: 2, notBefore: '2027-05-22' })
+  add(rows, 'part', 'rubber', {
+    name: 'Rubber',
+    unit: 'm',
+    quantity: 3,
+    jobId: 'hatch',
+    neededByStepId: 'bed',
+    fixedByStepId: 'measure',
+    supplierId: 'post',
+    priceMinor: 2000,
+  })
+  return rows
+}
+type Rows = ReturnType<typeof refit>
+const factsOf = (rows: Rows, at = now) => {
+  const { plan } = makePlan(rows, at)
+  return storeFacts(rows, plan, clock, handsOn(rows, plan, clock), at)
+}
+let ids = 0
+const newId = () => `n${ids++}`
+const after = (rows: Rows, items: Parameters<typeof supposing>[1]) => supposing(rows, items) as Rows
+const draft = {
+  number: '26',
+  supplierId: 'post',
+  orderedOn: '2027-04-30',
+  dueOn: '2027-05-06',
+  currency: '',
+  rate: null,
+  rateOn: null,
+  freightMinor: 0,
+  taxMinor: 0,
+}
+const lineOf = (quantity: number, partIds: readonly string[]) => ({
+  name: 'Rubber',
+  quantity,
+  unit: 'm',
+  packSize: null,
+  priceMinor: 6000,
+  partIds,
+})
+
+/** Three came, all of them sound. */
+const whole = {
+  cameOn: '2027-05-06',
+  quantity: 3,
+  checkedOn: '2027-05-06',
+  checkedById: null,
+  batch: '',
+  expiresOn: null,
+  faulty: 0,
+  fault: '',
+  returnBy: null,
+  instead: '',
+  at: 'boat' as const,
+  restDueOn: null as string | null,
+}
+
+describe('a part in the plan', () => {
+  it('has its window from the step that measures to the last trip before the step that needs it', () => {
+    const rows = refit()
+    const [rubber] = factsOf(rows).parts
+    // Measured on Saturday the 1st; needed on Saturday the 22nd, six days by post, five to spare: by the 11th.
+    expect(rubber?.window).toMatchObject({ state: 'early', opensOn: day('2027-05-01') })
+    expect(dateOf(rubber?.window.neededOn ?? 0)).toBe('2027-05-22')
+    expect(dateOf(rubber?.window.closesOn ?? 0)).toBe('2027-05-11')
+    const said = buyBoard(factsOf(rows)).rows[0]
+    expect(said && sayRow(said, day('2027-04-30'), '2027', 'EUR')).toMatchObject({
+      strong: 'opens 1 May, buy by 11 May',
+      rest: ', bed 22 May',
+    })
+  })
+
+  it('opens when its measuring step is ticked, and is nothing of a job that was dropped', () => {
+    const rows = refit()
+    rows.step = rows.step.map((one) =>
+      one.id === 'measure' ? { ...one, state: 'done' as const, doneAt: now - 1 } : one,
+    )
+    expect(factsOf(rows).parts[0]?.window).toMatchObject({ state: 'open', opensOn: null })
+    rows.job = rows.job.map((one) => ({ ...one, decision: 'dropped' as const }))
+    expect(factsOf(rows).parts).toEqual([])
+  })
+
+  it('may rest on a measuring step that nobody can do', () => {
+    const rows = refit()
+    rows.step = rows.step.map((one) =>
+      one.id === 'measure' ? { ...one, skill: 'rigging' as const } : one,
+    )
+    rows.link = []
+    const board = buyBoard(factsOf(rows))
+    const [row] = board.rows
+    // Its own step waits for the same: nothing in the plan needs it on a day.
+    expect(row?.window.state).toBe('undated')
+    expect(row && sayRow(row, day('2027-04-30'), '2027', 'EUR').strong).toBe(
+      'no day in the plan needs it',
+    )
+  })
+
+  it('is told not to be ordered while it rests on a guess', () => {
+    const rows = refit()
+    rows.job = rows.job.map((one) => ({
+      ...one,
+      recipeKey: 'sleeve-and-bed',
+      recipeInputs: { holes: 4, bolt: 10 },
+    }))
+    add(rows, 'part', 'nuts', {
+      name: 'Nut M10',
+      unit: 'pieces',
+      quantity: 5,
+      jobId: 'hatch',
+      neededByStepId: 'bed',
+      recipePart: 'bed/2',
+    })
+    const nuts = () => factsOf(rows).parts.find((one) => one.part.id === 'nuts')
+    expect(nuts()?.guessed).toContain('Holes')
+    const holes = { how: 'measured' as const, value: 4, by: null, on: '2027-04-29' }
+    rows.job = rows.job.map((one) => ({ ...one, inputSources: { holes } }))
+    expect(nuts()?.guessed).not.toContain('Holes')
+  })
+
+  it('comes with its order, and the plan follows the day it is due', () => {
+    const rows = refit()
+    rows.step = rows.step.map((one) => ({ ...one, notBefore: null }))
+    const ordered = after(rows, orderItems(rows, draft, [lineOf(3, ['rubber'])], newId))
+    expect(ordered.part[0]).toMatchObject({ state: 'ordered', arrivesOn: '2027-05-06' })
+    // It could be bedded on Saturday the 1st; here on the 6th, it is bedded on the 8th.
+    const bedOn = (of: Rows) =>
+      clock.dateOf(
+        makePlan(of, now).plan.placements.find((one) => one.stepId === 'bed')?.segments[0]?.[0] ??
+          0,
+      )
+    expect([bedOn(rows), bedOn(ordered)]).toEqual(['2027-05-01', '2027-05-08'])
+    const [line] = ordered.purchaseLine
+    const late = after(ordered, dueItems(ordered, line as Row<'purchaseLine'>, '2027-05-12'))
+    expect(bedOn(late)).toBe('2027-05-15')
+    const [row] = buyBoard(factsOf(late)).rows
+    expect(row).toMatchObject({ kind: 'onItsWay', holds: true, slippedDays: 6 })
+    expect(row && sayRow(row, day('2027-04-30'), '2027', 'EUR').strong).toBe(
+      '6 d later than promised, due 12 May, holds its step',
+    )
+    expect(nextNumber(late)).toBe('27')
+  })
+
+  it('ticks off the step that was to order it, with what is left to wait', () => {
+    const rows = refit()
+    rows.step = rows.step.filter((one) => one.id !== 'measure')
+    rows.part = rows.part.map((one) => ({ ...one, fixedByStepId: null }))
+    rows.step = []
+    step(rows, 'hatch', 'send', { operation: 'buy', waitKind: 'calendar', waitHours: 21 * 24 })
+    step(rows, 'hatch', 'bed', { hoursLikely: 2 })
+    const ordered = after(rows, orderItems(rows, draft, [lineOf(3, ['rubber'])], newId))
+    expect(ordered.step.find((one) => one.id === 'send')).toMatchObject({
+      state: 'done',
+      waitHours: 6 * 24,
+    })
+    // Due on the 20th now, it waits twenty days; come on the 2nd, two.
+    const [line] = ordered.purchaseLine as [Row<'purchaseLine'>]
+    const waits = (of: Rows) => of.step.find((one) => one.id === 'send')?.waitHours
+    expect(waits(after(ordered, dueItems(ordered, line, '2027-05-20')))).toBe(20 * 24)
+    const came = { ...whole, cameOn: '2027-05-02' }
+    expect(waits(after(ordered, arriveItems(ordered, line, came, [], newId)))).toBe(2 * 24)
+  })
+})
+
+describe('what came', () => {
+  const arrival = whole
+  /** Three metres for the hatch and two for the port, five ordered. */
+  function ordered() {
+    const rows = refit()
+    add(rows, 'part', 'port', {
+      name: 'Rubber',
+      unit: 'm',
+      quantity: 2,
+      jobId: 'hatch',
+      neededByStepId: 'measure',
+    })
+    const all = after(rows, orderItems(rows, draft, [lineOf(5, ['rubber', 'port'])], newId))
+    return { all, line: all.purchaseLine[0] as Row<'purchaseLine'> }
+  }
+  const states = (rows: Rows) => rows.part.map((one) => `${one.id} ${one.state}`).sort()
+
+  it('goes first to what is needed first; the rest is due on another day', () => {
+    const { all, line } = ordered()
+    const some = after(
+      all,
+      arriveItems(
+        all,
+        line,
+        { ...arrival, quantity: 2, restDueOn: '2027-05-20' },
+        ['port', 'rubber'],
+        newId,
+      ),
+    )
+    expect(states(some)).toEqual(['port arrived', 'rubber ordered'])
+    expect(some.part.find((one) => one.id === 'rubber')?.arrivesOn).toBe('2027-05-20')
+    expect(lineStates(some).get(line.id)).toMatchObject({
+      came: 2,
+      toCome: 3,
+      over: 0,
+      dueOn: '2027-05-20',
+    })
+    // Three more and two over: they go on the shelf.
+    const whole = after(
+      some,
+      arriveItems(some, line, { ...arrival, quantity: 5 }, ['port', 'rubber'], newId),
+    )
+    expect(states(whole)).toEqual(['port arrived', 'rubber arrived'])
+    expect(whole.stock).toMatchObject([{ name: 'Rubber', quantity: 2, unit: 'm', at: 'boat' }])
+    expect(lineStates(whole).get(line.id)).toMatchObject({ came: 7, toCome: 0, over: 2 })
+  })
+
+  it('does not count what is faulty, and knows until when it goes back', () => {
+    const { all, line } = ordered()
+    const faulty = { ...arrival, quantity: 5, faulty: 2, returnBy: '2027-05-20' }
+    const some = after(all, arriveItems(all, line, faulty, ['port', 'rubber'], newId))
+    expect(states(some)).toEqual(['port arrived', 'rubber ordered'])
+    expect(lineStates(some).get(line.id)).toMatchObject({ faulty: 2, returnBy: '2027-05-20' })
+    expect(some.stock).toEqual([])
+    some.delivery = some.delivery.map((one) => ({ ...one, returned: 2 }))
+    expect(lineStates(some).get(line.id)).toMatchObject({ came: 3, faulty: 0, returnBy: null })
+  })
+
+  it('is in the kit once somebody looked', () => {
+    const { all, line } = ordered()
+    const kitOf = (rows: Rows) => kitDays(factsOf(rows), 1)[0]?.kits[0]
+    const say = (rows: Rows) => {
+      const kit = kitOf(rows)
+      return kit && sayKit(kit, '2027')
+    }
+    expect(say(all)).toBe('short: Rubber, due 6 May')
+    const here = after(all, arriveItems(all, line, { ...arrival, quantity: 5 }, ['port'], newId))
+    expect([kitOf(here)?.state, say(here)]).toEqual(['whole', 'whole'])
+    const unseen = { ...here, delivery: here.delivery.map((one) => ({ ...one, checkedOn: null })) }
+    expect(say(unseen)).toBe('here, not checked: Rubber')
+    const away = { ...here, part: here.part.map((one) => ({ ...one, at: 'shed' as const })) }
+    expect(say(away)).toBe('1 to bring: Rubber')
+  })
+})
+
+describe('when money leaves', () => {
+  it('is on the last day to buy, or when it comes, and adds up over any stretches', () => {
+    const rows = refit()
+    const facts = factsOf(rows)
+    const open = outlays(buyBoard(facts), facts)
+    // Three metres at 20.00, by 11 May.
+    expect(open).toEqual([{ day: day('2027-05-11'), minor: 6000, isSure: false, what: 'Rubber' }])
+    const ordered = after(
+      rows,
+      orderItems(rows, { ...draft, freightMinor: 900 }, [lineOf(3, ['rubber'])], newId),
+    )
+    const own = factsOf(ordered)
+    const sure = outlays(buyBoard(own), own)
+    // 60.00 and 9.00 of freight, on the 6th.
+    expect(sure).toMatchObject([{ day: day('2027-05-06'), minor: 6900, isSure: true }])
+    const edges = [day('2027-05-01'), day('2027-05-06'), day('2027-05-13')]
+    expect(outlaysBy([...open, ...sure], edges)).toMatchObject([
+      { openMinor: 0, sureMinor: 0 },
+      { openMinor: 6000, sureMinor: 6900 },
+    ])
+    // A washer is the smallest round sum with which no pile is higher than seven.
+    expect([washerMinor(7000, 'EUR'), washerMinor(7001, 'EUR'), washerMinor(0, 'EUR')]).toEqual([
+      1000, 2000, 1000,
+    ])
+  })
+})
+
+describe('the shelf', () => {
+  const lot = (rows: Rows, given: object) =>
+    add(rows, 'stock', newId(), { name: 'Gloves', unit: 'pairs', order: 'a', ...given })
+
+  it('moves no more than there is, and nothing gets lost', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        fc.array(
+          fc.tuple(
+            fc.nat(3),
+            fc.double({ min: -5, max: 60, noNaN: true }),
+            fc.constantFrom('boat', 'shed', 'home'),
+          ),
+          { maxLength: 12 },
+        ),
+        (have, moves) => {
+          let rows = refit()
+          lot(rows, { quantity: have, at: 'shed' })
+          for (const [at, amount, to] of moves) {
+            const from = rows.stock[at % rows.stock.length] as Row<'stock'>
+            const result = moveLot(rows, from, amount, to as 'boat', newId)
+            if (result.ok) rows = after(rows, result.value)
+            expect(result.ok).toBe(amount > 0 && amount <= from.quantity && to !== from.at)
+          }
+          const sum = rows.stock.reduce((all, one) => all + one.quantity, 0)
+          expect(Math.min(...rows.stock.map((one) => one.quantity))).toBeGreaterThanOrEqual(0)
+          expect(sum).toBeCloseTo(have, 4)
+        },
+      ),
+    )
+  })
+
+  it('says what is low over all places, what goes off, and lets nobody take more than there is', () => {
+    const rows = refit()
+    const first = lot(rows, { quantity: 12, at: 'boat', lowAt: 20 })
+    lot(rows, { quantity: 9, at: 'shed' })
+    expect(shelfWarnings(rows, '2027-04-30').low).toEqual([])
+    // Off, they do not count.
+    lot(rows, { quantity: 40, at: 'home', expiresOn: '2027-04-29' })
+    rows.stock = rows.stock.map((one) => (one.at === 'shed' ? { ...one, quantity: 7 } : one))
+    const found = shelfWarnings(rows, '2027-04-30')
+    expect(found.low).toMatchObject([{ have: 19 }])
+    expect(found.goingOff.map((one) => one.quantity)).toEqual([40])
+    expect(takeFromLot(first, 12).ok).toBe(true)
+    expect(takeFromLot(first, 12.5).ok).toBe(false)
+    expect(takeFromLot(first, 0).ok).toBe(false)
+  })
+})

@@ -1,0 +1,173 @@
+/** What to buy and when: ordered, come in part, short, on the shelf; what is typed wrong is said at its place. */
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(() => server.end())
+
+const base = async () => `${server.url}/r/${await server.refitId()}`
+async function open(page: Page, path: string) {
+  await page.goto(`${await base()}/${path}`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await expect(page.getByText(/^Planning/)).toBeHidden()
+}
+const launch = async (page: Page) =>
+  /launch planned (\d+ \w+)/.exec(
+    (await page.getByText(/launch planned \d/).textContent()) ?? '',
+  )?.[1]
+const chartOf = (page: Page) => page.getByRole('group', { name: 'What to buy, and when' })
+const rowOf = (page: Page, name: RegExp) => chartOf(page).getByRole('button', { name })
+
+test('a part is ordered, its day moves the plan, and when it is here the plan is as before', async ({
+  page,
+}) => {
+  await open(page, 'stores')
+  expect(await launch(page)).toBe('25 May')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('to see to')
+  await rowOf(page, /^Transducer/).click()
+  const panel = page.getByRole('region', { name: /^Transducer/ })
+  await expect(panel).toContainText('21 days, 30 when it goes badly')
+  await panel.getByRole('button', { name: 'Order it' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByLabel('Supplier')).toHaveValue('skarholm')
+  await expect(dialog.getByRole('textbox', { name: 'Due on' })).toHaveValue('Sat 8 May 2027')
+  // What cannot be is said at its place, and nothing typed is lost.
+  await dialog.getByLabel('Price of all').fill('12.345')
+  await dialog.getByLabel('Price of all').press('Tab')
+  await expect(dialog.getByText(/Is 12.345 12345 or 12.345\? Write one of these/)).toBeVisible()
+  await dialog.getByLabel('Price of all').fill('249.50')
+  await dialog.getByLabel('How many').fill('-1')
+  await dialog.getByLabel('How many').press('Tab')
+  await expect(dialog.getByText(/At least 0.001/)).toBeVisible()
+  await dialog.getByLabel('How many').fill('1')
+  await dialog.getByLabel('Order number').fill('19')
+  await dialog.getByRole('textbox', { name: 'Due on' }).fill('22 May 2027')
+  await dialog.getByRole('textbox', { name: 'Due on' }).press('Tab')
+  await expect(dialog.getByText(/after the first step that needs it/)).toBeVisible()
+  await dialog.getByRole('button', { name: 'It is ordered' }).click()
+  await expect(dialog.getByText(/There is an order 19 to them already/).first()).toBeVisible()
+  await dialog.getByLabel('Order number').fill('26')
+  await dialog.getByRole('button', { name: 'It is ordered' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(rowOf(page, /^Transducer.*due 22 May/)).toBeVisible()
+  await expect.poll(() => launch(page)).not.toBe('25 May')
+
+  await rowOf(page, /^Transducer/).click()
+  await panel.getByRole('button', { name: 'It came' }).click()
+  const came = page.getByRole('dialog')
+  await came.getByLabel('Of them faulty').fill('2')
+  await came.getByRole('button', { name: 'It is here' }).click()
+  await expect(came.getByText(/No more than the 1 that came can be faulty/).first()).toBeVisible()
+  await came.getByLabel('Of them faulty').fill('0')
+  await came.getByRole('button', { name: 'It is here' }).click()
+  await expect(came).toBeHidden()
+  // It was bought before the angle was read: the sum stays at risk until then.
+  await expect(rowOf(page, /^Transducer.*bought early: €268 at risk/)).toBeVisible()
+  // It is here today: nothing waits for it.
+  await expect.poll(() => launch(page)).not.toMatch(/Jun/)
+})
+
+test('a line that comes in part leaves its kit short, and the day says so', async ({ page }) => {
+  await open(page, 'stores?show=orders')
+  const order = page.getByRole('region', { name: 'Order 17', exact: true })
+  // 11.60 with its share of freight and tax, of 402.95 in all.
+  await expect(order.getByRole('row', { name: /Cups/ })).toContainText('€11.60')
+  await expect(order).toContainText('€402.95')
+  const powder = order.getByRole('row', { name: /Fairing powder/ })
+  await powder.getByRole('button', { name: 'It came' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('How many L came').fill('1')
+  await dialog.getByLabel('How many L came').press('Tab')
+  await expect(dialog.getByText('2 L still to come.', { exact: true })).toBeVisible()
+  await dialog.getByRole('textbox', { name: 'The rest is due on' }).fill('29 Apr 2027')
+  await dialog.getByRole('button', { name: 'It is here' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(powder).toContainText('2 to come, due 29 Apr')
+
+  // Cups that are split go back.
+  await order.getByRole('row', { name: /Cups/ }).getByRole('button', { name: 'Sent back' }).click()
+  await expect(order.getByRole('row', { name: /Cups/ })).toContainText('23')
+
+  await page.getByRole('button', { name: 'Kits and places' }).click()
+  await expect(page.getByRole('button', { name: 'Fairing powder: on order' })).toBeVisible()
+  await expect(page.getByText(/short: .*Fairing powder.*due 29 Apr/)).toBeVisible()
+  // Peel ply is in the shed, and is put where the work is.
+  await page.getByRole('button', { name: 'Peel ply, 80 g: in the shed' }).click()
+  await expect(page.getByRole('button', { name: 'Peel ply, 80 g: on the boat' })).toBeVisible()
+})
+
+test('what many jobs want is one line, and a recipe adds to it', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await open(page, 'stores')
+  await page.getByRole('button', { name: /^Butyl tape/ }).click()
+  const panel = page.getByRole('dialog').getByRole('region', { name: 'Butyl tape' })
+  const wants = panel.getByRole('listitem')
+  await expect(wants).toHaveCount(6)
+  await expect(panel).toContainText('Do not order yet: it rests on')
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`${await base()}/recipes`)
+  await page.getByLabel('Find a recipe').fill('sleeve')
+  await page.getByLabel('Find a recipe').press('Enter')
+  await page
+    .getByRole('link', { name: /Sleeve and bed/i })
+    .first()
+    .click()
+  await page.getByLabel('Finished before').selectOption('Launch')
+  await page.getByRole('button', { name: 'Make the job' }).click()
+  await expect(page.getByText(/^Planning/)).toBeHidden()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await open(page, 'stores')
+  await page.getByRole('button', { name: /^Butyl tape/ }).click()
+  await expect(wants).toHaveCount(7)
+})
+
+test('a part by hand: its bad lead is said, and what is on order is not removed', async ({
+  page,
+}) => {
+  await open(page, 'stores')
+  await page.getByRole('button', { name: 'New part' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Part', { exact: true }).fill('Cleat 250 mm')
+  await dialog.getByLabel('Days until it is here').fill('-3')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(dialog.getByText(/At least 0/).first()).toBeVisible()
+  await dialog.getByLabel('Days until it is here').fill('9')
+  await dialog.getByLabel('Days when it goes badly').fill('8')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(dialog.getByText(/it takes no fewer days than as a rule/).first()).toBeVisible()
+  await expect(dialog.getByLabel('Part', { exact: true })).toHaveValue('Cleat 250 mm')
+  await dialog.getByLabel('Days when it goes badly').fill('14')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(dialog).toBeHidden()
+
+  await rowOf(page, /^Posts and rail/).click()
+  await page
+    .getByRole('region', { name: /^Posts and rail/ })
+    .getByRole('listitem')
+    .getByRole('button')
+    .first()
+    .click()
+  await dialog.getByRole('button', { name: 'Remove it' }).click()
+  await expect(page.getByText(/part of an order/).first()).toBeVisible()
+  await dialog.getByRole('button', { name: 'Leave' }).click()
+  await expect(rowOf(page, /^Posts and rail/)).toBeVisible()
+})
+
+test('a lot moves in part, and no more of it than there is', async ({ page }) => {
+  await open(page, 'stores?show=shelf')
+  await page.getByRole('button', { name: 'Move Gloves, pairs' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('How much of it').fill('13')
+  await dialog.getByRole('button', { name: 'Move it' }).click()
+  await expect(dialog.getByRole('alert')).toHaveText('There are only 12 pairs of it.')
+  await dialog.getByLabel('How much of it').fill('5')
+  await dialog.getByRole('button', { name: 'Move it' }).click()
+  await expect(dialog).toBeHidden()
+  const gloves = page.getByRole('row', { name: /Gloves, pairs/ })
+  await expect(gloves.getByText('7 pairs')).toBeVisible()
+  await expect(gloves.getByText('5 pairs')).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(gloves.getByText('12 pairs')).toBeVisible()
+})
