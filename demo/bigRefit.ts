@@ -107,3 +107,44 @@ function addStep(
     parallel: s > 0 && random() < 0.1,
   })
 }
+
+const goods = [
+  'Gloves',
+  'Epoxy',
+  'Butyl tape',
+  'Bolt M8',
+  'Sealant',
+  'Paper',
+  'Wire',
+  'Hose',
+] as const
+const units = ['pairs', 'kg', 'm', 'pieces', 'cartridges', 'sheets', 'm', 'm'] as const
+
+/** The refit with `count` parts wanted by its steps, some measured by the step before, some ordered. */
+export function withParts(rows: Building, seed: number, count: number): Building {
+  const random = createRandom(seed)
+  add(rows, 'supplier', 'shop', { name: 'The shop', leadDays: 2 })
+  add(rows, 'supplier', 'post', { name: 'By post', leadDays: 12, leadLateDays: 21 })
+  for (let at = 0; at < count; at++) {
+    const kind = Math.floor(random() * goods.length)
+    const step = pick(random, rows.step)
+    const before = rows.step.find((one) => one.jobId === step.jobId && one.order < step.order)
+    const isOrdered = random() < 0.2
+    add(rows, 'part', `part${at}`, {
+      name: `${goods[kind]} ${1 + Math.floor(random() * 12)}`,
+      unit: units[kind] ?? '',
+      jobId: step.jobId,
+      neededByStepId: step.id,
+      fixedByStepId: random() < 0.3 ? (before?.id ?? null) : null,
+      quantity: 1 + Math.floor(random() * 40),
+      packSize: random() < 0.4 ? 10 : null,
+      sparePercent: random() < 0.5 ? 10 : 0,
+      priceMinor: random() < 0.8 ? Math.floor(random() * 9000) : null,
+      supplierId: pick(random, ['shop', 'post', null]),
+      state: isOrdered ? 'ordered' : 'wanted',
+      orderedOn: isOrdered ? '2027-04-01' : null,
+      arrivesOn: isOrdered ? `2027-05-${10 + Math.floor(random() * 18)}` : null,
+    })
+  }
+  return rows
+}

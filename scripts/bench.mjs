@@ -36,6 +36,7 @@ const {
   overTime,
   sampled,
   sequenceBench,
+  storesBench,
   stability,
   truth,
 } = await import(pathToFileURL(outfile).href)
@@ -92,6 +93,8 @@ const samplesBench = (draws, seed) => console.table([sampled(draws, seed)])
 
 /** npm run bench -- sequence: what the drawing, its rules and its levers cost. */
 const drawingBench = () => console.table(sequenceBench())
+/** npm run bench -- stores: what windows, pools and kits cost. */
+const buyingBench = () => console.table(storesBench())
 
 /** npm run bench -- walk 500: the boat map with many findings, panned. */
 async function walkBench(many) {
@@ -108,6 +111,7 @@ const one = {
   truth: () => truthBench(Number(size ?? 100), Number(seed)),
   walk: () => walkBench(Number(size ?? 500)),
   sequence: () => drawingBench(),
+  stores: () => buyingBench(),
   samples: () => samplesBench(Number(size ?? 1000), Number(seed)),
 }[only]
 if (one) {

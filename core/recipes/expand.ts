@@ -7,8 +7,8 @@ import type { PatchOf } from '../model/field'
 import { threadOf } from '../fastening/threads'
 import type { UnitSystem } from '../units/length'
 import { formatQuantity } from '../units/quantity'
-import { FormulaTrouble, readFormula } from './formula'
-import type { Formula, Scope, Value } from './formula'
+import { formulaOf, FormulaTrouble } from './formula'
+import type { Scope, Value } from './formula'
 import type { Recipe, RecipeInputs, RecipeMaterial, RecipeStep, RecipeUnit } from './recipe'
 
 type StepFields = Partial<PatchOf<Entities['step']>>
@@ -45,16 +45,6 @@ export interface Draft {
 /** Steps that one job may be given. */
 const mostStepsInJob = 200
 const mostRepeats = 60
-
-const formulas = new Map<string, Formula>()
-/** Formulas are read once: the same texts come again at every key pressed. */
-function formulaOf(text: string): Formula {
-  const known = formulas.get(text)
-  if (known) return known
-  const made = readFormula(text)
-  formulas.set(text, made)
-  return made
-}
 
 const rounded = (value: number, places: number): number => Number(value.toFixed(places))
 

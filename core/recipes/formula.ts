@@ -65,6 +65,16 @@ export function readFormula(text: string): Formula {
   return { names, run: build(tree, names) }
 }
 
+const formulas = new Map<string, Formula>()
+/** Formulas are read once: the same texts come again at every key pressed. */
+export function formulaOf(text: string): Formula {
+  const known = formulas.get(text)
+  if (known) return known
+  const made = readFormula(text)
+  formulas.set(text, made)
+  return made
+}
+
 function build(node: jsep.Expression, names: Set<string>): Run {
   switch (node.type) {
     case 'Literal': {

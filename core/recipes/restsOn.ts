@@ -1,5 +1,5 @@
 /** On which dimensions of a recipe one of its materials rests: through its quantity, its name and the values between. */
-import { readFormula } from './formula'
+import { formulaOf } from './formula'
 import type { Recipe, RecipeMaterial } from './recipe'
 
 const namesIn = (text: string): string[] =>
@@ -22,12 +22,12 @@ export function restsOn(
   const formulas = new Map(recipe.values.map((value) => [value.key, value.formula]))
   const inputs = new Set(recipe.inputs.map((input) => input.key))
   const seen = new Set<string>()
-  const left = [...readFormula(material.quantity).names, ...namesIn(material.what)]
+  const left = [...formulaOf(material.quantity).names, ...namesIn(material.what)]
   for (let name = left.pop(); name !== undefined; name = left.pop()) {
     if (seen.has(name)) continue
     seen.add(name)
     const formula = formulas.get(name)
-    if (formula !== undefined) left.push(...readFormula(formula).names)
+    if (formula !== undefined) left.push(...formulaOf(formula).names)
   }
   return new Set([...seen].filter((name) => inputs.has(name)))
 }

@@ -1,6 +1,8 @@
 /** What is to be bought, called and sent, one row a thing, what presses first first. */
+import type { Row } from '../model/entities'
+import { byId } from '../model/refit'
 import { partCostMinor } from '../money/jobCost'
-import { dateOf, dayNumber } from '../time/civil'
+import { dayNumber } from '../time/civil'
 import { pooled, poolKey } from './pool'
 import type { Pooled } from './pool'
 import type { BuyWindow } from './buyWindow'
@@ -58,15 +60,16 @@ function tightestOf(wants: readonly PartFacts[]): PartFacts {
   )
 }
 
+/** Those that nothing needs on a day come last, as they came. */
 const needFirst = (a: PartFacts, b: PartFacts): number =>
-  (a.window.neededOn ?? Infinity) - (b.window.neededOn ?? Infinity)
+  (a.window.neededOn ?? Infinity) - (b.window.neededOn ?? Infinity) || 0
 
 /** What is wanted so many days after the first of a line is bought another time. Assumed. */
 const pooledDays = 90
 
-/** For each part the number of the line of its kind that it goes into, by when it is needed. */
-function linesByTime(open: readonly PartFacts[]): Map<string, number> {
-  const lines = new Map<string, number>()
+/** For each part the key of the line of its kind that it goes into, by when it is needed. */
+function linesByTime(open: readonly PartFacts[]): Map<string, string> {
+  const lines = new Map<string, string>()
   const firsts = new Map<string, { at: number; line: number }>()
   for (const { part, window } of [...open].sort(needFirst)) {
     const key = poolKey(part)
@@ -77,7 +80,7 @@ function linesByTime(open: readonly PartFacts[]): Map<string, number> {
     const isSame = first !== undefined && (first.at === at || at - first.at <= keeps)
     const line = first === undefined ? 0 : isSame ? first.line : first.line + 1
     if (!isSame) firsts.set(key, { at, line })
-    lines.set(part.id, line)
+    lines.set(part.id, `${key}#${line}`)
   }
   return lines
 }
@@ -88,7 +91,7 @@ function toBuyRows({ parts, today }: StoreFacts): BuyRow[] {
   const byPart = new Map(open.map((one) => [one.part.id, one]))
   const lines = linesByTime(open)
   const list = open.map((one) => one.part)
-  return pooled(list, ({ id }) => `#${lines.get(id) ?? 0}`).map((pool): BuyRow => {
+  return pooled(list, ({ id }) => lines.get(id) ?? id).map((pool): BuyRow => {
     const wants = pool.parts.flatMap((part) => byPart.get(part.id) ?? []).sort(needFirst)
     const { window, lead } = tightestOf(wants)
     return {
@@ -108,10 +111,14 @@ function toBuyRows({ parts, today }: StoreFacts): BuyRow[] {
 }
 
 /** Days by which something comes after the day it was first promised for. */
-function slipped(wants: readonly PartFacts[], dueOn: number | null, { rows }: StoreFacts): number {
+function slipped(
+  wants: readonly PartFacts[],
+  dueOn: number | null,
+  orders: ReadonlyMap<string, Row<'purchase'>>,
+): number {
   if (dueOn === null) return 0
   const promised = wants.flatMap((one) => {
-    const order = rows.purchase.find((two) => two.id === one.line?.line.purchaseId)
+    const order = orders.get(one.line?.line.purchaseId ?? '')
     return order?.dueOn ? dayNumber(order.dueOn) : []
   })
   return promised.length === 0 ? 0 : Math.max(0, dueOn - Math.min(...promised))
@@ -123,12 +130,18 @@ function onItsWayRows(facts: StoreFacts): BuyRow[] {
   const groups = new Map<string, PartFacts[]>()
   for (const one of ordered) {
     const key = one.line?.line.id ?? one.part.id
-    groups.set(key, [...(groups.get(key) ?? []), one])
+    const group = groups.get(key)
+    if (group) group.push(one)
+    else groups.set(key, [one])
   }
+  const orders = byId(facts.rows.purchase)
   const bindings = new Map(facts.plan?.placements.map((one) => [one.stepId, one.binding]) ?? [])
   return [...groups].flatMap(([key, group]) => {
     const wants = group.sort(needFirst)
-    const [pool] = pooled(wants.map((one) => ({ ...one.part, boughtAs: key })))
+    const [pool] = pooled(
+      wants.map((one) => one.part),
+      () => key,
+    )
     if (!pool) return []
     const due = wants.flatMap(({ part }) => (part.arrivesOn ? dayNumber(part.arrivesOn) : []))
     const dueOn = due.length === 0 ? null : Math.max(...due)
@@ -145,7 +158,7 @@ function onItsWayRows(facts: StoreFacts): BuyRow[] {
         wants,
         window,
         dueOn,
-        slippedDays: slipped(wants, dueOn, facts),
+        slippedDays: slipped(wants, dueOn, orders),
         holds,
         chance: null,
         guessed: [],
@@ -226,7 +239,3 @@ export function buyBoard(facts: StoreFacts): BuyBoard {
     },
   }
 }
-
-/** Civil date of a local day; null stays null. */
-export const onDay = (day: number | null): string | null =>
-  day === null || !Number.isFinite(day) ? null : dateOf(day)

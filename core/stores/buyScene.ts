@@ -11,6 +11,7 @@ import type { Ruler } from '../sequence/ruler'
 import { axisWidth, launchRuler, topOf } from '../sequence/top'
 import type { TopAsk } from '../sequence/top'
 import { dateOf } from '../time/civil'
+import { groupBy } from '../model/refit'
 import { formatMoney } from '../money/money'
 import type { BuyBoard, BuyRow } from './board'
 import { dayPlaces, marksEnd, rowMarks, tradeMarks } from './buyMarks'
@@ -44,7 +45,7 @@ export interface DrawnRow {
 }
 
 /** Rows of a month that have no room, as one. */
-export interface Lath {
+interface Lath {
   readonly key: string
   readonly y: number
   readonly text: string
@@ -52,7 +53,7 @@ export interface Lath {
   readonly wordsX: number
 }
 
-export interface BuyHead {
+interface BuyHead {
   readonly y: number
   readonly text: string
   readonly note: string
@@ -85,7 +86,7 @@ export interface BuyScene {
 
 export const rowHigh = 23.5
 const headHigh = 18
-export const moneyHigh = 72
+const moneyHigh = 72
 export const [nameSize, nameSmall, wordsSize] = [15, 12.5, 15]
 const [nameLeft, wordsGap] = [12, 9]
 /** So many trades are drawn, and fewer where there is much to buy. */
@@ -133,7 +134,7 @@ const askedBy = (row: BuyRow): number =>
 function foldedTo(rows: readonly BuyRow[], room: number) {
   const monthOf = (row: BuyRow) =>
     Number.isFinite(askedBy(row)) ? dateOf(askedBy(row)).slice(0, 7) : 'none'
-  const lathsOf = (from: number) => new Map(Map.groupBy(rows.slice(from), monthOf))
+  const lathsOf = (from: number) => groupBy(rows.slice(from), monthOf)
   for (let shown = Math.min(rows.length, Math.max(1, room)); shown > 0; shown--) {
     const laths = lathsOf(shown)
     if (shown + Math.min(laths.size, mostLaths) <= room || shown === 1) {

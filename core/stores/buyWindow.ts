@@ -13,21 +13,12 @@ export interface WindowAsk {
   readonly spare?: number
 }
 
-export const windowStates = [
-  'undated',
-  'early',
-  'open',
-  'closing',
-  'buyToday',
-  'late',
-  'shutsFirst',
-] as const
 /**
  * undated: nothing needs it on a day. early: its size is not sure. open. closing: within a week. buyToday: the last day
  * is here or went by, and as a rule it still comes in time. late: as a rule it does not. shutsFirst: its last day
  * comes before its size is sure.
  */
-export type WindowState = (typeof windowStates)[number]
+type WindowState = 'undated' | 'early' | 'open' | 'closing' | 'buyToday' | 'late' | 'shutsFirst'
 
 export interface BuyWindow {
   readonly state: WindowState

@@ -18,7 +18,7 @@ export interface KitThing {
   readonly dueOn: string | null
 }
 
-export const kitStates = ['whole', 'unchecked', 'bring', 'short', 'nothing'] as const
+type KitState = 'whole' | 'unchecked' | 'bring' | 'short' | 'nothing'
 export interface Kit {
   readonly step: Row<'step'>
   readonly job: Row<'job'>
@@ -27,7 +27,7 @@ export interface Kit {
   /** At the place first, then what is to be brought, then what is missing. */
   readonly things: readonly KitThing[]
   /** nothing: nobody listed anything for it. */
-  readonly state: (typeof kitStates)[number]
+  readonly state: KitState
 }
 export interface KitDay {
   /** Local day number. */

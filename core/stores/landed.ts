@@ -7,7 +7,7 @@ import { digitsOf, splitMoney } from '../money/money'
 type Purchase = Row<'purchase'>
 type Line = Row<'purchaseLine'>
 
-export interface LandedLine {
+interface LandedLine {
   readonly line: Line
   /** With freight and tax, in the order's currency; null: the line has no price yet. */
   readonly landedMinor: number | null
@@ -27,7 +27,7 @@ export interface LandedOrder {
 }
 
 /** A sum in the order's currency as one in the refit's: rounded half up to the smallest coin. */
-export function inOwn(
+function inOwn(
   minor: number,
   { currency, rate }: Pick<Purchase, 'currency' | 'rate'>,
   own: string,

@@ -14,7 +14,7 @@ export interface Lead {
 }
 
 /** Assumed where neither the part nor its supplier says: ask. */
-export const assumedLead: Lead = { days: 7, lateDays: 14, from: 'assumed' }
+const assumedLead: Lead = { days: 7, lateDays: 14, from: 'assumed' }
 /** A bad case that nobody gave is half as long again. */
 const badly = 1.5
 
@@ -57,7 +57,7 @@ export function chanceLate(leadDays: number, daysLeft: number): number {
  * Share of a standard normal below z, to 1.5e-7. Source: Abramowitz and Stegun, Handbook of Mathematical Functions,
  * 7.1.26, for the error function.
  */
-export function normalShare(z: number): number {
+function normalShare(z: number): number {
   const x = Math.abs(z) / Math.SQRT2
   const t = 1 / (1 + 0.3275911 * x)
   const poly =

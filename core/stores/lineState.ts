@@ -28,7 +28,7 @@ const sumOf = (rows: readonly Delivery[], of: (one: Delivery) => number): number
   tidy(rows.reduce((sum, one) => sum + of(one), 0))
 
 /** The state of one line from what came of it. */
-export function lineState(
+function lineState(
   line: Line,
   deliveries: readonly Delivery[],
   orderDueOn: string | null,

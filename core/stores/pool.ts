@@ -1,5 +1,6 @@
 /** The same thing wanted by many jobs, bought as one line. */
 import type { Row } from '../model/entities'
+import { groupBy } from '../model/refit'
 import { partCostMinor } from '../money/jobCost'
 
 type Part = Row<'part'>
@@ -106,17 +107,7 @@ function pooledOf(key: string, parts: readonly Part[]): Pooled {
   }
 }
 
-/** Parts gathered into lines, in the order of their first part. `splitBy` keeps some of them apart. */
-export function pooled(
-  parts: readonly Part[],
-  splitBy: (part: Part) => string = () => '',
-): Pooled[] {
-  const groups = new Map<string, Part[]>()
-  for (const part of parts) {
-    const key = `${poolKey(part)}${splitBy(part)}`
-    const group = groups.get(key)
-    if (group) group.push(part)
-    else groups.set(key, [part])
-  }
-  return [...groups].map(([key, group]) => pooledOf(key, group))
+/** Parts gathered into lines, in the order of their first part. `keyOf`: which belong together. */
+export function pooled(parts: readonly Part[], keyOf: (part: Part) => string = poolKey): Pooled[] {
+  return [...groupBy(parts, keyOf)].map(([key, group]) => pooledOf(key, group))
 }

@@ -9,7 +9,7 @@ import type { BuyWindow } from './buyWindow'
 import type { StoreFacts } from './storeFacts'
 
 /** Assumed where nobody asked them: ask. */
-export const assumedNoticeDays = 14
+const assumedNoticeDays = 14
 
 export interface TradeFacts {
   readonly step: Row<'step'>
@@ -55,7 +55,7 @@ export function tradesOf({ rows, plan, clock, today, tripBefore }: StoreFacts): 
   const jobs = byId(rows.job)
   const placed = new Map(plan?.placements.map((one) => [one.stepId, one]) ?? [])
   const startOf = (stepId: string) => placed.get(stepId)?.segments[0]?.[0] ?? null
-  const stepsOf = groupBy(inOrder(rows.step), (one) => one.jobId)
+  const stepsOf = groupBy(rows.step, (one) => one.jobId)
   const firstOf = (jobId: string): number | null => {
     const starts = (stepsOf.get(jobId) ?? []).flatMap((one) => startOf(one.id) ?? [])
     return starts.length === 0 ? null : Math.min(...starts)
@@ -74,7 +74,7 @@ export function tradesOf({ rows, plan, clock, today, tripBefore }: StoreFacts): 
     const start = own?.segments[0]?.[0]
     if (!own || start === undefined) return []
     if (step.placeNeed === 'away') {
-      const needed = followsFrom(rows, stepsOf.get(job.id) ?? [], step, startOf, firstOf)
+      const needed = followsFrom(rows, inOrder(stepsOf.get(job.id) ?? []), step, startOf, firstOf)
       const leadDays = Math.ceil((own.readyAt - start) / dayMs)
       const window = buyWindow({
         today,

@@ -77,13 +77,13 @@ const ownedSaid = { own: 'ours', lent: 'lent by', hired: 'hired from' } as const
         <button class="btn btn-small" @click="addLot">Put something there</button>
       </div>
       <UiTable
-        caption="On the shelf"
+        caption="Lots on the shelf"
         :columns="[
           { key: 'name', label: 'What', sortBy: (one) => one.name },
           { key: 'amount', label: 'How much', number: true },
           { key: 'at', label: 'Where', sortBy: (one) => `${one.at} ${one.bin}` },
           { key: 'until', label: 'Good until', sortBy: (one) => one.expiresOn ?? '9' },
-          { key: 'acts', label: '' },
+          { key: 'acts', label: 'Take from it' },
         ]"
         :rows="lots"
         empty="Nothing is on the shelf. What is over of an order goes there by itself."
