@@ -195,8 +195,8 @@ function boughtEarlyRows({ parts }: StoreFacts): BuyRow[] {
 /** What presses: the order in which rows stand. */
 function rank(row: BuyRow): number {
   if (row.kind === 'buy' && row.window.state === 'late') return 0
-  if (row.kind === 'onItsWay' && (row.holds || row.slippedDays > 0)) return 1
-  if (row.kind === 'buy' && row.window.state === 'buyToday') return 2
+  if (row.kind === 'buy' && row.window.state === 'buyToday') return 1
+  if (row.kind === 'onItsWay' && (row.holds || row.slippedDays > 0)) return 2
   return row.window.state === 'undated' && row.kind === 'buy' ? 4 : 3
 }
 /** The day by which a row asks for something. */
@@ -220,7 +220,7 @@ export interface BuyBoard {
   }
 }
 
-/** Every row there is: late, what slipped or holds, what to buy today, then by the day it asks for something. */
+/** Every row there is: late, to buy today, what slipped or holds, then by the day it asks for something. */
 export function buyBoard(facts: StoreFacts): BuyBoard {
   const rows = [...toBuyRows(facts), ...onItsWayRows(facts), ...boughtEarlyRows(facts)].sort(
     (a, b) => rank(a) - rank(b) || dayOf(a) - dayOf(b) || (a.key < b.key ? -1 : 1),

@@ -9,7 +9,14 @@ import { formatMoney } from '#core/money/money'
 import { dateOf } from '#core/time/civil'
 
 /** One row of what to buy, opened: who wants how much, what that makes to buy, how long it takes, what it rests on. */
-const props = defineProps<{ row: BuyRow; today: number; year: string; currency: string }>()
+const props = defineProps<{
+  row: BuyRow
+  today: number
+  year: string
+  currency: string
+  /** What it stands in says its name, and closes it. */
+  titled?: boolean
+}>()
 const emit = defineEmits<{
   close: []
   order: [row: BuyRow]
@@ -44,7 +51,7 @@ const order = computed(() =>
 
 <template>
   <section :aria-label="row.pool.name">
-    <div class="flex items-start justify-between gap-2">
+    <div v-if="!titled" class="flex items-start justify-between gap-2">
       <h2>
         {{ row.pool.name
         }}<template v-if="sayAmount(row.pool)">, {{ sayAmount(row.pool) }}</template>

@@ -192,6 +192,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
       >
         <BuyPanel
           v-if="openRow"
+          titled
           :row="openRow"
           :today="facts.today"
           :year="year"
