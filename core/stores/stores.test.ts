@@ -11,7 +11,8 @@ import { zoneClock } from '../time/zone'
 import { buyBoard } from './board'
 import { buyWindow } from './buyWindow'
 import { outlays, outlaysBy } from './cash'
-import { washerMinor } from './buyMoney'
+import { moneyOf, washerMinor } from './buyMoney'
+import { buyHeadline } from './headline'
 import { kitDays, sayKit } from './kits'
 import { landed } from './landed'
 import { chanceLate, leadOf, spareDays } from './lead'
@@ -21,6 +22,7 @@ import { pooled } from './pool'
 import { sayAmount, sayRow } from './sayBuy'
 import { moveLot, shelfWarnings, takeFromLot } from './shelf'
 import { storeFacts } from './storeFacts'
+import { partAt } from './thingAt'
 
 const clock = zoneClock('UTC')
 /** Friday 30 April 2027. */
@@ -142,6 +144,14 @@ describe('what many jobs want', () => {
     expect(coat).toMatchObject({ unit: 'L', wanted: 1.75, toBuy: 1.75, priceMinor: 3200 })
     const [bolts] = pooled([part({ name: 'Bolt', unit: 'pieces', quantity: 8, sparePercent: 10 })])
     expect(bolts?.toBuy).toBe(9)
+  })
+
+  it('fills whole packs to the last piece', () => {
+    const packs = (...amounts: number[]) =>
+      pooled(amounts.map((quantity) => part({ quantity, packSize: 0.3 })))[0]
+    // 0.1 and 0.2 are a little more than 0.3 to a machine, and one pack to anybody else.
+    expect(packs(0.1, 0.2)).toMatchObject({ packs: 1, over: 0 })
+    expect(packs(0.3, 0.3)).toMatchObject({ packs: 2, toBuy: 0.6, over: 0 })
   })
 
   it('keeps hands, sizes and metals apart, and joins what is bought as one thing', () => {
@@ -336,6 +346,37 @@ describe('a part in the plan', () => {
     expect(factsOf(rows).parts).toEqual([])
   })
 
+  it('is needed on the last trip before a day on which nobody of ours comes', () => {
+    const rows = refit()
+    // A trade fits it on Wednesday the 26th: it is taken there on Sunday the 23rd.
+    rows.step = rows.step.map((one) =>
+      one.id === 'bed' ? { ...one, operation: 'contract' as const, notBefore: '2027-05-26' } : one,
+    )
+    expect(dateOf(factsOf(rows).parts[0]?.window.neededOn ?? 0)).toBe('2027-05-23')
+    rows.part = rows.part.map((one) => ({ ...one, state: 'returned' as const }))
+    expect(factsOf(rows).parts).toEqual([])
+  })
+
+  it('is bought another time when it is wanted more than ninety days later, or does not keep', () => {
+    const rows = refit()
+    const want = (id: string, notBefore: string, shelfMonths: number | null = null) => {
+      step(rows, 'hatch', id, { hoursLikely: 1, notBefore })
+      add(rows, 'part', `p ${id}`, { name: 'Glue', neededByStepId: id, shelfMonths })
+    }
+    const glue = () =>
+      buyBoard(factsOf(rows))
+        .rows.filter((one) => one.pool.name === 'Glue')
+        .map((one) => one.wants.length)
+    // Saturdays: 5 June, 4 September is 91 days later, 28 August 84.
+    want('june', '2027-06-05')
+    want('august', '2027-08-28')
+    expect(glue()).toEqual([2])
+    want('september', '2027-09-04')
+    expect(glue()).toEqual([2, 1])
+    rows.part = rows.part.map((one) => (one.id === 'p august' ? { ...one, shelfMonths: 1 } : one))
+    expect(glue()).toEqual([1, 2])
+  })
+
   it('may rest on a measuring step that nobody can do', () => {
     const rows = refit()
     rows.step = rows.step.map((one) =>
@@ -356,7 +397,7 @@ describe('a part in the plan', () => {
     rows.job = rows.job.map((one) => ({
       ...one,
       recipeKey: 'sleeve-and-bed',
-      recipeInputs: { holes: 4, bolt: 10 },
+      recipeInputs: { holes: 4, bolt: 10, core: 12 },
     }))
     add(rows, 'part', 'nuts', {
       name: 'Nut M10',
@@ -368,6 +409,8 @@ describe('a part in the plan', () => {
     })
     const nuts = () => factsOf(rows).parts.find((one) => one.part.id === 'nuts')
     expect(nuts()?.guessed).toContain('Holes')
+    // How many nuts there are does not hang on the core, though nobody measured that either.
+    expect(nuts()?.guessed).not.toContain('Core')
     const holes = { how: 'measured' as const, value: 4, by: null, on: '2027-04-29' }
     rows.job = rows.job.map((one) => ({ ...one, inputSources: { holes } }))
     expect(nuts()?.guessed).not.toContain('Holes')
@@ -464,6 +507,20 @@ describe('what came', () => {
     expect(lineStates(whole).get(line.id)).toMatchObject({ came: 7, toCome: 0, over: 2 })
   })
 
+  it('leaves alone what is fitted by then, and counts what is over once', () => {
+    const { all, line } = ordered()
+    const needs = ['port', 'rubber']
+    const once = after(all, arriveItems(all, line, { ...arrival, quantity: 6 }, needs, newId))
+    once.part = once.part.map((one) => ({ ...one, state: 'fitted' as const }))
+    const twice = after(once, arriveItems(once, line, { ...arrival, quantity: 1 }, needs, newId))
+    expect(states(twice)).toEqual(['port fitted', 'rubber fitted'])
+    expect(twice.stock.map((one) => one.quantity)).toEqual([1, 1])
+    expect([
+      partAt({ state: 'fitted', at: 'shed' }),
+      partAt({ state: 'arrived', at: null }),
+    ]).toEqual(['boat', 'unsaid'])
+  })
+
   it('does not count what is faulty, and knows until when it goes back', () => {
     const { all, line } = ordered()
     const faulty = { ...arrival, quantity: 5, faulty: 2, returnBy: '2027-05-20' }
@@ -512,10 +569,66 @@ describe('when money leaves', () => {
       { openMinor: 0, sureMinor: 0 },
       { openMinor: 6000, sureMinor: 6900 },
     ])
+    const frame = {
+      first: day('2027-05-03'),
+      last: day('2027-05-31'),
+      xOfDay: (one: number) => (one - day('2027-05-03')) * 10,
+      currency: 'EUR',
+      right: 300,
+    }
+    // 69.00 in the first week are seven washers of 10.00, all brass; 60.00 in the next are six white ones.
+    expect(moneyOf([...sure, ...open], frame)).toMatchObject({
+      washer: '€10',
+      piles: [
+        { sure: 7, open: 0, text: '€69' },
+        { sure: 0, open: 6, text: '€60' },
+      ],
+      months: [{ text: 'May to the 30. €129' }],
+    })
     // A washer is the smallest round sum with which no pile is higher than seven.
     expect([washerMinor(7000, 'EUR'), washerMinor(7001, 'EUR'), washerMinor(0, 'EUR')]).toEqual([
       1000, 2000, 1000,
     ])
+  })
+})
+
+describe('what presses', () => {
+  it('is said first, and nothing else is called pressing', () => {
+    const rows = refit()
+    const headline = (on: string) => {
+      const at = Date.parse(`${on}T12:00:00Z`)
+      const facts = factsOf(rows, at)
+      return buyHeadline(buyBoard(facts), facts.today, '2027')
+    }
+    expect(headline('2027-04-30')).toEqual({
+      lead: 'Nothing presses; Rubber is next, by 11 May',
+      worst: '',
+    })
+    rows.part = rows.part.map((one) => ({ ...one, fixedByStepId: null }))
+    // Ordered on the 14th it is here on the 20th as a rule, two days before: ln(8/6)/0.35 leaves 20.6 % too late.
+    expect(headline('2027-05-14')).toEqual({ lead: 'One thing to see to: ', worst: 'buy Rubber' })
+    expect(headline('2027-05-17').worst).toBe('Rubber comes late whatever you do')
+    rows.part = rows.part.map((one) => ({
+      ...one,
+      state: 'ordered' as const,
+      orderedOn: '2027-04-30',
+      arrivesOn: '2027-05-06',
+    }))
+    expect(headline('2027-05-06').lead).toBe('Nothing presses')
+    expect(headline('2027-05-07').worst).toBe('Rubber was due on 6 May')
+    // Its window shuts in a year: nobody has to see to that today.
+    rows.part = rows.part.map((one) => ({
+      ...one,
+      state: 'wanted' as const,
+      fixedByStepId: 'measure',
+    }))
+    rows.step = rows.step.map((one) =>
+      one.id === 'measure'
+        ? { ...one, notBefore: '2028-05-27' }
+        : { ...one, notBefore: '2028-05-28' },
+    )
+    expect(headline('2027-04-30').worst).toBe('')
+    expect(headline('2028-05-12').worst).toBe('Rubber shuts before it opens')
   })
 })
 
@@ -563,6 +676,8 @@ describe('the shelf', () => {
     const found = shelfWarnings(rows, '2027-04-30')
     expect(found.low).toMatchObject([{ have: 19 }])
     expect(found.goingOff.map((one) => one.quantity)).toEqual([40])
+    lot(rows, { quantity: 30, at: 'boat', isOffcut: true })
+    expect(shelfWarnings(rows, '2027-04-30').low).toHaveLength(1)
     expect(takeFromLot(first, 12).ok).toBe(true)
     expect(takeFromLot(first, 12.5).ok).toBe(false)
     expect(takeFromLot(first, 0).ok).toBe(false)
