@@ -118,7 +118,7 @@ function press(kit: Kit, thing: KitThing) {
     </ul>
     <p class="mt-2 text-[0.9375rem]">
       <template v-if="warnings.goingOff.length > 0">
-        <strong class="text-redlead">Going off:</strong>
+        <strong class="text-redlead">Off or going off:</strong>
         {{
           warnings.goingOff
             .slice(0, 3)

@@ -130,42 +130,45 @@ const ownedSaid = { own: 'ours', lent: 'lent by', hired: 'hired from' } as const
         </template>
       </UiTable>
     </section>
-    <section aria-labelledby="shelf-tools">
-      <div class="flex items-baseline justify-between border-b-2 border-ink">
-        <h2 id="shelf-tools">Tools</h2>
-        <button class="btn btn-small" @click="addTool">Another tool</button>
-      </div>
-      <ul>
-        <li
-          v-for="one in tools"
-          :key="one.id"
-          class="grid grid-cols-[auto_1fr] items-center gap-x-2 border-b border-rule2 py-1.5"
-        >
-          <PlaceMark v-if="one.at !== 'away'" :at="one.at" :title="keptSaid[one.at]" />
-          <span v-else class="text-ink2">away</span>
-          <span>
-            <button
-              class="text-left underline decoration-rule underline-offset-4 max-sm:min-h-11"
-              @click="openTool = one"
-            >
-              {{ one.name }}</button><span class="text-ink2"
-              ><template v-if="one.owned !== 'own'"
-                >, {{ ownedSaid[one.owned] }} {{ one.owner || 'nobody said' }}</template
-              ><template v-if="one.size">, {{ one.size }}</template></span
-            ><span
-              v-if="one.backBy"
-              class="cond"
-              :class="one.backBy < store.derived.today ? 'text-redlead' : ''"
-              >, back by {{ sayDate(one.backBy) }}</span
-            >
-          </span>
-        </li>
-        <li v-if="tools.length === 0" class="py-3 text-ink2">
-          No tools are written down. Those that are hired or lent are worth it: they say when they
-          have to go back.
-        </li>
-      </ul>
-    </section>
+    <div class="grid content-start gap-6">
+      <SupplierList />
+      <section aria-labelledby="shelf-tools">
+        <div class="flex items-baseline justify-between border-b-2 border-ink">
+          <h2 id="shelf-tools">Tools</h2>
+          <button class="btn btn-small" @click="addTool">Another tool</button>
+        </div>
+        <ul>
+          <li
+            v-for="one in tools"
+            :key="one.id"
+            class="grid grid-cols-[auto_1fr] items-center gap-x-2 border-b border-rule2 py-1.5"
+          >
+            <PlaceMark v-if="one.at !== 'away'" :at="one.at" :title="keptSaid[one.at]" />
+            <span v-else class="text-ink2">away</span>
+            <span>
+              <button
+                class="text-left underline decoration-rule underline-offset-4 max-sm:min-h-11"
+                @click="openTool = one"
+              >
+                {{ one.name }}</button><span class="text-ink2"
+                ><template v-if="one.owned !== 'own'"
+                  >, {{ ownedSaid[one.owned] }} {{ one.owner || 'nobody said' }}</template
+                ><template v-if="one.size">, {{ one.size }}</template></span
+              ><span
+                v-if="one.backBy"
+                class="cond"
+                :class="one.backBy < store.derived.today ? 'text-redlead' : ''"
+                >, back by {{ sayDate(one.backBy) }}</span
+              >
+            </span>
+          </li>
+          <li v-if="tools.length === 0" class="py-3 text-ink2">
+            No tools are written down. Those that are hired or lent are worth it: they say when they
+            have to go back.
+          </li>
+        </ul>
+      </section>
+    </div>
     <UiDialog
       :open="taking !== null"
       :title="`${taking?.as === 'use' ? 'Use' : 'Move'} ${taking?.lot.name ?? ''}`"
