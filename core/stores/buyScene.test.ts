@@ -14,6 +14,7 @@ import { dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { buyBoard } from './board'
 import { buyScene, rowHigh } from './buyScene'
+import { buyHeadline } from './headline'
 import { sayTrade } from './sayBuy'
 import { storeFacts } from './storeFacts'
 
@@ -112,7 +113,10 @@ describe('trades', () => {
     add(rows, 'tradeBooking', 'b', { ...asked, noticeDays: 30, comesOn: [5] })
     // They come on Fridays: the 4th. Thirty days, and a fifth of them to spare: 29 April is gone.
     expect(said(boardOf(rows).trades[0])).toBe('call today: 29 Apr is gone, wanted Fri 4 Jun')
+    const head = () => buyHeadline(boardOf(rows), dayNumber('2027-04-30'), '2027')
+    expect(head()).toEqual({ lead: 'One thing to see to: ', worst: 'weld' })
     rows.tradeBooking = rows.tradeBooking.map((one) => ({ ...one, state: 'booked' as const }))
+    expect(head().worst).toBe('')
     expect(said(boardOf(rows).trades[0])).toMatch(/^booked/)
   })
 

@@ -3,6 +3,7 @@ import { dateOf } from '../time/civil'
 import { sayDate } from '../time/say'
 import { capital, inWords } from '../units/counted'
 import type { BuyBoard, BuyRow } from './board'
+import type { TradeFacts } from './trades'
 
 /** True for a row that somebody has to see to today. */
 export function presses(row: BuyRow, today: number): boolean {
@@ -15,6 +16,12 @@ export function presses(row: BuyRow, today: number): boolean {
       (row.window.state === 'shutsFirst' && (row.window.closesOn ?? 0) - today <= soonDays))
   )
 }
+/** True for a trade that nobody has booked and whose last day to be called is here or gone. */
+export const pressesCall = ({ booking, window }: TradeFacts, today: number): boolean =>
+  booking?.state !== 'booked' &&
+  window.opensOn === null &&
+  window.closesOn !== null &&
+  window.closesOn <= today
 /** A window that shuts before it opens is told so many days ahead. */
 const soonDays = 35
 
@@ -40,11 +47,12 @@ function worstOf(row: BuyRow, year: string): string {
 /** The headline of a day. Dates of `year` go without it. */
 export function buyHeadline(board: BuyBoard, today: number, year: string): BuyHeadline {
   const pressing = board.rows.filter((row) => presses(row, today))
-  const [first] = pressing
-  if (first) {
-    const things =
-      pressing.length === 1 ? 'One thing' : `${capital(inWords(pressing.length))} things`
-    return { lead: `${things} to see to: `, worst: worstOf(first, year) }
+  const calls = [...board.trades, ...board.sent].filter((one) => pressesCall(one, today))
+  const many = pressing.length + calls.length
+  const worst = pressing[0] ? worstOf(pressing[0], year) : (calls[0]?.step.title ?? '')
+  if (many > 0) {
+    const things = many === 1 ? 'One thing' : `${capital(inWords(many))} things`
+    return { lead: `${things} to see to: `, worst }
   }
   if (board.counts.all === 0) return { lead: 'No parts are written down yet', worst: '' }
   const next = board.rows.find((row) => row.kind === 'buy' && row.window.closesOn !== null)

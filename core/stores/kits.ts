@@ -158,12 +158,12 @@ export function kitHeadline(days: readonly KitDay[], sayDay: (day: number) => st
   const missing = worst?.kits.flatMap(({ things }) => things.filter((one) => isMissing(one.at)))
   const said = worst && missing ? `${sayDay(worst.day)} is short of ${named(missing)}` : ''
   if (worst === first) return { lead: '', worst: said }
-  const isWhole = first.kits.every((kit) => kit.state === 'whole')
+  const isWhole = first.kits.every((kit) => kit.state === 'whole' || kit.state === 'nothing')
   const isListed = first.kits.some((kit) => kit.state !== 'nothing')
   const lead = !isListed
     ? `Nobody listed anything for ${sayDay(first.day)}`
     : isWhole
-      ? `The kits of ${sayDay(first.day)} are whole`
-      : `The kits of ${sayDay(first.day)} are whole or within reach`
+      ? `All that is listed for ${sayDay(first.day)} is there`
+      : `All that is listed for ${sayDay(first.day)} is there or within reach`
   return { lead: said === '' ? lead : `${lead}. `, worst: said }
 }

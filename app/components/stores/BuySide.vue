@@ -2,9 +2,10 @@
 import { computed } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { patchOf } from '#core/model/removal'
-import { presses } from '#core/stores/headline'
+import { presses, pressesCall } from '#core/stores/headline'
+import type { TradeFacts } from '#core/stores/trades'
 import type { BuyRow } from '#core/stores/board'
-import { sayAmount, sayRow } from '#core/stores/sayBuy'
+import { sayAmount, sayRow, sayTrade } from '#core/stores/sayBuy'
 import type { StoreFacts } from '#core/stores/storeFacts'
 import { dateOf } from '#core/time/civil'
 import { formatMoney } from '#core/money/money'
@@ -13,6 +14,8 @@ import type { Proposal } from '~/composables/useProposal'
 /** Beside the drawing: what presses today in order, what was bought early, and what the marks mean. */
 const props = defineProps<{
   rows: readonly BuyRow[]
+  /** Who is called, and what is sent out. */
+  trades: readonly TradeFacts[]
   facts: StoreFacts
   currency: string
   year: string
@@ -27,6 +30,7 @@ const { sayDay, sayDate } = useDates()
 const most = 5
 const pressing = computed(() => props.rows.filter((row) => presses(row, props.facts.today)))
 const shown = computed(() => pressing.value.slice(0, most))
+const calls = computed(() => props.trades.filter((one) => pressesCall(one, props.facts.today)))
 
 /** Bought today and going badly: the parts come on the day they come then. */
 const goesBadly = (row: BuyRow): ChangeItem[] =>
@@ -92,7 +96,9 @@ void emit
 
 <template>
   <div>
-    <h2>{{ pressing.length > 0 ? 'Today, in this order' : 'Nothing presses today' }}</h2>
+    <h2>
+      {{ pressing.length + calls.length > 0 ? 'Today, in this order' : 'Nothing presses today' }}
+    </h2>
     <ol class="mt-1">
       <li v-for="(row, at) in shown" :key="row.key" class="flex gap-3 pb-3">
         <span class="cond w-4 text-lg" aria-hidden="true">{{ at + 1 }}</span>
@@ -137,6 +143,12 @@ void emit
       </li>
     </ol>
     <p v-if="pressing.length > most" class="text-ink2">And {{ pressing.length - most }} more.</p>
+    <p v-for="one in calls" :key="one.step.id" class="pb-2">
+      <NuxtLink class="underline" :to="`/r/${store.refitId}/step/${one.step.id}`">{{
+        one.step.title
+      }}</NuxtLink>: {{ sayTrade(one, facts.today, year).strong
+      }}{{ sayTrade(one, facts.today, year).rest }}.
+    </p>
     <section v-if="gambles.length > 0" class="mt-2 border-t border-rule pt-2">
       <h3>Bought early</h3>
       <p

@@ -176,6 +176,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
           <BuySide
             v-else
             :rows="board.rows"
+            :trades="[...board.trades, ...board.sent]"
             :facts="facts"
             :currency="currency"
             :year="year"
