@@ -17,6 +17,10 @@ const store = useToastStore()
         toast.bad ? 'border-redlead bg-redlead-tint text-ink' : 'border-ink bg-sheet text-ink'
       "
       :role="toast.bad ? 'alert' : 'status'"
+      @mouseenter="store.hold(toast.id)"
+      @mouseleave="store.letGo(toast.id)"
+      @focusin="store.hold(toast.id)"
+      @focusout="store.letGo(toast.id)"
     >
       <p class="grow">{{ toast.text }}</p>
       <button
