@@ -9,6 +9,8 @@ export function useDevice() {
   const alarms = useLocalStorage<boolean>('inch-ahead.alarms', false)
   /** The hours timer that runs on this device: since when, on which step; 0 when none runs. */
   const timer = useLocalStorage('inch-ahead.timer', { since: 0, stepId: '', refitId: '' })
+  /** Buttons for one hand stand for the left one. */
+  const leftHand = useLocalStorage<boolean>('inch-ahead.leftHand', false)
   const lastRefitId = useLocalStorage<string>('inch-ahead.lastRefit', '')
-  return { deviceId, personId, lastZoneId, light, alarms, timer, lastRefitId }
+  return { deviceId, personId, lastZoneId, light, alarms, timer, leftHand, lastRefitId }
 }

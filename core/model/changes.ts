@@ -99,3 +99,19 @@ export interface FieldProblem {
 /** The label of a field, for sentences. */
 export const fieldLabel = (entity: EntityName, field: string): string =>
   (entities[entity] as Fields)[field]?.label ?? field
+
+/**
+ * One operation a row, in the order in which rows came first: what is patched after it was made or patched goes into
+ * that. Rows that are taken away are not touched before; another order of things is the caller's mistake.
+ */
+export function oncePerRow(items: readonly ChangeItem[]): ChangeItem[] {
+  const kept = new Map<string, ChangeItem>()
+  for (const item of items) {
+    const key = `${item.entity} ${item.id}`
+    const before = kept.get(key)
+    if (before && before.op !== 'delete' && item.op === 'patch')
+      kept.set(key, { ...before, patch: { ...before.patch, ...item.patch } })
+    else kept.set(key, item)
+  }
+  return [...kept.values()]
+}

@@ -67,19 +67,36 @@ export function orderItems(
   newId: () => string,
 ): ChangeItem[] {
   const purchaseId = newId()
+  return [
+    { op: 'create', entity: 'purchase', id: purchaseId, patch: { ...draft } },
+    ...lineItems(rows, purchaseId, draft, lines, newId),
+  ]
+}
+
+/** Lines more on an order: `dueOn` is when they come, null when nobody said. */
+export function lineItems(
+  rows: RefitRows,
+  purchaseId: string,
+  { orderedOn, dueOn, supplierId }: Pick<OrderDraft, 'orderedOn' | 'dueOn' | 'supplierId'>,
+  lines: readonly LineDraft[],
+  newId: () => string,
+): ChangeItem[] {
   const parts = byId(rows.part)
-  const orders = keysAfter(null, lines.length)
-  const days = draft.dueOn === null ? 0 : dayNumber(draft.dueOn) - dayNumber(draft.orderedOn)
+  const before = inOrder(rows.purchaseLine.filter((one) => one.purchaseId === purchaseId))
+  const orders = keysAfter(before.at(-1)?.order ?? null, lines.length)
+  const orderDueOn = rows.purchase.find((one) => one.id === purchaseId)?.dueOn
+  const days = dueOn === null ? 0 : dayNumber(dueOn) - dayNumber(orderedOn)
   const ordering = new Map<string, Row<'step'>>()
   const items = lines.flatMap((line, index): ChangeItem[] => {
     const lineId = newId()
     const { partIds, ...fields } = line
+    const own = orderDueOn !== undefined && orderDueOn !== dueOn ? { dueOn } : {}
     return [
       {
         op: 'create',
         entity: 'purchaseLine',
         id: lineId,
-        patch: { ...fields, purchaseId, order: orders[index] as string },
+        patch: { ...fields, ...own, purchaseId, order: orders[index] as string },
       },
       ...partIds.flatMap((partId): ChangeItem[] => {
         const part = parts.get(partId)
@@ -90,16 +107,15 @@ export function orderItems(
           { op: 'create', entity: 'lineWant', id: newId(), patch: { lineId, partId } },
           patchOf('part', part, {
             state: 'ordered',
-            orderedOn: draft.orderedOn,
-            arrivesOn: draft.dueOn,
-            supplierId: draft.supplierId ?? part.supplierId,
+            orderedOn,
+            arrivesOn: dueOn,
+            supplierId: supplierId ?? part.supplierId,
           }),
         ]
       }),
     ]
   })
   return [
-    { op: 'create', entity: 'purchase', id: purchaseId, patch: { ...draft } },
     ...items,
     // It is ordered: what is left of that step is the wait until it comes.
     ...[...ordering.values()].map((step) =>

@@ -6,7 +6,7 @@ import { partCostMinor } from '../money/jobCost'
 type Part = Row<'part'>
 
 /** Words that mean the same thing to whoever sells it. */
-const plain = (text: string): string => text.trim().toLowerCase().replace(/\s+/g, ' ')
+export const plainName = (text: string): string => text.trim().toLowerCase().replace(/\s+/g, ' ')
 
 /** Small units as shares of the ones things are bought in. */
 const smaller: Readonly<Record<string, readonly [string, number]>> = {
@@ -16,19 +16,19 @@ const smaller: Readonly<Record<string, readonly [string, number]>> = {
 }
 /** The unit in which a line of a part adds up, and how much of it one of the part's own units is. */
 export const lineUnit = (unit: string): readonly [string, number] =>
-  smaller[plain(unit)] ?? [unit, 1]
+  smaller[plainName(unit)] ?? [unit, 1]
 
 /** Parts with the same key are one line. Hand, size, metal, unit and specification keep things apart. */
 export const poolKey = (
   part: Pick<Part, 'name' | 'boughtAs' | 'unit' | 'hand' | 'size' | 'metal' | 'specification'>,
 ): string =>
   [
-    plain(part.boughtAs) || plain(part.name),
-    plain(lineUnit(part.unit)[0]),
+    plainName(part.boughtAs) || plainName(part.name),
+    plainName(lineUnit(part.unit)[0]),
     part.hand,
-    plain(part.size),
-    plain(part.metal),
-    plain(part.specification),
+    plainName(part.size),
+    plainName(part.metal),
+    plainName(part.specification),
   ].join('|')
 
 export interface Pooled {
@@ -61,7 +61,7 @@ const tidy = (amount: number): number => Math.round(amount * 1e6) / 1e6
 /** What is counted is bought whole. */
 const isCounted = (unit: string): boolean =>
   ['', 'pieces', 'piece', 'set', 'tins', 'boxes', 'rolls', 'cartridges', 'sheets', 'tube'].includes(
-    plain(unit),
+    plainName(unit),
   )
 
 /** One line: amounts add up, spare by each part's own share, packs once for all of them. */

@@ -1,32 +1,34 @@
 /** Windows, leads, pools, landed cost and the shelf by hand; what holds for any of them by chance. */
 import * as fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { supposing } from '../model/applyChange'
 import type { Row } from '../model/entities'
-import { handsOn } from '../plan/handsOn'
 import { makePlan } from '../plan/makePlan'
-import { add, emptyRefit, job, person, step } from '../testing/build'
+import { add, emptyRefit, step } from '../testing/build'
+import {
+  after,
+  clock,
+  draft,
+  factsOf,
+  lineOf,
+  newId,
+  now,
+  refit,
+  whole,
+} from '../testing/storesRefit'
+import type { Rows } from '../testing/storesRefit'
 import { dateOf, dayNumber } from '../time/civil'
-import { zoneClock } from '../time/zone'
 import { buyBoard } from './board'
 import { buyWindow } from './buyWindow'
 import { outlays, outlaysBy } from './cash'
 import { moneyOf, washerMinor } from './buyMoney'
 import { buyHeadline } from './headline'
-import { kitDays, sayKit } from './kits'
 import { landed } from './landed'
 import { chanceLate, leadOf, spareDays } from './lead'
-import { lineStates } from './lineState'
 import { arriveItems, dueItems, nextNumber, orderItems } from './ordering'
 import { pooled } from './pool'
 import { sayAmount, sayRow } from './sayBuy'
 import { moveLot, shelfWarnings, takeFromLot } from './shelf'
-import { storeFacts } from './storeFacts'
-import { partAt } from './thingAt'
 
-const clock = zoneClock('UTC')
-/** Friday 30 April 2027. */
-const now = Date.UTC(2027, 3, 30, 12)
 const day = (date: string) => dayNumber(date)
 
 describe('a window to buy', () => {
@@ -249,78 +251,6 @@ describe('landed cost', () => {
   })
 })
 
-/** Ida comes on Saturdays and Sundays; two steps, each with a part. */
-function refit() {
-  const rows = emptyRefit()
-  add(rows, 'place', 'berth', {
-    name: 'Berth',
-    kind: 'berth',
-    travelMin: 0,
-    setUpMin: 0,
-    packUpMin: 0,
-  })
-  add(rows, 'gate', 'aboard', { name: 'Move aboard', kind: 'asap' })
-  add(rows, 'supplier', 'post', { name: 'By post', leadDays: 6, leadLateDays: 20 })
-  person(rows, 'ida', [6, 7], '08:00', '18:00')
-  job(rows, 'hatch', { gateId: 'aboard' })
-  step(rows, 'hatch', 'measure', { operation: 'survey', hoursLikely: 2 })
-  step(rows, 'hatch', 'bed', { operation: 'fit', hoursLikely: 2, notBefore: '2027-05-22' })
-  add(rows, 'part', 'rubber', {
-    name: 'Rubber',
-    unit: 'm',
-    quantity: 3,
-    jobId: 'hatch',
-    neededByStepId: 'bed',
-    fixedByStepId: 'measure',
-    supplierId: 'post',
-    priceMinor: 2000,
-  })
-  return rows
-}
-type Rows = ReturnType<typeof refit>
-const factsOf = (rows: Rows, at = now) => {
-  const { plan } = makePlan(rows, at)
-  return storeFacts(rows, plan, clock, handsOn(rows, plan, clock), at)
-}
-let ids = 0
-const newId = () => `n${ids++}`
-const after = (rows: Rows, items: Parameters<typeof supposing>[1]) => supposing(rows, items) as Rows
-const draft = {
-  number: '26',
-  supplierId: 'post',
-  orderedOn: '2027-04-30',
-  dueOn: '2027-05-06',
-  currency: '',
-  rate: null,
-  rateOn: null,
-  freightMinor: 0,
-  taxMinor: 0,
-}
-const lineOf = (quantity: number, partIds: readonly string[]) => ({
-  name: 'Rubber',
-  quantity,
-  unit: 'm',
-  packSize: null,
-  priceMinor: 6000,
-  partIds,
-})
-
-/** Three came, all of them sound. */
-const whole = {
-  cameOn: '2027-05-06',
-  quantity: 3,
-  checkedOn: '2027-05-06',
-  checkedById: null,
-  batch: '',
-  expiresOn: null,
-  faulty: 0,
-  fault: '',
-  returnBy: null,
-  instead: '',
-  at: 'boat' as const,
-  restDueOn: null as string | null,
-}
-
 describe('a part in the plan', () => {
   it('has its window from the step that measures to the last trip before the step that needs it', () => {
     const rows = refit()
@@ -457,95 +387,6 @@ describe('a part in the plan', () => {
     expect(waits(after(ordered, dueItems(ordered, line, '2027-05-20')))).toBe(20 * 24)
     const came = { ...whole, cameOn: '2027-05-02' }
     expect(waits(after(ordered, arriveItems(ordered, line, came, [], newId)))).toBe(2 * 24)
-  })
-})
-
-describe('what came', () => {
-  const arrival = whole
-  /** Three metres for the hatch and two for the port, five ordered. */
-  function ordered() {
-    const rows = refit()
-    add(rows, 'part', 'port', {
-      name: 'Rubber',
-      unit: 'm',
-      quantity: 2,
-      jobId: 'hatch',
-      neededByStepId: 'measure',
-    })
-    const all = after(rows, orderItems(rows, draft, [lineOf(5, ['rubber', 'port'])], newId))
-    return { all, line: all.purchaseLine[0] as Row<'purchaseLine'> }
-  }
-  const states = (rows: Rows) => rows.part.map((one) => `${one.id} ${one.state}`).sort()
-
-  it('goes first to what is needed first; the rest is due on another day', () => {
-    const { all, line } = ordered()
-    const some = after(
-      all,
-      arriveItems(
-        all,
-        line,
-        { ...arrival, quantity: 2, restDueOn: '2027-05-20' },
-        ['port', 'rubber'],
-        newId,
-      ),
-    )
-    expect(states(some)).toEqual(['port arrived', 'rubber ordered'])
-    expect(some.part.find((one) => one.id === 'rubber')?.arrivesOn).toBe('2027-05-20')
-    expect(lineStates(some).get(line.id)).toMatchObject({
-      came: 2,
-      toCome: 3,
-      over: 0,
-      dueOn: '2027-05-20',
-    })
-    // Three more and two over: they go on the shelf.
-    const whole = after(
-      some,
-      arriveItems(some, line, { ...arrival, quantity: 5 }, ['port', 'rubber'], newId),
-    )
-    expect(states(whole)).toEqual(['port arrived', 'rubber arrived'])
-    expect(whole.stock).toMatchObject([{ name: 'Rubber', quantity: 2, unit: 'm', at: 'boat' }])
-    expect(lineStates(whole).get(line.id)).toMatchObject({ came: 7, toCome: 0, over: 2 })
-  })
-
-  it('leaves alone what is fitted by then, and counts what is over once', () => {
-    const { all, line } = ordered()
-    const needs = ['port', 'rubber']
-    const once = after(all, arriveItems(all, line, { ...arrival, quantity: 6 }, needs, newId))
-    once.part = once.part.map((one) => ({ ...one, state: 'fitted' as const }))
-    const twice = after(once, arriveItems(once, line, { ...arrival, quantity: 1 }, needs, newId))
-    expect(states(twice)).toEqual(['port fitted', 'rubber fitted'])
-    expect(twice.stock.map((one) => one.quantity)).toEqual([1, 1])
-    expect([
-      partAt({ state: 'fitted', at: 'shed' }),
-      partAt({ state: 'arrived', at: null }),
-    ]).toEqual(['boat', 'unsaid'])
-  })
-
-  it('does not count what is faulty, and knows until when it goes back', () => {
-    const { all, line } = ordered()
-    const faulty = { ...arrival, quantity: 5, faulty: 2, returnBy: '2027-05-20' }
-    const some = after(all, arriveItems(all, line, faulty, ['port', 'rubber'], newId))
-    expect(states(some)).toEqual(['port arrived', 'rubber ordered'])
-    expect(lineStates(some).get(line.id)).toMatchObject({ faulty: 2, returnBy: '2027-05-20' })
-    expect(some.stock).toEqual([])
-    some.delivery = some.delivery.map((one) => ({ ...one, returned: 2 }))
-    expect(lineStates(some).get(line.id)).toMatchObject({ came: 3, faulty: 0, returnBy: null })
-  })
-
-  it('is in the kit once somebody looked', () => {
-    const { all, line } = ordered()
-    const kitOf = (rows: Rows) => kitDays(factsOf(rows), 1)[0]?.kits[0]
-    const say = (rows: Rows) => {
-      const kit = kitOf(rows)
-      return kit && sayKit(kit, '2027')
-    }
-    expect(say(all)).toBe('short: Rubber, due 6 May')
-    const here = after(all, arriveItems(all, line, { ...arrival, quantity: 5 }, ['port'], newId))
-    expect([kitOf(here)?.state, say(here)]).toEqual(['whole', 'whole'])
-    const unseen = { ...here, delivery: here.delivery.map((one) => ({ ...one, checkedOn: null })) }
-    expect(say(unseen)).toBe('here, not checked: Rubber')
-    const away = { ...here, part: here.part.map((one) => ({ ...one, at: 'shed' as const })) }
-    expect(say(away)).toBe('1 to bring: Rubber')
   })
 })
 

@@ -1,17 +1,16 @@
 /** What is still to be bought for the day, and when somebody can go for it without anybody waiting. Source: handbook-2 B2. */
 import type { Person, Place, Step } from '../model/entities'
-import { byId, inOrder, placeOfKind } from '../model/refit'
+import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { maySplit } from '../plan/facts'
 import { toMeasure } from '../recipes/known'
+import { inShopMin } from '../stores/runRoute'
+import { shopOf, wayBetween } from '../stores/shops'
 import { dayNumber, minuteMs } from '../time/civil'
 import { openOn } from '../time/openAt'
 import type { ZoneClock } from '../time/zone'
 import type { DayLine } from './dayLine'
 import type { TakeLine } from './takeWith'
-
-/** Minutes in a shop. Assumed. */
-const inShopMin = 15
 
 /** One way to a shop and back. */
 interface Trip {
@@ -63,13 +62,11 @@ export function errandsOf(
   clock: ZoneClock,
   now: number,
 ): Errand[] {
-  const usual = placeOfKind(rows, 'shop')
-  const places = byId(rows.place)
+  const shopFor = shopOf(rows)
   const wanted = new Map<Place, TakeLine[]>()
   for (const line of take) {
     if (line.at !== 'to buy') continue
-    const own = rows.bringLine.find((one) => one.id === line.id)?.shopId
-    const shop = places.get(own ?? '') ?? usual
+    const shop = shopFor(line)
     if (shop) wanted.set(shop, [...(wanted.get(shop) ?? []), line])
   }
   const guesses = toMeasure(rows)
@@ -81,7 +78,7 @@ export function errandsOf(
         .sort((a, b) => a.from - b.from)[0]
       const neededAt = first?.from ?? frame.to
       const open = openOn(shop, dayNumber(frame.on))
-      const wayMin = wayTo(rows, frame.place, shop)
+      const wayMin = wayBetween(rows, frame.place, shop)
       // What is bought to measure rests on guesses; what is used up does not.
       const jobIds = new Set(
         things
@@ -104,16 +101,6 @@ export function errandsOf(
       }
     })
     .sort((a, b) => a.neededAt - b.neededAt || (a.shop.id < b.shop.id ? -1 : 1))
-}
-
-/** The way between two places: the drive that is written down, else by home. */
-function wayTo(rows: Pick<RefitRows, 'drive'>, from: Place | null, to: Place): number {
-  const drive = rows.drive.find(
-    (one) =>
-      (one.fromPlaceId === from?.id && one.toPlaceId === to.id) ||
-      (one.toPlaceId === from?.id && one.fromPlaceId === to.id),
-  )
-  return drive?.minutes ?? (from?.travelMin ?? 0) + to.travelMin
 }
 
 /** Who goes: whoever is idle first, else whoever is alone at work that may be left. */
@@ -170,7 +157,7 @@ function tripTo(
 }
 
 /** Stretches of a day in which a person stands on no line. */
-function idle(
+export function idle(
   person: Pick<Person, 'id'>,
   lines: readonly DayLine[],
   from: number,

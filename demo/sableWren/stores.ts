@@ -167,6 +167,11 @@ export function writeStores(write: Writer): void {
     shutsAt: '17:00',
     shutWeekdays: [6, 7],
   })
+  for (const [from, to, minutes] of [
+    ['oldbridge', 'fenn', 9],
+    ['oldbridge', 'kelder', 12],
+  ] as const)
+    write.add('drive', `${from}-${to}`, { fromPlaceId: from, toPlaceId: to, minutes })
   for (const [id, name, placeId, leadDays, leadLateDays] of suppliers)
     write.add('supplier', id, { name, placeId, leadDays, leadLateDays })
   writeParts(write)

@@ -1,6 +1,14 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+
 /** The bar at the foot of a phone. */
 const { views } = useViews()
+/** Two that are wanted everywhere, and where one is; Jobs when that is one of them. */
+const shown = computed(() => {
+  const here = views.value.find((one) => one.current)
+  const third = here && !['today', 'walk'].includes(here.path) ? here.path : 'jobs'
+  return views.value.filter((one) => ['today', 'walk', third].includes(one.path))
+})
 const frame = useFrameStore()
 </script>
 
@@ -10,7 +18,7 @@ const frame = useFrameStore()
     aria-label="Views"
   >
     <NuxtLink
-      v-for="view in views.filter((one) => ['today', 'walk', 'jobs'].includes(one.path))"
+      v-for="view in shown"
       :key="view.path"
       :to="view.to"
       class="cond flex h-14 items-center justify-center text-lg"

@@ -5,7 +5,7 @@ import { inOrder } from '#core/model/refit'
 /** What belongs to this device: who is at it, low light, alarms. */
 const store = useRefitStore()
 const toasts = useToastStore()
-const { personId, light, alarms } = useDevice()
+const { personId, light, alarms, leftHand } = useDevice()
 const people = computed(() =>
   inOrder(store.rows.person).map((one) => ({ value: one.id, label: one.name })),
 )
@@ -41,6 +41,7 @@ async function setAlarms(on: boolean) {
         label="Sound and notification when a clock ends"
         @update:model-value="setAlarms($event)"
       />
+      <UiCheck v-model="leftHand" label="Buttons for the left hand on the shopping run" />
     </div>
   </section>
 </template>

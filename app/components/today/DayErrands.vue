@@ -44,7 +44,7 @@ function bought(errand: Errand): Promise<boolean> {
   const items = errand.things.flatMap((one): ChangeItem[] => {
     if (one.entity === 'part') {
       const part = store.rows.part.find((row) => row.id === one.id)
-      return part ? [patchOf('part', part, { state: 'arrived', seenOn: props.on })] : []
+      return part ? [patchOf('part', part, { state: 'arrived', at: here, seenOn: props.on })] : []
     }
     const line = store.rows.bringLine.find((row) => row.id === one.id)
     return line ? [patchOf('bringLine', line, { at: here, seenOn: props.on })] : []
@@ -73,9 +73,14 @@ function bought(errand: Errand): Promise<boolean> {
       <p v-if="errand.measureFirst.length > 0" class="leading-tight">
         Measure before you go: {{ errand.measureFirst.join(', ') }}.
       </p>
-      <button class="btn btn-small mt-1 no-print" @click="bought(errand)">
-        Bought<span class="sr-only"> at {{ errand.shop.name }}</span>
-      </button>
+      <div class="mt-1 flex flex-wrap gap-2 no-print">
+        <button class="btn btn-small" @click="bought(errand)">
+          Bought<span class="sr-only"> at {{ errand.shop.name }}</span>
+        </button>
+        <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/stores?show=run`">
+          All that is wanted<span class="sr-only"> from {{ errand.shop.name }}</span>
+        </NuxtLink>
+      </div>
     </div>
   </section>
 </template>

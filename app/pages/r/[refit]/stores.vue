@@ -17,6 +17,7 @@ const { sayDay } = useDates()
 const narrow = useNarrow()
 const views = [
   { value: 'buy', label: 'When to buy' },
+  { value: 'run', label: 'Shopping run' },
   { value: 'kits', label: 'Kits and places' },
   { value: 'orders', label: 'Orders' },
   { value: 'shelf', label: 'Shelf' },
@@ -81,6 +82,7 @@ const headline = computed(() => {
       worst: late.length > 0 ? `, ${late.length} past their day` : '',
     }
   }
+  if (view.value === 'run') return { lead: 'Shopping run', worst: '' }
   if (view.value === 'shelf') return { lead: 'What is there, and where', worst: '' }
   return buyHeadline(board.value, facts.value.today, year.value)
 })
@@ -114,7 +116,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
         New part
       </button>
       <div
-        class="no-print flex shrink-0 max-sm:flex-wrap"
+        class="no-print flex shrink-0 max-sm:w-full max-sm:flex-wrap"
         role="group"
         aria-label="Page of the stores"
       >
@@ -205,6 +207,15 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
         />
       </UiDialog>
     </template>
+    <ShoppingRun
+      v-else-if="view === 'run'"
+      class="xl:pr-5"
+      :facts="facts"
+      :board="board"
+      :year="year"
+      :currency="currency"
+      @order="ordering = [$event]"
+    />
     <KitsView
       v-else-if="view === 'kits'"
       class="xl:pr-5"
