@@ -4,9 +4,9 @@ import { computed } from 'vue'
 const views = [
   { name: 'Today', path: 'today' },
   { name: 'Walk', path: 'walk' },
-  { name: 'Jobs', path: 'jobs', also: 'job/' },
+  { name: 'Jobs', path: 'jobs', also: ['job/'] },
   { name: 'Sequence', path: 'sequence' },
-  { name: 'Stores', path: 'stores' },
+  { name: 'Stores', path: 'stores', also: ['maker/', 'trade/', 'bins'] },
   { name: 'Log', path: 'log' },
 ] as const
 
@@ -18,7 +18,7 @@ export function useViews() {
       ...view,
       key: String(index + 1),
       to: `/r/${store.refitId}/${view.path}`,
-      current: [view.path, 'also' in view ? view.also : view.path].some((path) =>
+      current: [view.path, ...('also' in view ? view.also : [])].some((path) =>
         route.path.startsWith(`/r/${store.refitId}/${path}`),
       ),
     })),

@@ -102,3 +102,24 @@ export const keptAt = { boat: 'on the boat', shed: 'in the shed', home: 'at home
 export const hands = { none: 'either', port: 'port', starboard: 'starboard' } as const
 export const gambles = { open: 'not known yet', paid: 'it paid', didNot: 'it did not' } as const
 export const toolsOwned = { own: 'ours', lent: 'lent to us', hired: 'hired' } as const
+export const partWays = {
+  free: 'for nothing',
+  used: 'second-hand',
+  mend: 'mend the old one',
+  make: 'make it',
+  new: 'new',
+} as const
+export const makerSheets = { posts: 'posts along a line', plates: 'plates and pieces' } as const
+export const checkedAs = { open: 'not looked at', right: 'right', wrong: 'wrong' } as const
+export const proposalAnswers = {
+  none: 'nothing proposed',
+  open: 'not answered',
+  taken: 'taken',
+  left: 'left',
+} as const
+export const bookingStates = {
+  asked: 'asked',
+  booked: 'booked',
+  came: 'were here',
+  cancelled: 'called off',
+} as const

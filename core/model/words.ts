@@ -178,6 +178,15 @@ export const hands = ['none', 'port', 'starboard'] as const
 /** What became of something that was bought before its size was sure. */
 export const gambles = ['open', 'paid', 'didNot'] as const
 export const toolsOwned = ['own', 'lent', 'hired'] as const
+/** How a part may be come by. */
+export const partWays = ['free', 'used', 'mend', 'make', 'new'] as const
+export type PartWay = (typeof partWays)[number]
+/** What a sheet for a maker lists. */
+export const makerSheets = ['posts', 'plates'] as const
+/** What somebody found who looked. */
+export const checkedAs = ['open', 'right', 'wrong'] as const
+/** What was answered to a proposal of a trade. */
+export const proposalAnswers = ['none', 'open', 'taken', 'left'] as const
 
 export const strakes = ['underwater', 'deck', 'rig', 'below', 'shed', 'away'] as const
 /** A strake of the waterline chart: where the work happens. */

@@ -8,6 +8,7 @@ import type { RefitRows } from '../model/refit'
 import { patchOf } from '../model/removal'
 import type { KeptAt } from '../model/words'
 import { isOpen } from '../plan/planned'
+import { asNow } from './frozen'
 import { lineUnit } from './pool'
 
 type Part = Row<'part'>
@@ -104,7 +105,12 @@ export function lineItems(
         const step = buyStepOf(rows, part)
         if (step) ordering.set(step.id, step)
         return [
-          { op: 'create', entity: 'lineWant', id: newId(), patch: { lineId, partId } },
+          {
+            op: 'create',
+            entity: 'lineWant',
+            id: newId(),
+            patch: { lineId, partId, asOrdered: asNow(part) },
+          },
           patchOf('part', part, {
             state: 'ordered',
             orderedOn,

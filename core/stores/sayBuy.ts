@@ -1,10 +1,11 @@
 /** What a row of buying says, in the words of the trade. */
-import { dateOf } from '../time/civil'
+import { dateOf, dayNumber } from '../time/civil'
 import { sayDate, sayDay } from '../time/say'
-import { counted } from '../units/counted'
+import { counted, inWords } from '../units/counted'
 import { formatMoney } from '../money/money'
 import type { BuyRow } from './board'
 import type { Pooled } from './pool'
+import type { ToolUse } from './tools'
 import type { TradeFacts } from './trades'
 
 export interface SaidRow {
@@ -129,4 +130,35 @@ export function sayTrade(one: TradeFacts, today: number, year: string): SaidRow 
     rest: needed,
     tone: opens === null ? 'green' : 'ink',
   }
+}
+
+/** When a tool is wanted and what it costs, and what is wrong with that; '': nobody wants it. */
+export function sayTool(
+  use: ToolUse,
+  year: string,
+  currency: string,
+): { readonly text: string; readonly wrong: string } {
+  const { tool, wants, keptMinor, keptDays, apartMinor, stretches, backBefore } = use
+  const days = [...new Set(wants.map((one) => one.from))]
+  const shown = days.slice(0, 3).map((day) => on(day, year))
+  const more = days.length > shown.length ? ` and ${days.length - shown.length} more days` : ''
+  const wanted = wants.length === 0 ? '' : `wanted ${shown.join(', ')}${more}`
+  const kept =
+    keptMinor === null
+      ? ''
+      : `; kept ${counted(keptDays, 'day')} ${formatMoney(keptMinor, currency)}`
+  const apart =
+    apartMinor === null || stretches < 2
+      ? ''
+      : `, fetched ${inWords(stretches)} times ${formatMoney(apartMinor, currency)}`
+  const short = wants.find((one) => one.isTooShort)
+  const wrong = [
+    short
+      ? `reaches ${tool.reachMm ?? 0} mm, “${short.step.title}” needs ${short.needsMm ?? 0}`
+      : '',
+    backBefore
+      ? `has to be back ${on(dayNumber(tool.backBy ?? ''), year)}, “${backBefore.step.title}” is ${on(backBefore.to, year)}`
+      : '',
+  ].filter((one) => one !== '')
+  return { text: `${wanted}${kept}${apart}`, wrong: wrong.join('; ') }
 }

@@ -18,6 +18,8 @@ export interface DemoLine {
   readonly fault?: string
   readonly backBy?: string
   readonly unchecked?: true
+  /** What the part was when it was ordered, where it has changed since. */
+  readonly asOrdered?: Readonly<Record<string, unknown>>
 }
 
 export interface DemoOrder {
@@ -325,7 +327,13 @@ export const openOrders: readonly DemoOrder[] = [
     on: '2027-04-14',
     due: '2027-04-21',
     tax: 736,
-    lines: [line('Float switch bracket', 1, 'pieces', 3200, { for: 'switch-bracket' })],
+    lines: [
+      // Measured again when the switch was there.
+      line('Float switch bracket', 1, 'pieces', 3200, {
+        for: 'switch-bracket',
+        asOrdered: { size: '40 mm' },
+      }),
+    ],
   },
   {
     number: '25',

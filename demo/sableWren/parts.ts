@@ -221,7 +221,17 @@ export const demoParts: readonly DemoPart[] = [
   ['non-skid', 'Non-skid beads', 'foredeck', 17, 0.5, 'kg', 1_800, 'tarrow'],
   ['float-switch', 'Float switch and alarm', 'panel', 6, 1, 'set', 8_900, 'oldbridge'],
   ['bilge-wire', 'Tinned wire 2.5 mm²', 'panel', 6, 12, 'm', 1_680, 'fenn', { sparePercent: 10 }],
-  ['switch-bracket', 'Float switch bracket', 'panel', 6, 1, '', 3_200, 'oldbridge'],
+  [
+    'switch-bracket',
+    'Float switch bracket',
+    'panel',
+    6,
+    1,
+    '',
+    3_200,
+    'oldbridge',
+    { size: '45 mm' },
+  ],
   [
     'butyl-bitt',
     'Butyl tape',

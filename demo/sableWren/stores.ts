@@ -1,6 +1,8 @@
 /** Suppliers, parts, orders with what came of them, the shelf, tools and what trades were asked. */
 import { keysAfter } from '#core/model/order'
+import { asNow } from '#core/stores/frozen'
 import type { Writer } from '../write'
+import { writeOnPaper } from './onPaper'
 import { openOrders, pastOrders } from './orders'
 import type { DemoLine, DemoOrder } from './orders'
 import { demoParts } from './parts'
@@ -83,7 +85,12 @@ function writeOrder(write: Writer, order: DemoOrder): void {
       order: orders[index] as string,
     })
     const partId = partOfLine(write, line, `part-${lineId}`)
-    write.add('lineWant', `want-${lineId}`, { lineId, partId })
+    const wanted = write.rows.part.find((one) => one.id === partId)
+    write.add('lineWant', `want-${lineId}`, {
+      lineId,
+      partId,
+      asOrdered: { ...(wanted ? asNow(wanted) : {}), ...line.asOrdered },
+    })
     const came = order.came === undefined ? 0 : (line.came ?? line.many)
     const due = line.dueOn ?? order.due
     const at = write.rows.part.findIndex((one) => one.id === partId)
@@ -200,6 +207,20 @@ export function writeStores(write: Writer): void {
       ...(backBy ? { backBy: write.date(backBy) } : {}),
     })
   })
+  // The drill that is hired: two steps want it, and it is too short for one of them.
+  for (const [stepId, needsMm] of [
+    ['posts-on-1', 440],
+    ['galley-valve-3', 120],
+  ] as const)
+    write.add('bringLine', `drill-${stepId}`, {
+      stepId,
+      what: 'Long drill 12 mm',
+      kind: 'tool',
+      at: 'boat',
+      toolId: 'tool-1',
+      needsMm,
+      order: 'z',
+    })
   for (const [stepId, trade, on, noticeDays, priceMinor, comesOn] of asked)
     write.add('tradeBooking', `asked-${stepId}`, {
       stepId,
@@ -210,4 +231,5 @@ export function writeStores(write: Writer): void {
       priceMinor,
       comesOn: comesOn ?? [],
     })
+  writeOnPaper(write)
 }

@@ -3,7 +3,7 @@ import Joi from 'joi'
 import type { EntityName } from '#core/model/entities'
 import { bindingKinds } from '#core/plan/schedule/binding'
 import { remarkKinds } from '#core/model/stored'
-import { operations, placeNeeds } from '#core/model/words'
+import { hands, operations, placeNeeds } from '#core/model/words'
 import { idSchema } from './idSchema'
 import { recipeSchema } from './recipeSchema'
 
@@ -244,6 +244,16 @@ const draftParts = Joi.array()
   )
   .max(100)
 
+/** What a supplier is told of a part. */
+const asOrdered = Joi.object({
+  quantity: Joi.number().min(0.001).max(1e6),
+  unit: Joi.string().allow('').max(20),
+  specification: Joi.string().allow('').max(1000),
+  hand: Joi.string().valid(...hands),
+  metal: Joi.string().allow('').max(60),
+  size: Joi.string().allow('').max(60),
+})
+
 /** Schemas of records, by kind of row and field. */
 export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
   refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
@@ -255,6 +265,7 @@ export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, J
   },
   option: { steps: draftSteps, parts: draftParts },
   tradeBooking: { comesOn: weekdays },
+  lineWant: { asOrdered },
   forecast: { hours: forecastHours },
   zone: { shape: zoneShape },
   panel: { outline, fittings },

@@ -187,3 +187,68 @@ test('a supplier is written down, and a part takes its days', async ({ page }) =
   await page.keyboard.press('Escape')
   await expect(page.getByText('By the river, 12 days, 20 when it goes badly')).toBeVisible()
 })
+
+test('a round of the shops on the phone: in the bag, another, not to be had', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+  })
+  const page = await context.newPage()
+  await open(page, 'stores?show=run')
+  const run = page.getByRole('region', { name: 'Shopping run' })
+  await expect(run.getByRole('img', { name: /Fenn Chandlery open 09:00 to 14:00/ })).toBeVisible()
+  await expect(run.getByText(/Oldbridge Fasteners cannot be seen that day/)).toBeVisible()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
+
+  // What blocks most is in hand; the next thing follows by itself.
+  const counter = (name: string) => page.getByRole('region', { name: `${name}, at the counter` })
+  await counter('Solvent to wipe it out')
+    .getByRole('button', { name: /^In the bag/ })
+    .tap()
+  await expect(counter('80 grit')).toContainText('Solvent to wipe it out in the bag')
+  await run.getByRole('button', { name: /^End-grain sealer/ }).tap()
+  const sealer = counter('End-grain sealer')
+  await sealer.getByRole('button', { name: /^Another/ }).tap()
+  await sealer.getByRole('button', { name: /^In the bag/ }).tap()
+  await expect(sealer).toContainText('What do you take instead? Write its make and name.')
+  await sealer.getByLabel('What you take instead').fill('Clear sealer')
+  await sealer.getByLabel('Price of all').fill('9.80')
+  await sealer.getByRole('button', { name: /^In the bag/ }).tap()
+  await expect(run.getByRole('listitem').filter({ hasText: 'Clear sealer' })).toContainText(
+    /in the bag/,
+  )
+  await expect(counter('Sealant for below the waterline')).toContainText('in the bag €9.80 of')
+
+  // Five cartridges wanted, three there: two stay.
+  const sealant = counter('Sealant for below the waterline')
+  await sealant.getByRole('button', { name: 'How many, price' }).tap()
+  await sealant.getByLabel('How many').fill('3')
+  await sealant.getByLabel('Price of all').tap()
+  await expect(sealant).toContainText('2 cartridges stay on the list')
+  await sealant.getByRole('button', { name: /^In the bag/ }).tap()
+  await expect(
+    run.getByRole('button', { name: /^Sealant for below the waterline, 2 cartridges/ }),
+  ).toBeVisible()
+
+  await run.getByRole('button', { name: /^Belts, pair/ }).tap()
+  await counter('Belts, pair')
+    .getByRole('button', { name: /^Cannot/ })
+    .tap()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Ask Oldbridge Fasteners/ })
+    .tap()
+  await run.getByRole('button', { name: /^Belts, pair/ }).tap()
+  await expect(counter('Belts, pair').getByRole('button', { name: /^Ordered/ })).toBeVisible()
+
+  // All of it is one order, there for the next device.
+  await open(page, 'stores?show=orders')
+  await page.getByRole('button', { name: /^26, Fenn Chandlery/ }).tap()
+  const order = page.getByRole('region', { name: 'Order 26' })
+  await expect(order.getByRole('row', { name: /^Clear sealer 0.25 L 0.25/ })).toBeVisible()
+  await expect(order).toContainText('Sealant for below the waterline')
+  await context.close()
+})

@@ -51,6 +51,9 @@ const shops = computed(() =>
     .filter((one) => one.kind === 'shop')
     .map((one) => ({ value: one.id, label: one.name })),
 )
+const tools = computed(() =>
+  inOrder(store.rows.tool).map((one) => ({ value: one.id, label: one.name })),
+)
 const remove = (line: (typeof lines.value)[number]) =>
   store.attempt(`Do not bring ${line.what}`, [
     { op: 'delete', entity: 'bringLine', id: line.id, baseVersion: line.version },
@@ -66,6 +69,27 @@ const remove = (line: (typeof lines.value)[number]) =>
           {{ line.what }}<template v-if="line.amount">, {{ line.amount }}</template>
           <span class="text-ink2"> · {{ places.find((one) => one.value === line.at)?.label }}</span>
         </span>
+        <template v-if="line.kind === 'tool' && tools.length > 0">
+          <RowField
+            entity="bringLine"
+            :row="line"
+            field="toolId"
+            hide-label
+            quiet
+            :options="tools"
+            none="By its name"
+            :label="`Which tool: ${line.what}`"
+          />
+          <RowField
+            entity="bringLine"
+            :row="line"
+            field="needsMm"
+            hide-label
+            quiet
+            placeholder="must reach"
+            :label="`${line.what} must reach`"
+          />
+        </template>
         <RowField
           v-if="line.at === 'toBuy' && shops.length > 1"
           entity="bringLine"

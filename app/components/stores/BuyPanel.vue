@@ -114,6 +114,12 @@ const order = computed(() =>
       }}<template v-if="part.planB">, then: {{ part.planB }}</template
       >.
     </p>
+    <PartWays
+      v-if="row.kind === 'buy' && row.wants[0] && row.wants.length === 1"
+      :want="row.wants[0]"
+      :today="today"
+      :currency="currency"
+    />
     <div class="mt-3 flex flex-wrap gap-2">
       <button v-if="row.kind === 'buy'" class="btn btn-main" @click="emit('order', row)">
         Order it

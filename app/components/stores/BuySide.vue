@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { patchOf } from '#core/model/removal'
+import { changedSince } from '#core/stores/frozen'
 import { presses, pressesCall } from '#core/stores/headline'
 import type { TradeFacts } from '#core/stores/trades'
 import type { BuyRow } from '#core/stores/board'
@@ -70,6 +71,7 @@ function measureEarlier(row: BuyRow): Proposal | null {
     items: [patchOf('step', fixes, { pinnedOn: on })],
   }
 }
+const changed = computed(() => changedSince(store.rows))
 const gambles = computed(() =>
   store.rows.part.filter((one) => one.gamble !== 'open' && one.gambleMinor !== null),
 )
@@ -149,6 +151,12 @@ void emit
       }}</NuxtLink>: {{ sayTrade(one, facts.today, year).strong
       }}{{ sayTrade(one, facts.today, year).rest }}.
     </p>
+    <section v-if="changed.length > 0" class="mt-2 border-t border-rule pt-2">
+      <h3>Changed since it was ordered</h3>
+      <p v-for="one in changed" :key="one.part.id" class="leading-snug text-redlead">
+        {{ one.part.name }}: {{ one.said.join('; ') }}.
+      </p>
+    </section>
     <section v-if="gambles.length > 0" class="mt-2 border-t border-rule pt-2">
       <h3>Bought early</h3>
       <p

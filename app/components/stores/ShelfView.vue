@@ -6,14 +6,28 @@ import { inOrder } from '#core/model/refit'
 import { keptAt } from '#core/model/words'
 import type { KeptAt } from '#core/model/words'
 import { keptAt as keptSaid } from '#core/model/said'
+import { sayTool } from '#core/stores/sayBuy'
 import { moveLot, takeFromLot } from '#core/stores/shelf'
+import type { StoreFacts } from '#core/stores/storeFacts'
+import { toolUses } from '#core/stores/tools'
 import { problemsOf } from '#core/result'
 
 /** What lies on the shelf, in which place and bin; moved, used up, counted again. And tools, with whose they are. */
+const props = defineProps<{ facts: StoreFacts; year: string; currency: string }>()
 const store = useRefitStore()
 const { sayDate } = useDates()
 type Lot = Row<'stock'>
-const lots = computed(() => inOrder(store.rows.stock))
+const route = useRoute()
+/** A label that was read with a phone leads to its bin. */
+const bin = computed(() => {
+  const { at, bin: name } = route.query
+  return typeof at === 'string' && typeof name === 'string' && name !== '' ? { at, name } : null
+})
+const lots = computed(() =>
+  inOrder(store.rows.stock).filter(
+    (one) => !bin.value || (one.at === bin.value.at && one.bin.trim() === bin.value.name),
+  ),
+)
 const tools = computed(() => inOrder(store.rows.tool))
 const lotRows = useRows('stock')
 const toolRows = useRows('tool')
@@ -57,7 +71,7 @@ const shownTool = computed(
   () => store.rows.tool.find((one) => one.id === openTool.value?.id) ?? null,
 )
 async function addLot() {
-  const order = keyBetween(lots.value.at(-1)?.order ?? null, null)
+  const order = keyBetween(inOrder(store.rows.stock).at(-1)?.order ?? null, null)
   const id = await lotRows.add({ name: 'New lot', order })
   opened.value = store.rows.stock.find((one) => one.id === id) ?? null
 }
@@ -65,6 +79,11 @@ async function addTool() {
   const order = keyBetween(tools.value.at(-1)?.order ?? null, null)
   const id = await toolRows.add({ name: 'New tool', order })
   openTool.value = store.rows.tool.find((one) => one.id === id) ?? null
+}
+const uses = computed(() => new Map(toolUses(props.facts).map((use) => [use.tool.id, use])))
+const said = (toolId: string) => {
+  const use = uses.value.get(toolId)
+  return use ? sayTool(use, props.year, props.currency) : { text: '', wrong: '' }
 }
 const ownedSaid = { own: 'ours', lent: 'lent by', hired: 'hired from' } as const
 </script>
@@ -74,8 +93,19 @@ const ownedSaid = { own: 'ours', lent: 'lent by', hired: 'hired from' } as const
     <section aria-labelledby="shelf-lots">
       <div class="flex items-baseline justify-between border-b-2 border-ink">
         <h2 id="shelf-lots">On the shelf</h2>
-        <button class="btn btn-small" @click="addLot">Put something there</button>
+        <div class="mb-1 flex gap-2">
+          <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/bins`"
+            >Labels for bins</NuxtLink
+          >
+          <button class="btn btn-small" @click="addLot">Put something there</button>
+        </div>
       </div>
+      <p v-if="bin" class="my-1">
+        Only {{ bin.name }}.
+        <NuxtLink class="underline" :to="`/r/${store.refitId}/stores?show=shelf`"
+          >All that is on the shelf</NuxtLink
+        >
+      </p>
       <UiTable
         caption="Lots on the shelf"
         :columns="[
@@ -160,6 +190,15 @@ const ownedSaid = { own: 'ours', lent: 'lent by', hired: 'hired from' } as const
                 :class="one.backBy < store.derived.today ? 'text-redlead' : ''"
                 >, back by {{ sayDate(one.backBy) }}</span
               >
+              <span v-if="said(one.id).text" class="block text-[0.9375rem] leading-snug">
+                {{ said(one.id).text }}
+              </span>
+              <span
+                v-if="said(one.id).wrong"
+                class="block text-[0.9375rem] leading-snug text-redlead"
+              >
+                {{ said(one.id).wrong }}
+              </span>
             </span>
           </li>
           <li v-if="tools.length === 0" class="py-3 text-ink2">

@@ -6,6 +6,7 @@ import { person, weekSlot, personDay } from './people'
 import { job, step, link } from './work'
 import { product, bringLine, part, tradeBooking } from './goods'
 import { recipe } from './recipes'
+import { makerItem, makerSheet, partWay, tradeItem } from './sheets'
 import { delivery, lineWant, purchase, purchaseLine, stock, supplier, tool } from './stores'
 import { bag, bagWire } from './bags'
 import { decision, option } from './choices'
@@ -80,6 +81,9 @@ export const kinds = {
   lineWant,
   delivery,
   stock,
+  partWay,
+  makerSheet,
+  makerItem,
   recipe,
   bag,
   bagWire,
@@ -93,6 +97,7 @@ export const kinds = {
   asBuiltLine,
   asBuiltTest,
   picture,
+  tradeItem,
   cover,
   reading,
   forecast,

@@ -1,5 +1,5 @@
 /** Buying and keeping: who sells, what was ordered for which part, what came, what lies on the shelf, tools. */
-import { choice, date, flag, fresh, integer, maybe, note, real, ref, text } from '../field'
+import { choice, date, flag, fresh, integer, maybe, note, real, record, ref, text } from '../field'
 import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'
@@ -52,6 +52,8 @@ export const purchaseLine = kind('order line', {
 export const lineWant = kind('part of an order', {
   lineId: ref('Order line', 'purchaseLine', { onDelete: 'goes' }),
   partId: ref('Part', 'part', { onDelete: 'holds' }),
+  /** What the part was when it was ordered: what it has become since is told. */
+  asOrdered: record<Record<string, unknown>>('As it was ordered', {}),
 })
 
 /** What came of a line, one row a time. */

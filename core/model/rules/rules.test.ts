@@ -439,3 +439,34 @@ describe('buying and keeping', () => {
     expect(wrongIn(rows, 'part', 'p')).toEqual([])
   })
 })
+
+describe('a piece of an order sheet', () => {
+  it('has a mark of its own, and stands further along than the ones before', () => {
+    const rows = emptyRefit()
+    add(rows, 'makerSheet', 's', { number: '1', title: 'Posts' })
+    const piece = (id: string, mark: string, atMm: number | null, order: string) =>
+      add(rows, 'makerItem', id, { sheetId: 's', mark, atMm, order })
+    piece('a', '1', 640, 'a')
+    piece('b', '2', null, 'b')
+    piece('c', '3', 641, 'c')
+    piece('d', ' 1', 640, 'd')
+    // Another sheet is another matter.
+    add(rows, 'makerItem', 'other', { sheetId: 't', mark: '1', atMm: 1, order: 'e' })
+    const wrong = ['a', 'b', 'c', 'd', 'other'].map((id) => wrongIn(rows, 'makerItem', id))
+    expect(wrong).toEqual([['mark'], [], [], ['mark', 'atMm'], []])
+  })
+})
+
+describe('a line of a trade sheet', () => {
+  it.each<[object, string[]]>([
+    [{}, []],
+    [{ answer: 'left' }, ['proposal']],
+    [{ answer: 'left', proposal: 'Renew' }, []],
+    [{ answer: 'taken', proposal: 'Renew' }, ['answeredOn']],
+    [{ answer: 'taken', proposal: 'Renew', answeredOn: '2027-04-01' }, []],
+  ])('%j', (more, fields) => {
+    const rows = emptyRefit()
+    add(rows, 'tradeItem', 'i', { bookingId: 'b', what: 'Shrouds', order: 'a', ...more })
+    expect(wrongIn(rows, 'tradeItem', 'i')).toEqual(fields)
+  })
+})

@@ -1,5 +1,5 @@
 /** Rules of buying and keeping: leads, currencies, what came and went back. */
-import { byId, groupBy } from '../refit'
+import { byId, groupBy, inOrder as inHandOrder } from '../refit'
 import type { RuleContext, RuleProblem, Rules } from './rule'
 import { inOrder, mendWhen, when } from './rule'
 import { isCurrency } from '../../money/money'
@@ -72,6 +72,41 @@ export const storesRules: Rules = {
       'That part is on another order already. Take it off there first.',
     )
   },
+  makerItem: (row, context) => {
+    const pieces = piecesOf(context, row.sheetId)
+    const before = pieces.slice(
+      0,
+      pieces.findIndex((one) => one.id === row.id),
+    )
+    const last = before.findLast((one) => one.atMm !== null)
+    return [
+      ...when(
+        pieces.some(
+          (one) =>
+            one.id !== row.id && one.mark.trim().toLowerCase() === row.mark.trim().toLowerCase(),
+        ),
+        'mark',
+        `Mark ${row.mark} is on this sheet already. Each piece has its own.`,
+      ),
+      ...when(
+        row.atMm !== null && last?.atMm != null && row.atMm <= last.atMm,
+        'atMm',
+        `${last?.mark ?? ''} stands at ${last?.atMm ?? 0} mm: ${row.mark} has to be further from the datum.`,
+      ),
+    ]
+  },
+  tradeItem: (row) => [
+    ...when(
+      row.answer !== 'none' && row.proposal.trim() === '',
+      'proposal',
+      'What do they propose? Write it down before you answer.',
+    ),
+    ...when(
+      row.answer === 'taken' && row.answeredOn === null,
+      'answeredOn',
+      'On which day was it taken? The invoice is checked against it.',
+    ),
+  ],
   delivery: (row, context) => [
     ...when(
       context.today !== null && row.cameOn > context.today,
@@ -96,6 +131,12 @@ export const storesRules: Rules = {
     ),
   ],
 }
+
+/** Marks and distances of one sheet for a maker. */
+const piecesOf = ({ rows, once }: RuleContext, sheetId: string) =>
+  inHandOrder(
+    once('makerItems', () => groupBy(rows.makerItem, (one) => one.sheetId)).get(sheetId) ?? [],
+  )
 
 /** True when the order of a line went out. */
 function isSent({ rows, once }: RuleContext, lineId: string): boolean {

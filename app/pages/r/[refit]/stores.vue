@@ -223,16 +223,20 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
       :year="year"
       @part="partId = $event"
     />
-    <OrdersView
-      v-else-if="view === 'orders'"
-      class="xl:pr-5"
-      :facts="facts"
-      :currency="currency"
-      :chosen="(route.query.order as string | undefined) ?? null"
-      @came="cameLine = $event"
-      @choose="show('orders', { order: $event })"
-    />
-    <ShelfView v-else class="xl:pr-5" />
+    <div v-else-if="view === 'orders'" class="xl:pr-5">
+      <OrdersView
+        :facts="facts"
+        :currency="currency"
+        :chosen="(route.query.order as string | undefined) ?? null"
+        @came="cameLine = $event"
+        @choose="show('orders', { order: $event })"
+      />
+      <div class="mt-6 grid gap-6 lg:grid-cols-2">
+        <MakerSheets />
+        <TradeSheets />
+      </div>
+    </div>
+    <ShelfView v-else class="xl:pr-5" :facts="facts" :year="year" :currency="currency" />
     <OrderDialog
       :open="ordering.length > 0"
       :rows="ordering"

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { Printer } from '@lucide/vue'
-import { toString as qrSvg } from 'qrcode'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
+import type { Bag } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
+import { counted } from '#core/units/counted'
 
-/** Labels to print and cut: code, what, where from, where back to, and the code as a QR for a phone. */
+/** Labels for bags: code, what, where from, where back to, and the code as a QR for a phone. */
 const store = useRefitStore()
 const { nameOf } = useStepNames()
 const onlyStored = ref(true)
@@ -13,20 +14,24 @@ const bags = computed(() =>
 )
 const zoneName = (id: string | null) => store.rows.zone.find((one) => one.id === id)?.name ?? ''
 const wires = (bagId: string) => store.rows.bagWire.filter((one) => one.bagId === bagId).length
-const codes = ref<Readonly<Record<string, string>>>({})
-watch(
-  bags,
-  async (list) => {
-    const made = await Promise.all(
-      list.map(async (bag) => {
-        const text = `${store.refit?.boatName ?? ''} bag ${bag.code}: ${bag.what}`
-        const svg = await qrSvg(text, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' })
-        return [bag.id, `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`] as const
-      }),
-    )
-    codes.value = Object.fromEntries(made)
-  },
-  { immediate: true },
+const from = (bag: Bag) => {
+  const zone = zoneName(bag.fromZoneId)
+  const many = wires(bag.id)
+  return zone === '' ? '' : `From ${zone}${many > 0 ? `, ${counted(many, 'wire')}` : ''}`
+}
+const labels = computed(() =>
+  bags.value.map((bag) => ({
+    id: bag.id,
+    code: `${store.refit?.boatName ?? ''} bag ${bag.code}: ${bag.what}`,
+    codeOf: `bag ${bag.code}`,
+    large: bag.code,
+    small: store.refit?.boatName ?? '',
+    lines: [
+      bag.what,
+      from(bag),
+      bag.wantedByStepId ? `Back for: ${nameOf(bag.wantedByStepId)}` : '',
+    ].filter((line) => line !== ''),
+  })),
 )
 const print = () => window.print()
 </script>
@@ -43,46 +48,6 @@ const print = () => window.print()
       </div>
     </div>
     <p v-if="bags.length === 0" class="text-ink2">There are no bags to label.</p>
-    <ul class="labels">
-      <li v-for="bag in bags" :key="bag.id" class="label">
-        <img :src="codes[bag.id]" :alt="`QR of bag ${bag.code}`" class="qr" />
-        <div class="min-w-0">
-          <p class="cond flex justify-between gap-2 text-2xl leading-none">
-            {{ bag.code }} <span class="text-base">{{ store.refit?.boatName }}</span>
-          </p>
-          <p class="cond leading-tight">{{ bag.what }}</p>
-          <p v-if="zoneName(bag.fromZoneId)" class="leading-tight">
-            From {{ zoneName(bag.fromZoneId)
-            }}<template v-if="wires(bag.id) > 0">, {{ wires(bag.id) }} wires</template>
-          </p>
-          <p v-if="bag.wantedByStepId" class="leading-tight">
-            Back for: {{ nameOf(bag.wantedByStepId) }}
-          </p>
-        </div>
-      </li>
-    </ul>
+    <CutLabels :labels="labels" />
   </div>
 </template>
-
-<style scoped>
-/* Two to a row on A4, eight rows, lines to cut along. */
-.labels {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(88mm, 1fr));
-}
-.label {
-  display: grid;
-  grid-template-columns: 25mm 1fr;
-  gap: 3mm;
-  height: 34mm;
-  padding: 3mm;
-  overflow: hidden;
-  border: 1px dashed var(--ink2);
-  break-inside: avoid;
-}
-.qr {
-  width: 25mm;
-  height: 25mm;
-  background: #fff;
-}
-</style>

@@ -1,0 +1,247 @@
+/** Sheets for makers and trades, ways to a part, tools, and what changed after it was ordered; by hand. */
+import * as fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Row } from '../model/entities'
+import { add, emptyRefit, job, step } from '../testing/build'
+import { after, draft, factsOf, lineOf, newId, refit } from '../testing/storesRefit'
+import { dayNumber } from '../time/civil'
+import { changedSince } from './frozen'
+import { asks, makerDrawing, mirrored, sheetChecked, spansMm } from './makerSheet'
+import { orderItems } from './ordering'
+import { sayTool } from './sayBuy'
+import { toolUses } from './tools'
+import { tradeSum } from './tradeSheet'
+import { waysCompared } from './ways'
+
+/** Eight posts as taped along a deck edge, a gate between the fourth and the fifth. */
+function posts(more: (index: number) => object = () => ({})) {
+  const rows = emptyRefit()
+  const at = [640, 1910, 3170, 4440, 5705, 6980, 8240, 9420]
+  add(rows, 'makerSheet', 's', {
+    number: '3',
+    title: 'Posts',
+    hand: 'starboard',
+    datum: 'the stem',
+    material: '316',
+  })
+  at.forEach((atMm, index) =>
+    add(rows, 'makerItem', `p${index + 1}`, {
+      sheetId: 's',
+      mark: String(index + 1),
+      atMm,
+      heightMm: 610,
+      leanDeg: 2,
+      isGateNext: index === 3,
+      order: `a${index}`,
+      ...more(index),
+    }),
+  )
+  return { sheet: rows.makerSheet[0] as Row<'makerSheet'>, items: rows.makerItem }
+}
+
+describe('a sheet for a maker', () => {
+  it('has spans that add up to the last distance', () => {
+    const { items } = posts()
+    const spans = spansMm(items)
+    expect(spans).toEqual([1270, 1260, 1270, 1265, 1275, 1260, 1180])
+    expect(spans.reduce<number>((sum, one) => sum + (one ?? 0), 640)).toBe(9420)
+    const drawn = makerDrawing(items, 500, 190)
+    expect(drawn.spans.filter((one) => one.isGate)).toHaveLength(1)
+    // First and last at the edges of the drawing; the taller nowhere above it.
+    expect([drawn.pieces[0]?.x, drawn.pieces.at(-1)?.x]).toEqual([30, 470])
+  })
+
+  it('knows what the maker would ask', () => {
+    const { sheet, items } = posts()
+    expect(asks(sheet, items)).toEqual([])
+    const thin = posts((index) =>
+      index === 2 ? { heightMm: null } : index === 6 ? { atMm: null } : {},
+    )
+    expect(asks({ ...sheet, hand: 'none', datum: ' ' }, thin.items)).toEqual([
+      'Which side is it for?',
+      'What are distances measured from?',
+      'No distance for 7.',
+      'No height for 3.',
+    ])
+    expect(spansMm(thin.items).slice(5)).toEqual([null, null])
+    // Plates have sizes and no side of their own.
+    expect(asks({ ...sheet, shape: 'plates', hand: 'none' }, items)[0]).toMatch(/^No size for 1, 2/)
+    expect(asks(sheet, [])).toEqual(['Nothing is on it yet.'])
+    expect([mirrored('port'), mirrored('starboard'), mirrored('none')]).toEqual([
+      'starboard',
+      'port',
+      'none',
+    ])
+  })
+
+  it('is not right while a piece of it was not looked at', () => {
+    const right = { count: 'right', handed: 'right', leans: 'right' }
+    expect(sheetChecked(posts().items).said).toBe('not looked at yet')
+    expect(sheetChecked(posts((at) => (at < 7 ? right : {})).items).said).toBe(
+      'seven pieces right, 1 not looked at',
+    )
+    expect(sheetChecked(posts(() => right).items).said).toBe('all looked at and right')
+    const wrong = posts((at) => (at === 4 ? { ...right, leans: 'wrong' } : right))
+    expect(sheetChecked(wrong.items).said).toBe('5 wrong')
+  })
+})
+
+const way = (id: string, priceMinor: number, ownHours: number, chancePercent: number) =>
+  ({ id, priceMinor, ownHours, chancePercent, order: id }) as Row<'partWay'>
+
+describe('ways to a part', () => {
+  it('cost what follows when they do not fit', () => {
+    // An hour is 15.00. Mending: 45 + 75 = 120, one in five also 239: 167.80; it pays over 120 in 239.
+    // Used: 90 + 45 = 135, two in five also 239: 230.60; over 135 in 239.
+    const found = waysCompared(
+      [way('new', 23_900, 0, 100), way('used', 9000, 3, 60), way('mend', 4500, 5, 80)],
+      1500,
+    )
+    expect(found.map((one) => [one.way.id, one.outlayMinor, one.expectedMinor])).toEqual([
+      ['mend', 12_000, 16_780],
+      ['used', 13_500, 23_060],
+      ['new', 23_900, 23_900],
+    ])
+    expect(found.map((one) => one.breakEvenPercent && Math.round(one.breakEvenPercent))).toEqual([
+      50,
+      56,
+      null,
+    ])
+    // Without a sure way nothing is known of the end; a gamble dearer than the sure way never pays.
+    expect(waysCompared([way('used', 9000, 0, 60)], 0)).toMatchObject([
+      { expectedMinor: 9000, breakEvenPercent: null },
+    ])
+    expect(
+      waysCompared([way('new', 100, 0, 100), way('used', 100, 0, 99)], 0).find(
+        (one) => one.way.id === 'used',
+      )?.breakEvenPercent,
+    ).toBeNull()
+  })
+
+  it('break even where both cost the same', () => {
+    const minor = fc.integer({ min: 1, max: 1e6 })
+    fc.assert(
+      fc.property(minor, minor, fc.integer({ min: 1, max: 99 }), (sure, price, percent) => {
+        const list = waysCompared([way('a', sure, 0, 100), way('b', price, 0, percent)], 0)
+        const b = list.find((one) => one.way.id === 'b')
+        const even = b?.breakEvenPercent ?? null
+        if (even === null) expect(price).toBeGreaterThanOrEqual(sure)
+        else if (Math.abs(percent - even) > 0.001)
+          expect(Math.sign((b?.expectedMinor ?? 0) - sure) * Math.sign(percent - even)).not.toBe(1)
+      }),
+    )
+  })
+})
+
+describe('a trade’s sheet', () => {
+  const item = (more: object) =>
+    ({
+      what: 'Shrouds',
+      proposal: 'Renew them',
+      answer: 'none',
+      done: 'open',
+      proposalMinor: null,
+      proposalDays: null,
+      invoiceMinor: null,
+      ...more,
+    }) as Row<'tradeItem'>
+  const asksOf = (more: object) => tradeSum(90_000, [item(more)], 'EUR').questions
+
+  it('agrees to what was taken, and asks about the rest of the invoice', () => {
+    const sum = tradeSum(
+      92_000,
+      [
+        item({ answer: 'taken', proposalMinor: 24_000, proposalDays: 0.5 }),
+        item({ answer: 'left', proposalMinor: 6500, proposalDays: 3 }),
+        item({ proposal: '', invoiceMinor: 92_000, done: 'right' }),
+      ],
+      'EUR',
+    )
+    expect(sum).toEqual({
+      agreedMinor: 116_000,
+      takenMinor: 24_000,
+      takenDays: 0.5,
+      invoicedMinor: 92_000,
+      questions: [],
+    })
+    expect(tradeSum(null, [], 'EUR').agreedMinor).toBeNull()
+  })
+
+  it.each([
+    [{ answer: 'open' }, /^No answer yet to “Renew them”/],
+    [{ answer: 'taken' }, /taken without a price/],
+    [{ answer: 'left', invoiceMinor: 5000, done: 'right' }, /never agreed, and €50 is asked/],
+    [
+      { answer: 'taken', proposalMinor: 5000, invoiceMinor: 5001, done: 'right' },
+      /€50 was agreed, €50.01 is asked/,
+    ],
+    [{ done: 'wrong' }, /“Shrouds” is not right/],
+    [{ invoiceMinor: 5000 }, /€50 is asked for “Shrouds”, and nobody looked/],
+  ])('%j is a question', (more, question) => {
+    expect(asksOf(more)).toHaveLength(1)
+    expect(asksOf(more)[0]).toMatch(question)
+  })
+})
+
+describe('a tool', () => {
+  /** Wanted on 8 and 9 May, and again on the 22nd. */
+  function drill(more: object = {}, needsMm: number | null = null) {
+    const rows = refit()
+    job(rows, 'hole')
+    step(rows, 'hole', 'bore', { operation: 'drill', hoursLikely: 14, notBefore: '2027-05-08' })
+    add(rows, 'tool', 'drill', { name: 'Long drill', owned: 'hired', order: 'a', ...more })
+    add(rows, 'bringLine', 'b1', {
+      stepId: 'bore',
+      what: 'x',
+      toolId: 'drill',
+      needsMm,
+      order: 'a',
+    })
+    // Called by its name.
+    add(rows, 'bringLine', 'b2', { stepId: 'bed', what: 'long  DRILL', kind: 'tool', order: 'b' })
+    return toolUses(factsOf(rows))[0]
+  }
+
+  it('is hired once for all that want it, or fetched twice', () => {
+    const use = drill({ hireDayMinor: 900 })
+    expect(use?.wants.map((one) => [one.step.id, one.from, one.to])).toEqual([
+      ['bore', dayNumber('2027-05-08'), dayNumber('2027-05-09')],
+      ['bed', dayNumber('2027-05-22'), dayNumber('2027-05-22')],
+    ])
+    // 8 to 22 May are fifteen days; in use on three of them.
+    expect(use).toMatchObject({ keptDays: 15, keptMinor: 13_500, apartMinor: 2700, stretches: 2 })
+    expect(use && sayTool(use, '2027', 'EUR').text).toBe(
+      'wanted 8 May, 22 May; kept 15 days €135, fetched two times €27',
+    )
+    // What is ours costs nothing a day.
+    expect(drill({ hireDayMinor: 900, owned: 'own' })?.keptMinor).toBeNull()
+  })
+
+  it('is told when it is too short, or goes back before it was used', () => {
+    const use = drill({ reachMm: 380, backBy: '2027-05-21' }, 440)
+    expect(use && sayTool(use, '2027', 'EUR').wrong).toBe(
+      'reaches 380 mm, “bore” needs 440; has to be back 21 May, “bed” is 22 May',
+    )
+    const fine = drill({ reachMm: 440, backBy: '2027-05-22' }, 440)
+    expect(fine && sayTool(fine, '2027', 'EUR').wrong).toBe('')
+  })
+})
+
+describe('what changed after it was ordered', () => {
+  it('is told of what is on its way or here, and of nothing else', () => {
+    const rows = refit()
+    const ordered = after(rows, orderItems(rows, draft, [lineOf(3, ['rubber'])], newId))
+    expect(changedSince(ordered)).toEqual([])
+    const change = (more: object) => ({
+      ...ordered,
+      part: ordered.part.map((one) => ({ ...one, ...more })),
+    })
+    expect(changedSince(change({ size: '15 × 20', quantity: 4 })).map((one) => one.said)).toEqual([
+      ['How many 3, now 4', 'Size not said, now 15 × 20'],
+    ])
+    // A price or a place is nothing that was ordered; what is fitted is past it.
+    expect(changedSince(change({ priceMinor: 1, at: 'shed' }))).toEqual([])
+    expect(changedSince(change({ size: 'x', state: 'fitted' as const }))).toEqual([])
+    expect(changedSince(change({ size: 'x', state: 'wanted' as const }))).toEqual([])
+  })
+})

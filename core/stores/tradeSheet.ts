@@ -1,0 +1,55 @@
+/** A trade's sheet: what is agreed by its lines, and what is asked before the invoice is paid. Source: handbook-2 G2. */
+import type { Row } from '../model/entities'
+import { formatMoney } from '../money/money'
+
+type Item = Row<'tradeItem'>
+
+export interface TradeSum {
+  /** What was asked for at first and what was taken since; null: no price was said. */
+  readonly agreedMinor: number | null
+  /** Of proposals that were taken. */
+  readonly takenMinor: number
+  readonly takenDays: number
+  readonly invoicedMinor: number
+  /** A sentence each: what is to be cleared up. */
+  readonly questions: readonly string[]
+}
+
+/** Lines of one booking in their order. `priceMinor`: the price of the booking; `currency`: the refit's. */
+export function tradeSum(
+  priceMinor: number | null,
+  items: readonly Item[],
+  currency: string,
+): TradeSum {
+  const taken = items.filter((one) => one.answer === 'taken')
+  const takenMinor = sumOf(taken, (one) => one.proposalMinor)
+  return {
+    agreedMinor: priceMinor === null ? null : priceMinor + takenMinor,
+    takenMinor,
+    takenDays: sumOf(taken, (one) => one.proposalDays),
+    invoicedMinor: sumOf(items, (one) => one.invoiceMinor),
+    questions: items.flatMap((one) => questionsOf(one, currency)),
+  }
+}
+
+const sumOf = (items: readonly Item[], of: (one: Item) => number | null): number =>
+  items.reduce((sum, one) => sum + (of(one) ?? 0), 0)
+
+function questionsOf(item: Item, currency: string): string[] {
+  const money = (minor: number) => formatMoney(minor, currency)
+  const invoice = item.invoiceMinor ?? 0
+  const list: string[] = []
+  if (item.answer === 'open') list.push(`No answer yet to “${item.proposal}”.`)
+  if (item.answer === 'taken' && item.proposalMinor === null)
+    list.push(`“${item.proposal}” was taken without a price.`)
+  if (invoice > 0 && (item.answer === 'left' || item.answer === 'open'))
+    list.push(`“${item.proposal}” was never agreed, and ${money(invoice)} is asked for it.`)
+  if (item.answer === 'taken' && item.proposalMinor !== null && invoice > item.proposalMinor)
+    list.push(
+      `“${item.proposal}”: ${money(item.proposalMinor)} was agreed, ${money(invoice)} is asked.`,
+    )
+  if (item.done === 'wrong') list.push(`“${item.what}” is not right.`)
+  else if (invoice > 0 && item.done === 'open')
+    list.push(`${money(invoice)} is asked for “${item.what}”, and nobody looked at it.`)
+  return list
+}
