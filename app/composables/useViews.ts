@@ -6,7 +6,7 @@ const views = [
   { name: 'Walk', path: 'walk' },
   { name: 'Jobs', path: 'jobs', also: ['job/'] },
   { name: 'Sequence', path: 'sequence' },
-  { name: 'Stores', path: 'stores', also: ['maker/', 'trade/', 'bins'] },
+  { name: 'Stores', path: 'stores', also: ['maker/', 'trade/', 'bins', 'prices'] },
   { name: 'Log', path: 'log' },
 ] as const
 

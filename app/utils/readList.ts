@@ -22,8 +22,8 @@ const separatorName: Readonly<Record<string, string>> = {
   '|': 'bars',
 }
 
-/** Records of a delimited text with the line each begins on; blank ones left out. */
-function recordsOf(text: string): { rows: ListRow[]; delimiter: string } {
+/** Records of a delimited text with the line each begins on; blank ones left out. `broken`: line of a quote that never ends. */
+function recordsOf(text: string): { rows: ListRow[]; delimiter: string; broken: number | null } {
   const parsed = Papa.parse<string[]>(text, { delimitersToGuess: [';', '\t', ',', '|'] })
   let line = 1
   const rows: ListRow[] = []
@@ -31,7 +31,9 @@ function recordsOf(text: string): { rows: ListRow[]; delimiter: string } {
     if (cells.some((cell) => cell.trim() !== '')) rows.push({ line, cells })
     line += 1 + cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\n|\r/g)?.length ?? 0), 0)
   }
-  return { rows, delimiter: parsed.meta.delimiter }
+  const quote = parsed.errors.find((one) => one.type === 'Quotes')
+  const broken = quote === undefined ? null : (rows.at(-1)?.line ?? 1)
+  return { rows, delimiter: parsed.meta.delimiter, broken }
 }
 
 /** Reads a list: a table when its first row has headings, else a line a job. */
@@ -48,6 +50,22 @@ export function readList(
     return { header: first.cells, columns: guessColumns(first.cells), table: rest, said }
   }
   return { header: [], ...linesToTable(text, zones), said: encoding }
+}
+
+/** A table with headings as it stands in a file: of anything. Refused: no headings, no rows, a quote left open. */
+export function readSheet(
+  text: string,
+): { readonly header: readonly string[]; readonly table: readonly ListRow[] } | { wrong: string } {
+  if (text.includes('\u0000'))
+    return { wrong: 'This is not a text file. Save the sheet as CSV first.' }
+  const { rows, broken } = recordsOf(text)
+  if (broken !== null)
+    return {
+      wrong: `A quote is opened in the record that begins on line ${broken}, and is not closed as it should be. Nothing was read: put it right in the file.`,
+    }
+  const [first, ...table] = rows
+  if (!first || table.length === 0) return { wrong: 'There is no row under the headings.' }
+  return { header: first.cells, table }
 }
 
 /** The text of a file, whatever it was saved in. */

@@ -43,6 +43,17 @@ const lead = (days: number, late: number | null) =>
         Nobody is written down: seven days are assumed for every part until somebody is.
       </li>
     </ul>
+    <div class="mt-2 flex flex-wrap gap-2">
+      <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/prices`"
+        >Prices from a list</NuxtLink
+      >
+      <a class="btn btn-small" :href="`/api/refits/${store.refitId}/parts.csv`" download
+        >Parts as CSV</a
+      >
+      <a class="btn btn-small" :href="`/api/refits/${store.refitId}/parts.xlsx`" download
+        >Parts as XLSX</a
+      >
+    </div>
     <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
       <UiText v-model="name" label="Another supplier" class="grow" />
       <button class="btn">Add</button>

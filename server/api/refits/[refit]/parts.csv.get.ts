@@ -1,0 +1,4 @@
+import { partTable } from '#core/exchange/partTable'
+import { sendTable } from '../../../http/sendTable'
+
+export default sendTable('parts.csv', partTable)
