@@ -123,3 +123,8 @@ export const bookingStates = {
   came: 'were here',
   cancelled: 'called off',
 } as const
+export const bagWorths = {
+  notLooked: 'nobody looked',
+  again: 'goes on again',
+  broken: 'broken, a new one',
+} as const

@@ -203,6 +203,8 @@ export const coverKinds = ['tent', 'tarpaulin', 'shed', 'heat'] as const
 /** How much sun a surface takes up. */
 export const surfaceColours = ['white', 'grey', 'dark'] as const
 
+/** What somebody who looked says of a thing that was taken off. */
+export const bagWorths = ['notLooked', 'again', 'broken'] as const
 export const bagStates = ['stored', 'fitted', 'lost'] as const
 
 export const bookingStates = ['asked', 'booked', 'came', 'cancelled'] as const

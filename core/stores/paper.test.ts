@@ -5,6 +5,7 @@ import type { Row } from '../model/entities'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { after, draft, factsOf, lineOf, newId, refit } from '../testing/storesRefit'
 import { dayNumber } from '../time/civil'
+import { bagsToBuy, partOfBag, sparesToCarry } from './alsoToBuy'
 import { changedSince } from './frozen'
 import { asks, makerDrawing, mirrored, sheetChecked, spansMm } from './makerSheet'
 import { orderItems } from './ordering'
@@ -243,5 +244,63 @@ describe('what changed after it was ordered', () => {
     expect(changedSince(change({ priceMinor: 1, at: 'shed' }))).toEqual([])
     expect(changedSince(change({ size: 'x', state: 'fitted' as const }))).toEqual([])
     expect(changedSince(change({ size: 'x', state: 'wanted' as const }))).toEqual([])
+  })
+})
+
+describe('what nobody put on a list', () => {
+  function bags() {
+    const rows = refit()
+    const bag = (id: string, more: object) =>
+      add(rows, 'bag', id, {
+        code: id,
+        what: `Seals ${id}`,
+        wantedByStepId: 'bed',
+        order: id,
+        ...more,
+      })
+    bag('a', { worth: 'broken' })
+    bag('b', { state: 'lost' })
+    bag('c', { worth: 'again' })
+    bag('d', { worth: 'broken', state: 'fitted' })
+    bag('e', { worth: 'broken', wantedByStepId: null })
+    return rows
+  }
+  const ids = (rows: ReturnType<typeof bags>) => bagsToBuy(rows).map((one) => [one.bag.id, one.why])
+
+  it('is what is lost or broken and wanted back by a step to come', () => {
+    const rows = bags()
+    expect(ids(rows)).toEqual([
+      ['a', 'broken'],
+      ['b', 'lost'],
+    ])
+    const [first] = bagsToBuy(rows)
+    if (!first) throw new Error('no bag')
+    // Written down as a part it is asked for no more.
+    expect(ids(after(rows, [partOfBag(first, newId)]))).toEqual([['b', 'lost']])
+    const done = { ...rows, step: rows.step.map((one) => ({ ...one, state: 'done' as const })) }
+    expect(ids(done)).toEqual([])
+  })
+
+  it('is a spare that a sheet names, until one like it is on board', () => {
+    const rows = refit()
+    add(rows, 'asBuiltSheet', 's1', { title: 'Engine cooling' })
+    add(rows, 'asBuiltSheet', 's2', { title: 'Bilge pump' })
+    const line = (id: string, sheetId: string, what: string, value: string) =>
+      add(rows, 'asBuiltLine', id, { sheetId, what, value, order: id })
+    line('a', 's1', 'Impeller', '65 mm')
+    line('b', 's2', 'impeller ', '65 mm')
+    line('c', 's1', 'Drive belt', 'A 38')
+    line('d', 's1', 'Stainless plate', '3 mm')
+    const spares = () =>
+      sparesToCarry(rows).map((one) => [one.what, one.isAboard, one.sheets.length])
+    expect(spares()).toEqual([
+      ['Drive belt', false, 1],
+      ['Impeller', false, 2],
+    ])
+    add(rows, 'stock', 'l1', { name: 'Drive belt A 38', quantity: 1, at: 'shed', order: 'a' })
+    add(rows, 'stock', 'l2', { name: 'Impeller', quantity: 0, at: 'boat', order: 'b' })
+    expect(spares().map((one) => one[1])).toEqual([false, false])
+    rows.stock = rows.stock.map((one) => ({ ...one, at: 'boat' as const, quantity: 1 }))
+    expect(spares().map((one) => one[1])).toEqual([true, true])
   })
 })

@@ -64,6 +64,7 @@ export function writeBags(write: Writer): void {
       lastSeenOn: storedAt === '' ? null : write.date('2026-04-11'),
       wantedByStepId: wanted,
       state: state ?? 'stored',
+      worth: code === 'B23' ? 'broken' : 'notLooked',
       order: orders[index] as string,
     })
   })

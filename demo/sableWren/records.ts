@@ -137,6 +137,8 @@ const sheets: readonly SheetLines[] = [
     lines: [
       ['size', 'Clips', '2 a side, 40 mm'],
       ['material', 'Valve grease', 'thin film'],
+      ['material', 'Hose clips, stainless', '38 mm, four'],
+      ['material', 'Valve seal', '1 1/2"'],
     ],
     tests: [['Worked ten times', 'free, no weep', 'free']],
     takeApart: 'Drain the hose first. The cone lifts out upwards.',

@@ -252,3 +252,77 @@ test('a round of the shops on the phone: in the bag, another, not to be had', as
   await expect(order).toContainText('Sealant for below the waterline')
   await context.close()
 })
+
+test('a window opens when the step that measures is ticked', async ({ page }) => {
+  await open(page, 'stores')
+  const side = page.getByRole('complementary', { name: 'What to do about it' })
+  await expect(side.getByText(/shuts 9 d before it opens/)).toBeVisible()
+  const frame = /Lift the frame, scrape, solvent/
+  await side.getByRole('button', { name: frame }).click()
+  await expect(page.getByRole('dialog')).toContainText('Hatch rubber 15 × 20')
+  await page.keyboard.press('Escape')
+  await open(page, 'jobs')
+  await page.getByRole('button', { name: 'Find' }).click()
+  await page.getByRole('combobox').fill('Lift the frame, scrape')
+  await page.getByRole('option', { name: frame }).first().click()
+  await page.getByRole('button', { name: 'Done', exact: true }).first().click()
+  await open(page, 'stores')
+  await expect(rowOf(page, /^Hatch rubber 15 × 20, 3 m, (?!.*before it opens)/)).toBeVisible()
+})
+
+test('a maker’s sheet says what is missing, goes out on one page, and is checked when it comes', async ({
+  page,
+}) => {
+  await open(page, 'stores?show=orders')
+  await page.getByRole('link', { name: /^3, Posts and rail, starboard/ }).click()
+  await expect(page.getByRole('img', { name: /^8 pieces: 1270, 1260, 1270, 1265/ })).toBeVisible()
+  const pdf = await page.pdf({ format: 'A4', printBackground: true })
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1)
+  await page.getByRole('button', { name: 'Lean and size of 5: not looked at' }).click()
+  await page.getByRole('button', { name: 'Lean and size of 5: right' }).click()
+  await expect(page.getByText(/5 wrong, 7 not looked at/)).toBeVisible()
+
+  // For the other side: begun anew, and asked for what it lacks.
+  await page.getByRole('button', { name: 'For the other side' }).click()
+  await expect(page.getByText('Order sheet 4 · Sable Wren')).toBeVisible()
+  await expect(page.getByText(/not looked at yet/)).toBeVisible()
+  await page.getByRole('button', { name: 'Spread posts along a run' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Gate from, mm').fill('4000')
+  await dialog.getByLabel('Gate from, mm').press('Tab')
+  await expect(dialog.getByText('A gate has two sides: write both, or none.')).toBeVisible()
+  await dialog.getByLabel('Gate to, mm').fill('5000')
+  await dialog.getByLabel('Gate to, mm').press('Tab')
+  await expect(
+    dialog.getByText(/7 posts at 0, 1333, 2667, 4000, 5000, 6500, 8000 mm/),
+  ).toBeVisible()
+  await dialog.getByRole('button', { name: 'Put them on the sheet' }).click()
+  await expect(page.getByText('No lean for 1, 2, 3, 4, 5, 6, 7.')).toBeVisible()
+  await page
+    .getByRole('row', { name: /^2 1333/ })
+    .getByRole('button', { name: '2', exact: true })
+    .click()
+  await dialog.getByLabel('Mark').fill('1')
+  await dialog.getByLabel('Mark').press('Tab')
+  await expect(page.getByText(/Mark 1 is on this sheet already/)).toBeVisible()
+})
+
+test('a price list with a broken quote is refused, a good one gives only what is ticked', async ({
+  page,
+}) => {
+  await open(page, 'prices')
+  const field = page.getByLabel('Paste it here')
+  await field.fill('What,Price\n"Butyl tape,11.40\nHose clip,2')
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await expect(page.getByRole('alert')).toContainText('A quote is opened in the record')
+  await expect(field).toHaveValue(/Hose clip,2/)
+  await field.fill('What;Price;Pack\nButyl tape;12,50;10\nHose clip, stainless;-3;1')
+  await page.getByRole('button', { name: 'Read it' }).click()
+  await expect(
+    page.getByText(/1 row was left out: line 3, A sum cannot be negative here/),
+  ).toBeVisible()
+  await expect(page.getByRole('row', { name: /Butyl tape.*€1.25/ }).first()).toBeVisible()
+  await page.getByRole('button', { name: /^Take \d+ prices$/ }).click()
+  await expect(page.getByText(/^Prices of \d+ parts from a list/)).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('to see to')
+})

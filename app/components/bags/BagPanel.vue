@@ -82,6 +82,7 @@ async function remove() {
           @update:model-value="sayPlace"
         />
         <RowField field="state" label="State" />
+        <RowField field="worth" />
       </div>
       <p v-if="bag.lastSeenOn" class="text-ink2">Last seen {{ sayFullDate(bag.lastSeenOn) }}.</p>
       <div>

@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { patchOf } from '#core/model/removal'
+import { bagsToBuy, partOfBag } from '#core/stores/alsoToBuy'
+import type { BagToBuy } from '#core/stores/alsoToBuy'
 import { changedSince } from '#core/stores/frozen'
 import { presses, pressesCall } from '#core/stores/headline'
 import type { TradeFacts } from '#core/stores/trades'
@@ -71,6 +73,9 @@ function measureEarlier(row: BuyRow): Proposal | null {
     items: [patchOf('step', fixes, { pinnedOn: on })],
   }
 }
+const fromBags = computed(() => bagsToBuy(store.rows))
+const buyAnew = (one: BagToBuy) =>
+  void store.attempt(`A new one for bag ${one.bag.code}`, [partOfBag(one, newId)])
 const changed = computed(() => changedSince(store.rows))
 const gambles = computed(() =>
   store.rows.part.filter((one) => one.gamble !== 'open' && one.gambleMinor !== null),
@@ -151,6 +156,18 @@ void emit
       }}</NuxtLink>: {{ sayTrade(one, facts.today, year).strong
       }}{{ sayTrade(one, facts.today, year).rest }}.
     </p>
+    <section v-if="fromBags.length > 0" class="mt-2 border-t border-rule pt-2">
+      <h3>Taken off, and not fit to go on</h3>
+      <div v-for="one in fromBags" :key="one.bag.id" class="pb-1">
+        <p class="leading-snug">
+          Bag {{ one.bag.code }}, {{ one.bag.what }}: {{ one.why }},
+          {{ one.step.title }}
+        </p>
+        <button class="btn btn-small" @click="buyAnew(one)">
+          Buy a new one<span class="sr-only"> for bag {{ one.bag.code }}</span>
+        </button>
+      </div>
+    </section>
     <section v-if="changed.length > 0" class="mt-2 border-t border-rule pt-2">
       <h3>Changed since it was ordered</h3>
       <p v-for="one in changed" :key="one.part.id" class="leading-snug text-redlead">

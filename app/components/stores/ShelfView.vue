@@ -161,6 +161,7 @@ const ownedSaid = { own: 'ours', lent: 'lent by', hired: 'hired from' } as const
       </UiTable>
     </section>
     <div class="grid content-start gap-6">
+      <SparesToCarry />
       <SupplierList />
       <section aria-labelledby="shelf-tools">
         <div class="flex items-baseline justify-between border-b-2 border-ink">

@@ -1,5 +1,5 @@
 /** What was stripped out and put away. */
-import { date, maybe, note, ref, states, text } from '../field'
+import { choice, date, maybe, note, ref, states, text } from '../field'
 import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'
@@ -15,6 +15,7 @@ export const bag = kind('bag', {
   /** '' when nobody knows: it is warned about as its step nears. */
   storedAt: note('Where it is', 200),
   lastSeenOn: maybe(date('Last seen on')),
+  worth: choice('Used again', words.bagWorths, 'notLooked', said.bagWorths),
   state: states(
     words.bagStates,
     'stored',

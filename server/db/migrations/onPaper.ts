@@ -65,5 +65,6 @@ export const statements: readonly string[] = [
     '"invoiceMinor" INTEGER',
     '"order" TEXT NOT NULL',
   ]),
+  `ALTER TABLE "bag" ADD COLUMN "worth" TEXT NOT NULL DEFAULT 'notLooked'`,
   `ALTER TABLE "lineWant" ADD COLUMN "asOrdered" JSON NOT NULL DEFAULT '{}'`,
 ]
