@@ -53,7 +53,6 @@ const shots = [
   ['job', `/r/${id}/job/foredeck`, wide, { until: /Why it is/, least: 0 }],
   ['recipe', `/r/${id}/recipes/recore-above`, wide],
   ['stores', `/r/${id}/stores`, wide, { until: /If it takes \d+ days/, least: 0 }],
-  ['stores-orders', `/r/${id}/stores?show=orders`, wide],
   ['launch-ways', `/r/${id}/sequence`, wide, { press: 'Ways to launch', after: /Last before/ }],
   ['sequence', `/r/${id}/sequence`, wide, { until: /even odds/, least: 0 }],
   ['sequence-seasons', `/r/${id}/sequence`, wide, { press: 'Seasons' }],
@@ -63,6 +62,7 @@ const shots = [
   ['today-evening', `/r/${id}/today`, wide, { light: 'low', press: 'The evening' }],
   ['phone-today', `/r/${id}/today`, phone],
   ['phone-found', `/r/${id}/today`, phone, { press: 'Found' }],
+  ['phone-run', `/r/${id}/stores?show=run`, phone],
   ['phone-sequence', `/r/${id}/sequence`, phone],
 ]
 const folder = join(root, 'docs/screenshots')

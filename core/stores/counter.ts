@@ -35,7 +35,7 @@ const wantsCheck = ({ wants }: CounterAsk['row']): boolean =>
   wants.some(({ part }) => part.hand !== 'none' || part.size !== '' || part.specification !== '')
 
 /** The order to a shop of a day: all that is bought there goes on it. */
-export const orderOfDay = (
+const orderOfDay = (
   rows: Pick<RefitRows, 'purchase'>,
   supplierId: string | null,
   on: string,

@@ -148,6 +148,14 @@ describe('the list of a run', () => {
       [true, false],
       [false, true],
     ])
+    // What names no supplier is looked for at the usual shop, and is on the order of whoever keeps it.
+    rows.part = rows.part.map((one) => ({ ...one, supplierId: null, leadDays: null }))
+    const [shop] = runOf(rows).shops
+    expect(shop?.place.name).toBe('Corner')
+    expect(shop?.things.map((one) => one.kind === 'row' && one.supplierId)).toEqual([
+      'corner',
+      'corner',
+    ])
   })
 
   it('has what is to be brought once, and what is low on the shelf', () => {

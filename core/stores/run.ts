@@ -78,7 +78,9 @@ export function shoppingRun(facts: StoreFacts, board: BuyBoard, today: string): 
       key: row.key,
       kind: 'row',
       row,
-      supplierId: asked?.part.supplierId ?? null,
+      // Whoever keeps the shop sells it.
+      supplierId:
+        asked?.part.supplierId ?? rows.supplier.find((one) => one.placeId === shop.id)?.id ?? null,
       name: row.pool.name,
       neededOn: row.window.neededOn,
       isPressing: presses(row, facts.today),

@@ -11,7 +11,7 @@ export interface RunStop {
   readonly open: Interval
 }
 
-export interface Visit {
+interface Visit {
   readonly shopId: string
   readonly from: number
   readonly to: number

@@ -6,7 +6,7 @@ import { dayNumber } from '../time/civil'
 import { plainName } from './pool'
 import type { StoreFacts } from './storeFacts'
 
-export interface ToolWant {
+interface ToolWant {
   readonly step: Row<'step'>
   /** Local days of its first and its last hours. */
   readonly from: number

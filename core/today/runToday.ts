@@ -16,12 +16,12 @@ import { idle } from './errands'
 import type { ErrandFrame } from './errands'
 
 /** A shop with its hours of the day, UTC ms; null: shut. */
-export interface ShopHours {
+interface ShopHours {
   readonly shop: RunShop
   readonly open: Interval | null
 }
 
-export interface RunPlan {
+interface RunPlan {
   /** Who is idle for it; null: nobody is, it goes as soon as it can. */
   readonly person: Person | null
   readonly route: Route

@@ -1,6 +1,7 @@
 /** Bad input over HTTP on the built server: always 4xx in the one shape, never 5xx, and nothing written. */
 import { randomUUID } from 'node:crypto'
 import sharp from 'sharp'
+import ExcelJs from 'exceljs'
 import { strToU8, unzipSync, zipSync } from 'fflate'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { TestServer } from '../e2e/server'
@@ -264,6 +265,32 @@ describe('the refit file', () => {
     expect(status).toBe(422)
     expect(body.message).toMatch(sentence)
     expect(await (await fetch(`${server.url}/api/refits`)).json()).toEqual(before)
+  })
+
+  it('comes with its parts as a workbook that opens, cells that look like formulas as text', async () => {
+    const name = '=1+1'
+    await post(
+      `/api/refits/${refitId}/changes`,
+      JSON.stringify({
+        changeId: 'part-as-formula',
+        deviceId: 'd',
+        personId: null,
+        label: 'New part',
+        quiet: false,
+        items: [{ op: 'create', entity: 'part', id: 'formula', patch: { name } }],
+      }),
+    )
+    const book = new ExcelJs.Workbook()
+    const { bytes } = await get(`/api/refits/${refitId}/parts.xlsx`)
+    await book.xlsx.load(bytes as never)
+    const sheet = book.getWorksheet('Parts')
+    expect(sheet?.getRow(1).getCell(13).value).toBe('Price of one, EUR')
+    const names = Array.from(
+      { length: sheet?.rowCount ?? 0 },
+      (_, at) => sheet?.getRow(at + 1).getCell(1).value,
+    )
+    expect(names.length).toBeGreaterThan(150)
+    expect(names).toContain(name)
   })
 
   it('comes with a list of work that reads back, and a calendar', async () => {
