@@ -84,6 +84,9 @@ describe('a sheet for a maker', () => {
     expect(sheetChecked(posts(() => right).items).said).toBe('all looked at and right')
     const wrong = posts((at) => (at === 4 ? { ...right, leans: 'wrong' } : right))
     expect(sheetChecked(wrong.items).said).toBe('5 wrong')
+    // A piece that is wrong is wrong, whatever else of it was not looked at.
+    const half = posts((at) => (at === 4 ? { leans: 'wrong' } : at === 5 ? {} : right))
+    expect(sheetChecked(half.items).said).toBe('5 wrong, 1 not looked at')
   })
 })
 
@@ -108,6 +111,13 @@ describe('ways to a part', () => {
       56,
       null,
     ])
+    // Of two sure ways the cheaper is gone back to: 10 and a half of 100.
+    expect(
+      waysCompared(
+        [way('dear', 300, 0, 100), way('new', 100, 0, 100), way('used', 10, 0, 50)],
+        0,
+      )[0],
+    ).toMatchObject({ expectedMinor: 60, breakEvenPercent: 10 })
     // Without a sure way nothing is known of the end; a gamble dearer than the sure way never pays.
     expect(waysCompared([way('used', 9000, 0, 60)], 0)).toMatchObject([
       { expectedMinor: 9000, breakEvenPercent: null },
@@ -168,6 +178,13 @@ describe('a trade’s sheet', () => {
     expect(tradeSum(null, [], 'EUR').agreedMinor).toBeNull()
   })
 
+  it('asks twice about what nobody answered and is on the invoice', () => {
+    expect(asksOf({ answer: 'open', invoiceMinor: 5000, done: 'right' })).toEqual([
+      'No answer yet to “Renew them”.',
+      '“Renew them” was never agreed, and €50 is asked for it.',
+    ])
+  })
+
   it.each([
     [{ answer: 'open' }, /^No answer yet to “Renew them”/],
     [{ answer: 'taken' }, /taken without a price/],
@@ -218,6 +235,34 @@ describe('a tool', () => {
     expect(drill({ hireDayMinor: 900, owned: 'own' })?.keptMinor).toBeNull()
   })
 
+  it('is kept over days in a row, and through a night', () => {
+    const rows = refit()
+    add(rows, 'tool', 'drill', { name: 'Drill', owned: 'hired', hireDayMinor: 900, order: 'a' })
+    for (const stepId of ['measure', 'bed'])
+      add(rows, 'bringLine', stepId, { stepId, what: 'x', toolId: 'drill', order: stepId })
+    const facts = factsOf(rows)
+    const hours = (date: string, from: number, to: number): [number, number] => [
+      Date.parse(date) + from * 3_600_000,
+      Date.parse(date) + to * 3_600_000,
+    ]
+    const on = (stepId: string, segment: [number, number]) => ({
+      ...facts.plan?.placements[0],
+      stepId,
+      segments: [segment],
+    })
+    const use = (second: string) =>
+      toolUses({
+        ...facts,
+        plan: {
+          ...facts.plan,
+          // The first ends at midnight: that is still the 8th.
+          placements: [on('measure', hours('2027-05-08', 18, 24)), on('bed', hours(second, 9, 10))],
+        } as never,
+      })[0]
+    expect(use('2027-05-09')).toMatchObject({ stretches: 1, keptDays: 2, apartMinor: 1800 })
+    expect(use('2027-05-10')).toMatchObject({ stretches: 2, keptDays: 3, apartMinor: 1800 })
+  })
+
   it('is told when it is too short, or goes back before it was used', () => {
     const use = drill({ reachMm: 380, backBy: '2027-05-21' }, 440)
     expect(use && sayTool(use, '2027', 'EUR').wrong).toBe(
@@ -240,6 +285,7 @@ describe('what changed after it was ordered', () => {
     expect(changedSince(change({ size: '15 × 20', quantity: 4 })).map((one) => one.said)).toEqual([
       ['How many 3, now 4', 'Size not said, now 15 × 20'],
     ])
+    expect(changedSince(change({ size: 'x', state: 'arrived' as const }))).toHaveLength(1)
     // A price or a place is nothing that was ordered; what is fitted is past it.
     expect(changedSince(change({ priceMinor: 1, at: 'shed' }))).toEqual([])
     expect(changedSince(change({ size: 'x', state: 'fitted' as const }))).toEqual([])
@@ -279,6 +325,8 @@ describe('what nobody put on a list', () => {
     expect(ids(after(rows, [partOfBag(first, newId)]))).toEqual([['b', 'lost']])
     const done = { ...rows, step: rows.step.map((one) => ({ ...one, state: 'done' as const })) }
     expect(ids(done)).toEqual([])
+    const later = { ...rows, job: rows.job.map((one) => ({ ...one, decision: 'later' as const })) }
+    expect(ids(later)).toEqual([])
   })
 
   it('is a spare that a sheet names, until one like it is on board', () => {

@@ -42,6 +42,14 @@ describe('the way through the shops', () => {
     expect(routeOf([stop('a', 0, 570), stop('b', 0, 600)], min(540), road)).not.toBeNull()
   })
 
+  it('goes the shortest way round, whatever shuts first', () => {
+    // A at 10, C at −20, B at 30: A, C, B is 10 + 30 + 50 + 30 minutes of road; the best are 100, and 45 in the shops.
+    const spot: Readonly<Record<string, number>> = { a: 10, b: 30, c: -20 }
+    const way: WayMin = (from, to) => Math.abs((spot[from ?? ''] ?? 0) - (spot[to ?? ''] ?? 0))
+    const stops = [stop('a', 0, 1000), stop('c', 0, 1001), stop('b', 0, 1002)]
+    expect(routeOf(stops, min(540), way)?.backAt).toBe(min(540 + 145))
+  })
+
   it('does not stand before a shut door, and knows the last moment to leave', () => {
     // A opens at 9:00 and shuts at 9:30: leave at 8:50 to be there, at 9:05 to be out by 9:30. Back by noon.
     const found = routeWithin([stop('a', 540, 570)], [min(500), min(720)], road)
@@ -158,6 +166,29 @@ describe('the list of a run', () => {
     ])
   })
 
+  it('leaves out what rests on a guess, what is far off, and what is not done any more', () => {
+    const rows = shops()
+    step(rows, 'hatch', 'later', { operation: 'fit', hoursLikely: 1, notBefore: '2027-06-12' })
+    const bring = { at: 'toBuy' } as const
+    add(rows, 'bringLine', 'b1', { ...bring, stepId: 'bed', what: 'Brushes', order: 'a' })
+    add(rows, 'bringLine', 'b2', { ...bring, stepId: 'later', what: 'Thinner', order: 'b' })
+    const facts = factsOf(rows)
+    const board = buyBoard(facts)
+    const guessed = { ...board, rows: board.rows.map((row) => ({ ...row, guessed: ['Width'] })) }
+    const run = shoppingRun(facts, guessed, '2027-04-30')
+    expect(run.notSure.map((row) => row.pool.name)).toEqual(['Rubber'])
+    // Wanted on 12 June, Thinner is more than four weeks off.
+    expect(run.shops.flatMap((one) => one.things.map((thing) => thing.name))).toEqual(['Brushes'])
+    // The plan is older than what was decided since.
+    const dropped = {
+      ...rows,
+      job: rows.job.map((one) => ({ ...one, decision: 'dropped' as const })),
+    }
+    expect(shoppingRun({ ...facts, rows: dropped }, guessed, '2027-04-30').shops).toEqual([])
+    const done = { ...rows, step: rows.step.map((one) => ({ ...one, state: 'done' as const })) }
+    expect(shoppingRun({ ...facts, rows: done }, guessed, '2027-04-30').shops).toEqual([])
+  })
+
   it('has what is to be brought once, and what is low on the shelf', () => {
     const rows = shops()
     const bring = { stepId: 'bed', at: 'toBuy' } as const
@@ -212,6 +243,40 @@ describe('at the counter', () => {
     // Another day is another order.
     const next = { ...ask(row, { quantity: 1 }), on: addDays('2027-04-30', 1) }
     expect(after(one, counterItems(one, next, newId)).purchase).toHaveLength(2)
+  })
+
+  it('is not put on an order that was sent by post that day', () => {
+    const rows = shops()
+    add(rows, 'purchase', 'posted', {
+      number: '9',
+      supplierId: 'corner',
+      orderedOn: '2027-04-30',
+      dueOn: '2027-05-10',
+    })
+    const bought = after(rows, counterItems(rows, ask(rowOf(rows)), newId))
+    expect(bought.purchase.map((one) => one.number)).toEqual(['9', '10'])
+    expect(bought.purchaseLine[0]?.purchaseId).not.toBe('posted')
+  })
+
+  it.each([{ hand: 'port' }, { specification: 'soft' }] as const)(
+    'is held to what it is for first when it has %j',
+    (more) => {
+      const rows = shops()
+      rows.part = rows.part.map((one) => ({ ...one, ...more }))
+      const bought = after(rows, counterItems(rows, ask(rowOf(rows)), newId))
+      expect(bought.delivery[0]?.checkedOn).toBeNull()
+    },
+  )
+
+  it('leaves to the recipe one part of its own when half of it was there', () => {
+    const rows = shops()
+    rows.part = rows.part.map((one) => ({ ...one, recipePart: 'bed/0', recipeMade: { unit: 'm' } }))
+    const half = after(rows, counterItems(rows, ask(rowOf(rows), { quantity: 1 }), newId))
+    expect(half.part.map((one) => [one.quantity, one.state, one.recipePart])).toEqual([
+      [1, 'arrived', 'bed/0'],
+      [2, 'wanted', ''],
+    ])
+    expect(half.part[1]?.recipeMade).toEqual({})
   })
 
   it('is ordered for the day they say', () => {

@@ -151,7 +151,10 @@ const usual = computed(() => (isHere.value ? 'In the bag' : 'Ordered'))
       </template>
       <UiText v-if="isAnother" v-model="instead" class="col-span-2" label="What you take instead" />
     </div>
-    <div class="flex min-h-7 items-center justify-between gap-2">
+    <div
+      class="flex min-h-7 items-center justify-between gap-2"
+      :class="{ 'max-sm:hidden': thing.kind === 'bring' && !last && !wrong }"
+    >
       <p class="text-[0.9375rem] leading-snug" role="status">
         <span v-if="wrong" class="text-redlead">{{ wrong }}</span>
         <template v-else-if="missing > 0.0001">

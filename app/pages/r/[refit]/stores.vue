@@ -18,7 +18,7 @@ const narrow = useNarrow()
 const views = [
   { value: 'buy', label: 'When to buy' },
   { value: 'run', label: 'Shopping run' },
-  { value: 'kits', label: 'Kits and places' },
+  { value: 'kits', label: 'Kits and places', short: 'Kits' },
   { value: 'orders', label: 'Orders' },
   { value: 'shelf', label: 'Shelf' },
 ] as const
@@ -112,7 +112,11 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
       <h1 class="min-w-0">
         {{ headline.lead }}<span class="text-redlead">{{ headline.worst }}</span>
       </h1>
-      <button class="btn btn-small no-print ml-auto shrink-0" @click="isNewPart = true">
+      <button
+        v-if="view !== 'run' || !narrow"
+        class="btn btn-small no-print ml-auto shrink-0"
+        @click="isNewPart = true"
+      >
         New part
       </button>
       <div
@@ -128,7 +132,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
           :aria-pressed="view === one.value"
           @click="show(one.value)"
         >
-          {{ one.label }}
+          {{ narrow && 'short' in one ? one.short : one.label }}
         </button>
       </div>
     </div>
