@@ -148,7 +148,7 @@ describe('a trade’s sheet', () => {
   const item = (more: object) =>
     ({
       what: 'Shrouds',
-      proposal: 'Renew them',
+      proposal: 'answer' in more && more.answer !== 'none' ? 'Renew them' : '',
       answer: 'none',
       done: 'open',
       proposalMinor: null,
@@ -187,6 +187,8 @@ describe('a trade’s sheet', () => {
 
   it.each([
     [{ answer: 'open' }, /^No answer yet to “Renew them”/],
+    // Written down, and nobody answered.
+    [{ answer: 'none', proposal: 'Look inside' }, /^No answer yet to “Look inside”/],
     [{ answer: 'taken' }, /taken without a price/],
     [{ answer: 'left', invoiceMinor: 5000, done: 'right' }, /never agreed, and €50 is asked/],
     [

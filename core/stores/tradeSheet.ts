@@ -35,14 +35,19 @@ export function tradeSum(
 const sumOf = (items: readonly Item[], of: (one: Item) => number | null): number =>
   items.reduce((sum, one) => sum + (of(one) ?? 0), 0)
 
+/** Something is proposed, and nobody said yes or no. */
+export const isUnanswered = ({ answer, proposal }: Pick<Item, 'answer' | 'proposal'>): boolean =>
+  answer === 'open' || (answer === 'none' && proposal.trim() !== '')
+
 function questionsOf(item: Item, currency: string): string[] {
   const money = (minor: number) => formatMoney(minor, currency)
   const invoice = item.invoiceMinor ?? 0
+  const isOpen = isUnanswered(item)
   const list: string[] = []
-  if (item.answer === 'open') list.push(`No answer yet to “${item.proposal}”.`)
+  if (isOpen) list.push(`No answer yet to “${item.proposal}”.`)
   if (item.answer === 'taken' && item.proposalMinor === null)
     list.push(`“${item.proposal}” was taken without a price.`)
-  if (invoice > 0 && (item.answer === 'left' || item.answer === 'open'))
+  if (invoice > 0 && (item.answer === 'left' || isOpen))
     list.push(`“${item.proposal}” was never agreed, and ${money(invoice)} is asked for it.`)
   if (item.answer === 'taken' && item.proposalMinor !== null && invoice > item.proposalMinor)
     list.push(

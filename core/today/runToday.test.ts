@@ -70,7 +70,7 @@ describe('a run in a day', () => {
   it('leaves out what blocks least when not all can be seen, and says so', () => {
     const { plan, say } = day()
     expect(plan('11:40').left.map((one) => one.place.name)).toEqual(['Far'])
-    expect(say('11:40')).toMatch(/back at Yard by 12:15.* Far cannot be seen that day\.$/)
+    expect(say('11:40')).toMatch(/back at Yard by 12:15.* Far cannot be seen in time\.$/)
     expect(say('17:50')).toBe('It is too late for Near and Far that day.')
   })
 
@@ -78,7 +78,10 @@ describe('a run in a day', () => {
     expect(day().say('08:00', [], { to: at('10:30') })).toMatch(
       /^Nobody is idle for so long\. If you go all the same, leave at 09:00 and be back at Yard by 09:55;/,
     )
-    const { rows, plan, say } = day()
+    const { rows, places, plan, say } = day()
+    Object.assign(places[1] ?? {}, { shutWeekdays: [6] })
+    expect(say()).toMatch(/ Far is shut that day\.$/)
+    expect(say('17:50')).toBe('It is too late for Near that day. Far is shut that day.')
     for (const place of rows.place)
       if (place.kind === 'shop') Object.assign(place, { shutWeekdays: [6] })
     expect(plan().left).toHaveLength(2)

@@ -114,11 +114,17 @@ export function sayRunPlan(
   from: string,
   timeOf: (at: number) => string,
 ): string {
-  const missed = left.length === 0 ? '' : ` ${names(left)} cannot be seen that day.`
+  const shut = left.filter((shop) => hours.some((one) => one.shop === shop && one.open === null))
+  const late = left.filter((shop) => !shut.includes(shop))
+  const shutWords = shut.length === 0 ? '' : `${names(shut)} ${are(shut)} shut that day.`
   if (!plan)
-    return hours.every(({ open }) => open === null)
+    return late.length === 0
       ? 'Every shop is shut that day.'
-      : `It is too late for ${names(left)} that day.`
+      : [`It is too late for ${names(late)} that day.`, shutWords].filter(Boolean).join(' ')
+  const missed = [late.length === 0 ? '' : `${names(late)} cannot be seen in time.`, shutWords]
+    .filter(Boolean)
+    .map((words) => ` ${words}`)
+    .join('')
   const { person, route, leaveBy, whileIt } = plan
   const back = `be back${from === '' ? '' : ` at ${from}`} by ${timeOf(route.backAt)}`
   const last =
@@ -130,3 +136,4 @@ export function sayRunPlan(
 const closeTogetherMs = 5 * 60_000
 const names = (shops: readonly RunShop[]): string =>
   shops.map(({ place }) => place.name).join(' and ')
+const are = (shops: readonly RunShop[]): string => (shops.length === 1 ? 'is' : 'are')

@@ -24,7 +24,7 @@ test('a round of the shops on the phone: in the bag, another, not to be had', as
   await open(page, 'stores?show=run')
   const run = page.getByRole('region', { name: 'Shopping run' })
   await expect(run.getByRole('img', { name: /Fenn Chandlery open 09:00 to 14:00/ })).toBeVisible()
-  await expect(run.getByText(/Oldbridge Fasteners cannot be seen that day/)).toBeVisible()
+  await expect(run.getByText(/Oldbridge Fasteners is shut that day/)).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
 
   // What blocks most is in hand; the next thing follows by itself.

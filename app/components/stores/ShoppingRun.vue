@@ -6,6 +6,7 @@ import type { KeptAt } from '#core/model/words'
 import { keptAt as keptSaid } from '#core/model/said'
 import { formatMoney } from '#core/money/money'
 import type { BuyBoard, BuyRow } from '#core/stores/board'
+import type { LineState } from '#core/stores/lineState'
 import type { RunThing } from '#core/stores/run'
 import { runDays } from '#core/stores/run'
 import type { StoreFacts } from '#core/stores/storeFacts'
@@ -67,9 +68,18 @@ const homeFor = (): KeptAt =>
 const bagTo = ref<KeptAt>(homeFor())
 watch([place, placeNeed], () => (bagTo.value = homeFor()))
 const places = keptAt.map((value) => ({ value, label: keptSaid[value] }))
-const inBag = computed(() =>
-  shops.value.flatMap((one) => one.done).reduce((sum, one) => sum + (one.line.priceMinor ?? 0), 0),
-)
+/** Sums of the refit's own currency: what was ordered in another one says its sum at its order. */
+const sumOf = (lines: readonly LineState[]) =>
+  lines
+    .filter(({ line }) => isOwn(line.purchaseId))
+    .reduce((sum, one) => sum + (one.line.priceMinor ?? 0), 0)
+const isOwn = (purchaseId: string) => {
+  const currency = store.rows.purchase.find((one) => one.id === purchaseId)?.currency ?? ''
+  return currency === '' || currency === props.currency
+}
+const done = computed(() => shops.value.flatMap((one) => one.done))
+const inBag = computed(() => sumOf(done.value.filter((one) => one.came > 0)))
+const ordered = computed(() => sumOf(done.value.filter((one) => one.came === 0)))
 const stillToPay = computed(() => things.value.reduce((sum, one) => sum + (one.priceMinor ?? 0), 0))
 const unpriced = computed(() => things.value.filter((one) => one.priceMinor === null).length)
 const plan = computed(() =>
@@ -157,7 +167,7 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
                 }}</span>
               </span>
               <span class="cond">{{
-                one.line.priceMinor === null
+                one.line.priceMinor === null || !isOwn(one.line.purchaseId)
                   ? 'no price'
                   : formatMoney(one.line.priceMinor, currency)
               }}</span>
@@ -196,7 +206,7 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
           :shop="shopOfChosen.place.name"
           :bag-to="bagTo"
           :currency="currency"
-          :sum="`${formatMoney(inBag, currency)} of ${formatMoney(inBag + stillToPay, currency)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`"
+          :sum="`${formatMoney(inBag, currency)} of ${formatMoney(inBag + ordered + stillToPay, currency)}${unpriced > 0 ? `, ${unpriced} without a price` : ''}`"
           :left-hand="leftHand"
           :last="last"
           @undo="takeBack"

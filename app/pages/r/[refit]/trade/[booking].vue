@@ -8,7 +8,7 @@ import { inOrder } from '#core/model/refit'
 import { keysAfter } from '#core/model/order'
 import { patchOf } from '#core/model/removal'
 import { formatMoney } from '#core/money/money'
-import { tradeSum } from '#core/stores/tradeSheet'
+import { isUnanswered, tradeSum } from '#core/stores/tradeSheet'
 
 /** What a trade is asked to look at, line by line: what they propose, what is taken, what came of it. */
 const store = useRefitStore()
@@ -75,6 +75,12 @@ async function takeFindings() {
     })),
   )
 }
+/** None ticked: they come on any day. */
+const setDays = (comesOn: number[]) =>
+  booking.value &&
+  void store.attempt(`Days of ${booking.value.trade}`, [
+    patchOf('tradeBooking', booking.value, { comesOn }),
+  ])
 const openId = ref<string | null>(null)
 const open = computed(() => items.value.find((one) => one.id === openId.value) ?? null)
 const answer = (item: Item, to: 'taken' | 'left') =>
@@ -85,8 +91,13 @@ const answer = (item: Item, to: 'taken' | 'left') =>
       answeredById: personId.value === '' ? null : personId.value,
     }),
   ])
+/** It is thought over again: what was answered goes. */
+const askAgain = (item: Item) =>
+  void store.attempt(`${item.proposal}: not answered`, [
+    patchOf('tradeItem', item, { answer: 'open', answeredOn: null, answeredById: null }),
+  ])
 const answered = (item: Item) => {
-  if (item.answer === 'none') return ''
+  if (item.answer === 'none') return isUnanswered(item) ? proposalAnswers.open : ''
   const who = store.rows.person.find((one) => one.id === item.answeredById)?.name
   const on = item.answeredOn ? ` ${sayDay(item.answeredOn)}` : ''
   return `${proposalAnswers[item.answer]}${on}${who ? ` by ${who}` : ''}`
@@ -143,7 +154,7 @@ const print = () => window.print()
               <span
                 class="cond"
                 :class="{
-                  'text-redlead': item.answer === 'open',
+                  'text-redlead': isUnanswered(item),
                   'text-verdigris': item.answer === 'taken',
                 }"
                 >{{ answered(item) }}</span
@@ -151,7 +162,7 @@ const print = () => window.print()
             </p>
             <p v-else class="mt-3 hidden border-b border-ink print:block">&nbsp;</p>
             <div class="no-print mt-1 flex flex-wrap gap-2">
-              <template v-if="item.proposal && item.answer !== 'taken' && item.answer !== 'left'">
+              <template v-if="isUnanswered(item)">
                 <button class="btn btn-small" @click="answer(item, 'taken')">
                   Take it<span class="sr-only">: {{ item.proposal }}</span>
                 </button>
@@ -217,6 +228,23 @@ const print = () => window.print()
           : `Put the ${found.length} findings of the job on it`
       }}
     </button>
+    <section class="no-print mt-6 border-t border-rule pt-3" aria-label="The booking">
+      <h2>The booking</h2>
+      <div class="mt-2 grid gap-3 sm:grid-cols-3">
+        <RowField entity="tradeBooking" :row="booking" field="trade" />
+        <RowField entity="tradeBooking" :row="booking" field="from" />
+        <RowField entity="tradeBooking" :row="booking" field="to" />
+        <RowField entity="tradeBooking" :row="booking" field="state" />
+        <RowField entity="tradeBooking" :row="booking" field="priceMinor" />
+        <RowField entity="tradeBooking" :row="booking" field="noticeDays" />
+      </div>
+      <WeekdayTicks
+        label="They come on"
+        :of="booking.trade"
+        :weekdays="booking.comesOn"
+        @set="setDays"
+      />
+    </section>
     <UiDialog :open="open !== null" :title="open?.what ?? ''" @close="openId = null">
       <div v-if="open" class="grid gap-3 sm:grid-cols-2">
         <RowField entity="tradeItem" :row="open" field="what" class="sm:col-span-2" />
@@ -232,6 +260,13 @@ const print = () => window.print()
         <RowField entity="tradeItem" :row="open" field="proposalMinor" />
         <RowField entity="tradeItem" :row="open" field="proposalDays" />
         <RowField entity="tradeItem" :row="open" field="invoiceMinor" />
+        <button
+          v-if="open.answer === 'taken' || open.answer === 'left'"
+          class="btn self-end justify-self-start"
+          @click="askAgain(open)"
+        >
+          Think it over again
+        </button>
         <button
           class="btn self-end justify-self-start"
           @click="lines.remove(open).then((done) => done && (openId = null))"
