@@ -32,12 +32,6 @@ export default defineNuxtConfig({
   nitro: {
     compressPublicAssets: { gzip: true, brotli: true },
     errorHandler: '~~/server/http/errorHandler',
-    // Read by name at run time, below the writer of workbooks: the tracer does not see them.
-    externals: {
-      traceInclude: ['async-function', 'generator-function', 'async-generator-function'].map(
-        (name) => `node_modules/${name}/require.mjs`,
-      ),
-    },
   },
   app: {
     head: {

@@ -6,6 +6,9 @@ import { root } from './prepare.mjs'
 const allowed = [
   'MIT',
   'MIT-0',
+  // The same words under an older name.
+  'MIT/X11',
+  'Zlib',
   'ISC',
   '0BSD',
   'BSD-2-Clause',
