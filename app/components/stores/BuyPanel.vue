@@ -6,7 +6,7 @@ import { sayAmount, sayRow } from '#core/stores/sayBuy'
 import { lineUnit } from '#core/stores/pool'
 import type { PartFacts } from '#core/stores/storeFacts'
 import { formatMoney } from '#core/money/money'
-import { dateOf } from '#core/time/civil'
+import { dateOf, dayNumber } from '#core/time/civil'
 
 /** One row of what to buy, opened: who wants how much, what that makes to buy, how long it takes, what it rests on. */
 const props = defineProps<{
@@ -43,6 +43,11 @@ const supplier = computed(() => {
 const looking = computed(() =>
   props.row.wants.filter(({ part }) => part.lookUntil !== null).map(({ part }) => part),
 )
+/** Looked for past the last day to buy: what is bought after that eats its spare days. */
+const isTooLong = (until: string | null) =>
+  until !== null &&
+  props.row.window.closesOn !== null &&
+  dayNumber(until) > props.row.window.closesOn
 const line = computed(() => props.row.wants.find((one) => one.line)?.line ?? null)
 const order = computed(() =>
   store.rows.purchase.find((one) => one.id === line.value?.line.purchaseId),
@@ -112,7 +117,10 @@ const order = computed(() =>
     <p v-for="part in looking" :key="part.id" class="mt-2 border-l-4 border-brass pl-3">
       Look for it second-hand until {{ sayDate(part.lookUntil ?? '')
       }}<template v-if="part.planB">, then: {{ part.planB }}</template
-      >.
+      >.<template v-if="isTooLong(part.lookUntil)">
+        That is after the last day to buy it new, {{ sayDate(dateOf(row.window.closesOn ?? 0)) }}: a
+        new one bought then has less than its spare days.
+      </template>
     </p>
     <PartWays
       v-if="row.kind === 'buy' && row.wants[0] && row.wants.length === 1"

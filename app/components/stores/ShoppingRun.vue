@@ -167,9 +167,11 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
                 }}</span>
               </span>
               <span class="cond">{{
-                one.line.priceMinor === null || !isOwn(one.line.purchaseId)
+                one.line.priceMinor === null
                   ? 'no price'
-                  : formatMoney(one.line.priceMinor, currency)
+                  : isOwn(one.line.purchaseId)
+                    ? formatMoney(one.line.priceMinor, currency)
+                    : 'in another currency'
               }}</span>
               <BagMark :full="one.came > 0" />
             </li>
