@@ -28,8 +28,11 @@ export function useFindingEdits() {
     const item = { kind: 'finding', id: finding.id, finding } as const
     return placingChanges(store.rows, item, judged, placing, newId)
   }
-  /** Id of the new job; null when it was refused. */
-  async function makeJob(finding: Finding): Promise<string | null> {
+  /** Id of the new job; null when it was refused. What was chosen a moment ago is waited for. */
+  async function makeJob(id: string): Promise<string | null> {
+    await store.settled()
+    const finding = store.rows.finding.find((one) => one.id === id)
+    if (!finding) return null
     const { items, jobId } = jobChanges(finding)
     return (await store.attempt(`Job from: ${finding.title}`, items)) ? jobId : null
   }

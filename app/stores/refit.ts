@@ -87,14 +87,18 @@ export const useRefitStore = defineStore('refit', () => {
     else toasts.say(`Not saved: “${change.label}”. ${sentenceOf(error)}`, true)
   }
 
+  const underWay = new Set<Promise<unknown>>()
+
   /**
    * Sends a change. A clash is put to the person; any other problem is thrown. True when it went through, or
    * waits here to be sent when the program answers again.
    */
   async function submit(label: string, items: readonly ChangeItem[]): Promise<boolean> {
     const change = changeOf(label, items, false)
+    const sent = machine.send(change)
+    underWay.add(sent)
     try {
-      await machine.send(change)
+      await sent
       return true
     } catch (error) {
       const open = clashOf(change, error)
@@ -102,7 +106,14 @@ export const useRefitStore = defineStore('refit', () => {
       if (clash.value) aside.value = [...aside.value, open]
       else clash.value = open
       return false
+    } finally {
+      underWay.delete(sent)
     }
+  }
+
+  /** When nothing typed here is on its way any more: what is made of rows then has what was just chosen. */
+  async function settled(): Promise<void> {
+    await Promise.allSettled(underWay)
   }
 
   /** As submit, with a problem said beneath the field it came from, or as a message when it came from none. */
@@ -181,6 +192,7 @@ export const useRefitStore = defineStore('refit', () => {
     close,
     submit,
     attempt,
+    settled,
     submitQuietly,
     keepMine,
     keepTheirs,

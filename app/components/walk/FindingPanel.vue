@@ -63,7 +63,7 @@ const standing = computed(() => {
   return job.value === null ? 'It became a job, before findings knew which.' : ''
 })
 async function makeJob() {
-  const jobId = await edits.makeJob(props.finding)
+  const jobId = await edits.makeJob(props.finding.id)
   if (jobId) await navigateTo({ path: `/r/${store.refitId}/jobs`, query: { job: jobId } })
 }
 async function remove() {

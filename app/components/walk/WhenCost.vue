@@ -111,7 +111,7 @@ const choices = computed(() => [
       <label
         v-for="one in choices"
         :key="one.value"
-        class="when-plate grid min-h-14 cursor-pointer max-sm:min-h-12 grid-cols-[6.5rem_1fr] items-center gap-2 border-2 px-3 py-1"
+        class="when-plate grid min-h-16 cursor-pointer max-sm:min-h-24 grid-cols-[6.5rem_1fr] items-center gap-2 border-2 px-3 py-1"
         :class="model === one.value ? 'border-verdigris bg-verdigris-tint' : 'border-ink bg-sheet'"
       >
         <span class="cond text-lg leading-tight">
