@@ -5,6 +5,7 @@ import { cupPlan } from './cupPlan'
 import { filletMlPerM } from './fillet'
 import { foamLiquidL } from './foam'
 import { mixByWeight } from './mix'
+import { mixGrams, mixWeightG } from './mixFor'
 import { patchStack, taperWidthMm } from './patchStack'
 import { pliesToLevel, plyThicknessMm, resinKgPerM2, resinKgM3 } from './ply'
 import { sleeveMl } from './sleeve'
@@ -48,6 +49,14 @@ describe('by hand', () => {
   it('mix and cups', () => {
     const { resinG, hardenerG } = mixByWeight(600, 100, 33)
     expect([resinG, hardenerG]).toEqual([expect.closeTo(451.13, 2), expect.closeTo(148.87, 2)])
+    // 630 g to bed in: 30 g of powder in 600 g; 1 L of it: 1050 g over 1000/1.15 + 50/2.2 mL = 892.29 mL
+    expect(mixGrams(630, 'bed')).toEqual({
+      resinG: expect.closeTo(451.13, 2),
+      hardenerG: expect.closeTo(148.87, 2),
+      powderG: expect.closeTo(30, 9),
+    })
+    expect(mixWeightG(1000, 'bed')).toBeCloseTo(1176.7, 1)
+    expect(mixGrams(600, 'wetOut').powderG).toBe(0)
     // m^1.35 = 0.7 × 1200 × 0.5 × 100^0.35 = 2105 → m = 289.5 g; 1000/289.5 = 3.45 → 4 cups of 250 g;
     // 0.5 × 0.4^0.35 = 0.3628 h
     const plan = cupPlan(1000, 1200, 400, { lifeH: 0.5, refMassG: 100 })

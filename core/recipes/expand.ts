@@ -4,6 +4,7 @@ import type { Result } from '../result'
 import type { FieldProblem } from '../model/changes'
 import type { Entities } from '../model/entities'
 import type { PatchOf } from '../model/field'
+import type { MixUse } from '../laminate/mixFor'
 import { threadOf } from '../fastening/threads'
 import type { UnitSystem } from '../units/length'
 import { formatQuantity } from '../units/quantity'
@@ -22,6 +23,8 @@ export interface DraftMaterial {
   readonly quantity: number
   /** Null: cut to measure. */
   readonly pack: number | null
+  /** Mixed from resin and hardener on the day; null: it is bought as it is. */
+  readonly mix: MixUse | null
 }
 export interface DraftStep {
   /** The same for the same step, whatever the dimensions; repeats are numbered. */
@@ -223,6 +226,7 @@ function draftMaterial(
     unit: one.unit,
     quantity: rounded(quantity, 3),
     pack: one.pack ?? null,
+    mix: one.mix ?? null,
   }
 }
 

@@ -3,8 +3,10 @@ import type { ChangeItem } from '../model/changes'
 import type { Entities } from '../model/entities'
 import type { PatchOf } from '../model/field'
 import { keysAfter } from '../model/order'
-import type { Draft, DraftMaterial, DraftStep } from './expand'
+import type { Draft, DraftStep } from './expand'
 import type { RecipeInputs } from './recipe'
+import { toBuy } from './toBuy'
+import type { MaterialToBuy } from './toBuy'
 
 export type JobFrame = Partial<PatchOf<Entities['job']>> & {
   readonly title: string
@@ -18,15 +20,16 @@ const create = (
 ): ChangeItem => ({ op: 'create', entity, id, patch })
 
 /** What a recipe decides about a part; the rest (state, price, supplier) is the user's. */
-export const partFields = ({ what, quantity, unit, pack }: DraftMaterial) => ({
+export const partFields = ({ what, quantity, unit, pack, specification }: MaterialToBuy) => ({
   name: what,
   quantity,
   unit,
   packSize: pack,
+  ...(specification === undefined ? {} : { specification }),
 })
 
 export function partCreation(
-  material: DraftMaterial,
+  material: MaterialToBuy,
   jobId: string,
   stepId: string,
   newId: () => string,
@@ -58,7 +61,7 @@ export function stepCreation(
       recipeStep: draft.key,
       recipeMade: draft.fields,
     }),
-    ...draft.materials.map((one) => partCreation(one, jobId, stepId, newId)),
+    ...draft.materials.flatMap(toBuy).map((one) => partCreation(one, jobId, stepId, newId)),
     ...draft.tools.map((what, index) =>
       create('bringLine', newId(), { stepId, what, kind: 'tool', order: toolOrders[index] }),
     ),

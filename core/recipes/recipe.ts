@@ -11,6 +11,7 @@ import type {
   WaitKind,
   WindowKind,
 } from '../model/words'
+import type { MixUse } from '../laminate/mixFor'
 
 export const recipeFormat = 'inch-ahead-recipe'
 export const recipeVersion = 1
@@ -133,6 +134,8 @@ export interface RecipeMaterial {
   readonly quantity: string
   /** What it is sold in, in `unit`; absent: cut to measure. */
   readonly pack?: number
+  /** Mixed epoxy, and what for: it is bought as resin, hardener and powder. */
+  readonly mix?: MixUse
   readonly when?: string
 }
 

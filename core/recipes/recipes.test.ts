@@ -17,6 +17,7 @@ import { jobFromRecipe } from './make'
 import { initialInputs } from './ofBoat'
 import type { Recipe, RecipeInputs } from './recipe'
 import { rework } from './rework'
+import { toBuy } from './toBuy'
 
 /** Plies over a panel: two an hour, a sheet each. */
 const plies: Recipe = {
@@ -218,6 +219,17 @@ const worked = (
   const outcome = rework(job, rows, all, drafted(inputs), how, newId)
   return { ...outcome, rows: supposing(rows, outcome.items) }
 }
+
+it('buys a mix as what it is mixed from, the resin under the key of the mix', () => {
+  // A litre to bed in weighs 1176.7 g: 56.0 g of powder, and 1120.7 g at 100:33.
+  const mix = { key: 'bed/1', what: 'Mix', unit: 'L', quantity: 1, pack: null, mix: 'bed' } as const
+  expect(toBuy(mix).map(({ key, what, quantity, unit }) => [key, what, quantity, unit])).toEqual([
+    ['bed/1', 'Epoxy resin', 0.843, 'kg'],
+    ['bed/1h', 'Epoxy hardener', 0.278, 'kg'],
+    ['bed/1f', 'Thickening powder', 0.056, 'kg'],
+  ])
+  expect(toBuy({ ...mix, mix: null })).toEqual([{ ...mix, mix: null }])
+})
 
 describe('working a job again', () => {
   it('makes it with steps in order and a part a ply', () => {

@@ -11,6 +11,7 @@ import { deletion, hasHours, patchOf, stepRemoval } from '../model/removal'
 import type { Draft, DraftStep } from './expand'
 import { partCreation, partFields, stepCreation } from './make'
 import type { RecipeInputs } from './recipe'
+import { toBuy } from './toBuy'
 
 export interface Rework {
   readonly items: readonly ChangeItem[]
@@ -109,8 +110,9 @@ function reworkedParts(
 ): ChangeItem[] {
   const parts = rows.part.filter((part) => part.jobId === job.id && part.recipePart !== '')
   const mine = parts.filter((part) => part.recipePart.startsWith(`${draft.key}/`))
-  const wanted = new Set(draft.materials.map((one) => one.key))
-  const items = draft.materials.flatMap((material): ChangeItem[] => {
+  const materials = draft.materials.flatMap(toBuy)
+  const wanted = new Set(materials.map((one) => one.key))
+  const items = materials.flatMap((material): ChangeItem[] => {
     const part = mine.find((one) => one.recipePart === material.key)
     if (!part) return [partCreation(material, job.id, step.id, newId)]
     const fields = partFields(material)

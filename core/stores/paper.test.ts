@@ -7,6 +7,7 @@ import { after, draft, factsOf, lineOf, newId, refit } from '../testing/storesRe
 import { dayNumber } from '../time/civil'
 import { bagsToBuy, partOfBag, sparesToCarry } from './alsoToBuy'
 import { changedSince } from './frozen'
+import { notLasting, sayNotLasting } from './keeps'
 import { asks, makerDrawing, mirrored, sheetChecked, spansMm } from './makerSheet'
 import { orderItems } from './ordering'
 import { sayTool } from './sayBuy'
@@ -39,6 +40,56 @@ function posts(more: (index: number) => object = () => ({})) {
   )
   return { sheet: rows.makerSheet[0] as Row<'makerSheet'>, items: rows.makerItem }
 }
+
+describe('what will not last', () => {
+  const lasting = (patch: object) => {
+    const rows = refit()
+    rows.part = rows.part.map((one) => ({ ...one, ...patch }))
+    return notLasting(factsOf(rows)).map((one) => sayNotLasting(one, (date) => date))
+  }
+  // Today is 30 April, needed 22 May; no launch follows, so it is used from then on.
+  it.each([
+    [{ shelfMonths: 1 }, []],
+    [
+      { shelfMonths: 1, madeOn: '2027-04-21', orderedOn: '2027-04-29', state: 'ordered' },
+      ['it is off 2027-05-21, needed 2027-05-22'],
+    ],
+    [{ shelfMonths: 1, madeOn: '2027-04-22', orderedOn: '2027-04-29', state: 'ordered' }, []],
+    [
+      { shelfMonths: 0.5 },
+      [
+        'bought today it is off 2027-05-15, and sooner if it was made long before, needed 2027-05-22: buy it from 2027-05-07 on',
+      ],
+    ],
+    [{ warrantyMonths: 2 }, []],
+    [
+      { warrantyMonths: 1 },
+      [
+        'bought today its warranty ends 2027-05-30, first used 2027-05-22: buy it from 2027-05-22 on',
+      ],
+    ],
+    // The last day of January and a month is the last of February.
+    [
+      { warrantyMonths: 13, orderedOn: '2026-01-31', state: 'ordered' },
+      ['its warranty ends 2027-02-28, first used 2027-05-22'],
+    ],
+  ])('%o: %o', (patch, said) => expect(lasting(patch)).toEqual(said))
+
+  it('is first used when she is launched', () => {
+    const rows = refit()
+    const [part] = rows.part
+    if (!part) throw new Error('no part')
+    rows.part = [{ ...part, warrantyMonths: 2 }]
+    const facts = factsOf(rows)
+    const plan = facts.plan && {
+      ...facts.plan,
+      launches: [{ haulOutId: 'h', from: Date.UTC(2027, 0, 1), at: Date.UTC(2027, 5, 5) }],
+    }
+    expect(notLasting({ ...facts, plan })).toMatchObject([
+      { kind: 'warranty', wantedOn: dayNumber('2027-06-05') },
+    ])
+  })
+})
 
 describe('a sheet for a maker', () => {
   it('has spans that add up to the last distance', () => {

@@ -15,6 +15,7 @@ import {
   windowKinds,
 } from '#core/model/words'
 import { recipeProblems } from '#core/recipes/check'
+import { mixUses } from '#core/laminate/mixFor'
 import { helpDrawings, recipeFormat, recipeUnits, recipeVersion } from '#core/recipes/recipe'
 import type { Recipe } from '#core/recipes/recipe'
 
@@ -73,6 +74,7 @@ const material = Joi.object({
   unit: unit.required(),
   quantity: formula.required(),
   pack: Joi.number().min(0.001).max(1e6),
+  mix: Joi.string().valid(...mixUses),
   when: formula,
 })
 const limit = Joi.number().min(-1e6).max(1e6)

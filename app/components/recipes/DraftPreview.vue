@@ -4,6 +4,7 @@ import { cautionsOf } from '#core/plan/facts'
 import { howRecipeValue } from '#core/how/recipe'
 import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
 import type { Draft, DraftStep } from '#core/recipes/expand'
+import { toBuy } from '#core/recipes/toBuy'
 import { formatHours, formatWait } from '#core/units/hours'
 import { formatQuantity, formatTemp } from '#core/units/quantity'
 
@@ -27,7 +28,7 @@ const materials = computed(() => {
     string,
     { what: string; unit: string; quantity: number; pack: number | null }
   >()
-  for (const one of props.draft.steps.flatMap((step) => step.materials)) {
+  for (const one of props.draft.steps.flatMap((step) => step.materials).flatMap(toBuy)) {
     const key = `${one.what} ${one.unit}`
     const was = found.get(key)
     found.set(key, { ...one, quantity: one.quantity + (was?.quantity ?? 0) })

@@ -5,6 +5,7 @@ import { patchOf } from '#core/model/removal'
 import { bagsToBuy, partOfBag } from '#core/stores/alsoToBuy'
 import type { BagToBuy } from '#core/stores/alsoToBuy'
 import { changedSince } from '#core/stores/frozen'
+import { notLasting, sayNotLasting } from '#core/stores/keeps'
 import { presses, pressesCall } from '#core/stores/headline'
 import type { TradeFacts } from '#core/stores/trades'
 import type { BuyRow } from '#core/stores/board'
@@ -77,6 +78,7 @@ const fromBags = computed(() => bagsToBuy(store.rows))
 const buyAnew = (one: BagToBuy) =>
   void store.attempt(`A new one for bag ${one.bag.code}`, [partOfBag(one, newId)])
 const changed = computed(() => changedSince(store.rows))
+const ending = computed(() => notLasting(props.facts))
 const gambles = computed(() =>
   store.rows.part.filter((one) => one.gamble !== 'open' && one.gambleMinor !== null),
 )
@@ -172,6 +174,12 @@ void emit
       <h3>Changed since it was ordered</h3>
       <p v-for="one in changed" :key="one.part.id" class="leading-snug text-redlead">
         {{ one.part.name }}: {{ one.said.join('; ') }}.
+      </p>
+    </section>
+    <section v-if="ending.length > 0" class="mt-2 border-t border-rule pt-2">
+      <h3>Will not last</h3>
+      <p v-for="one in ending" :key="`${one.kind} ${one.part.id}`" class="leading-snug">
+        {{ one.part.name }}: {{ sayNotLasting(one, sayDate) }}.
       </p>
     </section>
     <section v-if="gambles.length > 0" class="mt-2 border-t border-rule pt-2">

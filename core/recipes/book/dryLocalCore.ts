@@ -140,7 +140,12 @@ export const dryLocalCore: Recipe = {
       caution:
         'A deep pour gets hot enough to smoke: one layer at a time, cooled before the next, cups small, a hot one outdoors on concrete.',
       materials: [
-        { what: 'Epoxy thickened for filling', unit: 'mL', quantity: 'thickMix / pours' },
+        {
+          what: 'Epoxy thickened for filling',
+          unit: 'mL',
+          mix: 'fill',
+          quantity: 'thickMix / pours',
+        },
         { what: 'Tape and dam', unit: 'pieces', quantity: 'n == 1 ? holes : 0' },
       ],
     },

@@ -184,6 +184,7 @@ export const openingSteps: readonly RecipeStep[] = [
       {
         what: 'Epoxy, mixed',
         unit: 'kg',
+        mix: 'wetOut',
         quantity:
           'circleM2(solidD) * 1.1 * resinKgPerM2(cloth, 0.5) * min(perSession, plies - (n - 1) * perSession)',
       },
@@ -201,7 +202,12 @@ export const openingSteps: readonly RecipeStep[] = [
     wait: chem(24),
     materials: [
       { what: 'Dense block {solidD} × {core} mm', unit: 'pieces', quantity: '1' },
-      { what: 'Thick bedding mix', unit: 'mL', quantity: 'circleM2(solidD) * 3 * 1000 * 1.25' },
+      {
+        what: 'Thick bedding mix',
+        unit: 'mL',
+        mix: 'bed',
+        quantity: 'circleM2(solidD) * 3 * 1000 * 1.25',
+      },
     ],
   },
   {
@@ -218,6 +224,7 @@ export const openingSteps: readonly RecipeStep[] = [
       {
         what: 'Epoxy, mixed',
         unit: 'kg',
+        mix: 'wetOut',
         quantity: 'skinM2 * skinPlies * resinKgPerM2(cloth, 0.5)',
       },
     ],
@@ -244,6 +251,7 @@ export const openingSteps: readonly RecipeStep[] = [
       {
         what: 'Epoxy thickened for filling',
         unit: 'mL',
+        mix: 'fill',
         quantity: 'sleeveMl(bore + 16, core + inner + 6, 10, core)',
       },
     ],
@@ -269,7 +277,12 @@ export const padStep: RecipeStep = {
   wait: chem(24),
   materials: [
     { what: 'Backing pad {pad} mm', unit: 'pieces', quantity: '1' },
-    { what: 'Thick bedding mix', unit: 'mL', quantity: 'circleM2(pad) * 3 * 1000 * 1.25' },
+    {
+      what: 'Thick bedding mix',
+      unit: 'mL',
+      mix: 'bed',
+      quantity: 'circleM2(pad) * 3 * 1000 * 1.25',
+    },
   ],
 }
 

@@ -95,6 +95,7 @@ export const postThroughDeck: Recipe = {
         {
           what: 'Epoxy thickened for filling',
           unit: 'mL',
+          mix: 'fill',
           quantity: '4 * side * 15 * 15 / 1000 * 1.25',
         },
         { what: 'Sheet and tape to shut the hole', unit: 'm', quantity: '1' },
@@ -109,7 +110,12 @@ export const postThroughDeck: Recipe = {
       minC: 12,
       wait: chem(24),
       materials: [
-        { what: 'Thick bedding mix', unit: 'mL', quantity: 'side * side * 5 / 1000 * 1.25' },
+        {
+          what: 'Thick bedding mix',
+          unit: 'mL',
+          mix: 'bed',
+          quantity: 'side * side * 5 / 1000 * 1.25',
+        },
       ],
     },
     {
@@ -122,9 +128,9 @@ export const postThroughDeck: Recipe = {
       wait: chem(24),
       within: '72',
       materials: [
-        { what: 'Fillet mix', unit: 'mL', quantity: 'filletMl / faces' },
+        { what: 'Fillet mix', unit: 'mL', mix: 'fillet', quantity: 'filletMl / faces' },
         { what: 'Biaxial {cloth} g/m², stitched', unit: 'm²', quantity: 'tabM2 / faces' },
-        { what: 'Epoxy, mixed', unit: 'kg', quantity: 'resinKg / faces' },
+        { what: 'Epoxy, mixed', unit: 'kg', mix: 'wetOut', quantity: 'resinKg / faces' },
         { what: 'Peel ply', unit: 'm²', quantity: 'tabM2 / faces / plies' },
       ],
     },

@@ -166,7 +166,12 @@ export const recoreAbove: Recipe = {
       minC: 12,
       wait: chem(12),
       materials: [
-        { what: 'Epoxy, mixed, to prime the skin', unit: 'kg', quantity: '0.25 * areaM2' },
+        {
+          what: 'Epoxy, mixed, to prime the skin',
+          unit: 'kg',
+          mix: 'wetOut',
+          quantity: '0.25 * areaM2',
+        },
       ],
     },
     {
@@ -186,7 +191,9 @@ export const recoreAbove: Recipe = {
       dry: true,
       minC: 12,
       wait: chem(24),
-      materials: [{ what: 'Thick bedding mix', unit: 'L', quantity: '3 * areaM2 * 1.15' }],
+      materials: [
+        { what: 'Thick bedding mix', unit: 'L', mix: 'bed', quantity: '3 * areaM2 * 1.15' },
+      ],
     },
     {
       key: 'tap',
@@ -226,6 +233,7 @@ export const recoreAbove: Recipe = {
         {
           what: 'Epoxy, mixed',
           unit: 'kg',
+          mix: 'wetOut',
           quantity:
             'plyM2 * resinKgPerM2(cloth, 0.5) * min(perSession, plies - (n - 1) * perSession)',
         },

@@ -101,7 +101,12 @@ export const recoreBelow: Recipe = {
       minC: 12,
       wait: chem(12),
       materials: [
-        { what: 'Epoxy, mixed, to prime the skin', unit: 'kg', quantity: '0.25 * areaM2' },
+        {
+          what: 'Epoxy, mixed, to prime the skin',
+          unit: 'kg',
+          mix: 'wetOut',
+          quantity: '0.25 * areaM2',
+        },
       ],
     },
     {
@@ -121,7 +126,9 @@ export const recoreBelow: Recipe = {
       minC: 12,
       wait: chem(24),
       caution: 'Resin drips: hood, goggles, no bare skin. Cups small: a cabin is warm and close.',
-      materials: [{ what: 'Thick bedding mix', unit: 'L', quantity: '3 * areaM2 * 1.15' }],
+      materials: [
+        { what: 'Thick bedding mix', unit: 'L', mix: 'bed', quantity: '3 * areaM2 * 1.15' },
+      ],
     },
     { key: 'tap', title: 'Tap test from above', operation: 'test', hours: '0.2 * areaM2' },
     {
@@ -141,6 +148,7 @@ export const recoreBelow: Recipe = {
         {
           what: 'Epoxy, mixed',
           unit: 'kg',
+          mix: 'wetOut',
           quantity: 'plyM2 * resinKgPerM2(cloth, 0.5)',
         },
         { what: 'Peel ply', unit: 'm²', quantity: 'plyM2' },

@@ -79,7 +79,7 @@ export const sleeveSteps: readonly RecipeStep[] = [
     minC: 10,
     wait: chem(16),
     materials: [
-      { what: 'Epoxy thickened for filling', unit: 'mL', quantity: 'thickMix' },
+      { what: 'Epoxy thickened for filling', unit: 'mL', mix: 'fill', quantity: 'thickMix' },
       { what: 'Tape under the holes', unit: 'pieces', quantity: 'holes' },
     ],
     tools: ['Syringe', 'Scale'],
