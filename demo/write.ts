@@ -9,6 +9,7 @@ import type { Operation } from '#core/model/words'
 import { recipeBook } from '#core/recipes/book'
 import { expand } from '#core/recipes/expand'
 import { partFields } from '#core/recipes/make'
+import { toBuy } from '#core/recipes/toBuy'
 import { initialInputs } from '#core/recipes/ofBoat'
 import type { RecipeInputs } from '#core/recipes/recipe'
 import { addDays, dayNumber, minutesOf } from '#core/time/civil'
@@ -128,7 +129,7 @@ export class Writer {
       }),
     )
     for (const [index, step] of steps.entries())
-      for (const material of step.materials) {
+      for (const material of step.materials.flatMap(toBuy)) {
         const fields = partFields(material)
         this.add('part', `${slug}-${material.key.replace(/[/.]/g, '-')}`, {
           ...fields,

@@ -1,6 +1,6 @@
 import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { hands, keptAt } from '../model/said'
+import { hands, keptAt, partState } from '../model/said'
 import { editableMoney } from '../money/money'
 
 /** Parts as a table, first row headings: what, for which job and step, how it stands, from whom, what it costs. */
@@ -38,7 +38,7 @@ export function partTable(rows: RefitRows): (string | number)[][] {
         part.specification,
         jobs.get(part.jobId ?? step?.jobId ?? '')?.title ?? '',
         step?.title ?? '',
-        part.state,
+        partState[part.state],
         part.at === null ? '' : keptAt[part.at],
         suppliers.get(part.supplierId ?? '')?.name ?? '',
         part.priceMinor === null ? '' : Number(editableMoney(part.priceMinor, currency)),

@@ -102,6 +102,15 @@ export const keptAt = { boat: 'on the boat', shed: 'in the shed', home: 'at home
 export const hands = { none: 'either', port: 'port', starboard: 'starboard' } as const
 export const gambles = { open: 'not known yet', paid: 'it paid', didNot: 'it did not' } as const
 export const toolsOwned = { own: 'ours', lent: 'lent to us', hired: 'hired' } as const
+export const partState = {
+  wanted: 'Wanted',
+  specified: 'Specified',
+  quoted: 'Quoted',
+  ordered: 'Ordered',
+  arrived: 'Here',
+  fitted: 'Fitted',
+  returned: 'Sent back',
+}
 export const partWays = {
   free: 'for nothing',
   used: 'second-hand',

@@ -16,6 +16,7 @@ import { knownInputs, toMeasure, withKnownInput } from './known'
 import { jobFromRecipe } from './make'
 import { initialInputs } from './ofBoat'
 import type { Recipe, RecipeInputs } from './recipe'
+import { restsOn } from './restsOn'
 import { rework } from './rework'
 import { toBuy } from './toBuy'
 
@@ -228,6 +229,20 @@ it('buys a mix as what it is mixed from, the resin under the key of the mix', ()
     ['bed/1h', 'Epoxy hardener', 0.278, 'kg'],
     ['bed/1f', 'Thickening powder', 0.056, 'kg'],
   ])
+  // What it is mixed from rests on the same dimensions as the mix.
+  const made = recipeBook.flatMap((recipe) =>
+    recipe.steps.flatMap((step) =>
+      (step.materials ?? []).flatMap((one, at) =>
+        one.mix ? [{ recipe, key: `${step.key}/${at + 1}` }] : [],
+      ),
+    ),
+  )
+  expect(made.length).toBeGreaterThan(5)
+  for (const { recipe, key } of made)
+    expect([...restsOn(recipe, `${key}h`)]).toEqual([...restsOn(recipe, key)])
+  expect([
+    ...restsOn(recipeBook.find((one) => one.key === 'recore-above') ?? plies, 'bedCore/1f'),
+  ]).not.toEqual([])
   expect(toBuy({ ...mix, mix: null })).toEqual([{ ...mix, mix: null }])
 })
 

@@ -5,11 +5,11 @@ import type { Recipe, RecipeMaterial } from './recipe'
 const namesIn = (text: string): string[] =>
   [...text.matchAll(/\{(\w+)\}/g)].map((match) => match[1] as string)
 
-/** The material of "step/2" or "step.3/2"; null: the recipe has none of that name any more. */
+/** The material of "step/2" or "step.3/2", or of "step/2h", a thing it is mixed from; null: the recipe has none of that name any more. */
 function materialOf(recipe: Pick<Recipe, 'steps'>, recipePart: string): RecipeMaterial | null {
   const [step = '', at = ''] = recipePart.split('/')
   const found = recipe.steps.find((one) => one.key === step || one.key === step.split('.')[0])
-  return found?.materials?.[Number(at) - 1] ?? null
+  return found?.materials?.[Number.parseInt(at, 10) - 1] ?? null
 }
 
 /** Keys of the inputs that a material made by a recipe depends on. */

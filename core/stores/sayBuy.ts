@@ -1,7 +1,7 @@
 /** What a row of buying says, in the words of the trade. */
 import { dateOf, dayNumber } from '../time/civil'
 import { sayDate, sayDay } from '../time/say'
-import { counted, inWords } from '../units/counted'
+import { counted, inWords, unitFor } from '../units/counted'
 import { formatMoney } from '../money/money'
 import type { BuyRow } from './board'
 import type { Pooled } from './pool'
@@ -24,7 +24,7 @@ export function sayAmount({ toBuy, unit, packs, packSize }: Pooled): string {
   if (packs !== null && packSize !== null && packSize !== 1)
     return `${packs} × ${figure(packSize)}${unit === '' ? '' : ` ${unit}`}`
   if (unit === '') return toBuy === 1 ? '' : figure(toBuy)
-  return `${figure(toBuy)} ${unit}`
+  return `${figure(toBuy)} ${unitFor(toBuy, unit)}`
 }
 
 const on = (day: number, year: string): string => sayDate(dateOf(day), year)

@@ -21,6 +21,19 @@ export const inWords = (many: number): string => words[many] ?? String(many)
 export const counted = (many: number, one: string, more = `${one}s`): string =>
   `${inWords(many)} ${many === 1 ? one : more}`
 
+const ofOne: Readonly<Record<string, string>> = {
+  pieces: 'piece',
+  rolls: 'roll',
+  cartridges: 'cartridge',
+  sheets: 'sheet',
+  tubes: 'tube',
+  sets: 'set',
+}
+
+/** A unit as it is said after a number: 1 cartridge, 2 cartridges. */
+export const unitFor = (amount: number, unit: string): string =>
+  amount === 1 ? (ofOne[unit] ?? unit) : unit
+
 /** The same at the beginning of a sentence. */
 export const capital = (text: string): string =>
   text.replace(/^./, (letter) => letter.toUpperCase())

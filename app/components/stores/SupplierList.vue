@@ -44,6 +44,7 @@ const lead = (days: number, late: number | null) =>
       </li>
     </ul>
     <div class="mt-2 flex flex-wrap gap-2">
+      <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/parts`">All parts</NuxtLink>
       <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/prices`"
         >Prices from a list</NuxtLink
       >
