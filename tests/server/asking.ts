@@ -22,8 +22,16 @@ export interface Answer {
 const reach = (server: TestServer, path: string, init: RequestInit = {}): Promise<Response> => {
   const headers = new Headers(init.headers)
   headers.set('connection', 'close')
-  return fetch(server.url + path, { ...init, headers })
+  const once = () => fetch(server.url + path, { ...init, headers })
+  // What is refused before all of it was read may be shut before the answer is: then it is asked once more. A server
+  // that fell over does not answer the second time either.
+  return once().catch((error: unknown) => {
+    if (isReset(error)) return once()
+    throw error
+  })
 }
+const isReset = (error: unknown): boolean =>
+  error instanceof Error && (error.cause as { code?: unknown } | undefined)?.code === 'ECONNRESET'
 
 export async function ask(
   server: TestServer,
