@@ -5,6 +5,7 @@ import type { StoredPlan } from '../model/stored'
 import { nightsOf } from '../levers/dayLevers'
 import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import { lieOf } from '../plan/schedule/lies'
+import { comingOutMinor, daysMinor, tariffOf } from '../money/yard'
 import type { ZoneClock } from '../time/zone'
 
 /** Money in minor units. Null: the yard has no price here. */
@@ -29,29 +30,27 @@ export function wayMoney(
   until: number,
   clock: ZoneClock,
 ): WayMoney | null {
-  const tariffOf = (yard: Place | null) =>
-    rows.yardTariff.find((one) => one.placeId === yard?.id) ?? rows.yardTariff[0]
+  const loaM = rows.refit[0]?.loaM ?? 0
   if (rows.yardTariff.length === 0) return null
   const [first, last] = [clock.dayOf(from), clock.dayOf(until)]
   let [daysAshore, yardMinor, lifts, liftsMinor] = [0, 0, 0, 0]
   for (const one of haulOutsAsPlanned(rows, plan, clock)) {
-    const tariff = tariffOf(one.yard)
+    const tariff = tariffOf(rows.yardTariff, one.yard?.id)
     if (!tariff) continue
     const lifted = clock.dayOf(one.from - slingMs)
     const launched = one.launchAt === Infinity ? Infinity : clock.dayOf(one.launchAt)
     // Ashore as a day begins: not on the day of lifting out, still on the day of launching.
     const begin = Math.max(first, lifted + 1)
-    const days = Math.max(0, Math.min(last, launched) - begin + 1)
-    daysAshore += days
-    yardMinor += days * tariff.perDayMinor
+    const end = Math.min(last, launched)
+    daysAshore += Math.max(0, end - begin + 1)
+    yardMinor += daysMinor(tariff, begin - lifted, end - lifted, loaM)
     const comesOut = one.haulOut.liftOutActual === null && lifted >= first && lifted <= last
     const goesIn = one.haulOut.launchActual === null && launched >= first && launched <= last
-    const own = Number(comesOut) + Number(goesIn)
-    lifts += own
-    liftsMinor += own * tariff.liftMinor
+    lifts += Number(comesOut) + Number(goesIn)
+    liftsMinor += (comesOut ? comingOutMinor(tariff) : 0) + (goesIn ? tariff.liftMinor : 0)
   }
   const daysAfloat = Math.max(0, last - first + 1 - daysAshore)
-  const berthMinor = daysAfloat * (tariffOf(null)?.berthPerDayMinor ?? 0)
+  const berthMinor = daysAfloat * (tariffOf(rows.yardTariff, null)?.berthPerDayMinor ?? 0)
   return {
     daysAshore,
     daysAfloat,

@@ -102,6 +102,22 @@ export const keptAt = { boat: 'on the boat', shed: 'in the shed', home: 'at home
 export const hands = { none: 'either', port: 'port', starboard: 'starboard' } as const
 export const gambles = { open: 'not known yet', paid: 'it paid', didNot: 'it did not' } as const
 export const toolsOwned = { own: 'ours', lent: 'lent to us', hired: 'hired' } as const
+export const accounts = {
+  system: 'a system',
+  yard: 'yard, lift, berth',
+  tools: 'tools',
+  travel: 'travel and nights',
+  other: 'other',
+} as const
+export const spendKinds = {
+  part: 'part or material',
+  trade: 'trade',
+  yard: 'yard',
+  tool: 'tool',
+  travel: 'travel',
+  lodging: 'nights away',
+  other: 'other',
+} as const
 export const partState = {
   wanted: 'Wanted',
   specified: 'Specified',

@@ -209,6 +209,12 @@ export const bagStates = ['stored', 'fitted', 'lost'] as const
 
 export const bookingStates = ['asked', 'booked', 'came', 'cancelled'] as const
 
+export const accounts = ['system', 'yard', 'tools', 'travel', 'other'] as const
+/** Where money belongs: to a system of hers, or to what belongs to none. */
+export type Account = (typeof accounts)[number]
+export const spendKinds = ['part', 'trade', 'yard', 'tool', 'travel', 'lodging', 'other'] as const
+export type SpendKind = (typeof spendKinds)[number]
+
 export const months = [
   'jan',
   'feb',

@@ -1,3 +1,4 @@
+import { tariffOf, usualDayMinor } from '../money/yard'
 import { dayMs } from '../time/civil'
 import { laidGates } from './finishPlan'
 import { gateDeadline } from './haulOutOf'
@@ -40,11 +41,11 @@ export function planCost({ rows, compiled, ranked }: Prepared, pass: Pass): Plan
   let ashoreMinor = 0
   for (const { haulOut, from, launchAt } of pass.ashore) {
     if (!launched.has(haulOut.id)) continue
-    const tariff =
-      rows.yardTariff.find((one) => one.placeId === haulOut.placeId) ?? rows.yardTariff[0]
+    const tariff = tariffOf(rows.yardTariff, haulOut.placeId)
     // Without a price, a day ashore still counts as one.
     ashoreMinor += Math.round(
-      ((launchAt - Math.max(from, now)) / dayMs) * (tariff?.perDayMinor ?? 1),
+      ((launchAt - Math.max(from, now)) / dayMs) *
+        (tariff ? usualDayMinor(tariff, rows.refit[0]?.loaM ?? 0) : 1),
     )
   }
   const days = new Set<string>()

@@ -6,6 +6,7 @@ import type { RefitRows } from '../model/refit'
 import { daysBetween, mondayOf } from '../time/civil'
 import { startOfDate, zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
+import { dayMinor, tariffOf } from '../money/yard'
 import { gateNeeds } from '../plan/gateNeeds'
 import { canBeDated, gateGaps } from '../plan/gateGaps'
 import type { GateGap } from '../plan/gateGaps'
@@ -243,9 +244,10 @@ function ashoreFigures(rows: RefitRows, clock: ZoneClock, now: number): Derived[
     (one) => (one.liftOutActual ?? '9999') <= today && one.launchActual === null,
   )
   if (!haul?.liftOutActual) return null
-  const tariff = rows.yardTariff.find((one) => one.placeId === haul.placeId) ?? rows.yardTariff[0]
+  const tariff = tariffOf(rows.yardTariff, haul.placeId)
+  const day = daysBetween(haul.liftOutActual, today)
   return {
-    day: daysBetween(haul.liftOutActual, today),
-    costPerDayMinor: tariff?.perDayMinor ?? 0,
+    day,
+    costPerDayMinor: tariff ? dayMinor(tariff, Math.max(1, day), rows.refit[0]?.loaM ?? 0) : 0,
   }
 }

@@ -1,6 +1,7 @@
 /** A launch that misses its season: where it falls, and what that costs. */
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
+import { tariffOf, usualDayMinor } from '../money/yard'
 import { dayNumber } from '../time/civil'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
 import type { ZoneClock } from '../time/zone'
@@ -35,14 +36,14 @@ export function seasonsMissed(rows: RefitRows, plan: StoredPlan, clock: ZoneCloc
       const into = seasons.find((one) => one.from > season.to && one.from <= on) ?? null
       const daysOver = dayNumber(on) - dayNumber(season.to)
       const yard = yards.get(haulOut.id)
-      const tariff = rows.yardTariff.find((one) => one.placeId === yard?.id) ?? rows.yardTariff[0]
+      const tariff = tariffOf(rows.yardTariff, yard?.id)
       return [
         {
           gateId: gate.id,
           season: season.name,
           fallsInto: into?.name ?? null,
           daysOver,
-          costMinor: tariff ? daysOver * tariff.perDayMinor : null,
+          costMinor: tariff ? daysOver * usualDayMinor(tariff, rows.refit[0]?.loaM ?? 0) : null,
           losesTheSummer: into !== null,
         },
       ]

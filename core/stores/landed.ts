@@ -2,7 +2,8 @@
 import type { Row } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import { inOrder } from '../model/refit'
-import { digitsOf, splitMoney } from '../money/money'
+import { splitMoney } from '../money/money'
+import { inOwn } from '../money/rate'
 
 type Purchase = Row<'purchase'>
 type Line = Row<'purchaseLine'>
@@ -24,17 +25,6 @@ export interface LandedOrder {
   readonly ownTotalMinor: number
   /** Lines without a price. */
   readonly unpriced: number
-}
-
-/** A sum in the order's currency as one in the refit's: rounded half up to the smallest coin. */
-function inOwn(
-  minor: number,
-  { currency, rate }: Pick<Purchase, 'currency' | 'rate'>,
-  own: string,
-): number {
-  if (currency === '' || currency === own) return minor
-  const scale = 10 ** (digitsOf(own) - digitsOf(currency))
-  return Math.round(minor * (rate ?? 1) * scale)
 }
 
 /**

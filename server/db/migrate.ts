@@ -15,6 +15,7 @@ import { statements as chosenAndPinned } from './migrations/chosenAndPinned'
 import { statements as chainsOfStays } from './migrations/chainsOfStays'
 import { statements as curesAndReadings } from './migrations/curesAndReadings'
 import { statements as daysAsTheyGo } from './migrations/daysAsTheyGo'
+import { statements as moneySpent } from './migrations/moneySpent'
 import { statements as onPaper } from './migrations/onPaper'
 import { statements as stores } from './migrations/stores'
 
@@ -33,6 +34,7 @@ const migrations = [
   { name: '0012-chosen-and-pinned', statements: chosenAndPinned },
   { name: '0013-stores', statements: stores },
   { name: '0014-on-paper', statements: onPaper },
+  { name: '0015-money-spent', statements: moneySpent },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

@@ -96,8 +96,12 @@ const checkAs = (entity: EntityName, row: Plain, context: RuleContext): Found[] 
 function dependants(applied: readonly Applied[], one: OpenRefit): readonly [EntityName, Plain][] {
   const touched = new Set(applied.map(({ item }) => `${item.entity} ${item.id}`))
   const kinds = new Set(
-    applied.flatMap(({ item, fields }) =>
-      item.op === 'patch' ? kindsDependingOn(item.entity, fields) : [],
+    applied.flatMap(({ item, fields, after, before }) =>
+      // A row that comes or goes has all its fields with it.
+      kindsDependingOn(
+        item.entity,
+        before && after ? fields : Object.keys(after ?? before ?? {}),
+      ),
     ),
   )
   return [...kinds].flatMap((kind) =>

@@ -147,6 +147,8 @@ export const tradeBooking = kind(
     noticeDays: maybe(integer('Notice in days', { min: 0, max: 1000 })),
     /** Weekdays on which they come, 1 Monday to 7 Sunday; none: any. */
     comesOn: record<number[]>('They come on', []),
+    /** Of what is agreed, kept until it was looked at. */
+    retainPercent: integer('Held back until it is checked', { min: 0, max: 50 }, 0),
   },
   { planInput: true },
 )

@@ -7,6 +7,7 @@ import { job, step, link } from './work'
 import { product, bringLine, part, tradeBooking } from './goods'
 import { recipe } from './recipes'
 import { makerItem, makerSheet, partWay, tradeItem } from './sheets'
+import { budget, invoice, spend, spendShare } from './money'
 import { delivery, lineWant, purchase, purchaseLine, stock, supplier, tool } from './stores'
 import { bag, bagWire } from './bags'
 import { decision, option } from './choices'
@@ -98,6 +99,10 @@ export const kinds = {
   asBuiltTest,
   picture,
   tradeItem,
+  budget,
+  spend,
+  spendShare,
+  invoice,
   cover,
   reading,
   forecast,

@@ -86,7 +86,17 @@ export const yardTariff = kind(
     placeId: ref('Yard', 'place', { onDelete: 'goes' }),
     /** Minor units of the refit's currency, a day ashore. */
     perDayMinor: integer('A day ashore', { min: 0, max: 1e9, unit: 'minor' }, 0),
+    /** Days ashore that cost nothing, from the lift-out on. */
+    freeDays: integer('Days free', { min: 0, max: 1000 }, 0),
+    /** From so many days ashore on a day has another price; null: it has not. */
+    laterFromDay: maybe(integer('Another price from day', { min: 1, max: 5000 })),
+    laterPerDayMinor: integer('A day from then on', { min: 0, max: 1e9, unit: 'minor' }, 0),
+    /** The prices of a day are for each metre of her. */
+    byMetre: flag('A day is priced by the metre', false),
+    powerPerDayMinor: integer('Power a day', { min: 0, max: 1e9, unit: 'minor' }, 0),
     liftMinor: integer('A lift', { min: 0, max: 1e9, unit: 'minor' }, 0),
+    blockMinor: integer('Blocking', { min: 0, max: 1e9, unit: 'minor' }, 0),
+    washMinor: integer('Wash', { min: 0, max: 1e9, unit: 'minor' }, 0),
     berthPerDayMinor: integer('A day at the berth', { min: 0, max: 1e9, unit: 'minor' }, 0),
   },
   { planInput: true },

@@ -48,6 +48,8 @@ export const tradeItem = kind('line of a trade sheet', {
   bookingId: ref('Booking', 'tradeBooking', { onDelete: 'goes' }),
   what: text('What they look at', 500),
   pictureId: maybe(ref('Picture', 'picture')),
+  /** What it is in the price they were booked at; null: it is not named there. */
+  quoteMinor: maybe(integer('In the quote', { min: 0, max: 1e11, unit: 'minor' })),
   proposal: note('What they propose', 500),
   proposalMinor: maybe(integer('Price of it', { min: 0, max: 1e11, unit: 'minor' })),
   proposalDays: maybe(real('Days of it', { min: 0, max: 1000 })),

@@ -29,6 +29,8 @@ export const purchase = kind('order', {
   /** What one unit of it costs in the refit's currency; null: it is the refit's own. */
   rate: maybe(real('Rate', { min: 1e-6, max: 1e6 })),
   rateOn: maybe(date('Rate of')),
+  /** Null: it is owed. */
+  paidOn: maybe(date('Paid on')),
   freightMinor: money('Freight'),
   taxMinor: money('Tax'),
   note: note('Note', 1000),

@@ -1,6 +1,7 @@
 /** Rules that rows must keep beyond each field by itself; read by the server. */
 import type { EntityName, Row } from '../entities'
 import type { Rule, RuleContext, RuleProblem, Rules } from './rule'
+import { moneyRules } from './money'
 import { storesRules } from './stores'
 import { sameName, thingRules } from './things'
 import { undertakingRules } from './undertaking'
@@ -19,6 +20,7 @@ const rules: Rules = {
   ...weatherRules,
   ...thingRules,
   ...storesRules,
+  ...moneyRules,
 }
 
 /** Everything wrong with a row among the rows it lives with. */
@@ -44,7 +46,8 @@ const watched: readonly {
     kinds: ['reading'],
   },
   { entity: 'haulOut', fields: ['liftOutAimed'], kinds: ['gate'] },
-  { entity: 'refit', fields: ['currency'], kinds: ['purchase'] },
+  { entity: 'refit', fields: ['currency'], kinds: ['purchase', 'spend'] },
+  { entity: 'spendShare', fields: ['minor', 'spendId'], kinds: ['spend'] },
 ]
 
 /** Kinds of rows to look at again when fields of a row change, though none of them was touched. */

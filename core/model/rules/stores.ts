@@ -2,7 +2,7 @@
 import { byId, groupBy, inOrder as inHandOrder } from '../refit'
 import type { RuleContext, RuleProblem, Rules } from './rule'
 import { inOrder, mendWhen, when } from './rule'
-import { isCurrency } from '../../money/money'
+import { rateProblems } from './money'
 
 /** A lead whose bad case is shorter than the usual one. */
 const leads = (row: {
@@ -25,9 +25,8 @@ export const storesRules: Rules = {
       'The step that needs it cannot be the one that says what size it is: it has to be here by then.',
     ),
   ],
-  purchase: (row, { rows, once }) => {
-    const own = rows.refit[0]?.currency ?? ''
-    const isForeign = row.currency !== '' && row.currency !== own
+  purchase: (row, context) => {
+    const { rows, once } = context
     const numbers = once('orderNumbers', () => {
       const counts = new Map<string, number>()
       for (const one of rows.purchase) {
@@ -39,20 +38,16 @@ export const storesRules: Rules = {
     return [
       ...inOrder('purchase', row, 'orderedOn', 'dueOn'),
       ...when(
-        row.currency !== '' && !isCurrency(row.currency),
-        'currency',
-        `"${row.currency}" is no currency. Write its three letters, for example GBP.`,
+        row.paidOn !== null && row.orderedOn === null,
+        'paidOn',
+        'It is not ordered yet. Say when it was ordered, then when it was paid.',
       ),
       ...when(
-        isForeign && row.rate === null,
-        'rate',
-        `What is one ${row.currency} in ${own}? Type the rate of the day it was ordered.`,
+        row.paidOn !== null && context.today !== null && row.paidOn > context.today,
+        'paidOn',
+        'That day is still to come. Until it is paid it is owed.',
       ),
-      ...when(
-        row.rate !== null && row.rateOn === null,
-        'rateOn',
-        'Which day is that rate of? Type its date.',
-      ),
+      ...rateProblems(row, context, 'it was ordered'),
       ...mendWhen(
         (numbers.get(`${row.supplierId ?? ''} ${row.number.trim().toLowerCase()}`) ?? 0) > 1,
         'number',

@@ -1,0 +1,275 @@
+/** Every sum that was paid or promised, a line each: what all accounts, months and totals are added up from. */
+import type { Job, Part, Row } from '../model/entities'
+import { byId, groupBy, inOrder } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import type { Account, SpendKind } from '../model/words'
+import { landed } from '../stores/landed'
+import { partCostMinor } from './jobCost'
+import { splitMoney } from './money'
+import { inOwn } from './rate'
+import { tradeAccounts } from './tradeAccount'
+import { yardAccounts } from './yardMeter'
+
+/** Where money belongs; a system only with account 'system'. */
+export interface Place {
+  readonly account: Account
+  readonly systemId: string | null
+}
+
+export interface MoneyLine extends Place {
+  readonly key: string
+  /** Where it is written down. */
+  readonly from: 'order' | 'part' | 'trade' | 'spend' | 'yard'
+  readonly rowId: string
+  /** False: ordered, booked or run up, and still owed. */
+  readonly isSpent: boolean
+  /** Civil date it was paid, or is due; null: nobody knows. */
+  readonly on: string | null
+  readonly what: string
+  readonly kind: SpendKind
+  /** In the refit's currency; less than 0: money back. */
+  readonly minor: number
+  /** What of it was planned: its guess; 0 for found work, which no plan had. */
+  readonly plannedMinor: number
+  readonly jobId: string | null
+}
+
+const accountOfKind: Readonly<Record<SpendKind, Account>> = {
+  part: 'other',
+  trade: 'other',
+  yard: 'yard',
+  tool: 'tools',
+  travel: 'travel',
+  lodging: 'travel',
+  other: 'other',
+}
+
+/** What lines are made with: jobs, and where money of a job or a kind belongs. */
+interface Ledger {
+  readonly rows: RefitRows
+  readonly own: string
+  readonly jobs: ReadonlyMap<string, Job>
+  readonly steps: ReadonlyMap<string, Row<'step'>>
+  readonly placeOf: (jobId: string | null, systemId: string | null, kind: SpendKind) => Place
+  /** The sum that was planned, nothing for found work. */
+  readonly planned: (jobId: string | null, minor: number) => number
+}
+
+function ledgerOf(rows: RefitRows): Ledger {
+  const jobs = byId(rows.job)
+  return {
+    rows,
+    own: rows.refit[0]?.currency ?? 'EUR',
+    jobs,
+    steps: byId(rows.step),
+    placeOf: (jobId, systemId, kind) => {
+      const system = systemId ?? jobs.get(jobId ?? '')?.systemId ?? null
+      return system === null
+        ? { account: accountOfKind[kind], systemId: null }
+        : { account: 'system', systemId: system }
+    },
+    planned: (jobId, minor) => (isFoundJob(jobs.get(jobId ?? '')) ? 0 : minor),
+  }
+}
+
+/** A job that came up while another was being done: nobody planned it. */
+export const isFoundJob = (job: Pick<Job, 'parentJobId'> | undefined): boolean =>
+  job !== undefined && job.parentJobId !== null
+
+/** Whose job a part is. */
+export const jobOfPart = (
+  part: Pick<Part, 'jobId' | 'neededByStepId'>,
+  steps: ReadonlyMap<string, Row<'step'>>,
+): string | null => part.jobId ?? steps.get(part.neededByStepId ?? '')?.jobId ?? null
+
+function orderLines(ledger: Ledger): MoneyLine[] {
+  const { rows, own, steps } = ledger
+  const wants = groupBy(rows.lineWant, (one) => one.lineId)
+  const parts = byId(rows.part)
+  return rows.purchase.flatMap((purchase): MoneyLine[] => {
+    if (purchase.orderedOn === null) return []
+    const isSpent = purchase.paidOn !== null
+    const common = {
+      from: 'order' as const,
+      rowId: purchase.id,
+      isSpent,
+      on: purchase.paidOn ?? purchase.dueOn,
+      kind: 'part' as const,
+    }
+    const order = landed(rows, purchase, own)
+    const lines = order.lines.flatMap(({ line, ownMinor }): MoneyLine[] => {
+      if (ownMinor === null) return []
+      const wanting = (wants.get(line.id) ?? []).flatMap((one) => parts.get(one.partId) ?? [])
+      const byJob = [...groupBy(wanting, (part) => jobOfPart(part, steps) ?? '')]
+      const weights = byJob.map(([, some]) => weightOf(some))
+      const isEven = weights.some((one) => one === 0)
+      const shares =
+        byJob.length === 0
+          ? [ownMinor]
+          : splitMoney(ownMinor, isEven ? weights.map(() => 1) : weights)
+      return (byJob.length === 0 ? [['', []] as const] : byJob).map(([job, some], at) => {
+        const jobId = job === '' ? null : job
+        const minor = shares[at] ?? 0
+        const guess = some.reduce((sum, part) => sum + partCostMinor(part), 0)
+        return {
+          ...common,
+          ...ledger.placeOf(jobId, null, 'part'),
+          key: `order ${line.id} ${job}`,
+          what: line.name,
+          minor,
+          plannedMinor: ledger.planned(jobId, guess > 0 ? guess : minor),
+          jobId,
+        }
+      })
+    })
+    // Freight and tax of an order whose lines have no price yet belong to nobody.
+    const rest = order.ownTotalMinor - lines.reduce((sum, one) => sum + one.minor, 0)
+    return rest === 0
+      ? lines
+      : [
+          ...lines,
+          {
+            ...common,
+            account: 'other',
+            systemId: null,
+            key: `order ${purchase.id} rest`,
+            what: `Freight and tax of order ${purchase.number}`,
+            minor: rest,
+            plannedMinor: rest,
+            jobId: null,
+          },
+        ]
+  })
+}
+
+const weightOf = (parts: readonly Part[]): number =>
+  parts.reduce((sum, part) => sum + partCostMinor(part), 0)
+
+/** Parts that are here, or promised, by no order that is written down. */
+function looseParts({ rows, steps, placeOf, planned }: Ledger): MoneyLine[] {
+  const ordered = new Set(rows.lineWant.map((one) => one.partId))
+  return rows.part.flatMap((part): MoneyLine[] => {
+    const minor = partCostMinor(part)
+    const isSpent = part.state === 'arrived' || part.state === 'fitted'
+    if (minor === 0 || ordered.has(part.id) || !(isSpent || part.state === 'ordered')) return []
+    const jobId = jobOfPart(part, steps)
+    return [
+      {
+        ...placeOf(jobId, null, 'part'),
+        key: `part ${part.id}`,
+        from: 'part',
+        rowId: part.id,
+        isSpent,
+        on: isSpent ? (part.orderedOn ?? part.arrivesOn) : part.arrivesOn,
+        what: part.name,
+        kind: 'part',
+        minor,
+        plannedMinor: planned(jobId, minor),
+        jobId,
+      },
+    ]
+  })
+}
+
+/** What trades are still to be paid, of what was agreed with them. */
+function tradesOwed(ledger: Ledger): MoneyLine[] {
+  return tradeAccounts(ledger.rows).flatMap((one): MoneyLine[] => {
+    if (one.owedMinor === 0) return []
+    const jobId = ledger.steps.get(one.booking.stepId)?.jobId ?? null
+    return [
+      {
+        ...ledger.placeOf(jobId, null, 'trade'),
+        key: `trade ${one.booking.id}`,
+        from: 'trade',
+        rowId: one.booking.id,
+        isSpent: false,
+        on: one.booking.to,
+        what: one.booking.trade,
+        kind: 'trade',
+        minor: one.owedMinor,
+        plannedMinor: ledger.planned(jobId, one.plannedOf(one.owedMinor)),
+        jobId,
+      },
+    ]
+  })
+}
+
+/** What was paid, by its shares. */
+function spends(ledger: Ledger): MoneyLine[] {
+  const { rows, own, steps, placeOf, planned } = ledger
+  const shares = groupBy(inOrder(rows.spendShare), (one) => one.spendId)
+  const trades = new Map(tradeAccounts(rows).map((one) => [one.booking.id, one]))
+  return rows.spend.flatMap((spend): MoneyLine[] => {
+    const total = inOwn(spend.minor, spend, own) * (spend.isBack ? -1 : 1)
+    const trade = trades.get(spend.bookingId ?? '')
+    const ofTrade = trade ? (steps.get(trade.booking.stepId)?.jobId ?? null) : null
+    const split = shares.get(spend.id) ?? []
+    const minors =
+      split.length === 0
+        ? [total]
+        : splitMoney(
+            total,
+            split.map((one) => one.minor),
+          )
+    return minors.map((minor, at) => {
+      const share = split[at]
+      const jobId = share ? share.jobId : ofTrade
+      const guess = trade ? trade.plannedOf(minor) : minor
+      return {
+        ...placeOf(jobId, share?.systemId ?? null, spend.kind),
+        key: `spend ${spend.id} ${share?.id ?? ''}`,
+        from: 'spend' as const,
+        rowId: spend.id,
+        isSpent: true,
+        on: spend.on,
+        what: spend.what,
+        kind: spend.kind,
+        minor,
+        plannedMinor: planned(jobId, guess),
+        jobId,
+      }
+    })
+  })
+}
+
+/** What the yard has run up and not asked for yet. `today`: civil date. */
+const yardOwed = ({ rows, own }: Ledger, today: string): MoneyLine[] =>
+  yardAccounts(rows, own, today).flatMap((one): MoneyLine[] =>
+    one.owedMinor === 0
+      ? []
+      : [
+          {
+            account: 'yard',
+            systemId: null,
+            key: `yard ${one.haulOut.id}`,
+            from: 'yard',
+            rowId: one.haulOut.id,
+            isSpent: false,
+            on: today,
+            what: `${one.haulOut.name}: run up, no bill yet`,
+            kind: 'yard',
+            minor: one.owedMinor,
+            plannedMinor: one.owedMinor,
+            jobId: null,
+          },
+        ],
+  )
+
+/** Every line, those with a day first by day. `today`: civil date. */
+export function moneyLines(rows: RefitRows, today: string): MoneyLine[] {
+  const ledger = ledgerOf(rows)
+  return [
+    ...orderLines(ledger),
+    ...looseParts(ledger),
+    ...tradesOwed(ledger),
+    ...spends(ledger),
+    ...yardOwed(ledger, today),
+  ].sort((a, b) => {
+    const [one, other] = [a.on ?? '9999', b.on ?? '9999']
+    return one < other ? -1 : one > other ? 1 : a.key < b.key ? -1 : 1
+  })
+}
+
+/** What lines add up to, minor units. */
+export const sumOf = (lines: readonly MoneyLine[]): number =>
+  lines.reduce((sum, one) => sum + one.minor, 0)

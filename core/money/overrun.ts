@@ -1,0 +1,52 @@
+/** By how much what was bought came out dearer than it was guessed at. Source: handbook 8. */
+import { byId, groupBy } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { landed } from '../stores/landed'
+import { lineStates } from '../stores/lineState'
+import { partCostMinor } from './jobCost'
+import { tradeAccounts } from './tradeAccount'
+
+/** The ratio until enough lines have closed. */
+const ratioBefore = 1.2
+const linesNeeded = 3
+
+export interface Overrun {
+  /** What the rest of a plan is taken at. */
+  readonly ratio: number
+  /** Closed lines that were guessed at: paid orders that came whole, trades that came and were billed. */
+  readonly lines: number
+  readonly guessedMinor: number
+  readonly actualMinor: number
+}
+
+/** Sums of closed lines against their guesses; 1.2 until three have closed. */
+export function overrunOf(rows: RefitRows): Overrun {
+  const own = rows.refit[0]?.currency ?? 'EUR'
+  const states = lineStates(rows)
+  const wants = groupBy(rows.lineWant, (one) => one.lineId)
+  const parts = byId(rows.part)
+  let [lines, guessedMinor, actualMinor] = [0, 0, 0]
+  const close = (guess: number, actual: number) => {
+    if (guess <= 0 || actual <= 0) return
+    lines++
+    guessedMinor += guess
+    actualMinor += actual
+  }
+  for (const purchase of rows.purchase) {
+    if (purchase.paidOn === null) continue
+    for (const { line, ownMinor } of landed(rows, purchase, own).lines) {
+      if (ownMinor === null || (states.get(line.id)?.toCome ?? 1) > 0) continue
+      const wanting = (wants.get(line.id) ?? []).flatMap((one) => parts.get(one.partId) ?? [])
+      // A line on which something was never guessed at says nothing about guesses.
+      if (wanting.some((part) => part.priceMinor === null)) continue
+      close(
+        wanting.reduce((sum, part) => sum + partCostMinor(part), 0),
+        ownMinor,
+      )
+    }
+  }
+  for (const { booking, billedMinor } of tradeAccounts(rows))
+    if (booking.state === 'came') close(booking.priceMinor ?? 0, billedMinor)
+  const ratio = lines >= linesNeeded ? actualMinor / guessedMinor : ratioBefore
+  return { ratio, lines, guessedMinor, actualMinor }
+}
