@@ -1,3 +1,4 @@
+import { calibrated } from '#core/forecast/calibration'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Change, ChangeItem, Clash } from '#core/model/changes'
@@ -35,7 +36,8 @@ export const useRefitStore = defineStore('refit', () => {
   const state = shallowRef(machine.state)
 
   const refitId = computed(() => state.value.refitId)
-  const rows = computed(() => state.value.rows)
+  /** Hours that were guessed count by what such work really takes, where that is switched on. */
+  const rows = computed(() => calibrated(state.value.rows))
   const seq = computed(() => state.value.seq)
   const status = computed(() => state.value.phase)
   const connected = computed(() => state.value.connected)

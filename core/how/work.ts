@@ -1,6 +1,7 @@
 import { hourMs } from '../time/civil'
 import type { Waits } from '../plan/waits'
 import type { Step } from '../model/entities'
+import { actingOn } from '../forecast/calibration'
 import { accessFactor, plannedHours } from '../plan/planned'
 import { formatHours, formatWait } from '../units/hours'
 import type { UnitSystem } from '../units/length'
@@ -11,16 +12,26 @@ import type { How } from './how'
 export function howHours(step: Step, crew: number): How {
   const factor = accessFactor[step.access]
   const planned = plannedHours(step)
+  const really = actingOn(step)
+  const times = really === 1 ? '' : ` × ${really.toFixed(2)}`
   return {
     title: `Hours of “${step.title}”`,
     result: formatHours(planned),
     inputs: [
       { name: 'Likely, one skilled amateur, open access', value: formatHours(step.hoursLikely) },
       { name: `Access: ${step.access}`, value: `× ${factor}` },
+      ...(really === 1
+        ? []
+        : [
+            {
+              name: 'What such work takes you against your guess',
+              value: `× ${really.toFixed(2)}`,
+            },
+          ]),
       ...(crew > 0 ? [{ name: 'People', value: String(crew) }] : []),
     ],
     working: [
-      `${formatHours(step.hoursLikely)} × ${factor} = ${formatHours(planned)} of work`,
+      `${formatHours(step.hoursLikely)} × ${factor}${times} = ${formatHours(planned)} of work`,
       ...(crew > 1
         ? [
             `${formatHours(planned)} ÷ ${crew} people = ${formatHours(planned / crew)} by the clock, up to full five minutes`,
@@ -30,7 +41,9 @@ export function howHours(step: Step, crew: number): How {
     source:
       'Access factors: rule of thumb of refit work (open 1, awkward 1.3, cramped 1.7, blind 2.2).',
     distrust:
-      'The likely hours are a guess until they have been done once. What past steps really took is not worked in.',
+      really === 1
+        ? 'The likely hours are a guess until they have been done once. What past steps really took is not worked in.'
+        : 'What past steps of this kind took is worked in: Money has the switch, and says on how many steps it rests.',
   }
 }
 

@@ -23,11 +23,11 @@ export const byId = <R extends { readonly id: string }>(rows: readonly R[]): Map
   new Map(rows.map((row) => [row.id, row]))
 
 /** Rows gathered under the key that `keyOf` gives; rows without a key are left out. */
-export const groupBy = <R>(
+export const groupBy = <R, Key extends string = string>(
   rows: readonly R[],
-  keyOf: (row: R) => string | null | undefined,
-): Map<string, R[]> => {
-  const groups = new Map<string, R[]>()
+  keyOf: (row: R) => Key | null | undefined,
+): Map<Key, R[]> => {
+  const groups = new Map<Key, R[]>()
   for (const row of rows) {
     const key = keyOf(row)
     if (key == null) continue

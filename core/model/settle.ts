@@ -1,6 +1,7 @@
 /** What a change brings with it that only the server sets: inches earned, kept and taken back. */
 import { earnedInches, inchesForClosing, loaInches, openHoursOf } from '../progress/inches'
 import { plannedJobs } from '../plan/network'
+import { calibrated } from '../forecast/calibration'
 import { plannedHours } from '../plan/planned'
 import type { RefitRow, Step } from './entities'
 import type { RefitRows } from './refit'
@@ -29,15 +30,20 @@ export function settleStep(
     return stored === null && after.doneAt === null ? null : { doneAt: null, earnedIn: null }
   const doneAt = after.doneAt ?? now
   if (stored !== null) return { doneAt, earnedIn: stored }
-  const others = rows.step.filter((step) => step.id !== after.id)
-  const asOpen: Step = { ...after, state: 'open' }
+  // As the plan sees its hours, this step among them: the inches are shared out by the same.
+  const { step: steps } = calibrated({
+    ...rows,
+    step: [...rows.step.filter((step) => step.id !== after.id), { ...after, state: 'open' }],
+  })
+  const others = steps.slice(0, -1)
+  const asOpen = steps.at(-1) ?? after
   const plannedIds = new Set(plannedJobs(rows).map((job) => job.id))
   return {
     doneAt,
     earnedIn: inchesForClosing(
       loaInches(rows.refit[0]?.loaM ?? 0),
       earnedInches(others, rows.refit[0]?.earnedKeptIn),
-      plannedHours(after),
+      plannedHours(asOpen),
       openHoursOf([...others, asOpen], new Set([...plannedIds, after.jobId])),
     ),
   }

@@ -307,7 +307,7 @@ describe('accounts', () => {
 })
 
 describe('a trade', () => {
-  function smith(more: object = {}, done = 'open') {
+  function smith(more: object = {}, done: 'open' | 'right' = 'open') {
     const rows = refit()
     add(rows, 'tradeBooking', 't', {
       stepId: 'lift',
@@ -447,5 +447,31 @@ describe('the yard', () => {
       weekLaterMinor: 7980,
       dayMinor: 1140,
     })
+  })
+})
+
+it('reckons the yard and the berth from one haul-out to the next, and from tomorrow on', () => {
+  const rows = refit()
+  add(rows, 'yardTariff', 'prices', {
+    placeId: 'yard',
+    perDayMinor: 1000,
+    liftMinor: 30_000,
+    washMinor: 5000,
+    berthPerDayMinor: 400,
+  })
+  const ashore = { placeId: 'yard', name: 'x' }
+  add(rows, 'haulOut', 'one', {
+    ...ashore,
+    liftOutAimed: '2027-04-07',
+    liftOutActual: '2027-04-07',
+    launchAimed: '2027-04-27',
+  })
+  add(rows, 'haulOut', 'two', { ...ashore, liftOutAimed: '2027-05-07', launchAimed: '2027-05-12' })
+  // 20 days, then 10 afloat, then 5: 25 days ashore, two lifts out and two in; 10 of the first 20 are gone.
+  const yard = money(rows).accounts.find((one) => one.account === 'yard')
+  expect(yard).toMatchObject({
+    plannedMinor: 25 * 1000 + 2 * 35_000 + 2 * 30_000 + 10 * 400,
+    owedMinor: 35_000 + 10 * 1000,
+    likelyMinor: 35_000 + 10 * 1000 + 10 * 1000 + 30_000 + 10 * 400 + 35_000 + 5 * 1000 + 30_000,
   })
 })

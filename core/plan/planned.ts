@@ -9,12 +9,15 @@ export const accessFactor: Readonly<Record<Access, number>> = {
   blind: 2.2,
 }
 
-/** Person-hours of one round of a step: likely × access. */
-export const roundHours = (step: Pick<Step, 'hoursLikely' | 'access'>): number =>
-  step.hoursLikely * accessFactor[step.access]
+/** What hours are planned from; `calibration`: set by core/forecast/calibration where its switch is on. */
+type Guess = Pick<Step, 'hoursLikely' | 'access'> & { readonly calibration?: number }
 
-/** Planned person-hours of a step: likely × access, for each round that is likely. */
-export const plannedHours = (step: Pick<Step, 'hoursLikely' | 'access' | 'roundsLikely'>): number =>
+/** Person-hours of one round of a step: likely × access, × what its kind really takes where that is switched on. */
+export const roundHours = (step: Guess): number =>
+  step.hoursLikely * accessFactor[step.access] * (step.calibration ?? 1)
+
+/** Planned person-hours of a step: those of a round, for each round that is likely. */
+export const plannedHours = (step: Guess & Pick<Step, 'roundsLikely'>): number =>
   roundHours(step) * step.roundsLikely
 
 /** True while a step still asks for work. */

@@ -1,6 +1,7 @@
 import type { Remark } from '../model/stored'
 import { entityNames, kinds } from '../model/entities'
 import type { RefitRows } from '../model/refit'
+import { calibrated } from '../forecast/calibration'
 import { zoneClock } from '../time/zone'
 import { withHullNeeds } from './hullNeed'
 import { cycleSentence, findCycle, plannedJobs } from './network'
@@ -30,7 +31,7 @@ export interface Prepared extends PassInput {
 /** Everything about a refit that does not depend on the order in which steps are placed. `now`: UTC ms. */
 export function prepare(given: RefitRows, now: number): Prepared {
   const clock = zoneClock(given.refit[0]?.zone ?? 'UTC')
-  const sorted = inOneOrder(given)
+  const sorted = inOneOrder(calibrated(given))
   const { links, remarks } = withoutCircles(sorted)
   const rows = withHullNeeds(sorted)
   const open = { ...rows, link: links }

@@ -3,6 +3,7 @@ import type { Gate, Step } from '../model/entities'
 import type { StoredPlan } from '../model/stored'
 import { groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
+import { calibrated } from '../forecast/calibration'
 import { daysBetween, mondayOf } from '../time/civil'
 import { startOfDate, zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
@@ -88,7 +89,8 @@ export interface Derived {
 }
 
 /** The one derivation: rows, the accepted plan and the time give all shared figures. */
-export function derive(rows: RefitRows, plan: StoredPlan | null, now: number): Derived {
+export function derive(given: RefitRows, plan: StoredPlan | null, now: number): Derived {
+  const rows = calibrated(given)
   const refit = rows.refit[0]
   const clock = zoneClock(refit?.zone ?? 'UTC')
   const planned = plannedJobs(rows)

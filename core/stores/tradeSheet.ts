@@ -49,6 +49,12 @@ function questionsOf(item: Item, currency: string): string[] {
     list.push(`“${item.proposal}” was taken without a price.`)
   if (invoice > 0 && (item.answer === 'left' || isOpen))
     list.push(`“${item.proposal}” was never agreed, and ${money(invoice)} is asked for it.`)
+  if (item.quoteMinor !== null && invoice > item.quoteMinor)
+    list.push(
+      `“${item.what}” was ${money(item.quoteMinor)} in the quote, and ${money(invoice)} is asked.`,
+    )
+  if (item.quoteMinor === null && item.answer === 'none' && !isOpen && invoice > 0)
+    list.push(`${money(invoice)} is asked for “${item.what}”, and nobody agreed to it.`)
   if (item.answer === 'taken' && item.proposalMinor !== null && invoice > item.proposalMinor)
     list.push(
       `“${item.proposal}”: ${money(item.proposalMinor)} was agreed, ${money(invoice)} is asked.`,

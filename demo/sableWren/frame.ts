@@ -117,7 +117,10 @@ function places(write: Writer): void {
   write.add('yardTariff', 'kelder-tariff', {
     placeId: 'kelder',
     perDayMinor: 1140,
+    freeDays: 14,
     liftMinor: 38_500,
+    blockMinor: 6000,
+    washMinor: 3500,
     berthPerDayMinor: 920,
   })
 }

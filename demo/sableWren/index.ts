@@ -9,6 +9,7 @@ import { Writer } from '../write'
 import { writeBags } from './bags'
 import { writeFoundWork } from './foundWork'
 import { writeFrame } from './frame'
+import { writeMoney } from './money'
 import { writePlannedMore } from './plannedMore'
 import { earnInches, writeClocks, writeHours, writeSheets } from './records'
 import { writeSeasonOne } from './seasonOne'
@@ -39,6 +40,7 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeHours(write)
   earnInches(write)
   writeStores(write)
+  writeMoney(write)
   writeClocks(write)
   writeSheets(write)
   writeBags(write)

@@ -1,3 +1,4 @@
+import { actingOn } from '../../forecast/calibration'
 import type { Mend, Remark } from '../../model/stored'
 import { hourMs } from '../../time/civil'
 import { intersect } from '../../time/intervals'
@@ -361,12 +362,19 @@ class RefitPass {
 
   /** Work in one go that is too long for any day, where it may run over. */
   private placeOverrun(activity: OpenStep, earliest: Earliest, until: number): boolean {
-    if (!this.options.runsOver) return false
+    if (!this.options.runsOver && !this.isLongByTruth(activity)) return false
     const windows = this.laying.windowsOf(activity)
     const found = overrun(this.laying, activity, earliest.at, windows)
     if (!found || found.room.finish > until) return false
     this.book(activity, found, earliest.binding)
     return true
+  }
+
+  /** It would fit a day as it was guessed: what such work really takes is no reason to give it no place at all. */
+  private isLongByTruth(activity: OpenStep): boolean {
+    const factor = actingOn(activity.step)
+    const guessed = { ...activity, workMs: activity.workMs / factor }
+    return factor > 1 && !this.laying.neverFits(guessed)
   }
 
   private book(
