@@ -6,7 +6,8 @@ const views = [
   { name: 'Walk', path: 'walk' },
   { name: 'Jobs', path: 'jobs', also: ['job/'] },
   { name: 'Sequence', path: 'sequence' },
-  { name: 'Stores', path: 'stores', also: ['maker/', 'trade/', 'bins', 'prices'] },
+  { name: 'Stores', path: 'stores', also: ['maker/', 'trade/', 'bins', 'prices', 'parts'] },
+  { name: 'Money', path: 'money', also: ['hours'] },
   { name: 'Log', path: 'log' },
 ] as const
 

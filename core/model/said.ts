@@ -102,6 +102,39 @@ export const keptAt = { boat: 'on the boat', shed: 'in the shed', home: 'at home
 export const hands = { none: 'either', port: 'port', starboard: 'starboard' } as const
 export const gambles = { open: 'not known yet', paid: 'it paid', didNot: 'it did not' } as const
 export const toolsOwned = { own: 'ours', lent: 'lent to us', hired: 'hired' } as const
+/** Kinds of work as a thing one does. */
+export const workKinds = {
+  survey: 'Looking, measuring',
+  strip: 'Stripping out',
+  cut: 'Cutting, shaping',
+  drill: 'Drilling',
+  grind: 'Grinding',
+  weld: 'Welding',
+  fill: 'Filling',
+  laminate: 'Laminating',
+  fair: 'Fairing',
+  prime: 'Priming',
+  barrier: 'Barrier coats',
+  antifoul: 'Antifouling',
+  paint: 'Painting',
+  varnish: 'Varnishing',
+  bed: 'Bedding',
+  fit: 'Fitting',
+  plumb: 'Hoses and valves',
+  wire: 'Wiring',
+  test: 'Testing',
+  clean: 'Cleaning',
+  buy: 'Buying',
+  contract: 'Trades',
+  launch: 'Launching',
+  lift: 'Lifting',
+  move: 'Moving',
+  finish: 'Finishing',
+  close: 'Linings back',
+  label: 'Labelling',
+  setUp: 'Setting up',
+  packUp: 'Packing up',
+} as const
 export const accounts = {
   system: 'a system',
   yard: 'yard, lift, berth',

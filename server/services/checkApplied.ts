@@ -98,10 +98,7 @@ function dependants(applied: readonly Applied[], one: OpenRefit): readonly [Enti
   const kinds = new Set(
     applied.flatMap(({ item, fields, after, before }) =>
       // A row that comes or goes has all its fields with it.
-      kindsDependingOn(
-        item.entity,
-        before && after ? fields : Object.keys(after ?? before ?? {}),
-      ),
+      kindsDependingOn(item.entity, before && after ? fields : Object.keys(after ?? before ?? {})),
     ),
   )
   return [...kinds].flatMap((kind) =>

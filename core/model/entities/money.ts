@@ -30,7 +30,6 @@ export const spend = kind('spend', {
   bookingId: maybe(ref('Trade', 'tradeBooking', { onDelete: 'holds' })),
   /** The time in the yard it was paid for. */
   haulOutId: maybe(ref('Haul-out', 'haulOut')),
-  pictureId: maybe(ref('Receipt', 'picture')),
   note: note('Note', 1000),
 })
 
@@ -50,6 +49,5 @@ export const invoice = kind('invoice', {
   number: note('Invoice number', 40),
   on: date('Date of the invoice'),
   minor: integer('Sum of the invoice', { min: 1, max: 1e11, unit: 'minor' }),
-  pictureId: maybe(ref('Picture', 'picture')),
   note: note('Note', 500),
 })

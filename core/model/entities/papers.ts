@@ -40,6 +40,7 @@ export const picture = kind('picture', {
   jobId: maybe(ref('Job', 'job')),
   sheetId: maybe(ref('Sheet', 'asBuiltSheet')),
   bagId: maybe(ref('Bag', 'bag')),
+  spendId: maybe(ref('Receipt of', 'spend', { onDelete: 'goes' })),
   /** Pictures of one spot are laid beside each other: before, open, after. */
   spot: note('Same spot as', 120),
   /** Notes on it, kept apart from the picture. */

@@ -29,7 +29,6 @@ export const statements: readonly string[] = [
     '"supplierId" TEXT',
     '"bookingId" TEXT',
     '"haulOutId" TEXT',
-    '"pictureId" TEXT',
     '"note" TEXT NOT NULL',
   ]),
   ...table('spendShare', [
@@ -44,12 +43,12 @@ export const statements: readonly string[] = [
     '"number" TEXT NOT NULL',
     '"on" TEXT NOT NULL',
     '"minor" INTEGER NOT NULL',
-    '"pictureId" TEXT',
     '"note" TEXT NOT NULL',
   ]),
   ...column('purchase', '"paidOn" TEXT'),
   ...column('tradeBooking', '"retainPercent" INTEGER NOT NULL DEFAULT 0'),
   ...column('tradeItem', '"quoteMinor" INTEGER'),
+  ...column('picture', '"spendId" TEXT'),
   ...column('refit', '"contingencyPercent" INTEGER NOT NULL DEFAULT 20'),
   ...column(
     'yardTariff',

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { howYard } from '#core/how/money'
+import { yardMeter } from '#core/money/yardMeter'
+import { exactMoney } from '#core/money/money'
+
+/** The yard meter: a block a week; free ones hatched, gone brass, to come white. */
+const store = useRefitStore()
+const { currency, say } = useMoney()
+const { sayDay, sayDate } = useDates()
+const { idOf, urlOf } = provideChartIds()
+const meter = computed(() => yardMeter(store.rows, store.accepted, store.zone, store.derived.today))
+const exact = (minor: number) => exactMoney(minor, currency.value)
+const [perRow, blockWide, blockHigh, apart] = [10, 26, 12, 2]
+const mostBlocks = 60
+const blocks = computed(() => {
+  const one = meter.value
+  if (!one) return []
+  const weeks = Math.min(mostBlocks, Math.ceil((one.daysSoFar + one.daysToCome) / 7))
+  return Array.from({ length: weeks }, (_, at) => {
+    const begins = at * 7
+    return {
+      x: (at % perRow) * (blockWide + apart) + 1,
+      y: Math.floor(at / perRow) * (blockHigh + apart) + 1,
+      isFree: begins < one.freeDays,
+      isGone: begins < one.daysSoFar,
+    }
+  })
+})
+const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh + apart) + 2)
+</script>
+
+<template>
+  <section aria-labelledby="yard-meter">
+    <h2 id="yard-meter" class="border-b-2 border-ink text-lg">
+      Yard meter<template v-if="meter">: {{ exact(meter.dayMinor) }} a day ashore</template>
+    </h2>
+    <template v-if="meter">
+      <svg
+        :width="perRow * (blockWide + apart)"
+        :height="high"
+        class="mt-2 block"
+        role="img"
+        :aria-label="`${meter.daysSoFar} days ashore so far, ${meter.daysToCome} to the planned launch`"
+      >
+        <pattern :id="idOf('free')" width="6" height="6" patternUnits="userSpaceOnUse">
+          <path d="M-1 7L7 -1M-1 1L1 -1M5 7L7 5" stroke="var(--ink2)" />
+        </pattern>
+        <rect
+          v-for="(one, at) in blocks"
+          :key="at"
+          :x="one.x"
+          :y="one.y"
+          :width="blockWide"
+          :height="blockHigh"
+          :fill="one.isFree ? urlOf('free') : one.isGone ? 'var(--brass)' : 'var(--sheet)'"
+          stroke="var(--ink)"
+        />
+      </svg>
+      <p class="text-sm text-ink2">a week each: hatched free, white to come</p>
+      <dl class="mt-1 grid grid-cols-[1fr_auto] gap-x-3 leading-snug">
+        <dt>
+          {{ meter.isAshore ? 'Ashore so far' : 'Not ashore' }}, {{ meter.daysSoFar }} days<template
+            v-if="meter.freeDays > 0"
+            >, {{ Math.min(meter.freeDays, meter.daysSoFar) }} free</template
+          >
+        </dt>
+        <dd class="cond text-right">{{ exact(meter.daysSoFarMinor) }}</dd>
+        <dt>Lifted out, blocked, washed</dt>
+        <dd class="cond text-right">{{ exact(meter.outMinor) }}</dd>
+        <dt v-if="meter.launchOn">To {{ sayDay(meter.launchOn) }}, {{ meter.daysToCome }} days</dt>
+        <dt v-else>To the launch: it has no day in the plan</dt>
+        <dd class="cond text-right">{{ meter.launchOn ? exact(meter.daysToComeMinor) : '–' }}</dd>
+        <dt>Lift in</dt>
+        <dd class="cond text-right">{{ exact(meter.inMinor) }}</dd>
+        <dt class="cond text-lg">This haul-out</dt>
+        <dd class="cond border-t border-ink text-right text-lg">
+          <UiHow about="this haul-out" :how="() => howYard(meter!, currency)">{{
+            exact(meter.totalMinor)
+          }}</UiHow>
+        </dd>
+      </dl>
+      <p class="mt-1 leading-snug text-redlead">
+        Launched a week later<template v-if="meter.launchOn"
+          >, after {{ sayDate(meter.launchOn) }}</template
+        >: {{ exact(meter.weekLaterMinor) }} more
+      </p>
+      <p v-if="meter.afloatDayMinor > 0" class="leading-snug text-ink2">
+        Afloat from then: {{ say(meter.afloatDayMinor) }} a day
+      </p>
+    </template>
+    <p v-else class="mt-2 text-ink2">
+      No yard has prices yet.
+      <NuxtLink class="underline" :to="`/r/${store.refitId}/settings#set-places`"
+        >Write them down in Settings</NuxtLink
+      >: a day ashore, the lift, what is free.
+    </p>
+  </section>
+</template>
