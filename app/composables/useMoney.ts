@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { moneyOf } from '#core/money/accounts'
 import { inchOf } from '#core/money/costScene'
-import { formatMoney } from '#core/money/money'
+import { digitsOf, formatMoney } from '#core/money/money'
 
 /** What every page of the money shows: the accounts of the rows and the plan as they stand, and sums in words. */
 export function useMoney() {
@@ -10,6 +10,11 @@ export function useMoney() {
   const currency = computed(() => money.value.currency)
   const inchAt = computed(() => inchOf(store.rows, store.zone, store.derived.earnedIn))
   const say = (minor: number) => formatMoney(minor, currency.value)
+  /** Where sums stand in columns: without the small coin. */
+  const sayWhole = (minor: number) => {
+    const one = 10 ** digitsOf(currency.value)
+    return say(Math.round(minor / one) * one)
+  }
   const year = computed(() => store.derived.today.slice(0, 4))
-  return { money, currency, inchAt, say, year }
+  return { money, currency, inchAt, say, sayWhole, year }
 }

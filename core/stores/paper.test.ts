@@ -205,6 +205,7 @@ describe('a trade’s sheet', () => {
       proposalMinor: null,
       proposalDays: null,
       invoiceMinor: null,
+      quoteMinor: null,
       ...more,
     }) as Row<'tradeItem'>
   const asksOf = (more: object) => tradeSum(90_000, [item(more)], 'EUR').questions
@@ -227,6 +228,18 @@ describe('a trade’s sheet', () => {
       questions: [],
     })
     expect(tradeSum(null, [], 'EUR').agreedMinor).toBeNull()
+  })
+
+  it('asks about what the bill has over the lines of a quote, and once about all nobody looked at', () => {
+    const lines = [
+      item({ what: 'Rail', proposal: '', quoteMinor: 118_400, invoiceMinor: 122_900 }),
+      item({ what: 'Visit', proposal: '', invoiceMinor: 16_700 }),
+    ]
+    expect(tradeSum(118_400, lines, 'EUR').questions).toEqual([
+      '“Rail” was €1,184 in the quote, and €1,229 is asked.',
+      '€167 is asked for “Visit”, and nobody agreed to it.',
+      '€1,396 is asked for two lines that nobody looked at.',
+    ])
   })
 
   it('asks twice about what nobody answered and is on the invoice', () => {

@@ -1,6 +1,7 @@
 /** A trade's sheet: what is agreed by its lines, and what is asked before the invoice is paid. Source: handbook-2 G2. */
 import type { Row } from '../model/entities'
 import { formatMoney } from '../money/money'
+import { counted } from '../units/counted'
 
 type Item = Row<'tradeItem'>
 
@@ -28,7 +29,16 @@ export function tradeSum(
     takenMinor,
     takenDays: sumOf(taken, (one) => one.proposalDays),
     invoicedMinor: sumOf(items, (one) => one.invoiceMinor),
-    questions: items.flatMap((one) => questionsOf(one, currency)),
+    questions: [
+      ...items.flatMap((one) =>
+        questionsOf(
+          one,
+          currency,
+          items.some((each) => each.quoteMinor !== null),
+        ),
+      ),
+      ...unlooked(items, currency),
+    ],
   }
 }
 
@@ -39,7 +49,24 @@ const sumOf = (items: readonly Item[], of: (one: Item) => number | null): number
 export const isUnanswered = ({ answer, proposal }: Pick<Item, 'answer' | 'proposal'>): boolean =>
   answer === 'open' || (answer === 'none' && proposal.trim() !== '')
 
-function questionsOf(item: Item, currency: string): string[] {
+/** Lines of the invoice that nobody looked at, in one sentence. */
+function unlooked(items: readonly Item[], currency: string): string[] {
+  const open = items.filter((one) => (one.invoiceMinor ?? 0) > 0 && one.done === 'open')
+  const [first] = open
+  if (!first) return []
+  const sum = formatMoney(
+    sumOf(open, (one) => one.invoiceMinor),
+    currency,
+  )
+  return [
+    open.length === 1
+      ? `${sum} is asked for “${first.what}”, and nobody looked at it.`
+      : `${sum} is asked for ${counted(open.length, 'line')} that nobody looked at.`,
+  ]
+}
+
+/** `isItemised`: the lines of the quote are written down, so that a line in none of them stands out. */
+function questionsOf(item: Item, currency: string, isItemised: boolean): string[] {
   const money = (minor: number) => formatMoney(minor, currency)
   const invoice = item.invoiceMinor ?? 0
   const isOpen = isUnanswered(item)
@@ -53,14 +80,12 @@ function questionsOf(item: Item, currency: string): string[] {
     list.push(
       `“${item.what}” was ${money(item.quoteMinor)} in the quote, and ${money(invoice)} is asked.`,
     )
-  if (item.quoteMinor === null && item.answer === 'none' && !isOpen && invoice > 0)
+  if (isItemised && item.quoteMinor === null && item.answer === 'none' && !isOpen && invoice > 0)
     list.push(`${money(invoice)} is asked for “${item.what}”, and nobody agreed to it.`)
   if (item.answer === 'taken' && item.proposalMinor !== null && invoice > item.proposalMinor)
     list.push(
       `“${item.proposal}”: ${money(item.proposalMinor)} was agreed, ${money(invoice)} is asked.`,
     )
   if (item.done === 'wrong') list.push(`“${item.what}” is not right.`)
-  else if (invoice > 0 && item.done === 'open')
-    list.push(`${money(invoice)} is asked for “${item.what}”, and nobody looked at it.`)
   return list
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { inOrder } from '#core/model/refit'
+import { doneTwice } from '#core/progress/rework'
 
 /** Hours written down: by step, person and day. */
 const store = useRefitStore()
@@ -22,6 +23,11 @@ const form = useRowForm('hoursEntry', () => ({
   on: store.derived.today,
   kind: 'work',
 }))
+/** Why work was done again before: the same words are counted together. */
+const causes = computed(() => {
+  const known = doneTwice(store.rows).causes.map((one) => one.cause)
+  return known.length === 0 ? 'Say why.' : `Say why; so far: ${known.slice(0, 4).join(', ')}.`
+})
 /** Others who did the same, for as long. */
 const alsoIds = ref<readonly string[]>([])
 const others = computed(() => people.value.filter((one) => one.value !== form.values.personId))
@@ -88,6 +94,10 @@ async function keep() {
           />
         </div>
       </fieldset>
+      <details v-if="form.values.kind === 'work'">
+        <summary class="cond cursor-pointer">It had to be done again</summary>
+        <FieldInput v-bind="form.bind('reworkCause')" class="mt-2" :hint="causes" />
+      </details>
       <FieldInput v-bind="form.bind('note')" />
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <div class="flex flex-wrap gap-3">

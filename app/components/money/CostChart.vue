@@ -12,7 +12,7 @@ const { sayDate } = useDates()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 1240, height: 300 })
 const { idOf, urlOf } = provideChartIds()
-const [chartTop, chartHeight, reserveHeight, gap] = [22, 190, 62, 12]
+const [chartTop, chartHeight, reserveHeight, gap] = [42, 176, 62, 12]
 const foot = chartTop + chartHeight
 const reserveTop = foot + gap
 const reserveFoot = reserveTop + reserveHeight
@@ -71,16 +71,26 @@ const burns = computed(() => {
     return { ...one, at, left, text, shown }
   })
 })
+const planSaid = computed(() => {
+  const { percent, totalMinor } = money.value.contingency
+  const hatched =
+    width.value > 600 && percent > 0
+      ? `, hatched over it ${percent} % contingency, ${say(totalMinor)}`
+      : ''
+  return `plan ${say(scene.value.end.plannedMinor)}${hatched}`
+})
 const said = computed(() => {
   const { now, end, goneAtIn } = scene.value
   const gone =
-    goneAtIn === null ? 'the reserve lasts' : `the reserve is gone at ${Math.round(goneAtIn)} in`
+    goneAtIn === null
+      ? 'the contingency lasts'
+      : `the contingency is gone at ${Math.round(goneAtIn)} in`
   return `Money by the inch: ${say(now.minor)} paid at ${Math.round(now.inch)} in, planned ${say(end.plannedMinor)}, likely ${say(end.likelyMinor)}; ${gone}.`
 })
 </script>
 
 <template>
-  <div ref="box" class="max-sm:overflow-x-auto">
+  <div ref="box" class="overflow-x-clip">
     <svg
       :width="width"
       :height="reserveFoot + 4"
@@ -176,7 +186,7 @@ const said = computed(() => {
       </text>
       <text
         :x="endX - 4"
-        :y="Math.max(34, y(scene.end.likelyMinor) - 8)"
+        :y="Math.max(32, y(scene.end.likelyMinor) - 12)"
         text-anchor="end"
         class="cond halo"
         font-size="16"
@@ -186,14 +196,13 @@ const said = computed(() => {
       </text>
       <text
         :x="endX - 4"
-        :y="y(scene.end.plannedMinor) + 20"
+        :y="foot - 8"
         text-anchor="end"
         class="cond halo"
         font-size="15"
         fill="var(--ink2)"
       >
-        plan {{ say(scene.end.plannedMinor) }}, hatched over it {{ money.contingency.percent }} %
-        for what nobody thought of
+        {{ planSaid }}
       </text>
       <path
         :d="`${stair(scene.reserve, r, scene.now.inch)}V${reserveFoot}H1Z`"

@@ -51,7 +51,7 @@ const nameOf = (id: string) => store.rows.person.find((one) => one.id === id)?.n
       No step with hours is finished yet. Until one is, an hour guessed is taken to need
       {{ startsFrom }}: what most people find.
     </p>
-    <div ref="box">
+    <div ref="box" class="overflow-hidden">
       <svg :width="width" :height="height" class="block" aria-hidden="true">
         <g v-for="mark in marks" :key="mark.at">
           <line

@@ -63,7 +63,18 @@ const said = computed(() =>
             {{ say(one.perInchMinor ?? 0) }}
           </text>
           <text
-            v-if="one.width > 40"
+            v-if="one.width > 44 && one.height > 26"
+            :x="one.x + one.width / 2"
+            :y="high - 8"
+            text-anchor="middle"
+            class="cond halo"
+            font-size="15"
+            fill="var(--ink)"
+          >
+            {{ Math.round(one.inches) }} in
+          </text>
+          <text
+            v-if="one.width > one.name.length * 6"
             :x="one.x + one.width / 2"
             :y="high + 17"
             text-anchor="middle"
@@ -71,10 +82,18 @@ const said = computed(() =>
             font-size="15"
             fill="var(--ink)"
           >
-            {{ one.name }}, {{ Math.round(one.inches) }} in
+            {{ one.name }}
           </text>
         </g>
       </svg>
     </template>
   </section>
 </template>
+
+<style scoped>
+.halo {
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4px;
+}
+</style>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { groupBy } from '#core/model/refit'
+import { sumOf } from '#core/money/lines'
 
 /** What is owed, the next to be paid first; and what trades ask for beyond what was agreed. */
 const emit = defineEmits<{ trades: [] }>()
@@ -8,7 +10,27 @@ const { sayDate } = useDates()
 const store = useRefitStore()
 const trades = useTradeAccounts()
 const most = 7
-const owed = computed(() => money.value.lines.filter((one) => !one.isSpent))
+/** What is paid at once is one line: an order, a trade, a time in the yard. */
+const owed = computed(() =>
+  [
+    ...groupBy(
+      money.value.lines.filter((one) => !one.isSpent),
+      (one) => `${one.from} ${one.rowId}`,
+    ),
+  ].map(([key, list]) => {
+    const [first] = list
+    const order = store.rows.purchase.find(
+      (one) => first?.from === 'order' && one.id === first.rowId,
+    )
+    const who = store.rows.supplier.find((one) => one.id === order?.supplierId)?.name
+    return {
+      key,
+      on: first?.on ?? null,
+      what: order ? `Order ${order.number}${who ? `, ${who}` : ''}` : (first?.what ?? ''),
+      minor: sumOf(list),
+    }
+  }),
+)
 const beyond = computed(() => trades.value.filter((one) => one.beyondMinor > 0))
 const isLate = (on: string | null) => on !== null && on < store.derived.today
 </script>

@@ -5,7 +5,7 @@ import type { AccountFigures } from '#core/money/accounts'
 
 /** A tape for each account: paid, owed, planned, work done, likely; those that overshoot most first. */
 const emit = defineEmits<{ open: [key: string] }>()
-const { money, say } = useMoney()
+const { money, sayWhole: say } = useMoney()
 const { idOf, urlOf } = provideChartIds()
 const most = 13
 const rows = computed(() =>
@@ -27,7 +27,7 @@ const sum = (list: readonly AccountFigures[], of: (one: AccountFigures) => numbe
 const top = computed(() =>
   Math.max(1, ...rows.value.map((one) => Math.max(one.likelyMinor, one.plannedMinor))),
 )
-const wide = 190
+const wide = 236
 const x = (minor: number) => (Math.max(0, minor) / top.value) * (wide - 12) + 1
 const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
 </script>
@@ -46,14 +46,14 @@ const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
       </caption>
       <thead>
         <tr class="border-b-2 border-ink text-ink2">
-          <th id="by-system" scope="col" class="cond text-left text-lg text-ink">
+          <th id="by-system" scope="col" class="cond w-40 text-left text-lg text-ink">
             By system, worst first
           </th>
           <th class="max-sm:hidden"><span class="sr-only">Drawn</span></th>
-          <th scope="col" class="cond text-right font-normal">spent</th>
-          <th scope="col" class="cond text-right font-normal max-sm:hidden">owed</th>
-          <th scope="col" class="cond text-right font-normal">likely</th>
-          <th scope="col" class="cond text-right font-normal">plan</th>
+          <th scope="col" class="cond pl-2 text-right font-normal">spent</th>
+          <th scope="col" class="cond pl-2 text-right font-normal max-sm:hidden">owed</th>
+          <th scope="col" class="cond pl-2 text-right font-normal">likely</th>
+          <th scope="col" class="cond pl-2 text-right font-normal">plan</th>
         </tr>
       </thead>
       <tbody>
@@ -109,16 +109,18 @@ const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
               />
             </svg>
           </td>
-          <td class="cond text-right">{{ one.spentMinor === 0 ? '–' : say(one.spentMinor) }}</td>
-          <td class="cond text-right max-sm:hidden">
+          <td class="cond pl-2 text-right">
+            {{ one.spentMinor === 0 ? '–' : say(one.spentMinor) }}
+          </td>
+          <td class="cond pl-2 text-right max-sm:hidden">
             {{ one.owedMinor === 0 ? '–' : say(one.owedMinor) }}
           </td>
-          <td class="cond text-right" :class="over(one) ? 'text-redlead' : ''">
+          <td class="cond pl-2 text-right" :class="over(one) ? 'text-redlead' : ''">
             <UiHow :about="one.name" :how="() => howAccount(one, money)">{{
               say(one.likelyMinor)
             }}</UiHow>
           </td>
-          <td class="cond text-right">
+          <td class="cond pl-2 text-right">
             {{ say(one.plannedMinor)
             }}<span v-if="!one.isTyped" class="text-ink2" title="guessed at">?</span>
           </td>
@@ -138,26 +140,26 @@ const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
             </details>
           </th>
           <td class="max-sm:hidden"></td>
-          <td class="cond text-right align-top">
+          <td class="cond pl-2 text-right align-top">
             {{ say(sum(shown.rest, (one) => one.spentMinor)) }}
           </td>
-          <td class="cond text-right align-top max-sm:hidden">
+          <td class="cond pl-2 text-right align-top max-sm:hidden">
             {{ say(sum(shown.rest, (one) => one.owedMinor)) }}
           </td>
-          <td class="cond text-right align-top">
+          <td class="cond pl-2 text-right align-top">
             {{ say(sum(shown.rest, (one) => one.likelyMinor)) }}
           </td>
-          <td class="cond text-right align-top">
+          <td class="cond pl-2 text-right align-top">
             {{ say(sum(shown.rest, (one) => one.plannedMinor)) }}
           </td>
         </tr>
         <tr class="border-b border-rule2">
           <th scope="row" class="cond text-left font-normal">Found work still to come</th>
           <td class="max-sm:hidden"></td>
-          <td class="cond text-right">–</td>
-          <td class="cond text-right max-sm:hidden">–</td>
-          <td class="cond text-right">{{ say(money.foundToComeMinor) }}</td>
-          <td class="cond text-right">–</td>
+          <td class="cond pl-2 text-right">–</td>
+          <td class="cond pl-2 text-right max-sm:hidden">–</td>
+          <td class="cond pl-2 text-right">{{ say(money.foundToComeMinor) }}</td>
+          <td class="cond pl-2 text-right">–</td>
         </tr>
       </tbody>
       <tfoot>
@@ -167,10 +169,10 @@ const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
             <span class="sm:hidden">Together</span>
           </th>
           <td class="max-sm:hidden"></td>
-          <td class="cond text-right">{{ say(money.spentMinor) }}</td>
-          <td class="cond text-right max-sm:hidden">{{ say(money.owedMinor) }}</td>
-          <td class="cond text-right">{{ say(money.likelyMinor) }}</td>
-          <td class="cond text-right">{{ say(money.plannedMinor) }}</td>
+          <td class="cond pl-2 text-right">{{ say(money.spentMinor) }}</td>
+          <td class="cond pl-2 text-right max-sm:hidden">{{ say(money.owedMinor) }}</td>
+          <td class="cond pl-2 text-right">{{ say(money.likelyMinor) }}</td>
+          <td class="cond pl-2 text-right">{{ say(money.plannedMinor) }}</td>
         </tr>
       </tfoot>
     </table>

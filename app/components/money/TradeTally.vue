@@ -87,7 +87,7 @@ const said = computed(
       <p class="cond text-lg">Agreed {{ say(account.agreedMinor) }}</p>
       <p v-if="changes.length > 0" class="text-sm text-ink2">{{ changes.join('; ') }}</p>
     </div>
-    <div ref="box">
+    <div ref="box" class="overflow-hidden">
       <svg :width="width" height="86" class="block" role="img" :aria-label="said">
         <pattern :id="idOf('red')" width="6" height="6" patternUnits="userSpaceOnUse">
           <path d="M-1 7L7 -1M-1 1L1 -1M5 7L7 5" stroke="var(--redlead)" stroke-width="2" />

@@ -6,15 +6,12 @@ import { keyBetween } from '#core/model/order'
 /** Yard, berth, shed: how far, when it is open, whether nights are spent there, when the yard lifts, what a day costs. */
 const store = useRefitStore()
 const places = useRows('place')
-const tariffs = useRows('yardTariff')
 const list = computed(() => [...store.rows.place].sort((a, b) => (a.kind < b.kind ? 1 : -1)))
-const tariffOf = (place: Place) => store.rows.yardTariff.find((one) => one.placeId === place.id)
 const newKinds = [
   { value: 'berth', label: 'Berth or mooring' },
   { value: 'yard', label: 'Yard' },
   { value: 'shop', label: 'Shop' },
 ] as const
-const currency = computed(() => store.refit?.currency ?? 'EUR')
 const name = ref('')
 const kind = ref<Place['kind']>('berth')
 async function add() {
@@ -28,13 +25,6 @@ async function add() {
     null,
   )
   if (await places.add({ name: name.value, kind: kind.value, order })) name.value = ''
-}
-function price(place: Place, field: string, value: number | null) {
-  const tariff = tariffOf(place)
-  if (value === null) return
-  void (tariff
-    ? tariffs.edit(tariff, { [field]: value })
-    : tariffs.add({ placeId: place.id, [field]: value }))
 }
 </script>
 
@@ -101,20 +91,7 @@ function price(place: Place, field: string, value: number | null) {
           :of="place.name"
           @set="places.edit(place, { noLifts: $event })"
         />
-        <div class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
-          <UiMoney
-            :model-value="tariffOf(place)?.perDayMinor ?? 0"
-            label="A day ashore"
-            :currency="currency"
-            @update:model-value="price(place, 'perDayMinor', $event)"
-          />
-          <UiMoney
-            :model-value="tariffOf(place)?.liftMinor ?? 0"
-            label="A lift"
-            :currency="currency"
-            @update:model-value="price(place, 'liftMinor', $event)"
-          />
-        </div>
+        <YardPrices :place="place" />
       </template>
       <button
         v-if="place.kind === 'shop' || list.filter((one) => one.kind === place.kind).length > 1"

@@ -67,7 +67,7 @@ export const refit = kind(
       [0.3, 0.35, 0.45, 0.55, 0.65, 0.7, 0.7, 0.7, 0.6, 0.5, 0.35, 0.3],
     ),
     /** Of all that is planned, for what nobody thought of. */
-    contingencyPercent: integer('For what nobody thought of', { min: 0, max: 100 }, 20),
+    contingencyPercent: integer('Contingency, per cent of the plan', { min: 0, max: 100 }, 20),
     calibrate: flag('Use what past steps really took', false),
     startedOn: date('Started on'),
     /** Changes made by people whose before and after are kept: as far back undo and history reach. */

@@ -1,4 +1,7 @@
 /** Rules of money: currencies and their rates, shares that add up, days that are not still to come. */
+import { liveHours } from '../../plan/liveHours'
+import { sayFullDate } from '../../time/say'
+import { formatHours } from '../../units/hours'
 import { isCurrency } from '../../money/money'
 import { groupBy } from '../refit'
 import type { RuleContext, RuleProblem, Rules } from './rule'
@@ -82,6 +85,22 @@ export const moneyRules: Rules = {
         'There is a sum planned for this already. Change that one.',
       ),
     ]
+  },
+  hoursEntry: (row, context) => {
+    const sums = context.once('hoursOfDays', () => {
+      const found = new Map<string, number>()
+      for (const one of liveHours(context.rows)) {
+        const key = `${one.personId} ${one.on}`
+        found.set(key, (found.get(key) ?? 0) + one.hours)
+      }
+      return found
+    })
+    const sum = sums.get(`${row.personId} ${row.on}`) ?? 0
+    return mendWhen(
+      sum > 24 + 1e-9,
+      'hours',
+      `That makes ${formatHours(sum)} for one person on ${sayFullDate(row.on)}. A day has 24: put another entry right first.`,
+    )
   },
   invoice: (row, context) =>
     stillToCome(row.on, context, 'Write it down when it has come, with the date on it.'),

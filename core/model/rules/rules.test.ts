@@ -470,3 +470,68 @@ describe('a line of a trade sheet', () => {
     expect(wrongIn(rows, 'tradeItem', 'i')).toEqual(fields)
   })
 })
+
+describe('money', () => {
+  const spent = (more: object, shares: readonly number[] = []) => {
+    const rows = emptyRefit()
+    add(rows, 'spend', 's', { on: '2027-04-01', what: 'Hose', minor: 1000, ...more })
+    shares.forEach((minor, at) =>
+      add(rows, 'spendShare', `${at}`, { spendId: 's', minor, order: `a${at}` }),
+    )
+    return wrongIn(rows, 'spend', 's')
+  }
+  it.each<[object, number[], string[]]>([
+    [{}, [], []],
+    [{}, [600, 400], []],
+    [{}, [600, 401], ['minor']],
+    [{}, [600], ['minor']],
+    [{ currency: 'QQQ' }, [], ['currency', 'rate']],
+    [{ currency: 'GBP' }, [], ['rate']],
+    [{ currency: 'GBP', rate: 1.2 }, [], ['rateOn']],
+    [{ currency: 'GBP', rate: 1.2, rateOn: '2027-04-01' }, [], []],
+    [{ currency: 'EUR' }, [], []],
+  ])('paid %o in shares of %o: %o', (more, shares, fields) =>
+    expect(spent(more, shares)).toEqual(fields),
+  )
+  it('is not paid, billed or settled on a day that is still to come', () => {
+    const rows = emptyRefit()
+    const [today, tomorrow] = ['2027-04-17', '2027-04-18']
+    add(rows, 'spend', 's', { on: tomorrow, what: 'x', minor: 1 })
+    add(rows, 'invoice', 'i', { bookingId: 'b', on: tomorrow, minor: 1 })
+    add(rows, 'purchase', 'p', { number: '1', orderedOn: today, paidOn: tomorrow })
+    add(rows, 'purchase', 'q', { number: '2', paidOn: today })
+    const context = ruleContext(rows, today)
+    const wrong = [
+      ...checkRow('spend', rows.spend[0] as Row<'spend'>, context),
+      ...checkRow('invoice', rows.invoice[0] as Row<'invoice'>, context),
+      ...rows.purchase.flatMap((one) => checkRow('purchase', one, context)),
+    ]
+    expect(wrong.map((one) => one.field)).toEqual(['on', 'on', 'paidOn', 'paidOn'])
+  })
+  it('is planned once for each system, and for what belongs to none', () => {
+    const rows = emptyRefit()
+    add(rows, 'system', 'deck', { name: 'Deck', kind: 'deck', order: 'a' })
+    const plan = (id: string, more: object) => add(rows, 'budget', id, { minor: 1, ...more })
+    plan('a', { account: 'system', systemId: 'deck' })
+    plan('b', { account: 'tools' })
+    plan('c', { account: 'system' })
+    plan('d', { account: 'yard', systemId: 'deck' })
+    plan('e', { account: 'tools' })
+    const wrong = ['a', 'b', 'c', 'd', 'e'].map((id) => wrongIn(rows, 'budget', id))
+    expect(wrong).toEqual([[], ['minor'], ['systemId'], ['systemId'], ['minor']])
+  })
+  it('has no day of more than 24 hours for anybody, corrections counted once', () => {
+    const rows = emptyRefit()
+    person(rows, 'ida', [6], '08:00', '18:00')
+    const log = (id: string, hours: number, more: object = {}) =>
+      add(rows, 'hoursEntry', id, { personId: 'ida', on: '2027-04-17', hours, ...more })
+    log('a', 20)
+    log('b', 4)
+    log('other', 20, { on: '2027-04-16' })
+    expect(wrongIn(rows, 'hoursEntry', 'b')).toEqual([])
+    log('c', 2)
+    expect(wrongIn(rows, 'hoursEntry', 'c')).toEqual(['hours'])
+    log('d', 18, { correctsId: 'a' })
+    expect(wrongIn(rows, 'hoursEntry', 'c')).toEqual([])
+  })
+})

@@ -106,8 +106,8 @@ const monthName = (month: string) =>
             <span v-if="goneAtIn !== null" class="text-redlead">
               {{
                 goneAtIn <= store.derived.earnedIn
-                  ? 'The reserve is gone'
-                  : `The reserve is gone at ${Math.round(goneAtIn)} in`
+                  ? 'The contingency is gone'
+                  : `The contingency is gone at ${Math.round(goneAtIn)} in`
               }}
             </span>
           </template>
@@ -118,7 +118,7 @@ const monthName = (month: string) =>
             >An hour you guess takes {{ guess.factor.toFixed(1) }}.</template
           >
           <template v-else>Hours and trades.</template>
-          <span v-if="beyond" class="text-redlead">
+          <span v-if="beyond" class="ml-2 text-redlead">
             {{ beyond.booking.trade }} bills {{ say(beyond.beyondMinor) }} more than was agreed
           </span>
         </template>
@@ -153,17 +153,26 @@ const monthName = (month: string) =>
         <CostChart class="mt-1" />
         <p class="mt-1 leading-snug">
           <template v-if="money.contingency.totalMinor > 0">
-            For what nobody thought of {{ say(money.contingency.leftMinor) }} of
-            {{ say(money.contingency.totalMinor) }} is left: {{ shares.burnt }} % burnt at
+            Contingency left {{ say(money.contingency.leftMinor) }} of
+            {{ say(money.contingency.totalMinor) }}: {{ shares.burnt }} % burnt at
             {{ shares.inches }} % of the inches and {{ shares.money }} % of the planned money.
           </template>
-          <template v-else>Nothing is set aside for what nobody thought of.</template>
+          <template v-else>No contingency is set aside.</template>
         </p>
       </template>
       <div
         class="mt-3 grid gap-x-6 gap-y-5 lg:grid-cols-[minmax(0,38rem)_minmax(0,1fr)_minmax(0,1fr)]"
       >
-        <SystemTapes @open="account = $event" />
+        <div class="grid content-start gap-3">
+          <SystemTapes @open="account = $event" />
+          <RowField
+            v-if="store.refit"
+            entity="refit"
+            :row="store.refit"
+            field="contingencyPercent"
+            class="no-print max-w-56"
+          />
+        </div>
         <YardMeter />
         <OwedList @trades="show('hours')" />
       </div>
@@ -171,20 +180,20 @@ const monthName = (month: string) =>
 
     <div
       v-else-if="view === 'hours'"
-      class="mt-1 grid gap-x-7 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
+      class="mt-1 grid grid-cols-[minmax(0,1fr)] gap-x-7 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
     >
-      <div class="grid content-start gap-4">
+      <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
         <GuessTruth />
         <CalibrateSwitch @propose="proposals.propose($event)" />
         <HoursStrokes />
       </div>
-      <div class="grid content-start gap-4">
+      <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
         <section aria-labelledby="trades">
           <h2 id="trades" class="border-b-2 border-ink text-lg">Do the two halves match?</h2>
           <p v-if="trades.length === 0" class="mt-1 text-ink2">
             No trade is asked yet. A step that a trade does is booked in its job.
           </p>
-          <div class="grid gap-4">
+          <div class="grid grid-cols-[minmax(0,1fr)] gap-4">
             <TradeTally
               v-for="one in trades.filter((each) => each.billedMinor > 0 || each.paidMinor > 0)"
               :key="one.booking.id"
@@ -197,14 +206,14 @@ const monthName = (month: string) =>
             <li
               v-for="one in trades.filter((each) => each.billedMinor === 0 && each.paidMinor === 0)"
               :key="one.booking.id"
-              class="flex items-center justify-between gap-3 border-b border-rule2 py-1"
+              class="grid grid-cols-[1fr_5rem_auto] items-center gap-3 border-b border-rule2 py-1"
             >
               <NuxtLink
                 class="underline max-sm:min-h-11"
                 :to="`/r/${store.refitId}/trade/${one.booking.id}`"
                 >{{ one.booking.trade }}</NuxtLink
               >
-              <span class="cond">{{
+              <span class="cond text-right">{{
                 one.agreedMinor > 0 ? say(one.agreedMinor) : 'no price'
               }}</span>
               <button class="btn btn-small" @click="bill = one">

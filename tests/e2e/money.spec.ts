@@ -1,0 +1,187 @@
+/** What was paid, what trades ask for, and hours as they really go: every total moves, and what cannot be is said at its place. */
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(() => server.end())
+
+async function open(page: Page, path: string) {
+  await page.goto(`${server.url}/r/${await server.refitId()}/${path}`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await expect(page.getByText(/^Planning/)).toBeHidden()
+}
+const launch = async (page: Page) =>
+  /launch planned (\d+ \w+)/.exec(
+    (await page.getByText(/launch planned \d/).textContent()) ?? '',
+  )?.[1]
+/** The sums of a system's row: spent, owed, likely, plan. */
+const sumsOf = async (page: Page, name: string) =>
+  (
+    await page
+      .getByRole('row', { name: new RegExp(`^${name}`) })
+      .getByRole('cell')
+      .allTextContents()
+  )
+    .map((one) => Number(one.replace(/, .*$/, '').replace(/[^\d]/g, '')))
+    .slice(-4)
+
+test('what was paid is shared out in another currency, and every total has it', async ({
+  page,
+}) => {
+  await open(page, 'money')
+  const [deckBefore = 0] = await sumsOf(page, 'Deck')
+  const [rigBefore = 0] = await sumsOf(page, 'Rig')
+  await page.getByRole('button', { name: 'What was paid' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('What for').fill('Blocks and rope')
+  await dialog.getByLabel('Sum', { exact: true }).fill('12.345')
+  await dialog.getByLabel('Sum', { exact: true }).press('Tab')
+  await expect(dialog.getByText(/Is 12.345 12345 or 12.345\?/)).toBeVisible()
+  await dialog.getByLabel('Sum', { exact: true }).fill('300')
+  await dialog.getByText('In another currency').click()
+  await dialog.getByLabel('Currency').fill('gbp')
+  await dialog.getByLabel('Currency').press('Tab')
+  await dialog.getByRole('button', { name: 'For a job or system' }).click()
+  await dialog.getByLabel('Share 1 for').selectOption({ label: 'System: Deck' })
+  await dialog.getByLabel('Sum of share 1').fill('250')
+  await dialog.getByRole('button', { name: 'Another share' }).click()
+  await dialog.getByLabel('Share 2 for').selectOption({ label: 'System: Rig' })
+  await dialog.getByLabel('Sum of share 2').fill('100')
+  await dialog.getByRole('button', { name: 'Write it down' }).click()
+  await expect(dialog.getByText(/come to £50 more than was paid/)).toBeVisible()
+  await dialog.getByLabel('Sum of share 2').fill('')
+  await dialog.getByRole('button', { name: 'Write it down' }).click()
+  await expect(dialog.getByText(/What is one GBP in EUR\?/).first()).toBeVisible()
+  await dialog.getByLabel('One GBP in EUR').fill('1.2')
+  await dialog.getByRole('textbox', { name: 'Rate of' }).fill('16 Apr 2027')
+  await dialog.getByRole('textbox', { name: 'Paid on' }).fill('20 Apr 2027')
+  await dialog.getByRole('button', { name: 'Write it down' }).click()
+  await expect(dialog.getByText(/That day is still to come/).first()).toBeVisible()
+  await dialog.getByRole('textbox', { name: 'Paid on' }).fill('16 Apr 2027')
+  await dialog.getByRole('button', { name: 'Write it down' }).click()
+  await expect(dialog).toBeHidden()
+
+  await expect.poll(async () => (await sumsOf(page, 'Deck'))[0]).toBe(deckBefore + 300)
+  expect((await sumsOf(page, 'Rig'))[0]).toBe(rigBefore + 60)
+  const [together] = await page
+    .getByRole('row', { name: /^brass paid/ })
+    .getByRole('cell')
+    .filter({ hasText: '€' })
+    .allTextContents()
+  await page.getByRole('button', { name: 'Spends' }).click()
+  const paid = /([\d,]+) paid so far/.exec(
+    (await page.getByRole('heading', { level: 1 }).textContent()) ?? '',
+  )?.[1]
+  expect(together?.trim()).toBe(`€${paid}`)
+  await expect(
+    page.getByRole('region', { name: 'By month' }).getByText(`€${paid}`, { exact: true }),
+  ).toBeVisible()
+
+  // Its shares stay when it is opened, and it goes as a whole.
+  await page.getByRole('button', { name: 'Blocks and rope' }).first().click()
+  await expect(dialog.getByLabel('Sum of share 1')).toHaveValue('250.00')
+  await expect(dialog.getByLabel('Sum of share 2')).toHaveValue('50.00')
+  await dialog.getByLabel('Add a picture').setInputFiles({
+    name: 'receipt.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('MZ this is a program'),
+  })
+  await expect(dialog.getByText(/not a picture|cannot be read|picture/i).first()).toBeVisible()
+  await dialog.getByRole('button', { name: 'Remove', exact: true }).click()
+  await expect(dialog).toBeHidden()
+  await page.getByRole('button', { name: 'Cost and date' }).click()
+  await expect.poll(async () => (await sumsOf(page, 'Deck'))[0]).toBe(deckBefore)
+})
+
+test('a sum planned for a system moves what is likely, and its lines add up to what was spent', async ({
+  page,
+}) => {
+  await open(page, 'money')
+  const [, , before = 0] = await sumsOf(page, 'Rig')
+  await page.getByRole('button', { name: 'Rig', exact: true }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Planned for it').fill('9000')
+  await dialog.getByLabel('Planned for it').press('Tab')
+  await expect(dialog.getByText('Together €405.00')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect.poll(async () => (await sumsOf(page, 'Rig'))[3]).toBe(9000)
+  expect((await sumsOf(page, 'Rig'))[2]).toBeGreaterThan(before + 1000)
+  await page.getByRole('row', { name: /^Rig/ }).getByRole('button', { name: /how$/ }).click()
+  await expect(page.getByRole('dialog')).toContainText('44 closed lines')
+})
+
+test('a bill over what was agreed is kept and asked about, and only the agreed part is paid', async ({
+  page,
+}) => {
+  await open(page, 'money?show=hours')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Brannock Stainless bills €212 more than was agreed',
+  )
+  const smith = page.getByRole('article', { name: /^Brannock Stainless/ })
+  await expect(smith).toContainText(
+    '€167 is asked for “A visit to measure”, and nobody agreed to it',
+  )
+  await expect(smith).toContainText('€1,184 in the quote, and €1,229 is asked')
+  await smith.getByRole('button', { name: 'Paid as agreed: €714' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByLabel('Sum', { exact: true })).toHaveValue('714.00')
+  await dialog.getByRole('button', { name: 'Write it down' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(smith).toContainText('paid so far €1,314; held until checked, 10 %: €146')
+  await expect(smith.getByRole('button', { name: /^Paid as agreed/ })).toBeHidden()
+
+  await page.getByRole('button', { name: 'A bill came from Hartsel Rigging' }).click()
+  await dialog.getByLabel('Sum of the bill').fill('2000')
+  await dialog.getByLabel('Sum of the bill').press('Tab')
+  await expect(dialog.getByText('That is €840 more than was agreed')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Write it down' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Hartsel Rigging bills €840 more',
+  )
+})
+
+test('hours as they really go move the plan by what was said, and back', async ({ page }) => {
+  test.setTimeout(120_000)
+  await open(page, 'money?show=hours')
+  expect(await launch(page)).toBe('25 May')
+  const hours = page.getByRole('group', { name: 'Hours in the plan' })
+  await expect(page.getByText(/^Yours adds 272 h/)).toBeVisible()
+  await hours.getByRole('button', { name: 'Use mine' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('272 h')
+  await expect(dialog).toContainText(/1 Jun/, { timeout: 60_000 })
+  await dialog.getByRole('button', { name: /^(Do it|Take|Yes)/ }).click()
+  await expect(hours.getByRole('button', { name: 'Use mine' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await expect.poll(() => launch(page), { timeout: 60_000 }).toBe('1 Jun')
+  await hours.getByRole('button', { name: 'As guessed' }).click()
+  await dialog.getByRole('button', { name: /^(Do it|Take|Yes)/ }).click()
+  await expect.poll(() => launch(page), { timeout: 60_000 }).toBe('25 May')
+})
+
+test('work done again is logged with why, and counted', async ({ page }) => {
+  await open(page, 'money?show=hours')
+  const twice = page.getByRole('region', { name: /^Done twice/ })
+  await expect(twice).toContainText('15 h 30')
+  await page.keyboard.press('h')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('On which step').fill('deadrise')
+  await dialog.getByRole('option').first().click()
+  await dialog.getByLabel('Hours', { exact: true }).fill('23')
+  await dialog.getByText('It had to be done again').click()
+  await dialog.getByLabel('Done again because').fill('Cured too cold')
+  await dialog.getByRole('button', { name: 'Keep hours' }).click()
+  await expect(twice).toContainText('38 h 30')
+  await expect(twice).toContainText('30 h 30')
+  await page.keyboard.press('h')
+  await dialog.getByLabel('On which step').fill('deadrise')
+  await dialog.getByRole('option').first().click()
+  await dialog.getByLabel('Hours', { exact: true }).fill('7')
+  await dialog.getByRole('button', { name: 'Keep hours' }).click()
+  await expect(dialog.getByText(/That makes 30 h for one person/).first()).toBeVisible()
+})
