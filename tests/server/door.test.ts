@@ -67,6 +67,26 @@ describe('the change door', () => {
     expect((await stepRow('cut'))?.title).toBe('cut')
   })
 
+  it('keeps the shares of a spend at its sum, whichever of them is touched', async () => {
+    await pass([
+      create('spend', 's', { on: '2026-01-05', what: 'Hose', minor: 1000 }),
+      create('spendShare', 'a', { spendId: 's', minor: 600, order: 'a' }),
+      create('spendShare', 'b', { spendId: 's', minor: 400, order: 'b' }),
+    ])
+    for (const items of [
+      [patch('spend', 's', 1, { minor: 900 })],
+      [patch('spendShare', 'a', 1, { minor: 500 })],
+      [remove('spendShare', 'a', 1)],
+      [create('spendShare', 'c', { spendId: 's', minor: 1, order: 'c' })],
+    ])
+      await expect(pass(items)).rejects.toMatchObject({ status: 422 })
+    await pass([
+      patch('spend', 's', 1, { minor: 900 }),
+      patch('spendShare', 'b', 1, { minor: 300 }),
+    ])
+    expect((await rowsOf()).spend[0]).toMatchObject({ minor: 900 })
+  })
+
   it('does all of a list or nothing', async () => {
     const bad = [
       create('job', 'mast', { title: 'Mast', order: 'c' }),
