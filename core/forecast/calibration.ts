@@ -66,7 +66,7 @@ const guessOf = (step: Step): number =>
   step.hoursLikely * accessFactor[step.access] * step.roundsLikely
 
 /** Finished steps with hours of work on them. Work done again, and what stopped short, says nothing about a guess. */
-export function guessedSteps(rows: Pick<RefitRows, 'step' | 'hoursEntry'>): Guessed[] {
+function guessedSteps(rows: Pick<RefitRows, 'step' | 'hoursEntry'>): Guessed[] {
   const steps = byId(rows.step)
   const entries = groupBy(
     liveHours(rows).filter((one) => one.kind === 'work' && one.reworkCause === ''),

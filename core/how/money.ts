@@ -42,7 +42,7 @@ export function howAccount(one: AccountFigures, money: Money): How {
 }
 
 /** Where the ratio comes from. */
-export const sayOverrun = ({ overrun, currency }: Pick<Money, 'overrun' | 'currency'>): string =>
+const sayOverrun = ({ overrun, currency }: Pick<Money, 'overrun' | 'currency'>): string =>
   overrun.lines >= 3
     ? `${overrun.ratio.toFixed(2)}: ${counted(overrun.lines, 'closed line')} guessed at ${formatMoney(overrun.guessedMinor, currency)} cost ${formatMoney(overrun.actualMinor, currency)}, freight and tax with them`
     : `${overrun.ratio.toFixed(2)} is taken until three lines have closed; so far ${counted(overrun.lines, 'line')}`

@@ -40,7 +40,7 @@ export interface AccountFigures {
 }
 
 /** Something that cost more, or less, than was planned. */
-export interface Burn {
+interface Burn {
   readonly on: string | null
   /** The job it was for; '' for money of none. */
   readonly jobId: string | null
@@ -48,7 +48,7 @@ export interface Burn {
   readonly minor: number
 }
 
-export interface Contingency {
+interface Contingency {
   readonly percent: number
   readonly totalMinor: number
   readonly burntMinor: number

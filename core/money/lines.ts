@@ -11,7 +11,7 @@ import { tradeAccounts } from './tradeAccount'
 import { yardAccounts } from './yardMeter'
 
 /** Where money belongs; a system only with account 'system'. */
-export interface Place {
+interface Place {
   readonly account: Account
   readonly systemId: string | null
 }

@@ -1,7 +1,7 @@
 /** A trade's split tally: what was agreed above, what is billed below, line by line, and where the halves do not meet. */
 import type { TradeAccount } from './tradeAccount'
 
-export interface TallyLine {
+interface TallyLine {
   readonly key: string
   readonly label: string
   /** 'quote': in the price; 'change': agreed later; 'rest': of the price, named by no line; 'extra': nobody agreed to it. */

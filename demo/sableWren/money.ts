@@ -292,16 +292,14 @@ function moreHours(write: Writer): void {
   const days = new Map<string, { readonly personId: string; readonly on: string }>()
   for (const { personId, on } of write.rows.hoursEntry)
     if (on < firstSummer) days.set(`${personId} ${on}`, { personId, on })
-  ;[...days.values()]
-    .slice(0, mostWayEntries)
-    .forEach(({ personId, on }, index) =>
-      write.add('hoursEntry', `way-${index + 1}`, {
-        personId,
-        on,
-        hours: wayHours,
-        kind: 'travel',
-      }),
-    )
+  ;[...days.values()].slice(0, mostWayEntries).forEach(({ personId, on }, index) =>
+    write.add('hoursEntry', `way-${index + 1}`, {
+      personId,
+      on,
+      hours: wayHours,
+      kind: 'travel',
+    }),
+  )
   twice.forEach(([stepId, personId, on, hours, reworkCause], index) =>
     write.add('hoursEntry', `twice-${index + 1}`, {
       stepId,
