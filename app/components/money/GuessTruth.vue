@@ -18,9 +18,12 @@ const shown = computed(() =>
     ? all.value.filter((one) => one.steps > 1).slice(0, most)
     : all.value,
 )
-const [rowHigh, top, nameWide, endWide] = [26, 30, 140, 118]
+const [rowHigh, top, nameWide] = [26, 30, 140]
+const narrowPx = 480
+const isNarrow = computed(() => width.value < narrowPx)
+const endWide = computed(() => (isNarrow.value ? 66 : 118))
 const left = computed(() => Math.min(nameWide, width.value * 0.32))
-const right = computed(() => Math.max(left.value + 80, width.value - endWide))
+const right = computed(() => Math.max(left.value + 80, width.value - endWide.value))
 /** From 0.8 to 4 times on a scale of ratios. */
 const [least, largest] = [0.8, 4]
 const x = (factor: number) =>
@@ -30,12 +33,12 @@ const x = (factor: number) =>
     (Math.log(largest) - Math.log(least))) *
     (right.value - left.value - 24)
 const height = computed(() => top + shown.value.length * rowHigh + 26)
-const marks = [
+const marks = computed(() => [
   { at: 1, label: 'as guessed' },
-  { at: startsFrom, label: '1.6×' },
+  { at: startsFrom, label: isNarrow.value ? '' : '1.6×' },
   { at: 2, label: '2×' },
   { at: 3, label: '3×' },
-]
+])
 const times = (factor: number) => `${factor.toFixed(1)}×`
 const said = (one: (typeof all.value)[number]) =>
   `${workKinds[one.operation]} takes you ${times(one.factor)} what you guess, by ${counted(one.steps, 'step')}; between ${times(one.low)} and ${times(one.high)} in 8 of 10`
@@ -141,7 +144,7 @@ const nameOf = (id: string) => store.rows.person.find((one) => one.id === id)?.n
             {{ times(one.factor) }}
           </text>
           <text :x="width" y="17" text-anchor="end" class="cond" font-size="15" fill="var(--ink2)">
-            {{ one.steps }} {{ one.steps === 1 ? 'step' : 'steps' }}
+            {{ one.steps }}{{ isNarrow ? '' : one.steps === 1 ? ' step' : ' steps' }}
           </text>
         </g>
       </svg>
