@@ -1,6 +1,7 @@
 export { bench, judged } from './plan.bench'
 export { again, byFamily, overTime } from './kernel.bench'
 export { bigFile, jobsBench } from './jobs.bench'
+export { moneyBench } from './money.bench'
 export { sampled } from './sample.bench'
 export { sequenceBench } from './sequence.bench'
 export { storesBench } from './stores.bench'

@@ -33,6 +33,7 @@ const {
   firstTables,
   jobsBench,
   judged,
+  moneyBench,
   overTime,
   sampled,
   sequenceBench,
@@ -96,6 +97,13 @@ const drawingBench = () => console.table(sequenceBench())
 /** npm run bench -- stores: what windows, pools and kits cost. */
 const buyingBench = () => console.table(storesBench())
 
+/** npm run bench -- money 1000: accounts of 5,000 entries, and so many runs of a forecast. */
+function booksBench(runs) {
+  const { books, runs: forecast } = moneyBench(runs)
+  console.table(books)
+  console.table(forecast)
+}
+
 /** npm run bench -- walk 500: the boat map with many findings, panned. */
 async function walkBench(many) {
   console.table(await benchWalk(many))
@@ -112,6 +120,7 @@ const one = {
   walk: () => walkBench(Number(size ?? 500)),
   sequence: () => drawingBench(),
   stores: () => buyingBench(),
+  money: () => booksBench(Number(size ?? 1000)),
   samples: () => samplesBench(Number(size ?? 1000), Number(seed)),
 }[only]
 if (one) {

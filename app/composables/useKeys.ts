@@ -12,6 +12,7 @@ const typing = (target: EventTarget | null): boolean =>
 export function useKeys(undo: () => void): void {
   const frame = useFrameStore()
   const { views } = useViews()
+  const router = useRouter()
   useKeyScope(
     {
       found: () => frame.open('found'),
@@ -23,7 +24,8 @@ export function useKeys(undo: () => void): void {
     },
     ({ key }) => {
       const view = views.value.find((one) => one.key === key)
-      return view && (() => void navigateTo(view.to))
+      // Not by navigateTo: while another way is being gone it only hands its target back, and the key would be lost.
+      return view && (() => void router.push(view.to))
     },
   )
   useEventListener(document, 'keydown', (event: KeyboardEvent) => {

@@ -12,6 +12,7 @@ import { movedBetween } from '#core/plan/moved'
 import type { Moved } from '#core/plan/moved'
 import { PlansKept } from '#core/plan/plansKept'
 import type { Drag } from '#core/plan/drag'
+import type { Forecast } from '#core/forecast/runs'
 import type { LikelyDates } from '#core/plan/likelyDates'
 import { gateEffects } from '#core/plan/effect'
 import type { GateEffect } from '#core/plan/effect'
@@ -233,6 +234,15 @@ export const usePlannerStore = defineStore('planner', () => {
     const accepted = toRaw(store.accepted)
     return accepted && quietly(isWanted, (remote) => remote.likely(accepted, gateId, [...stepIds]))
   }
+  /** The accepted plan run so often; null: nothing is open, or something else was asked, or it was called off. */
+  async function forecast(
+    runs: number,
+    seed: number,
+    onProgress: (share: number) => void,
+  ): Promise<Forecast | null> {
+    const accepted = toRaw(store.accepted)
+    return accepted && ask((remote) => remote.forecast(accepted, runs, seed, proxy(onProgress)))
+  }
   /** Days for which a job can slip in the accepted plan; null: not known. */
   async function slip(gateId: string, jobId: string): Promise<number | null> {
     const accepted = toRaw(store.accepted)
@@ -389,6 +399,7 @@ export const usePlannerStore = defineStore('planner', () => {
     lack,
     drags,
     likely,
+    forecast,
     slip,
     replan,
   }

@@ -11,6 +11,8 @@ import { bestPlan, usualIterations } from '#core/plan/improve'
 import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
 import { likelyDates } from '#core/plan/likelyDates'
+import { forecastRuns } from '#core/forecast/runs'
+import type { Forecast } from '#core/forecast/runs'
 import type { LikelyDates } from '#core/plan/likelyDates'
 import { prepare } from '#core/plan/prepare'
 import type { Planned } from '#core/plan/finishPlan'
@@ -124,6 +126,13 @@ const planner = {
     gateId: string,
     stepIds: readonly string[],
   ): Promise<LikelyDates | null> => turns.answered(likelyDates(rows, plan, gateId, stepIds), null),
+  /** The plan run again and again with all that is not known drawn. */
+  forecast: (
+    plan: StoredPlan,
+    runs: number,
+    seed: number,
+    onProgress: OnProgress,
+  ): Promise<Forecast | null> => turns.answered(forecastRuns(rows, plan, runs, seed), onProgress),
   /** By when open decisions have to be taken. */
   decideBy: (now: number): Promise<readonly DecideBy[] | null> =>
     turns.answered(decideByDates(rows, now), null),

@@ -52,7 +52,7 @@ export function calibrationOf(ratios: readonly number[]): Calibration {
   const steps = ratios.length
   const sum = ratios.reduce((all, one) => all + Math.log(one), 0)
   const c = (stepsBefore * Math.log(startsFrom) + sum) / (stepsBefore + steps)
-  const half = (band80 * spread) / Math.sqrt(stepsBefore + steps)
+  const half = band80 * doubtOf(steps)
   return {
     steps,
     mean: steps === 0 ? null : Math.exp(sum / steps),
@@ -116,6 +116,9 @@ export function factors(
   const known = new Map(calibrations(rows).map((one) => [one.operation, one.factor]))
   return (operation) => (notOurs.has(operation) ? 1 : (known.get(operation) ?? startsFrom))
 }
+
+/** How sure the factor of a kind of work is: standard deviation of its logarithm, 0.6 ÷ √(4 + n). Source: handbook 5. */
+export const doubtOf = (steps: number): number => spread / Math.sqrt(stepsBefore + steps)
 
 type Marked = Step & { readonly calibration?: number }
 

@@ -2,8 +2,9 @@
 import type { InParts } from '../inParts'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
+import { stepSpread } from '../forecast/draws'
+import { normal } from '../forecast/normal'
 import { createRandom } from '../random'
-import type { Random } from '../random'
 import { laidGates } from './finishPlan'
 import { isOpen } from './planned'
 import { prepare } from './prepare'
@@ -19,15 +20,6 @@ export interface LikelyDates {
 const draws = 60
 /** Open steps above which a run takes too long for a drawing. */
 const mostSteps = 600
-/** Where nobody said how low or high the hours may be. Source: handbook 5. */
-const [usualLow, usualHigh] = [0.8, 2.5]
-/** Between the 10 % and the 90 % value of a normal distribution, in standard deviations. */
-const tenToNinety = 2.563
-
-/** A standard normal number, by the Box–Muller transform. */
-const normal = (random: Random): number =>
-  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-
 /**
  * Lays the accepted plan again with the hours of the given steps drawn, low and high read as 10 and 90 %: log-normal,
  * σ = ln(high ÷ low) ÷ 2.563. Deterministic. Null: not dated in some runs, or too large a refit. Can be left after each run.
@@ -50,10 +42,7 @@ export function* likelyDates(
     yield run / draws
     const workHours = new Map<string, number>()
     for (const { step, workMs } of chain) {
-      const low = step.hoursLow ?? usualLow * step.hoursLikely
-      const high = step.hoursHigh ?? usualHigh * step.hoursLikely
-      const spread = high > low && low > 0 ? Math.log(high / low) / tenToNinety : 0
-      const factor = Math.exp(spread * normal(random))
+      const factor = Math.exp(stepSpread(step) * normal(random))
       if (workMs > 0) workHours.set(step.id, (workMs / 3_600_000) * factor)
     }
     const gate = laidGates(prepared.compiled, lay({ workHours })).find(

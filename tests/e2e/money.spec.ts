@@ -185,3 +185,21 @@ test('work done again is logged with why, and counted', async ({ page }) => {
   await dialog.getByRole('button', { name: 'Keep hours' }).click()
   await expect(dialog.getByText(/That makes 30 h for one person/).first()).toBeVisible()
 })
+
+test('the plan is run many times, stopped and run again, and says what its dates rest on', async ({
+  page,
+}) => {
+  await open(page, 'money')
+  const dates = page.getByRole('region', { name: 'When she is done' })
+  await dates.getByRole('button', { name: 'Run the plan 400 times' }).click()
+  await dates.getByRole('button', { name: 'Stop' }).click()
+  await expect(dates.getByRole('progressbar')).toHaveCount(0)
+  await dates.getByRole('button', { name: 'Run the plan 400 times' }).click()
+  const launchRow = dates.getByRole('row', { name: /^Launch \d/ })
+  await expect(launchRow).toContainText('Sat 22 May', { timeout: 60_000 })
+  // Safe is never before likely.
+  const [likely, safe] = (await launchRow.getByRole('cell').allTextContents()).map((one) =>
+    Date.parse(`${one.trim()} 2027 UTC`),
+  )
+  expect(safe ?? 0).toBeGreaterThanOrEqual(likely ?? Infinity)
+})

@@ -8,9 +8,13 @@ const emit = defineEmits<{ open: [key: string] }>()
 const { money, sayWhole: say } = useMoney()
 const { idOf, urlOf } = provideChartIds()
 const most = 13
+const hasSums = (one: AccountFigures) =>
+  one.plannedMinor !== 0 || one.likelyMinor !== 0 || one.lines.length > 0
+/** Without any sum yet: to be opened and planned for. */
+const without = computed(() => money.value.accounts.filter((one) => !hasSums(one)))
 const rows = computed(() =>
   money.value.accounts
-    .filter((one) => one.plannedMinor !== 0 || one.likelyMinor !== 0 || one.lines.length > 0)
+    .filter(hasSums)
     .sort((a, b) => b.likelyMinor - b.plannedMinor - (a.likelyMinor - a.plannedMinor)),
 )
 /** Where there are many, the smallest lie together. */
@@ -152,6 +156,25 @@ const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
           <td class="cond pl-2 text-right align-top">
             {{ say(sum(shown.rest, (one) => one.plannedMinor)) }}
           </td>
+        </tr>
+        <tr v-if="without.length > 0" class="border-b border-rule2">
+          <th scope="row" colspan="6" class="text-left font-normal">
+            <details :open="rows.length === 0 || undefined">
+              <summary class="cond cursor-pointer py-0.5">
+                {{ without.length }} without a sum
+              </summary>
+              <span class="flex flex-wrap gap-x-4">
+                <button
+                  v-for="one in without"
+                  :key="one.key"
+                  class="cond py-0.5 underline max-sm:min-h-11"
+                  @click="emit('open', one.key)"
+                >
+                  {{ one.name }}
+                </button>
+              </span>
+            </details>
+          </th>
         </tr>
         <tr class="border-b border-rule2">
           <th scope="row" class="cond text-left font-normal">Found work still to come</th>

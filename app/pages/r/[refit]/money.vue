@@ -172,6 +172,7 @@ const monthName = (month: string) =>
             field="contingencyPercent"
             class="no-print max-w-56"
           />
+          <GateForecasts class="mt-2" />
         </div>
         <YardMeter />
         <OwedList @trades="show('hours')" />

@@ -1,0 +1,138 @@
+/** One way in which a refit may come out: everything that is not known drawn at once. What is drawn how: docs/forecast.md. */
+import type { Step } from '../model/entities'
+import type { RefitRows } from '../model/refit'
+import { growthOf } from '../found/growth'
+import type { Prepared } from '../plan/prepare'
+import type { Sample } from '../plan/sample'
+import type { OpenStep } from '../plan/schedule/openWork'
+import { doneTwice } from '../progress/rework'
+import type { Random } from '../random'
+import { hourMs } from '../time/civil'
+import { actingOn, calibrations, doubtOf, factors } from './calibration'
+import { normal } from './normal'
+
+/** Low and high where nobody gave them, read as 10 and 90 %. Source: handbook 5. */
+const [usualLow, usualHigh] = [0.8, 2.5]
+/** Between the 10 and the 90 % value of a normal distribution, in standard deviations. */
+const tenToNinety = 2.563
+/** Spread of a delivery or a trade about its median, of the logarithm. Source: handbook 5. */
+const leadSpread = 0.35
+/** What a good or bad season does to everything at once, of the logarithm a standard deviation. Assumed. */
+const season = { hours: 0.08, leads: 0.1, weather: 0.2 } as const
+/** How far found work strays from what is expected of it, of the logarithm. Assumed. */
+const foundSpread = 0.4
+/** A day on which somebody who should come does not: the share of them, and what a bad season makes of it. Assumed. */
+const [awayShare, awaySeason] = [0.06, 0.5]
+/** Hours done again that stand for experience nobody has yet: 3 of 60. Assumed. */
+const [againBefore, workBefore] = [3, 60]
+/** How far a reading's wait strays, of the logarithm. Assumed. */
+const drySpread = 0.3
+
+/** Spread of a step's own hours, of the logarithm; 0 where low is high. */
+export function stepSpread(step: Pick<Step, 'hoursLow' | 'hoursLikely' | 'hoursHigh'>): number {
+  const low = step.hoursLow ?? usualLow * step.hoursLikely
+  const high = step.hoursHigh ?? usualHigh * step.hoursLikely
+  return high > low && low > 0 ? Math.log(high / low) / tenToNinety : 0
+}
+
+/** Rounds that a group takes: as likely or one fewer as often as not, each more half as likely as the one before. */
+function roundsDrawn({ roundsLikely, roundsMost }: Step, random: Random): number {
+  if (roundsMost <= roundsLikely) return roundsLikely
+  let rounds = random() < 0.25 ? Math.max(1, roundsLikely - 1) : roundsLikely
+  while (rounds >= roundsLikely && rounds < roundsMost && random() < 1 / 3) rounds++
+  return rounds
+}
+
+/** A number from 0 to 1 for a person and a day of one run, the same however often it is asked for. */
+function chanceOf(seed: number, person: string, day: number): number {
+  let mixed = seed ^ Math.imul(day, 0x9e3779b1)
+  for (let at = 0; at < person.length; at++)
+    mixed = Math.imul(mixed ^ person.charCodeAt(at), 0x01000193)
+  mixed = Math.imul(mixed ^ (mixed >>> 16), 0x45d9f3b)
+  return ((mixed ^ (mixed >>> 16)) >>> 0) / 4_294_967_296
+}
+
+/** A maker of draws for a refit made ready; each takes its numbers from `random`, so that a seed gives the same again. */
+export function drawsOf(prepared: Prepared): (random: Random) => Sample {
+  const { rows } = prepared
+  const kinds = calibrations(rows)
+  const factorOf = factors(rows)
+  const stepsOf = new Map(kinds.map((one) => [one.operation, one.steps]))
+  const growth = growthOf(rows).perHour
+  const twice = doneTwice(rows)
+  const again = (againBefore + twice.againHours) / (workBefore + twice.workHours)
+  const found = foundJobs(rows)
+  const open = [...prepared.compiled.activities.values()].sort((a, b) =>
+    a.step.id < b.step.id ? -1 : 1,
+  )
+  const { now } = prepared.compiled
+  return (random) => {
+    const bad = normal(random)
+    const weather = Math.exp(season.weather * bad)
+    const more = growth * Math.exp(foundSpread * normal(random) - foundSpread ** 2 / 2)
+    const ofKind = new Map<string, number>()
+    const kindFactor = (step: Step): number => {
+      const { operation } = step
+      const known = ofKind.get(operation)
+      if (known !== undefined) return known
+      const doubt = doubtOf(stepsOf.get(operation) ?? 0) * normal(random)
+      const factor = factorOf(operation) * Math.exp(doubt)
+      ofKind.set(operation, factor)
+      return factor
+    }
+    const workHours = new Map<string, number>()
+    const waitHours = new Map<string, number>()
+    const releases = new Map<string, number>()
+    for (const one of open) {
+      const { step } = one
+      if (one.workMs > 0) {
+        const own = Math.exp(stepSpread(step) * normal(random) + season.hours * bad)
+        const rounds = roundsDrawn(step, random) / step.roundsLikely
+        const twiceHours = random() < again ? 1 + random() : 1
+        const grows = found.has(step.jobId) ? 1 : 1 + more
+        const wet = step.needsDry ? Math.max(1, weather) : 1
+        const times = (kindFactor(step) / actingOn(step)) * own * rounds * twiceHours * grows * wet
+        workHours.set(step.id, (one.workMs / hourMs) * times)
+      }
+      const wait = waitDrawn(step, bad, random)
+      if (wait !== null) waitHours.set(step.id, wait)
+      const release = releaseDrawn(one, now, bad, random)
+      if (release !== null) releases.set(step.id, release)
+    }
+    const seed = Math.floor(random() * 2 ** 32)
+    const share = Math.min(0.5, awayShare * Math.exp(awaySeason * bad))
+    return {
+      workHours,
+      waitHours,
+      releases,
+      isAway: (personId, day) => chanceOf(seed, personId, day) < share,
+    }
+  }
+}
+
+/** Jobs that were found: nothing more is reckoned to be found under them. */
+const foundJobs = (rows: Pick<RefitRows, 'job'>): ReadonlySet<string> =>
+  new Set(rows.job.filter((job) => job.parentJobId !== null).map((job) => job.id))
+
+function waitDrawn(step: Step, bad: number, random: Random): number | null {
+  if (step.waitHours <= 0) return null
+  if (step.waitKind === 'calendar')
+    return step.waitHours * Math.exp(leadSpread * normal(random) + season.leads * bad)
+  return step.waitKind === 'dry' ? step.waitHours * Math.exp(drySpread * normal(random)) : null
+}
+
+/** When a step may begin by what it waits for from outside: parts under way come when they come. */
+function releaseDrawn(
+  { releases }: OpenStep,
+  now: number,
+  bad: number,
+  random: Random,
+): number | null {
+  if (!releases.some((one) => one.binding.kind === 'part')) return null
+  const at = releases.map((one) =>
+    one.binding.kind === 'part' && one.at > now
+      ? now + (one.at - now) * Math.exp(leadSpread * normal(random) + season.leads * bad)
+      : one.at,
+  )
+  return Math.max(...at)
+}
