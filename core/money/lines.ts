@@ -215,8 +215,10 @@ function spends(ledger: Ledger): MoneyLine[] {
       const share = split[at]
       const jobId = share ? share.jobId : ofTrade
       const guess = trade ? trade.plannedOf(minor) : minor
+      const { account, systemId } = placeOf(jobId, share?.systemId ?? null, spend.kind)
       return {
-        ...placeOf(jobId, share?.systemId ?? null, spend.kind),
+        account,
+        systemId,
         key: `spend ${spend.id} ${share?.id ?? ''}`,
         from: 'spend' as const,
         rowId: spend.id,
@@ -265,7 +267,8 @@ export function moneyLines(rows: RefitRows, today: string): MoneyLine[] {
     ...spends(ledger),
     ...yardOwed(ledger, today),
   ].sort((a, b) => {
-    const [one, other] = [a.on ?? '9999', b.on ?? '9999']
+    const one = a.on ?? '9999'
+    const other = b.on ?? '9999'
     return one < other ? -1 : one > other ? 1 : a.key < b.key ? -1 : 1
   })
 }
