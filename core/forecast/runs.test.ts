@@ -46,6 +46,15 @@ describe('a draw', () => {
     expect(Math.abs(percentile(hours, 0.5) / 16.26 - 1)).toBeLessThan(0.02)
     expect(Math.abs(percentile(hours, 0.8) / 21.34 - 1)).toBeLessThan(0.03)
   })
+  it('takes what such work really takes once, switched on or not', () => {
+    const rows = refit()
+    step(rows, 'j', 'a', sure)
+    const plain = drawn(rows, (all) => all.get('a'))
+    rows.refit = rows.refit.map((one) => ({ ...one, calibrate: true }))
+    drawn(rows, (all) => all.get('a')).forEach((hours, at) =>
+      expect(hours).toBeCloseTo(plain[at] ?? 0, 3),
+    )
+  })
   it('spreads a step by its low and high: ln(2.5 ÷ 0.8) ÷ 2.563 where nobody gave them', () => {
     expect(stepSpread({ hoursLow: null, hoursLikely: 4, hoursHigh: null })).toBeCloseTo(0.4446, 4)
     expect(stepSpread(sure)).toBe(0)

@@ -192,6 +192,11 @@ describe('accounts', () => {
       order(rows, id, price, { paidOn: '2027-01-10' })
     }
     expect(money(rows).overrun.ratio).toBeCloseTo(79 / 60, 9)
+    // A line on which something was never guessed at says nothing.
+    add(rows, 'part', 'd', { name: 'd', jobId: 'core', state: 'arrived' })
+    add(rows, 'lineWant', 'wants d', { lineId: 'line a', partId: 'd' })
+    expect(money(rows).overrun).toMatchObject({ lines: 2, ratio: 1.2 })
+    rows.lineWant = rows.lineWant.slice(0, -1)
     rows.delivery = rows.delivery.slice(1)
     expect(money(rows).overrun.ratio).toBe(1.2)
   })
@@ -473,5 +478,20 @@ it('reckons the yard and the berth from one haul-out to the next, and from tomor
     plannedMinor: 25 * 1000 + 2 * 35_000 + 2 * 30_000 + 10 * 400,
     owedMinor: 35_000 + 10 * 1000,
     likelyMinor: 35_000 + 10 * 1000 + 10 * 1000 + 30_000 + 10 * 400 + 35_000 + 5 * 1000 + 30_000,
+  })
+  // Launched on its day and billed: of the first nothing is to come but the berth.
+  rows.haulOut = rows.haulOut.map((one) =>
+    one.id === 'one' ? { ...one, launchActual: '2027-04-16' } : one,
+  )
+  add(rows, 'spend', 'bill', {
+    on: '2027-04-16',
+    what: 'Yard',
+    kind: 'yard',
+    minor: 70_000,
+    haulOutId: 'one',
+  })
+  expect(money(rows).accounts.find((one) => one.account === 'yard')).toMatchObject({
+    owedMinor: 0,
+    likelyMinor: 70_000 + 20 * 400 + 35_000 + 5 * 1000 + 30_000,
   })
 })

@@ -92,12 +92,15 @@ export function costScene(
     byName.set(what, { inch, what, minor: burn.minor + (was?.minor ?? 0), leftMinor: left })
   }
   const reserveEndMinor = plannedMinor + contingency.totalMinor - likelyMinor
+  // What was never set aside is not gone.
   const goneAtIn =
-    left <= 0
-      ? (reserve.find((one) => one.minor <= 0)?.inch ?? earnedIn)
-      : reserveEndMinor >= 0
-        ? null
-        : earnedIn + ((loaIn - earnedIn) * left) / (left - reserveEndMinor)
+    contingency.totalMinor === 0
+      ? null
+      : left <= 0
+        ? (reserve.find((one) => one.minor <= 0)?.inch ?? earnedIn)
+        : reserveEndMinor >= 0
+          ? null
+          : earnedIn + ((loaIn - earnedIn) * left) / (left - reserveEndMinor)
   return {
     spent,
     now: { inch: earnedIn, minor: paid },

@@ -92,6 +92,11 @@ describe('money under the Tape', () => {
     rows.refit = rows.refit.map((one) => ({ ...one, contingencyPercent: 90 }))
     expect(sceneOf(rows).scene.goneAtIn).toBeNull()
   })
+  it('is not gone where none was set aside', () => {
+    const rows = refit()
+    rows.refit = rows.refit.map((one) => ({ ...one, contingencyPercent: 0 }))
+    expect(sceneOf(rows).scene.goneAtIn).toBeNull()
+  })
   it('has 3 to 6 round sums up its side', () => {
     expect(moneyTicks(7_371_100, 2)).toEqual([2_000_000, 4_000_000, 6_000_000])
     expect(moneyTicks(100, 2)).toEqual([100])
