@@ -64,21 +64,39 @@ function released({ releases }: OpenStep, at: number): OpenStep['releases'] {
   return [{ at, binding: latest?.binding ?? { kind: 'calendar', until: at } }]
 }
 
-/** Calendars in which some people stay away on some days. */
+/** Calendars in which some people stay away on some days. Who stays away is asked for once a person and day. */
 function away(
-  { sites, laidOut }: OpenWork,
+  { sites, laidOut, clock, now }: OpenWork,
   isAway: NonNullable<Sample['isAway']>,
 ): Pick<OpenWork, 'sites' | 'laidOut'> {
+  const today = clock.dayOf(now)
+  const ids = sites.people.map((one) => one.id)
+  const known = ids.map(() => new Uint8Array(mostDaysKept))
+  const isGone = (person: number, day: number): boolean => {
+    const memo = known[person]
+    const id = ids[person]
+    if (!memo || id === undefined) return false
+    const at = day - today
+    if (at < 0 || at >= mostDaysKept) return isAway(id, day)
+    const value = memo[at]
+    if (value) return value === goneMark
+    const found = isAway(id, day)
+    memo[at] = found ? goneMark : comesMark
+    return found
+  }
   const less = (some: Sites): Sites => ({
     ...some,
-    away: (person, day) => some.away(person, day) || isAway(some.people[person]?.id ?? '', day),
+    whole: some,
+    away: (person, day) => some.away(person, day) || isGone(person, day),
     presence: (person, placeNeed, day, ends) =>
-      isAway(some.people[person]?.id ?? '', day) ? [] : some.presence(person, placeNeed, day, ends),
+      isGone(person, day) ? [] : some.presence(person, placeNeed, day, ends),
     ends(person, day) {
-      const isGone = (on: number) => isAway(some.people[person]?.id ?? '', on)
+      const ends = some.ends(person, day)
+      if (ends === stays.notAtAll || isGone(person, day)) return stays.notAtAll
       const gone =
-        (isGone(day - 1) ? stays.sinceYesterday : 0) | (isGone(day + 1) ? stays.untilTomorrow : 0)
-      return isGone(day) ? stays.notAtAll : some.ends(person, day) & ~gone
+        (isGone(person, day - 1) ? stays.sinceYesterday : 0) |
+        (isGone(person, day + 1) ? stays.untilTomorrow : 0)
+      return ends & ~gone
     },
   })
   return {
@@ -89,3 +107,7 @@ function away(
     },
   }
 }
+
+/** Days from now for which who comes is remembered, and the marks they are kept as. */
+const mostDaysKept = 4000
+const [comesMark, goneMark] = [1, 2] as const

@@ -7,7 +7,7 @@ import type { Sites } from './sites'
 import { intersect, lengthOf, without } from '../../time/intervals'
 import { leastStretchMs, RoomSearch } from './roomSearch'
 import type { Wanted, WorkStretches } from './roomSearch'
-import { WorkDays } from './workDays'
+import { ComingDays, WorkDays } from './workDays'
 import type { DayRoom } from './workDays'
 import type { Interval } from '../../time/intervals'
 
@@ -43,6 +43,22 @@ interface Busy {
 /** Who was busy is looked for so far back. */
 const mostDaysBack = 120
 const none: readonly Interval[] = []
+
+/** Days on which people come, by the calendar in which nobody is ill: kept as long as that is. */
+const known = new WeakMap<Sites, Map<string, ComingDays>>()
+
+function comingDays(sites: Sites, person: number, place: PlaceNeed, firstDay: number): ComingDays {
+  const whole = sites.whole ?? sites
+  const ofSites = known.get(whole) ?? new Map<string, ComingDays>()
+  known.set(whole, ofSites)
+  const key = `${person} ${place} ${firstDay}`
+  let days = ofSites.get(key)
+  if (!days) {
+    days = new ComingDays(firstDay, (day) => widest(whole, person, place, day))
+    ofSites.set(key, days)
+  }
+  return days
+}
 
 /**
  * Who is where doing what, as the schedule fills it. A person is at one kind of place a day, or goes on to a second one
@@ -135,12 +151,15 @@ export class Diary {
     if (!reach) return null
     const search = new RoomSearch(wanted)
     const lead = this.workDaysOf(wanted.crew[0] as number, wanted.place)
+    let patience = (wanted.splittable ? null : wanted.patienceDays) ?? Infinity
     for (let position = lead.positionOf(reach.first, reach.last); ; position++) {
       if (wanted.ignoring === undefined) position = lead.nextFree(position, search.wantsStretch)
       const day = lead.dayAt(position, reach.last)
       if (day === undefined || day > reach.last) return null
-      const found = search.takeDay(this.freeOn(wanted, day))
+      const free = this.freeOn(wanted, day)
+      const found = search.takeDay(free)
       if (found) return found
+      if (free.length > 0 && day >= reach.first && --patience <= 0) return null
     }
   }
 
@@ -377,11 +396,9 @@ export class Diary {
     const byPlace = this.workDays[person] as Map<PlaceNeed, WorkDays>
     let days = byPlace.get(place)
     if (!days) {
-      days = new WorkDays(
-        this.firstDay,
-        (day) => widest(this.sites, person, place, day),
-        (day) => this.roomOn(person, place, day),
-      )
+      days = new WorkDays(comingDays(this.sites, person, place, this.firstDay))
+      for (const day of this.days[person]?.keys() ?? [])
+        days.mark(day, this.roomOn(person, place, day))
       byPlace.set(place, days)
     }
     return days

@@ -41,7 +41,11 @@ export class Laying {
   private readonly ownAshore: Map<string, Ashore>
   private laidOut: ReturnType<OpenWork['laidOut']>
 
-  constructor(readonly compiled: OpenWork) {
+  /** `patienceDays`: for work in one go, see Wanted; null: it waits for the one day that is long enough. */
+  constructor(
+    readonly compiled: OpenWork,
+    readonly patienceDays: number | null = null,
+  ) {
     this.ashore = compiled.ashore.map((one) => ({ ...one }))
     this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
     this.laidOut = compiled.laidOut(this.ashore)
@@ -133,6 +137,7 @@ export class Laying {
         splittable: activity.splittable,
         giveUpAt: Math.min(giveUpAt, best?.room.finish ?? Infinity),
         ignoring,
+        patienceDays: this.patienceDays ?? undefined,
       }
       const room: WorkStretches | null = within
         ? this.diary.findWithin(wanted, within)

@@ -14,6 +14,8 @@ export interface OpenHours {
   on(day: number): readonly Interval[]
   /** Longest stretch in the two years from a day, ms; 0: never there together. */
   longestFrom(day: number): number
+  /** True when some stretch of these years is so long, ms. Looks no further than the first that is. */
+  reaches(day: number, ms: number): boolean
 }
 
 /** Days looked at for the longest stretch: every week cycle and yearly exception comes round. */
@@ -57,16 +59,18 @@ function openHours(
       : overlaps(coming.flat(), need)
   }
   const memo = dayMemo(on)
-  let longest: number | null = null
+  let longest = 0
+  let looked = 0
+  /** Goes on looking until a stretch is so long. */
+  function look(day: number, ms: number): number {
+    for (; looked < lookDays && longest < ms; looked++)
+      for (const [from, to] of memo(day + looked)) longest = Math.max(longest, to - from)
+    return longest
+  }
   return {
     on: memo,
-    longestFrom(day) {
-      if (longest !== null) return longest
-      longest = 0
-      for (let at = day; at < day + lookDays; at++)
-        for (const [from, to] of memo(at)) longest = Math.max(longest, to - from)
-      return longest
-    },
+    longestFrom: (day) => look(day, Infinity),
+    reaches: (day, ms) => look(day, ms) >= ms,
   }
 }
 
@@ -74,6 +78,8 @@ function openHours(
 export interface CrewStretch {
   readonly size: number
   readonly longestMs: number
+  /** True when it is ever there together for so long, ms. */
+  reaches(ms: number): boolean
 }
 
 /** The people and place a step asks for. */
@@ -111,10 +117,16 @@ export function hoursByClass(sites: Sites): HoursByClass {
     stretches(crews, placeNeed, day) {
       const already = stretchesAt[placeNeed].get(crews)
       if (already) return already
-      const found = crews.map((crew) => ({
-        size: crew.length,
-        longestMs: of({ capable: crew, crewMin: crew.length, placeNeed }).longestFrom(day),
-      }))
+      const found = crews.map((crew) => {
+        const open = of({ capable: crew, crewMin: crew.length, placeNeed })
+        return {
+          size: crew.length,
+          get longestMs() {
+            return open.longestFrom(day)
+          },
+          reaches: (ms: number) => open.reaches(day, ms),
+        }
+      })
       stretchesAt[placeNeed].set(crews, found)
       return found
     },

@@ -57,6 +57,9 @@ export function refitPass(
   return pass
 }
 
+/** Where work in one go may run over it is not put off for the one long day of a year: so many shorter ones are enough. */
+const patienceDays = 12
+
 /** Openings are put off so often at most, each time by all that finds them open. */
 const mostRounds = 12
 
@@ -78,7 +81,7 @@ class RefitPass {
   ) {
     const { compiled, phases, launchesFrom } = input
     this.compiled = compiled
-    this.laying = new Laying(compiled)
+    this.laying = new Laying(compiled, options.runsOver ? patienceDays : null)
     this.barred = new Set(compiled.remarks.flatMap((remark) => remark.stepIds))
     this.bonds = new BondWindows(compiled, this.laying.placements)
     this.waiting = new WaitingLaunches(compiled, phases, this.laying.haulOuts, launchesFrom)
@@ -343,6 +346,8 @@ class RefitPass {
       mends = mends.map((mend) => ({ ...mend, hours: 0 }))
       best = laying.roomFor(activity, at, windows, { giveUpAt: until })
     }
+    if (!best && this.options.runsOver && !activity.splittable)
+      return this.placeOverrun(activity, earliest, until)
     if (!best || best.room.finish > until) return false
     const sooner =
       mends.length === 0 ? this.givingWay.fitIn(activity, earliest.at, windows, best) : null

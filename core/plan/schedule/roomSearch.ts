@@ -23,6 +23,8 @@ export interface Wanted {
   readonly giveUpAt: number
   /** A step whose time counts as free; for asking what it keeps from being done. */
   readonly ignoring?: string | undefined
+  /** Work in one go gives up after so many days with room, none of it long enough; not said: never. */
+  readonly patienceDays?: number | undefined
 }
 
 /** Shortest stretch worth unpacking for; the last of the work may be shorter. */

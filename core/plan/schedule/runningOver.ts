@@ -9,8 +9,8 @@ import type { OpenStep } from './openWork'
 const mostOvertimeMs = 2 * hourMs
 
 /**
- * Room for work in one go that no day is long enough for: the longest stretch its quickest crew has, and the rest as
- * overtime on the same day or, where that is too much, whenever they are there again. Null: nobody is ever there.
+ * Room for work in one go that no day is long enough for: a day on which its quickest crew gets so far that the rest is
+ * overtime; where no day is, it is left and taken up again. Null: nobody is ever there.
  */
 export function overrun(
   laying: Laying,
@@ -20,31 +20,31 @@ export function overrun(
 ): Room | null {
   const quickest = laying
     .stretchesOf(activity)
-    .map(({ size, longestMs }, at) => ({ at, longestMs, wholeMs: durationMs(activity, size) }))
-    .filter((one) => one.longestMs > 0)
-    .sort((a, b) => a.wholeMs - a.longestMs - (b.wholeMs - b.longestMs))[0]
+    .map(({ size, reaches }, at) => {
+      const wholeMs = durationMs(activity, size)
+      const leastMs = Math.max(1, wholeMs - mostOvertimeMs)
+      return { at, wholeMs, leastMs, comes: reaches(1), runsOver: reaches(leastMs) }
+    })
+    .filter((one) => one.comes)
+    .sort((a, b) => Number(b.runsOver) - Number(a.runsOver) || a.wholeMs - b.wholeMs)[0]
   if (!quickest) return null
   const crew = activity.crews[quickest.at] as readonly number[]
-  const find = (at: number, workMs: number, splittable: boolean) =>
+  const find = (workMs: number, splittable: boolean) =>
     laying.diary.find({
       crew,
       place: activity.placeNeed,
       windows,
-      from: at,
+      from,
       workMs,
       splittable,
       giveUpAt: Infinity,
+      patienceDays: laying.patienceDays ?? undefined,
     })
-  const day = find(from, quickest.longestMs, false)
-  if (!day) return null
-  const overMs = quickest.wholeMs - quickest.longestMs
-  const { start } = day
-  if (overMs <= mostOvertimeMs) {
-    const finish = day.finish + overMs
-    return { crew, room: { segments: [[start, finish]], start, finish } }
+  const day = quickest.runsOver ? find(quickest.leastMs, false) : null
+  if (day) {
+    const finish = day.start + quickest.wholeMs
+    return { crew, room: { segments: [[day.start, finish]], start: day.start, finish } }
   }
-  const rest = find(day.finish, overMs, true)
-  if (!rest) return null
-  const segments = [...day.segments, ...rest.segments]
-  return { crew, room: { segments, start, finish: rest.finish } }
+  const left = find(quickest.wholeMs, true)
+  return left && { crew, room: left }
 }

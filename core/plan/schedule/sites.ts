@@ -19,6 +19,8 @@ export const stays = { notAtAll: 0, sinceYesterday: 1, untilTomorrow: 2 } as con
 /** Where everybody can be, day by day, with travel, set-up and pack-up taken off. */
 export interface Sites {
   readonly people: readonly Person[]
+  /** The same with nobody away who did not say so; not said: these. */
+  readonly whole?: Sites
   /**
    * Spans in which a person can work at a kind of place on a local day. `ends`: which ends of it go on into the night
    * there (`stays`, for the boat alone); not said: it is a day trip.

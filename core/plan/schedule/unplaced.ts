@@ -12,8 +12,8 @@ import type { Ashore } from './haulOuts'
 /** True when no crew is ever there together for long enough, so that there is no use in searching. */
 export const neverFits = (activity: OpenStep, crews: readonly CrewStretch[]): boolean =>
   crews.every(
-    ({ size, longestMs }) =>
-      longestMs === 0 || (!activity.splittable && durationMs(activity, size) > longestMs),
+    ({ size, reaches }) =>
+      !reaches(activity.splittable ? 1 : Math.max(1, durationMs(activity, size))),
   )
 
 const placeWord: Readonly<Record<OpenStep['placeNeed'], string>> = {

@@ -1,7 +1,7 @@
 /** The quick way past full days against looking at every day. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { WorkDays } from './workDays'
+import { ComingDays, WorkDays } from './workDays'
 import type { DayRoom } from './workDays'
 
 const first = 100
@@ -28,7 +28,7 @@ describe('work days', () => {
       fc.property(actions, (all) => {
         const state = new Map<number, DayRoom>()
         const roomOn = (day: number) => state.get(day) ?? 'roomy'
-        const days = new WorkDays(first, (day) => (comes(day) ? [[0, 1]] : []), roomOn)
+        const days = new WorkDays(new ComingDays(first, (day) => (comes(day) ? [[0, 1]] : [])))
         const isWanted = (day: number, roomy: boolean) =>
           comes(day) && (roomy ? roomOn(day) === 'roomy' : roomOn(day) !== 'full')
         for (const { day, room } of all) {

@@ -6,28 +6,46 @@ export type DayRoom = 'full' | 'crowded' | 'roomy'
 /** Days laid out at a time. */
 const chunkDays = 122
 
+/** The days on which somebody comes to a place, in order, laid out as far as anybody asked; shared by all passes. */
+export class ComingDays {
+  readonly days: number[] = []
+  private laidOutTo: number
+
+  constructor(
+    firstDay: number,
+    private readonly presence: (day: number) => readonly Interval[],
+  ) {
+    this.laidOutTo = firstDay
+  }
+
+  /** Lays out one stretch more. False: that far was asked already. */
+  goOnTo(day: number): boolean {
+    if (this.laidOutTo > day) return false
+    const until = this.laidOutTo + chunkDays
+    for (let on = this.laidOutTo; on < until; on++)
+      if (this.presence(on).length > 0) this.days.push(on)
+    this.laidOutTo = until
+    return true
+  }
+}
+
 /**
  * The days on which somebody comes to a place, in order, with a quick way past those that are full:
  * a disjoint-set forest with path halving (Tarjan), so that a pass over a crowded calendar stays
  * near linear.
  */
 export class WorkDays {
-  private readonly days: number[] = []
+  private readonly days: readonly number[]
   /** Past days with no free time, and past those with no stretch worth unpacking for. */
   private readonly past = { full: [] as number[], crowded: [] as number[] }
-  private laidOutTo: number
 
-  constructor(
-    firstDay: number,
-    private readonly presence: (day: number) => readonly Interval[],
-    private readonly freeOn: (day: number) => DayRoom,
-  ) {
-    this.laidOutTo = firstDay
+  constructor(private readonly coming: ComingDays) {
+    this.days = coming.days
   }
 
   /** Position of the first work day on or after a day. */
   positionOf(day: number, lastDay: number): number {
-    while ((this.days.at(-1) ?? -Infinity) < day && this.laidOutTo <= lastDay) this.layOut()
+    while ((this.days.at(-1) ?? -Infinity) < day && this.coming.goOnTo(lastDay));
     let low = 0
     let high = this.days.length
     while (low < high) {
@@ -40,7 +58,7 @@ export class WorkDays {
 
   /** Day number at a position; undefined past `lastDay`. */
   dayAt(position: number, lastDay: number): number | undefined {
-    while (position >= this.days.length && this.laidOutTo <= lastDay) this.layOut()
+    while (position >= this.days.length && this.coming.goOnTo(lastDay));
     return this.days[position]
   }
 
@@ -59,7 +77,7 @@ export class WorkDays {
 
   /** Marks a day as having less room than it had. */
   mark(day: number, room: DayRoom): void {
-    if (day >= this.laidOutTo || room === 'roomy') return
+    if (room === 'roomy') return
     const position = this.positionOf(day, day)
     if (this.days[position] !== day) return
     this.past.crowded[position] = position + 1
@@ -68,7 +86,6 @@ export class WorkDays {
 
   /** Marks a day as having more room than it had. */
   reopen(day: number, room: DayRoom): void {
-    if (day >= this.laidOutTo) return
     const position = this.positionOf(day, day)
     if (this.days[position] !== day) return
     for (const next of [this.past.full, this.past.crowded]) {
@@ -77,18 +94,5 @@ export class WorkDays {
       for (let at = position - 1; at >= 0 && (next[at] as number) > at; at--) next[at] = at + 1
     }
     this.mark(day, room)
-  }
-
-  private layOut(): void {
-    const until = this.laidOutTo + chunkDays
-    for (let day = this.laidOutTo; day < until; day++) {
-      if (this.presence(day).length === 0) continue
-      const position = this.days.length
-      this.days.push(day)
-      const room = this.freeOn(day)
-      this.past.full.push(room === 'full' ? position + 1 : position)
-      this.past.crowded.push(room === 'roomy' ? position : position + 1)
-    }
-    this.laidOutTo = until
   }
 }
