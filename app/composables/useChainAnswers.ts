@@ -2,19 +2,17 @@ import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ChainLink } from '#core/plan/chain'
 import type { Drag } from '#core/plan/drag'
-import type { LikelyDates } from '#core/plan/likelyDates'
 import type { TriedLever } from './useLevers'
 
 /**
  * What the planner says about a gate's chain, asked in the quiet one after the other: what each link holds up, what
- * would bring the gate forward, how likely it is. Another plan or gate begins anew.
+ * would bring the gate forward. Another plan or gate begins anew.
  */
 export function useChainAnswers(gateId: Ref<string | null>, links: Ref<readonly ChainLink[]>) {
   const planner = usePlannerStore()
   const chain = computed(() => links.value.flatMap((link) => link.stepId ?? []))
   /** Each link left out, and the plan laid again; null: not measured yet. */
   const drags = shallowRef<readonly Drag[] | null>(null)
-  const likely = shallowRef<LikelyDates | null>(null)
   const levers = useLevers(
     gateId,
     chain,
@@ -28,7 +26,6 @@ export function useChainAnswers(gateId: Ref<string | null>, links: Ref<readonly 
     [links, () => planner.busy],
     async ([asked, busy]) => {
       drags.value = null
-      likely.value = null
       const id = gateId.value
       if (busy || id === null || asked.length < 2) return
       const found = await planner.drags(id, chain.value, isOf(asked))
@@ -36,13 +33,6 @@ export function useChainAnswers(gateId: Ref<string | null>, links: Ref<readonly 
     },
     { immediate: true },
   )
-  watch([drags, levers.left], async ([measured, left]) => {
-    const [id, asked] = [gateId.value, links.value]
-    if (!measured || left > 0 || id === null || likely.value) return
-    const found = await planner.likely(id, chain.value, isOf(asked))
-    if (isOf(asked)()) likely.value = found
-  })
-
   const pointed = shallowRef<TriedLever | null>(null)
   /** Where the lever that is pointed at would put the gate, civil date; null: none is, or it is gone. */
   const ghostOn = computed(() => {
@@ -50,5 +40,5 @@ export function useChainAnswers(gateId: Ref<string | null>, links: Ref<readonly 
     if (!lever || !levers.tried.value.includes(lever)) return null
     return lever.consequence.effects.find((one) => one.gate.id === gateId.value)?.after ?? null
   })
-  return { chain, drags, likely, levers, pointed, ghostOn }
+  return { chain, drags, levers, pointed, ghostOn }
 }

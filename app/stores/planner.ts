@@ -12,8 +12,6 @@ import { movedBetween } from '#core/plan/moved'
 import type { Moved } from '#core/plan/moved'
 import { PlansKept } from '#core/plan/plansKept'
 import type { Drag } from '#core/plan/drag'
-import type { Forecast } from '#core/forecast/runs'
-import type { LikelyDates } from '#core/plan/likelyDates'
 import { gateEffects } from '#core/plan/effect'
 import type { GateEffect } from '#core/plan/effect'
 import { sayWhatIf } from '#core/plan/whatIf'
@@ -225,24 +223,6 @@ export const usePlannerStore = defineStore('planner', () => {
     if (!accepted || stepIds.length === 0) return null
     return quietly(isWanted, (remote) => remote.drags(accepted, gateId, [...stepIds]))
   }
-  /** How likely a gate is by the hours on its chain, asked in the quiet; null: not wanted any more, or it cannot be said. */
-  async function likely(
-    gateId: string,
-    stepIds: readonly string[],
-    isWanted: () => boolean,
-  ): Promise<LikelyDates | null> {
-    const accepted = toRaw(store.accepted)
-    return accepted && quietly(isWanted, (remote) => remote.likely(accepted, gateId, [...stepIds]))
-  }
-  /** The accepted plan run so often; null: nothing is open, or something else was asked, or it was called off. */
-  async function forecast(
-    runs: number,
-    seed: number,
-    onProgress: (share: number) => void,
-  ): Promise<Forecast | null> {
-    const accepted = toRaw(store.accepted)
-    return accepted && ask((remote) => remote.forecast(accepted, runs, seed, proxy(onProgress)))
-  }
   /** Days for which a job can slip in the accepted plan; null: not known. */
   async function slip(gateId: string, jobId: string): Promise<number | null> {
     const accepted = toRaw(store.accepted)
@@ -267,14 +247,6 @@ export const usePlannerStore = defineStore('planner', () => {
   // What a form holds is watched, and a watched thing cannot cross to a worker.
   const plain = (items: readonly ChangeItem[]): ChangeItem[] =>
     JSON.parse(JSON.stringify(items)) as ChangeItem[]
-
-  const noRows: readonly never[] = []
-  // Accepted plans and weekly figures are no inputs, and large; the rest crosses to the worker.
-  const plainRows = (rows: RefitRows): RefitRows => ({
-    ...toRaw(rows),
-    plan: noRows,
-    weekSnapshot: noRows,
-  })
 
   async function replan(): Promise<void> {
     const mine = ++run
@@ -398,8 +370,6 @@ export const usePlannerStore = defineStore('planner', () => {
     decideBy,
     lack,
     drags,
-    likely,
-    forecast,
     slip,
     replan,
   }

@@ -10,10 +10,10 @@ import type { PriorityBasis } from '#core/plan/priority'
 import { bestPlan, usualIterations } from '#core/plan/improve'
 import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
-import { likelyDates } from '#core/plan/likelyDates'
-import { forecastRuns } from '#core/forecast/runs'
-import type { Forecast } from '#core/forecast/runs'
-import type { LikelyDates } from '#core/plan/likelyDates'
+import { oddsOf } from '#core/forecast/odds'
+import { forecastRuns, joined } from '#core/forecast/runs'
+import type { Runs, RunsAsked } from '#core/forecast/runs'
+import type { StoredOdds } from '#core/model/odds'
 import { prepare } from '#core/plan/prepare'
 import type { Planned } from '#core/plan/finishPlan'
 import { isOpen } from '#core/plan/planned'
@@ -120,19 +120,11 @@ const planner = {
       onProgress,
     )
   },
-  /** How likely a gate is, by the hours on its chain. */
-  likely: (
-    plan: StoredPlan,
-    gateId: string,
-    stepIds: readonly string[],
-  ): Promise<LikelyDates | null> => turns.answered(likelyDates(rows, plan, gateId, stepIds), null),
   /** The plan run again and again with all that is not known drawn. */
-  forecast: (
-    plan: StoredPlan,
-    runs: number,
-    seed: number,
-    onProgress: OnProgress,
-  ): Promise<Forecast | null> => turns.answered(forecastRuns(rows, plan, runs, seed), onProgress),
+  runs: (plan: StoredPlan, asked: RunsAsked, onProgress: OnProgress | null): Promise<Runs | null> =>
+    turns.answered(forecastRuns(rows, plan, asked), onProgress),
+  /** What runs of a plan come to, whoever made them. */
+  odds: (plan: StoredPlan, parts: readonly Runs[]): StoredOdds => oddsOf(rows, plan, joined(parts)),
   /** By when open decisions have to be taken. */
   decideBy: (now: number): Promise<readonly DecideBy[] | null> =>
     turns.answered(decideByDates(rows, now), null),

@@ -74,6 +74,11 @@ export class PlannerLink {
     else this.leave(new Superseded())
   }
 
+  /** Gives the worker back; what it was at is left. */
+  close(): void {
+    this.end(new Superseded())
+  }
+
   private async run<Result>(
     rows: RefitRows,
     isDeaf: boolean,

@@ -1,5 +1,6 @@
 /** One way in which a refit may come out: everything that is not known drawn at once. What is drawn how: docs/forecast.md. */
 import type { Step } from '../model/entities'
+import type { Doubt } from '../model/odds'
 import type { RefitRows } from '../model/refit'
 import { growthOf } from '../found/growth'
 import type { Prepared } from '../plan/prepare'
@@ -28,6 +29,23 @@ const [againBefore, workBefore] = [3, 60]
 /** How far a reading's wait strays, of the logarithm. Assumed. */
 const drySpread = 0.3
 
+/** Something that differs from run to run, under its own name. */
+export type Driver = Pick<Doubt, 'kind' | 'of'>
+
+export interface Draw {
+  readonly sample: Sample
+  /** How each driver came out, in the order of `drivers`. */
+  readonly values: readonly number[]
+  /** What is found in this run ÷ what is expected to be. */
+  readonly foundFactor: number
+}
+
+interface Draws {
+  readonly drivers: readonly Driver[]
+  /** Takes its numbers from `random`, so that a seed gives the same again. */
+  readonly draw: (random: Random) => Draw
+}
+
 /** Spread of a step's own hours, of the logarithm; 0 where low is high. */
 export function stepSpread(step: Pick<Step, 'hoursLow' | 'hoursLikely' | 'hoursHigh'>): number {
   const low = step.hoursLow ?? usualLow * step.hoursLikely
@@ -52,62 +70,98 @@ function chanceOf(seed: number, person: string, day: number): number {
   return ((mixed ^ (mixed >>> 16)) >>> 0) / 4_294_967_296
 }
 
-/** A maker of draws for a refit made ready; each takes its numbers from `random`, so that a seed gives the same again. */
-export function drawsOf(prepared: Prepared): (random: Random) => Sample {
+/** What is drawn for a refit made ready. */
+export function drawsOf(prepared: Prepared): Draws {
   const { rows } = prepared
-  const kinds = calibrations(rows)
   const factorOf = factors(rows)
-  const stepsOf = new Map(kinds.map((one) => [one.operation, one.steps]))
+  const stepsOf = new Map(calibrations(rows).map((one) => [one.operation, one.steps]))
   const growth = growthOf(rows).perHour
   const twice = doneTwice(rows)
   const again = (againBefore + twice.againHours) / (workBefore + twice.workHours)
   const found = foundJobs(rows)
+  const { now } = prepared.compiled
   const open = [...prepared.compiled.activities.values()].sort((a, b) =>
     a.step.id < b.step.id ? -1 : 1,
   )
-  const { now } = prepared.compiled
-  return (random) => {
+  const working = open.filter((one) => one.workMs > 0)
+  const plannedMs = working.reduce((sum, one) => sum + one.workMs, 0)
+  const kinds = [...new Set(working.map((one) => one.step.operation))].sort()
+  const coming = open.filter(waitsForPart)
+  const drivers: readonly Driver[] = [
+    { kind: 'season', of: '' },
+    { kind: 'found', of: '' },
+    { kind: 'steps', of: '' },
+    { kind: 'again', of: '' },
+    ...kinds.map((of) => ({ kind: 'kind' as const, of })),
+    ...coming.map(({ step }) => ({ kind: 'part' as const, of: step.id })),
+  ]
+
+  function draw(random: Random): Draw {
     const bad = normal(random)
-    const weather = Math.exp(season.weather * bad)
-    const more = growth * Math.exp(foundSpread * normal(random) - foundSpread ** 2 / 2)
-    const ofKind = new Map<string, number>()
-    const kindFactor = (step: Step): number => {
-      const { operation } = step
-      const known = ofKind.get(operation)
-      if (known !== undefined) return known
-      const doubt = doubtOf(stepsOf.get(operation) ?? 0) * normal(random)
-      const factor = factorOf(operation) * Math.exp(doubt)
-      ofKind.set(operation, factor)
-      return factor
-    }
+    const weather = Math.max(1, Math.exp(season.weather * bad))
+    const foundValue = normal(random)
+    const foundFactor = Math.exp(foundSpread * foundValue - foundSpread ** 2 / 2)
+    const more = growth * foundFactor
+    const kindValues = kinds.map(() => normal(random))
+    const factor = new Map(
+      kinds.map((operation, at) => [
+        operation,
+        factorOf(operation) *
+          Math.exp(doubtOf(stepsOf.get(operation) ?? 0) * (kindValues[at] as number)),
+      ]),
+    )
+    let [ownMs, againMs] = [0, 0]
     const workHours = new Map<string, number>()
     const waitHours = new Map<string, number>()
     const releases = new Map<string, number>()
+    const partValues: number[] = []
     for (const one of open) {
       const { step } = one
       if (one.workMs > 0) {
-        const own = Math.exp(stepSpread(step) * normal(random) + season.hours * bad)
-        const rounds = roundsDrawn(step, random) / step.roundsLikely
+        const own =
+          Math.exp(stepSpread(step) * normal(random)) *
+          (roundsDrawn(step, random) / step.roundsLikely)
         const twiceHours = random() < again ? 1 + random() : 1
+        ownMs += own * one.workMs
+        againMs += (twiceHours - 1) * one.workMs
         const grows = found.has(step.jobId) ? 1 : 1 + more
-        const wet = step.needsDry ? Math.max(1, weather) : 1
-        const times = (kindFactor(step) / actingOn(step)) * own * rounds * twiceHours * grows * wet
+        const times =
+          ((factor.get(step.operation) ?? 1) / actingOn(step)) *
+          Math.exp(season.hours * bad) *
+          own *
+          twiceHours *
+          grows *
+          (step.needsDry ? weather : 1)
         workHours.set(step.id, (one.workMs / hourMs) * times)
       }
       const wait = waitDrawn(step, bad, random)
       if (wait !== null) waitHours.set(step.id, wait)
-      const release = releaseDrawn(one, now, bad, random)
-      if (release !== null) releases.set(step.id, release)
+      if (!waitsForPart(one)) continue
+      const late = leadSpread * normal(random)
+      partValues.push(late)
+      releases.set(step.id, releaseDrawn(one, now, late + season.leads * bad))
     }
     const seed = Math.floor(random() * 2 ** 32)
     const share = Math.min(0.5, awayShare * Math.exp(awaySeason * bad))
     return {
-      workHours,
-      waitHours,
-      releases,
-      isAway: (personId, day) => chanceOf(seed, personId, day) < share,
+      sample: {
+        workHours,
+        waitHours,
+        releases,
+        isAway: (personId, day) => chanceOf(seed, personId, day) < share,
+      },
+      foundFactor,
+      values: [
+        bad,
+        foundValue,
+        plannedMs > 0 ? ownMs / plannedMs : 0,
+        plannedMs > 0 ? againMs / plannedMs : 0,
+        ...kindValues,
+        ...partValues,
+      ],
     }
   }
+  return { drivers, draw }
 }
 
 /** Jobs that were found: nothing more is reckoned to be found under them. */
@@ -121,18 +175,13 @@ function waitDrawn(step: Step, bad: number, random: Random): number | null {
   return step.waitKind === 'dry' ? step.waitHours * Math.exp(drySpread * normal(random)) : null
 }
 
+const waitsForPart = ({ releases }: OpenStep): boolean =>
+  releases.some((one) => one.binding.kind === 'part')
+
 /** When a step may begin by what it waits for from outside: parts under way come when they come. */
-function releaseDrawn(
-  { releases }: OpenStep,
-  now: number,
-  bad: number,
-  random: Random,
-): number | null {
-  if (!releases.some((one) => one.binding.kind === 'part')) return null
-  const at = releases.map((one) =>
-    one.binding.kind === 'part' && one.at > now
-      ? now + (one.at - now) * Math.exp(leadSpread * normal(random) + season.leads * bad)
-      : one.at,
+const releaseDrawn = ({ releases }: OpenStep, now: number, late: number): number =>
+  Math.max(
+    ...releases.map((one) =>
+      one.binding.kind === 'part' && one.at > now ? now + (one.at - now) * Math.exp(late) : one.at,
+    ),
   )
-  return Math.max(...at)
-}

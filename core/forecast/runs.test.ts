@@ -4,11 +4,13 @@ import { atOnce } from '../inParts'
 import { makePlan } from '../plan/makePlan'
 import { prepare } from '../plan/prepare'
 import { createRandom } from '../random'
-import { add, job, step } from '../testing/build'
+import { add, job, person, step } from '../testing/build'
 import { friday, weekends } from '../testing/weekends'
 import { drawsOf, stepSpread } from './draws'
 import { percentile } from './normal'
-import { chanceBy, forecastRuns } from './runs'
+import { oddsOf } from './odds'
+import { chanceOn, likelyDates } from './oddsWords'
+import { forecastRuns, joined } from './runs'
 
 const sure = { hoursLow: 10, hoursLikely: 10, hoursHigh: 10 } as const
 /** A found job, under which nothing more is reckoned to be found, before a gate. */
@@ -24,9 +26,9 @@ function drawn<Value>(
   rows: ReturnType<typeof refit>,
   of: (hours: ReadonlyMap<string, number>) => Value,
 ) {
-  const draw = drawsOf(prepare(rows, friday))
+  const { draw } = drawsOf(prepare(rows, friday))
   const random = createRandom(7)
-  return Array.from({ length: many }, () => of(draw(random).workHours ?? new Map()))
+  return Array.from({ length: many }, () => of(draw(random).sample.workHours ?? new Map()))
 }
 const rising = (list: readonly number[]) => [...list].sort((a, b) => a - b)
 
@@ -94,9 +96,11 @@ describe('a draw', () => {
       state: 'ordered',
       arrivesOn: '2027-05-15',
     })
-    const draw = drawsOf(prepare(rows, friday))
+    const { draw } = drawsOf(prepare(rows, friday))
     const random = createRandom(3)
-    const at = rising(Array.from({ length: many }, () => draw(random).releases?.get('a') ?? 0))
+    const at = rising(
+      Array.from({ length: many }, () => draw(random).sample.releases?.get('a') ?? 0),
+    )
     const due = Date.UTC(2027, 4, 16)
     expect(Math.abs((percentile(at, 0.5) - friday) / (due - friday) - 1)).toBeLessThan(0.03)
     // Spread √(0.35² + 0.1²) = 0.364: 8 in 10 by e^(0.8416 × 0.364).
@@ -108,30 +112,80 @@ describe('a draw', () => {
 })
 
 describe('runs', () => {
-  const forecast = (rows: ReturnType<typeof refit>, runs = 600, seed = 1) =>
-    atOnce(forecastRuns(rows, makePlan(rows, friday).plan, runs, seed))
+  function runsOf(rows: ReturnType<typeof refit>, from: number, to: number, seed = 1) {
+    const { plan } = makePlan(rows, friday)
+    return { plan, runs: atOnce(forecastRuns(rows, plan, { seed, from, to })) }
+  }
+  function odds(rows: ReturnType<typeof refit>, many = 600) {
+    const { plan, runs } = runsOf(rows, 0, many)
+    if (!runs) throw new Error('no runs')
+    return oddsOf(rows, plan, runs)
+  }
+  function gateOf(rows: ReturnType<typeof refit>, many?: number) {
+    const [gate] = odds(rows, many).gates
+    if (!gate) throw new Error('no gate')
+    return gate
+  }
 
   it('date a gate as the hours fall: 16 h of two days of 8 in 48 runs of 100, less the days nobody comes', () => {
     const rows = refit()
     step(rows, 'j', 'a', sure)
-    const gate = forecast(rows)?.gates[0]
-    if (!gate) throw new Error('no gate')
+    const gate = gateOf(rows)
     // 0.95 × 0.5 + 0.05 × 0.11 = 0.48 in time; both days come in 0.94².
-    const inTime = chanceBy(gate, Date.UTC(2027, 3, 18, 16))
-    expect(Math.abs(inTime - 0.48 * 0.94 ** 2)).toBeLessThan(0.05)
-    expect(gate.safeAt).toBeGreaterThan(gate.likelyAt)
-    expect(chanceBy(gate, gate.safeAt)).toBeGreaterThanOrEqual(0.8)
+    expect(Math.abs(chanceOn(gate, '2027-04-18') / 100 - 0.48 * 0.94 ** 2)).toBeLessThan(0.05)
+    const { likelyOn, safeOn } = likelyDates(gate)
+    expect((safeOn ?? '') >= (likelyOn ?? '9')).toBe(true)
+    expect(chanceOn(gate, safeOn ?? '')).toBeGreaterThanOrEqual(80)
   })
-  it('are the same for a seed and others for another, and never say a gate sooner for more work', () => {
+  it('have a gate that waits for two deliveries in as many runs as both have come: half of a half', () => {
+    const rows = refit()
+    const deliver = (id: string) => {
+      step(rows, 'j', id, { ...sure, hoursLow: 1, hoursLikely: 1, hoursHigh: 1, parallel: true })
+      const state = 'ordered' as const
+      add(rows, 'part', id, { name: id, neededByStepId: id, state, arrivesOn: '2027-05-15' })
+    }
+    deliver('a')
+    const one = chanceOn(gateOf(rows, 3000), '2027-05-16') / 100
+    deliver('b')
+    const two = chanceOn(gateOf(rows, 3000), '2027-05-16') / 100
+    // By Sunday afternoon Φ(ln(30.1 ÷ 29.5) ÷ 0.364) = 0.522; of both its square, and 0.012 as one season moves both.
+    expect(Math.abs(one - 0.522)).toBeLessThan(0.03)
+    expect(Math.abs(two - 0.284)).toBeLessThan(0.03)
+  })
+  it('are the same for a seed however they are shared out, and others for another', () => {
     const rows = refit()
     step(rows, 'j', 'a', sure)
-    const once = forecast(rows, 60)
-    expect(forecast(rows, 60)).toEqual(once)
-    expect(forecast(rows, 60, 2)?.hours).not.toEqual(once?.hours)
-    step(rows, 'j', 'b', sure)
-    expect(forecast(rows)?.gates[0]?.safeAt).toBeGreaterThan(once?.gates[0]?.safeAt ?? Infinity)
+    const whole = runsOf(rows, 0, 60).runs
+    const parts = [runsOf(rows, 0, 25).runs, runsOf(rows, 25, 60).runs].flatMap((one) => one ?? [])
+    expect(joined(parts)).toEqual(whole)
+    expect(runsOf(rows, 0, 60, 2).runs?.hours).not.toEqual(whole?.hours)
+  })
+  it('have no day for a gate in a run in which its work finds no room', () => {
+    const rows = refit()
+    // 16 h of four days of 8 by its last day: more than 32 h in about one run of seven.
+    step(rows, 'j', 'a', { hoursLow: 8, hoursLikely: 16, hoursHigh: 32, notAfter: '2027-04-25' })
+    const { days, never } = gateOf(rows)
+    expect(never).toBeGreaterThan(30)
+    expect(never + days.reduce((sum, [, some]) => sum + some, 0)).toBe(600)
+  })
+  it('name what holds the gate, by order and by hands, and what makes its doubt', () => {
+    const rows = refit()
+    step(rows, 'j', 'long', sure)
+    step(rows, 'j', 'next', { ...sure, operation: 'drill' })
+    job(rows, 'side', { parentJobId: 'first', gateId: 'done' })
+    person(rows, 'Bob', [6, 7], '08:00', '16:00')
+    for (const one of rows.step) Object.assign(one, { wantedPersonId: 'Ann' })
+    step(rows, 'side', 'quick', { hoursLikely: 0.2, wantedPersonId: 'Bob' })
+    const { onChain, doubts, next } = odds(rows)
+    expect(onChain).toMatchObject({ long: 1, next: 1 })
+    expect(onChain.quick ?? 0).toBeLessThan(0.2)
+    expect(next?.gateId).toBe('done')
+    const share = (kind: string) => doubts.find((one) => one.kind === kind)?.ofDays ?? 0
+    // No steps of either kind were done: each kind's 0.3 of doubt outweighs a season's 0.08.
+    expect(share('kind')).toBeGreaterThan(3 * share('season'))
+    expect(doubts.every((one) => !one.kind.startsWith('price') || one.ofDays === 0)).toBe(true)
   })
   it('say nothing where nothing is open', () => {
-    expect(forecast(refit(), 10)).toBeNull()
+    expect(runsOf(refit(), 0, 10).runs).toBeNull()
   })
 })

@@ -1,5 +1,6 @@
 /** How sums of the money view came about. */
 import type { AccountFigures, Money } from '../money/accounts'
+import type { CostOdds } from '../model/odds'
 import { formatMoney } from '../money/money'
 import type { YardMeter } from '../money/yardMeter'
 import { counted } from '../units/counted'
@@ -47,26 +48,40 @@ const sayOverrun = ({ overrun, currency }: Pick<Money, 'overrun' | 'currency'>):
     ? `${overrun.ratio.toFixed(2)}: ${counted(overrun.lines, 'closed line')} guessed at ${formatMoney(overrun.guessedMinor, currency)} cost ${formatMoney(overrun.actualMinor, currency)}, freight and tax with them`
     : `${overrun.ratio.toFixed(2)} is taken until three lines have closed; so far ${counted(overrun.lines, 'line')}`
 
-/** All that is likely. */
-export function howLikely(money: Money): How {
+/** All that is likely; `outcome`: where the runs end, moved by what was written down since; null: none. */
+export function howLikely(money: Money, outcome: CostOdds['at'] | null = null): How {
   const say = (minor: number) => formatMoney(minor, money.currency)
   return {
     title: 'Likely in the end',
-    result: say(money.likelyMinor),
+    result: say(outcome?.p50 ?? money.likelyMinor),
     inputs: [
       ...money.accounts
         .filter((one) => one.likelyMinor !== 0)
         .map((one) => ({ name: one.name, value: say(one.likelyMinor) })),
       { name: 'Found work still to come', value: say(money.foundToComeMinor) },
+      ...(outcome
+        ? [
+            {
+              name: 'As the runs come out: dates, found work and prices drawn',
+              value: say(outcome.p50 - money.likelyMinor),
+            },
+          ]
+        : []),
     ],
     working: [
+      ...(outcome
+        ? [
+            `Half of the runs end at ${say(outcome.p50)} or less, 8 in 10 at ${say(outcome.p80)} or less; 1 in 10 at less than ${say(outcome.p10)}, 1 in 10 at more than ${say(outcome.p90)}.`,
+          ]
+        : []),
       'Every account, spent with what is still to come.',
       'Found work still to come: the hours still to be found × what an hour of found work cost so far in parts and trades.',
       sayOverrun(money),
     ],
     source: 'The accounts below; each opens to its own working and its lines.',
-    distrust:
-      'It is one number without a band. Prices not in writing, and found work, stray furthest.',
+    distrust: outcome
+      ? 'The band rests on how far your own closed lines strayed, and on guesses where few have closed.'
+      : 'It is one number without a band. Prices not in writing, and found work, stray furthest.',
   }
 }
 

@@ -127,7 +127,14 @@ describe('accounts', () => {
       likelyMinor: 18_600 + 35_000,
     })
     expect(of('travel')).toMatchObject({ plannedMinor: 0, spentMinor: 3000, likelyMinor: 3000 })
-    expect(all.overrun).toEqual({ ratio: 1.2, lines: 1, guessedMinor: 20_000, actualMinor: 24_000 })
+    // One line strays from no other: √(4 × 0.3² ÷ 5).
+    expect(all.overrun).toEqual({
+      ratio: 1.2,
+      lines: 1,
+      guessedMinor: 20_000,
+      actualMinor: 24_000,
+      spread: Math.sqrt(0.072),
+    })
     // 40 dearer, 50 found, 30 of a change, 30 nobody planned, of a fifth of 1,400.
     expect(all.contingency).toMatchObject({
       totalMinor: 28_000,

@@ -1,4 +1,5 @@
 /** The money under the Tape: paid by the inch, planned, likely, and what is left for what nobody thought of. */
+import type { CostOdds } from '../model/odds'
 import type { RefitRows } from '../model/refit'
 import type { ZoneClock } from '../time/zone'
 import { dayNumber } from '../time/civil'
@@ -52,6 +53,8 @@ export interface CostScene {
     readonly withReserveMinor: number
     readonly likelyMinor: number
   }
+  /** What runs of the plan end at; null: none were made. */
+  readonly outcome: CostOdds['at'] | null
   /** What was left of the reserve after each payment that took from it. */
   readonly reserve: readonly InchPoint[]
   readonly reserveEndMinor: number
@@ -65,14 +68,16 @@ export interface CostScene {
 /** Names of burns that are drawn. */
 const mostBurns = 5
 
-/** `inchAt`: inches by a civil date; `titleOf`: names a job. */
+/** `inchAt`: inches by a civil date; `titleOf`: names a job; `outcome`: of runs, null without. */
 export function costScene(
-  { lines, plannedMinor, likelyMinor, contingency }: Money,
+  { lines, plannedMinor, likelyMinor: asAdded, contingency }: Money,
   loaIn: number,
   earnedIn: number,
   inchAt: (on: string | null) => number,
   titleOf: (jobId: string) => string,
+  outcome: CostOdds['at'] | null = null,
 ): CostScene {
+  const likelyMinor = outcome?.p50 ?? asAdded
   const spent: InchPoint[] = [{ inch: 0, minor: 0 }]
   let paid = 0
   for (const one of lines) {
@@ -109,6 +114,7 @@ export function costScene(
       withReserveMinor: plannedMinor + contingency.totalMinor,
       likelyMinor,
     },
+    outcome,
     reserve,
     reserveEndMinor,
     goneAtIn,
@@ -117,7 +123,7 @@ export function costScene(
       .filter((one) => one.minor > 0)
       .slice(0, mostBurns)
       .sort((a, b) => a.inch - b.inch),
-    topMinor: Math.max(1, paid, likelyMinor, plannedMinor + contingency.totalMinor),
+    topMinor: Math.max(1, paid, outcome?.p90 ?? likelyMinor, plannedMinor + contingency.totalMinor),
   }
 }
 

@@ -17,6 +17,18 @@ export interface Overrun {
   readonly lines: number
   readonly guessedMinor: number
   readonly actualMinor: number
+  /** How far one line strays from the others, of the logarithm. */
+  readonly spread: number
+}
+
+/** How far a line strays before any has closed, as if so many had said so. Assumed. */
+const [spreadBefore, spreadLines] = [0.3, 4]
+
+/** Spread of logarithms about their mean, leaning to 0.3 where they are few. */
+function spreadOf(logs: readonly number[]): number {
+  const mean = logs.reduce((sum, one) => sum + one, 0) / Math.max(1, logs.length)
+  const squares = logs.reduce((sum, one) => sum + (one - mean) ** 2, 0)
+  return Math.sqrt((spreadLines * spreadBefore ** 2 + squares) / (spreadLines + logs.length))
 }
 
 /** Sums of closed lines against their guesses; 1.2 until three have closed. */
@@ -26,11 +38,13 @@ export function overrunOf(rows: RefitRows): Overrun {
   const wants = groupBy(rows.lineWant, (one) => one.lineId)
   const parts = byId(rows.part)
   let [lines, guessedMinor, actualMinor] = [0, 0, 0]
+  const logs: number[] = []
   const close = (guess: number, actual: number) => {
     if (guess <= 0 || actual <= 0) return
     lines++
     guessedMinor += guess
     actualMinor += actual
+    logs.push(Math.log(actual / guess))
   }
   for (const purchase of rows.purchase) {
     if (purchase.paidOn === null) continue
@@ -48,5 +62,5 @@ export function overrunOf(rows: RefitRows): Overrun {
   for (const { booking, billedMinor } of tradeAccounts(rows))
     if (booking.state === 'came') close(booking.priceMinor ?? 0, billedMinor)
   const ratio = lines >= linesNeeded ? actualMinor / guessedMinor : ratioBefore
-  return { ratio, lines, guessedMinor, actualMinor }
+  return { ratio, lines, guessedMinor, actualMinor, spread: spreadOf(logs) }
 }

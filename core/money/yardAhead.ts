@@ -33,7 +33,12 @@ function daysOf(from: string, to: string, today: string) {
   return { all, soFar, toCome: all - soFar }
 }
 
-export function yardAhead(rows: RefitRows, plan: StoredPlan | null, time: Time): YardAhead {
+/** Launches and gates of a plan, or of a run of one. */
+type Dates = Pick<StoredPlan, 'launches'> & {
+  readonly gates: readonly { readonly at: number }[]
+}
+
+export function yardAhead(rows: RefitRows, plan: Dates | null, time: Time): YardAhead {
   const loaM = rows.refit[0]?.loaM ?? 0
   const { clock, today } = time
   const ashore = haulOutsAsPlanned(rows, plan, clock)

@@ -1,6 +1,7 @@
 /** The top of every drawing along time: its scale, gates as posts, dates, and how high all that is. */
 import type { GateFigures } from '../progress/derive'
-import { dayNumber } from '../time/civil'
+import type { LikelyDates } from '../forecast/oddsWords'
+import { dayMs, dayNumber } from '../time/civil'
 import { sayDate } from '../time/say'
 import type { SequenceFacts } from './facts'
 import { flagged, flagRows } from './posts'
@@ -16,8 +17,8 @@ export interface TopAsk {
   readonly gates: readonly GateFigures[]
   /** The gate asked about; null: there is none. */
   readonly gateId: string | null
-  /** How likely the gate asked about is, UTC ms; null: not known. */
-  readonly likely?: { readonly evenAt: number; readonly fourInFiveAt: number } | null
+  /** When the gate asked about is likely and safe; null: not known. */
+  readonly likely?: LikelyDates | null
   /** Civil dates by which something is to be decided. */
   readonly decide?: readonly { readonly key: string; readonly on: string }[]
 }
@@ -45,14 +46,14 @@ export function launchRuler(
 }
 
 /** Odds of the gate asked about: two dates, or one where they are the same. */
-function likelyPosts({ likely }: TopAsk): readonly (readonly [string, number, string])[] {
+function likelyPosts({ likely }: TopAsk): readonly (readonly [string, string | null, string])[] {
   if (!likely) return []
-  const { evenAt, fourInFiveAt } = likely
-  return evenAt === fourInFiveAt
-    ? [['both', evenAt, '50 to 80 %']]
+  const { likelyOn, safeOn } = likely
+  return likelyOn === safeOn
+    ? [['both', likelyOn, '50 to 80 %']]
     : [
-        ['even', evenAt, '50 %'],
-        ['four', fourInFiveAt, '80 %'],
+        ['likely', likelyOn, '50 %'],
+        ['safe', safeOn, '80 %'],
       ]
 }
 
@@ -93,11 +94,14 @@ function postsOf(facts: SequenceFacts, ask: TopAsk, ruler: Ruler): Post[] {
       })
   }
   const asked = posts.find((one) => one.kind === 'asked')
-  for (const [key, at, odds] of likelyPosts(ask)) {
-    // Where it is the planned day itself there is nothing to tell apart.
+  for (const [key, on, odds] of likelyPosts(ask)) {
+    if (on === null) continue
+    const at = clock.at(dayNumber(on), 720)
     const x = xOf(ruler, at)
-    if (!within(at) || (asked && Math.abs(asked.x - x) < 1)) continue
-    const label = `${odds} ${sayDate(clock.dateOf(at), year)}`
+    // Where it is the planned day itself there is nothing to tell apart.
+    const isAsked = asked && Math.abs(asked.x - x) <= x - xOf(ruler, at - dayMs / 2)
+    if (!within(at) || isAsked) continue
+    const label = `${odds} ${sayDate(on, year)}`
     posts.push({ key: `likely ${key}`, kind: 'likely', x, label, gateId: ask.gateId })
   }
   for (const { key, on } of ask.view === 'launch' ? (ask.decide ?? []) : []) {

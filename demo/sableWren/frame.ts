@@ -121,6 +121,8 @@ function places(write: Writer): void {
     liftMinor: 38_500,
     blockMinor: 6000,
     washMinor: 3500,
+    changeMinor: 9500,
+    noticeDays: 7,
     berthPerDayMinor: 920,
   })
 }

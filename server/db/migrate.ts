@@ -16,6 +16,7 @@ import { statements as chainsOfStays } from './migrations/chainsOfStays'
 import { statements as curesAndReadings } from './migrations/curesAndReadings'
 import { statements as daysAsTheyGo } from './migrations/daysAsTheyGo'
 import { statements as moneySpent } from './migrations/moneySpent'
+import { statements as oddsOfRuns } from './migrations/oddsOfRuns'
 import { statements as onPaper } from './migrations/onPaper'
 import { statements as stores } from './migrations/stores'
 
@@ -35,6 +36,7 @@ const migrations = [
   { name: '0013-stores', statements: stores },
   { name: '0014-on-paper', statements: onPaper },
   { name: '0015-money-spent', statements: moneySpent },
+  { name: '0016-odds-of-runs', statements: oddsOfRuns },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

@@ -5,6 +5,7 @@ import { bindingKinds } from '#core/plan/schedule/binding'
 import { remarkKinds } from '#core/model/stored'
 import { hands, operations, placeNeeds } from '#core/model/words'
 import { idSchema } from './idSchema'
+import { oddsSchema } from './oddsSchema'
 import { recipeSchema } from './recipeSchema'
 
 const finite = Joi.number().min(-1e13).max(1e13)
@@ -277,5 +278,6 @@ export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, J
   step: { recipeMade: asMade },
   part: { recipeMade: asMade },
   plan: { result: plan },
+  odds: { result: oddsSchema },
   weekSnapshot: { figures },
 }

@@ -8,6 +8,7 @@ const { sayDate } = useDates()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 1240, height: 40 })
 const { tape } = useSaid()
+const { odds } = useOdds()
 
 /** Narrow screens show a stretch of the Tape round what is earned. */
 const narrowPx = 640
@@ -55,6 +56,16 @@ const flags = computed(() => {
       return { id: gate.id, at, label, left, shown, late: (daysLate ?? 0) > 0 }
     })
 })
+/** Where even odds put us on the day a gate is aimed at: drawn where that is short of its flag. */
+const ghosts = computed(() => {
+  if (!odds.isFresh) return []
+  return store.derived.gates.flatMap(({ gate, markIn }) => {
+    const ghostIn = odds.stored?.gates.find((one) => one.gateId === gate.id)?.ghostIn ?? null
+    const { from, to } = range.value
+    if (ghostIn === null || markIn - ghostIn < 1 || ghostIn > to || markIn < from) return []
+    return [{ id: gate.id, from: x(Math.max(ghostIn, from)), to: x(Math.min(markIn, to)) }]
+  })
+})
 /** The sentence stands beside the names of the flags where they leave it its half, else beneath them. */
 const sentenceShare = 0.57
 const beside = computed(
@@ -68,7 +79,7 @@ const beside = computed(
   <NuxtLink
     :to="`/r/${store.refitId}/week`"
     class="block pt-1"
-    :aria-label="`The Tape: ${tape.earned}, ${tape.week}, ${tape.launch}. Open the week.`"
+    :aria-label="`The Tape: ${tape.earned}, ${tape.week}, ${tape.launch}${tape.odds}. Open the week.`"
   >
     <div ref="box">
       <svg
@@ -139,6 +150,28 @@ const beside = computed(
         >
           {{ inch }}
         </text>
+        <g v-for="ghost in ghosts" :key="ghost.id">
+          <path
+            :d="`M${ghost.from} 6v${height - 6}`"
+            stroke="var(--redlead)"
+            stroke-width="2"
+            stroke-dasharray="3 2"
+          />
+          <path
+            :d="`M${ghost.from} ${height - 1}H${ghost.to}`"
+            stroke="var(--redlead)"
+            stroke-width="2"
+            stroke-dasharray="1 3"
+          />
+          <circle
+            :cx="ghost.from"
+            cy="6"
+            r="3.5"
+            fill="var(--paper)"
+            stroke="var(--redlead)"
+            stroke-width="2"
+          />
+        </g>
         <path d="M-6 2 h9 v36 h-4 v-30 h-5z" fill="var(--ink)" />
         <g v-for="flag in flags" :key="flag.id">
           <line
@@ -169,9 +202,10 @@ const beside = computed(
         <b class="font-semibold">{{ tape.earned }}</b>
         <span class="text-ink2 font-medium">
           <span> · {{ tape.week }}</span> ·
-          <span :class="{ 'text-redlead': tape.bad }">{{ tape.launch }}</span>
+          <span :class="{ 'text-redlead': tape.bad }">{{ tape.launch }}</span
+          ><span v-if="tape.late" class="text-redlead">, {{ tape.late }}</span
+          >{{ tape.odds }}
         </span>
-        <span v-if="tape.late" class="text-redlead"> — {{ tape.late }}</span>
       </p>
     </div>
   </NuxtLink>

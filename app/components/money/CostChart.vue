@@ -7,7 +7,8 @@ import { digitsOf, formatMoney } from '#core/money/money'
 
 /** The money hung under the Tape, inch under inch: paid, planned with its reserve, likely; and what is left of the reserve. */
 const store = useRefitStore()
-const { money, currency, inchAt, say } = useMoney()
+const { money, currency, inchAt, outcome, say } = useMoney()
+const { chanceBy } = useOdds()
 const { sayDate } = useDates()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 1240, height: 300 })
@@ -24,6 +25,7 @@ const scene = computed(() =>
     store.derived.earnedIn,
     inchAt.value,
     (jobId) => store.rows.job.find((one) => one.id === jobId)?.title ?? '',
+    outcome.value,
   ),
 )
 const x = (inch: number) => (inch / Math.max(1, store.derived.loaIn)) * (width.value - 2) + 1
@@ -47,18 +49,60 @@ const short = (minor: number) => {
     ? `${formatMoney(minor / 1000, currency.value)}k`
     : say(minor)
 }
+/** Names of gates where there is room: the next launch first, then the last gate, then the others. */
 const gates = computed(() => {
-  let free = -Infinity
-  return store.derived.gates.map(({ gate, markIn, plannedOn, daysLate }) => {
-    const at = Math.min(x(markIn), endX.value - 1)
-    const label = plannedOn ? `${gate.name} ${sayDate(plannedOn)}` : gate.name
-    const wide = label.length * 6.6
-    const left = Math.min(Math.max(at - wide / 2, 70), endX.value - wide)
-    const shown = left > free
-    if (shown) free = left + wide + 8
-    return { id: gate.id, at, label, left, shown, late: (daysLate ?? 0) > 0 }
-  })
+  const all = store.derived.gates
+  const first = (id: string) =>
+    id === store.derived.launch?.gate.id ? 0 : id === all.at(-1)?.gate.id ? 1 : 2
+  const taken: { from: number; to: number }[] = []
+  return [...all]
+    .sort((a, b) => first(a.gate.id) - first(b.gate.id))
+    .map(({ gate, markIn, plannedOn, aimedOn, daysLate }) => {
+      const at = Math.min(x(markIn), endX.value - 1)
+      const chance = outcome.value && chanceBy(gate.id, aimedOn)
+      const label =
+        chance !== null && aimedOn
+          ? `${gate.name} by ${sayDate(aimedOn)}: ${chance} in 100`
+          : plannedOn
+            ? `${gate.name} ${sayDate(plannedOn)}`
+            : gate.name
+      const wide = label.length * 6.6
+      const left = Math.min(Math.max(at - wide / 2, 70), endX.value - wide)
+      const shown = taken.every((one) => left > one.to || left + wide < one.from)
+      if (shown) taken.push({ from: left - 8, to: left + wide + 8 })
+      return { id: gate.id, at, label, left, shown, late: (daysLate ?? 0) > 0 }
+    })
 })
+/** What is paid stands where the drawing leaves room: to the right below the point, or to its left above it. */
+const paidAt = computed(() => {
+  const [at, high] = [x(scene.value.now.inch), y(scene.value.now.minor)]
+  return at < width.value * 0.7
+    ? { x: at + 12, y: Math.min(high + 16, foot - 24), anchor: 'start' as const }
+    : { x: at - 10, y: high - 26, anchor: 'end' as const }
+})
+/** From where we are to what the runs end at: half of them, and 8 in 10. */
+const fan = (low: number, high: number, of: (minor: number) => number) => {
+  const { now } = scene.value
+  const from = `M${x(now.inch)} ${of(of === y ? now.minor : money.value.contingency.leftMinor)}`
+  return `${from}L${endX.value} ${of(low)}V${of(high)}Z`
+}
+const bands = computed(() => {
+  const out = scene.value.outcome
+  if (!out) return null
+  const reserve = scene.value.end.withReserveMinor
+  return {
+    outer: fan(out.p10, out.p90, y),
+    inner: fan(out.p25, out.p75, y),
+    reserve:
+      money.value.contingency.leftMinor > 0 ? fan(reserve - out.p90, reserve - out.p10, r) : '',
+    half: `half the runs end at ${say(round(out.p25))} to ${say(round(out.p75))}, 8 in 10 at ${say(round(out.p10))} to ${say(round(out.p90))}`,
+  }
+})
+/** To three figures: no band is known closer. */
+const round = (minor: number) => {
+  const one = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, minor))) - 2)
+  return Math.round(minor / one) * one
+}
 /** Names of burns where they have room beside one another. */
 const burns = computed(() => {
   let free = -Infinity
@@ -85,12 +129,13 @@ const said = computed(() => {
     goneAtIn === null
       ? 'the contingency lasts'
       : `the contingency is gone at ${Math.round(goneAtIn)} in`
-  return `Money by the inch: ${say(now.minor)} paid at ${Math.round(now.inch)} in, planned ${say(end.plannedMinor)}, likely ${say(end.likelyMinor)}; ${gone}.`
+  return `Money by the inch: ${say(now.minor)} paid at ${Math.round(now.inch)} in, planned ${say(end.plannedMinor)}, likely ${say(end.likelyMinor)}${bands.value ? `; ${bands.value.half}` : ''}; ${gone}.`
 })
 </script>
 
 <template>
-  <div ref="box" class="overflow-x-clip">
+  <div ref="box" class="relative overflow-x-clip">
+    <GatePiles class="lg:absolute lg:top-6 lg:left-14" />
     <svg
       :width="width"
       :height="reserveFoot + 4"
@@ -125,6 +170,10 @@ const said = computed(() => {
         stroke-width="1.5"
         stroke-dasharray="6 4"
       />
+      <template v-if="bands">
+        <path :d="bands.outer" fill="var(--brass-tint)" stroke="var(--brass-deep)" />
+        <path :d="bands.inner" fill="var(--brass)" fill-opacity="0.55" stroke="var(--brass-deep)" />
+      </template>
       <line
         :x1="x(scene.now.inch)"
         :y1="y(scene.now.minor)"
@@ -165,9 +214,9 @@ const said = computed(() => {
         </text>
       </g>
       <text
-        :x="x(scene.now.inch) - 10"
-        :y="y(scene.now.minor) - 26"
-        text-anchor="end"
+        :x="paidAt.x"
+        :y="paidAt.y"
+        :text-anchor="paidAt.anchor"
         class="cond halo"
         font-size="17"
         fill="var(--ink)"
@@ -175,9 +224,9 @@ const said = computed(() => {
         paid {{ say(scene.now.minor) }}
       </text>
       <text
-        :x="x(scene.now.inch) - 10"
-        :y="y(scene.now.minor) - 9"
-        text-anchor="end"
+        :x="paidAt.x"
+        :y="paidAt.y + 17"
+        :text-anchor="paidAt.anchor"
         class="cond halo"
         font-size="15"
         fill="var(--ink2)"
@@ -195,6 +244,17 @@ const said = computed(() => {
         likely {{ say(scene.end.likelyMinor) }}
       </text>
       <text
+        v-if="bands && width > 700"
+        :x="endX - 4"
+        :y="foot - 28"
+        text-anchor="end"
+        class="cond halo"
+        font-size="15"
+        fill="var(--ink)"
+      >
+        {{ bands.half }}
+      </text>
+      <text
         :x="endX - 4"
         :y="foot - 8"
         text-anchor="end"
@@ -207,6 +267,12 @@ const said = computed(() => {
       <path
         :d="`${stair(scene.reserve, r, scene.now.inch)}V${reserveFoot}H1Z`"
         fill="var(--brass-tint)"
+      />
+      <path
+        v-if="bands?.reserve"
+        :d="bands.reserve"
+        fill="var(--brass-tint)"
+        stroke="var(--brass-deep)"
       />
       <line
         :x1="1"

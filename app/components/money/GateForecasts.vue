@@ -1,44 +1,12 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, shallowRef } from 'vue'
-import { chanceBy } from '#core/forecast/runs'
-import type { Forecast } from '#core/forecast/runs'
-import { startOfDate } from '#core/time/zone'
-import { addDays } from '#core/time/civil'
+import { computed } from 'vue'
+import { wholeRuns } from '~/stores/odds'
 
-/** When she is done: the plan run many times with all that is not known drawn. Even odds, and safe, for each gate. */
+/** When she is done: even odds, and safe, for each gate, by runs of the plan with all that is not known drawn. */
 const store = useRefitStore()
 const planner = usePlannerStore()
+const { odds, datesOf, chanceBy } = useOdds()
 const { sayDay, sayDate } = useDates()
-const [runs, seed] = [400, 1]
-const found = shallowRef<{ readonly forecast: Forecast; readonly of: string } | null>(null)
-const progress = ref<number | null>(null)
-const failed = ref('')
-let mine = 0
-onScopeDispose(() => (mine = -1))
-const isOld = computed(() => found.value !== null && found.value.of !== planner.hash)
-
-async function run() {
-  const asked = ++mine
-  const of = planner.hash
-  failed.value = ''
-  progress.value = 0
-  try {
-    const forecast = await planner.forecast(runs, seed, (share) => {
-      if (asked === mine) progress.value = share
-    })
-    if (asked !== mine) return
-    if (forecast) found.value = { forecast, of }
-    else failed.value = 'It was left: something else was asked. Run it again.'
-  } catch (error) {
-    if (asked === mine) failed.value = sentenceOf(error)
-  } finally {
-    if (asked === mine) progress.value = null
-  }
-}
-function cancel() {
-  mine++
-  progress.value = null
-}
 /** What it lacks; '': it can be run. */
 const lacks = computed(() =>
   !store.accepted
@@ -49,28 +17,17 @@ const lacks = computed(() =>
         ? 'No gate has a day in the plan.'
         : '',
 )
-const rows = computed(() => {
-  const of = found.value
-  if (!of) return []
-  const day = (at: number) => (Number.isFinite(at) ? store.zone.dateOf(at) : null)
-  return store.derived.gates.flatMap((gate) => {
-    const one = of.forecast.gates.find((each) => each.gateId === gate.gate.id)
-    if (!one) return []
-    // By the end of the aimed day.
-    const by = gate.aimedOn && startOfDate(store.zone, addDays(gate.aimedOn, 1)) - 1
-    return [
-      {
-        id: gate.gate.id,
-        name: gate.gate.name,
-        likelyOn: day(one.likelyAt),
-        safeOn: day(one.safeAt),
-        aimedOn: gate.aimedOn,
-        chance: by ? Math.round(chanceBy(one, by) * 100) : null,
-      },
-    ]
-  })
-})
+const rows = computed(() =>
+  store.derived.gates.flatMap(({ gate, aimedOn }) => {
+    const dates = datesOf(gate.id)
+    return dates
+      ? [{ id: gate.id, name: gate.name, aimedOn, chance: chanceBy(gate.id, aimedOn), ...dates }]
+      : []
+  }),
+)
 const sayOn = (on: string | null) => (on === null ? 'no day' : sayDate(on))
+const many = wholeRuns.toLocaleString('en-IE')
+const workers = Math.min(2, navigator.hardwareConcurrency || 1)
 </script>
 
 <template>
@@ -82,7 +39,7 @@ const sayOn = (on: string | null) => (on === null ? 'no day' : sayDate(on))
         <caption class="sr-only">
           Gates by
           {{
-            found?.forecast.runs
+            odds.stored?.runs
           }}
           runs
         </caption>
@@ -111,28 +68,32 @@ const sayOn = (on: string | null) => (on === null ? 'no day' : sayDate(on))
           </tr>
         </tbody>
       </table>
-      <p v-if="isOld" class="mt-1 text-redlead" role="status">
+      <p v-if="rows.length > 0 && !odds.isFresh" class="mt-1 text-redlead" role="status">
         Something changed since: these are of the plan before.
       </p>
       <div class="no-print mt-2 flex flex-wrap items-center gap-3">
         <button
           class="btn btn-small"
           :class="{ 'btn-main': rows.length === 0 }"
-          :disabled="progress !== null || planner.busy"
-          @click="run"
+          :disabled="odds.progress !== null || planner.busy || odds.wanted === ''"
+          @click="odds.run(wholeRuns, workers)"
         >
-          {{ rows.length === 0 ? `Run the plan ${runs} times` : 'Run it again' }}
+          Run the plan {{ many }} times
         </button>
-        <template v-if="progress !== null">
-          <progress :value="progress" max="1" class="w-32" aria-label="Runs done" />
-          <button class="btn btn-small" @click="cancel">Stop</button>
+        <template v-if="odds.progress !== null">
+          <progress :value="odds.progress" max="1" class="w-32" aria-label="Runs done" />
+          <button class="btn btn-small" @click="odds.cancel">Stop</button>
         </template>
+        <span v-else-if="odds.stored" class="text-ink2"
+          >These are {{ odds.stored.runs.toLocaleString('en-IE') }} runs.</span
+        >
       </div>
-      <p v-if="failed" class="mt-1 text-redlead" role="alert">{{ failed }}</p>
+      <p v-if="odds.failed" class="mt-1 text-redlead" role="alert">{{ odds.failed }}</p>
       <p class="mt-1 text-sm text-ink2">
         Drawn in each run: hours by what such work really takes you and how sure that is, found
         work, work done again, rounds, deliveries, days on which somebody does not come, a good or a
-        bad season. Not drawn: weather hour by hour, trades that stay away.
+        bad season, prices that nobody has in writing. Not drawn: weather hour by hour, trades that
+        stay away.
       </p>
     </template>
   </section>

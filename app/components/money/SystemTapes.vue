@@ -5,7 +5,7 @@ import type { AccountFigures } from '#core/money/accounts'
 
 /** A tape for each account: paid, owed, planned, work done, likely; those that overshoot most first. */
 const emit = defineEmits<{ open: [key: string] }>()
-const { money, sayWhole: say } = useMoney()
+const { money, likelyMinor, sayWhole: say } = useMoney()
 const { idOf, urlOf } = provideChartIds()
 const most = 13
 const hasSums = (one: AccountFigures) =>
@@ -184,6 +184,15 @@ const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
           <td class="cond pl-2 text-right">{{ say(money.foundToComeMinor) }}</td>
           <td class="cond pl-2 text-right">–</td>
         </tr>
+        <tr v-if="likelyMinor !== money.likelyMinor" class="border-b border-rule2">
+          <th scope="row" colspan="2" class="cond text-left font-normal">
+            As the runs come out, {{ likelyMinor > money.likelyMinor ? 'more' : 'less' }}
+          </th>
+          <td class="cond pl-2 text-right">–</td>
+          <td class="cond pl-2 text-right max-sm:hidden">–</td>
+          <td class="cond pl-2 text-right">{{ say(likelyMinor - money.likelyMinor) }}</td>
+          <td class="cond pl-2 text-right">–</td>
+        </tr>
       </tbody>
       <tfoot>
         <tr class="border-t-2 border-ink font-semibold">
@@ -194,7 +203,7 @@ const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
           <td class="max-sm:hidden"></td>
           <td class="cond pl-2 text-right">{{ say(money.spentMinor) }}</td>
           <td class="cond pl-2 text-right max-sm:hidden">{{ say(money.owedMinor) }}</td>
-          <td class="cond pl-2 text-right">{{ say(money.likelyMinor) }}</td>
+          <td class="cond pl-2 text-right">{{ say(likelyMinor) }}</td>
           <td class="cond pl-2 text-right">{{ say(money.plannedMinor) }}</td>
         </tr>
       </tfoot>

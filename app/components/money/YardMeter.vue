@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { howYard } from '#core/how/money'
 import { yardMeter } from '#core/money/yardMeter'
+import { daysBetween } from '#core/time/civil'
 import { exactMoney } from '#core/money/money'
 
 /** The yard meter: a block a week; free ones hatched, gone brass, to come white. */
@@ -13,10 +14,19 @@ const meter = computed(() => yardMeter(store.rows, store.accepted, store.zone, s
 const exact = (minor: number) => exactMoney(minor, currency.value)
 const [perRow, blockWide, blockHigh, apart] = [10, 26, 12, 2]
 const mostBlocks = 60
+const { datesOf, odds } = useOdds()
+/** The launch as likely as not, by the runs; null: none of this plan, or no later than planned. */
+const likelyOn = computed(() => {
+  const gate = store.rows.gate.find((one) => one.haulOutId === meter.value?.haulOut.id)
+  const on = gate && odds.isFresh ? (datesOf(gate.id)?.likelyOn ?? null) : null
+  return on !== null && meter.value?.launchOn && on > meter.value.launchOn ? on : null
+})
 const blocks = computed(() => {
   const one = meter.value
   if (!one) return []
-  const weeks = Math.min(mostBlocks, Math.ceil((one.daysSoFar + one.daysToCome) / 7))
+  const planned = one.daysSoFar + one.daysToCome
+  const later = likelyOn.value && one.launchOn ? daysBetween(one.launchOn, likelyOn.value) : 0
+  const weeks = Math.min(mostBlocks, Math.ceil((planned + later) / 7))
   return Array.from({ length: weeks }, (_, at) => {
     const begins = at * 7
     return {
@@ -24,6 +34,7 @@ const blocks = computed(() => {
       y: Math.floor(at / perRow) * (blockHigh + apart) + 1,
       isFree: begins < one.freeDays,
       isGone: begins < one.daysSoFar,
+      isLater: begins >= planned,
     }
   })
 })
@@ -54,10 +65,15 @@ const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh
           :width="blockWide"
           :height="blockHigh"
           :fill="one.isFree ? urlOf('free') : one.isGone ? 'var(--brass)' : 'var(--sheet)'"
-          stroke="var(--ink)"
+          :stroke="one.isLater ? 'var(--redlead)' : 'var(--ink)'"
+          :stroke-dasharray="one.isLater ? '3 2' : undefined"
         />
       </svg>
-      <p class="text-sm text-ink2">a week each: hatched free, white to come</p>
+      <p class="text-sm text-ink2">
+        a week each: hatched free, white to come<template v-if="likelyOn"
+          >, dashed to the likely launch, {{ sayDate(likelyOn) }}</template
+        >
+      </p>
       <dl class="mt-1 grid grid-cols-[1fr_auto] gap-x-3 leading-snug">
         <dt>
           {{ meter.isAshore ? 'Ashore so far' : 'Not ashore' }}, {{ meter.daysSoFar }} days<template

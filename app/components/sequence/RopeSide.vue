@@ -4,7 +4,6 @@ import { howGateDate } from '#core/how/plan'
 import { formatMoney } from '#core/money/money'
 import type { ChainLink } from '#core/plan/chain'
 import type { Drag } from '#core/plan/drag'
-import type { LikelyDates } from '#core/plan/likelyDates'
 import { unfitHours } from '#core/plan/unfitHours'
 import type { GateFigures } from '#core/progress/derive'
 import { seasonsMissed } from '#core/progress/seasonMissed'
@@ -21,8 +20,6 @@ const props = defineProps<{
   reading: readonly KnotReading[]
   drags: readonly Drag[] | null
   levers: readonly TriedLever[]
-  /** By when it is with even odds and in four runs of five; null: not said. */
-  likely: LikelyDates | null
   /** Levers still being tried. */
   left: number
 }>()
@@ -37,7 +34,6 @@ const gateId = defineModel<string | null>('gateId', { required: true })
 const store = useRefitStore()
 const planner = usePlannerStore()
 const print = () => window.print()
-const { sayDay } = useDates()
 /** What cannot be done and does not stand in this gate's own note. */
 const elsewhere = computed(() =>
   (store.accepted?.reasons ?? [])
@@ -51,17 +47,6 @@ const dateHow = () =>
 const gates = computed(() =>
   store.derived.gates.map((one) => ({ value: one.gate.id, label: one.gate.name })),
 )
-/** Odds of the gate by the hours on its chain; '': not known. */
-const likelySaid = computed(() => {
-  if (!props.likely) return ''
-  const day = (at: number) => sayDay(store.zone.dateOf(at))
-  const [even, likely] = [day(props.likely.evenAt), day(props.likely.fourInFiveAt)]
-  const odds =
-    even === likely
-      ? `even odds and four in five for ${even}`
-      : `even odds for ${even}, four in five for ${likely}`
-  return `If only the hours on the rope may come out otherwise: ${odds}.`
-})
 /** What it costs when its launch misses the season; '': it does not. */
 const seasonSaid = computed(() => {
   const { accepted, rows, zone } = store
@@ -131,10 +116,7 @@ function saved(days: number): string {
       {{ formatHours(unfit) }} of work have no place in the plan and are in no week of the drawing.
     </p>
     <GateNote :figures="gate" quiet />
-    <!-- Its lines are there before it is known, so that nothing moves. -->
-    <p v-if="reading.length > 0" class="my-2 min-h-10 text-[0.9375rem] leading-snug text-ink2">
-      {{ likelySaid }}
-    </p>
+    <GateOdds v-if="reading.length > 0 && gate" :gate="gate" class="my-2 min-h-10" />
     <p v-if="seasonSaid" class="my-2 border-l-4 border-redlead pl-3">{{ seasonSaid }}</p>
     <div v-if="store.accepted" class="no-print mt-2 flex flex-wrap gap-2">
       <button

@@ -18,6 +18,8 @@ const fields = [
   'liftMinor',
   'blockMinor',
   'washMinor',
+  'changeMinor',
+  'noticeDays',
   'berthPerDayMinor',
 ] as const
 </script>

@@ -97,6 +97,10 @@ export const yardTariff = kind(
     liftMinor: integer('A lift', { min: 0, max: 1e9, unit: 'minor' }, 0),
     blockMinor: integer('Blocking', { min: 0, max: 1e9, unit: 'minor' }, 0),
     washMinor: integer('Wash', { min: 0, max: 1e9, unit: 'minor' }, 0),
+    /** For putting off a lift that is booked. */
+    changeMinor: integer('Changing a booked lift', { min: 0, max: 1e9, unit: 'minor' }, 0),
+    /** Until so many days before, that costs nothing; and it is so long until the next can be had. */
+    noticeDays: integer('Notice for a lift in days', { min: 0, max: 120 }, 7),
     berthPerDayMinor: integer('A day at the berth', { min: 0, max: 1e9, unit: 'minor' }, 0),
   },
   { planInput: true },

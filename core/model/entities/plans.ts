@@ -17,6 +17,7 @@ import {
 import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'
+import type { StoredOdds } from '../odds'
 import type { StoredPlan, SnapshotFigures } from '../stored'
 
 /** A day as its people changed it: who, where, from when to when, in what order. */
@@ -65,6 +66,18 @@ export const plan = kind(
     iterations: integer('Iterations', { min: 0, max: 1e9 }, 0),
     at: instant('Made at'),
     result: record<StoredPlan>('Plan'),
+  },
+  { computed: true },
+)
+
+/** What many runs of the accepted plan said. One live row a refit. */
+export const odds = kind(
+  'forecast of dates and cost',
+  {
+    inputsHash: text('Inputs', 80),
+    seed: integer('Seed', { min: 0, max: 2 ** 31 }, 1),
+    at: instant('Made at'),
+    result: record<StoredOdds>('Odds'),
   },
   { computed: true },
 )

@@ -9,7 +9,9 @@ import type { TradeAccount } from '#core/money/tradeAccount'
 /** What has it cost, what will it cost? */
 const store = useRefitStore()
 const route = useRoute()
-const { money, inchAt, say } = useMoney()
+const { money, inchAt, outcome, say, sayWhole } = useMoney()
+const { odds, datesOf } = useOdds()
+const { sayDate } = useDates()
 const trades = useTradeAccounts()
 const proposals = useProposal()
 const views = [
@@ -52,9 +54,22 @@ const pay = (one: TradeAccount) =>
 
 const goneAtIn = computed(
   () =>
-    costScene(money.value, store.derived.loaIn, store.derived.earnedIn, inchAt.value, () => '')
-      .goneAtIn,
+    costScene(
+      money.value,
+      store.derived.loaIn,
+      store.derived.earnedIn,
+      inchAt.value,
+      () => '',
+      outcome.value,
+    ).goneAtIn,
 )
+/** Cost and last gate as the runs have them: even odds and safe; null: none of this plan. */
+const ends = computed(() => {
+  const last = store.derived.gates.filter((one) => one.plannedOn !== null).at(-1)
+  const dates = last ? datesOf(last.gate.id) : null
+  return outcome.value && { ...outcome.value, ...dates }
+})
+const on = (date: string | null | undefined) => (date ? ` on ${sayDate(date)}` : '')
 const hasMoney = computed(() => money.value.plannedMinor > 0 || money.value.lines.length > 0)
 const shares = computed(() => {
   const { contingency, plannedMinor, accounts } = money.value
@@ -99,10 +114,18 @@ const monthName = (month: string) =>
       <h1 class="min-w-0">
         <template v-if="view === 'cost'">
           <template v-if="hasMoney">
-            Likely
-            <UiHow about="all of it" :how="() => howLikely(money)">{{
-              say(money.likelyMinor)
-            }}</UiHow>, planned {{ say(money.plannedMinor) }}.
+            <template v-if="ends">
+              Likely
+              <UiHow about="all of it" :how="() => howLikely(money, ends)">{{
+                sayWhole(ends.p50)
+              }}</UiHow>{{ on(ends.likelyOn) }}, safe {{ sayWhole(ends.p80) }}{{ on(ends.safeOn) }}.
+            </template>
+            <template v-else>
+              Likely
+              <UiHow about="all of it" :how="() => howLikely(money)">{{
+                say(money.likelyMinor)
+              }}</UiHow>, planned {{ say(money.plannedMinor) }}.
+            </template>
             <span v-if="goneAtIn !== null" class="text-redlead">
               {{
                 goneAtIn <= store.derived.earnedIn
@@ -158,6 +181,10 @@ const monthName = (month: string) =>
             {{ shares.inches }} % of the inches and {{ shares.money }} % of the planned money.
           </template>
           <template v-else>No contingency is set aside.</template>
+          <template v-if="ends && odds.stored && money.contingency.totalMinor > 0">
+            {{ Math.round(odds.stored.cost.beyondReserve * 100) }} runs of 100 cost more than what
+            is planned and set aside.
+          </template>
         </p>
       </template>
       <div
@@ -174,8 +201,14 @@ const monthName = (month: string) =>
           />
           <GateForecasts class="mt-2" />
         </div>
-        <YardMeter />
-        <OwedList @trades="show('hours')" />
+        <div class="grid content-start gap-5">
+          <YardMeter />
+          <LiftDates />
+        </div>
+        <div class="grid content-start gap-5">
+          <DoubtList />
+          <OwedList @trades="show('hours')" />
+        </div>
       </div>
     </template>
 

@@ -33,7 +33,10 @@ function mendFlag(key: string) {
   if (one) void order.mend(one)
 }
 const gateId = computed(() => gate.value?.gate.id ?? null)
-const { chain, drags, likely, levers, pointed, ghostOn } = useChainAnswers(gateId, links)
+const { chain, drags, levers, pointed, ghostOn } = useChainAnswers(gateId, links)
+const { odds, datesOf } = useOdds()
+/** Drawn only where they are of the plan that is drawn. */
+const likely = computed(() => (odds.isFresh ? datesOf(gateId.value) : null))
 const drawings = useDrawings({ facts, gateId, links, flags, likely })
 const { view, box, head, width, headHeight, chartHeight, weekend, levels } = drawings
 const { pairs, pairAt, firstDay, turned, keyed } = drawings
@@ -307,7 +310,6 @@ function openStep(stepId: string) {
         :drags="drags"
         :levers="levers.tried.value"
         :left="levers.left.value"
-        :likely="likely"
         @point="pointed = $event"
         @step="openStep"
         @lever="askLever"

@@ -1,0 +1,134 @@
+/** Which lift to book: the days on which she can be lifted in, the chance that all is ready, and what booking each comes to. */
+import type { LiftDate, LiftOdds } from '../model/odds'
+import type { StoredPlan } from '../model/stored'
+import type { RefitRows } from '../model/refit'
+import { daysMinor, tariffOf } from '../money/yard'
+import type { Tariff } from '../money/yard'
+import { haulOutsAsPlanned, liftOnDay, nextLift, slingMs } from '../plan/schedule/haulOuts'
+import type { Ashore } from '../plan/schedule/haulOuts'
+import { dateOf, dayNumber } from '../time/civil'
+import type { ZoneClock } from '../time/zone'
+import { percentile } from './normal'
+
+/** Days that are weighed, at the most; and the chances of which the first day that has them is shown. */
+const mostDates = 400
+const shownShares = [0.05, 0.2, 0.35, 0.5, 0.65, 0.8, 0.9, 0.95]
+/** With no lift for longer than this the day before it is the last for a while. */
+const longGapDays = 15
+
+/** The days on which she can be lifted in, from when she may go until she almost surely can. */
+function liftDays(yard: Ashore['yard'], from: number, until: number, clock: ZoneClock): number[] {
+  const days: number[] = []
+  for (let at = nextLift(from, yard, clock); days.length < mostDates;) {
+    const day = clock.dayOf(at)
+    days.push(day)
+    if (at >= until) break
+    at = nextLift(clock.at(day + 1, 0), yard, clock)
+  }
+  return days
+}
+
+/** When a launch was in each run, and when all for it was ready, UTC ms. */
+interface LaunchRuns {
+  readonly at: readonly number[]
+  readonly readyAt: readonly number[]
+}
+
+/** What a launch on a local day comes to, minor units: days ashore until then, less the berth she does not need meanwhile. */
+function costOn(tariff: Tariff, one: Ashore, clock: ZoneClock, loaM: number) {
+  const lifted = dayNumber(one.haulOut.liftOutActual ?? clock.dateOf(one.from - slingMs))
+  return (day: number): number =>
+    daysMinor(tariff, 1, Math.max(0, day - lifted), loaM) - day * tariff.berthPerDayMinor
+}
+
+/**
+ * A day that is missed costs the change fee, and she goes in on the first lift after she is ready that can be had with
+ * the yard's notice. Source: handbook-2 H2.
+ */
+function liftOdds(
+  rows: RefitRows,
+  one: Ashore,
+  { at: launched, readyAt: ready }: LaunchRuns,
+  now: number,
+  clock: ZoneClock,
+): LiftOdds {
+  const { yard, haulOut } = one
+  const loaM = rows.refit[0]?.loaM ?? 0
+  const tariff = tariffOf(rows.yardTariff, haulOut.placeId)
+  const noticeDays = tariff?.noticeDays ?? 7
+  const sorted = [...launched].sort((a, b) => (a === b ? 0 : a - b))
+  const [soon, late] = [percentile(sorted, 0.01), percentile(sorted, 0.97)]
+  if (!Number.isFinite(soon)) return { haulOutId: haulOut.id, dates: [], bestDay: null }
+  const cost = tariff && costOn(tariff, one, clock, loaM)
+  const next = new Map<number, number>()
+  /** The first lift after an instant that can be had when the booked day is missed. */
+  const insteadOf = (missed: number, at: number): number => {
+    const from = Math.max(at, clock.at(missed + noticeDays, 0))
+    const key = clock.dayOf(from)
+    const found = next.get(key) ?? clock.dayOf(nextLift(clock.at(key, 0), yard, clock))
+    next.set(key, found)
+    return liftOnDay(yard, found, clock) >= from ? found : clock.dayOf(nextLift(from, yard, clock))
+  }
+  const days = liftDays(yard, Math.max(now, soon), late, clock)
+  const weighed = days.map((day) => {
+    const liftAt = liftOnDay(yard, day, clock)
+    let [inTime, sum] = [0, 0]
+    for (const at of ready) {
+      if (at <= liftAt) {
+        inTime++
+        sum += cost?.(day) ?? 0
+      } else {
+        // What never was ready in a run is reckoned with the last of those that were.
+        const by = Number.isFinite(at) ? at : Math.max(liftAt, lastFinite(sorted))
+        sum += (tariff?.changeMinor ?? 0) + (cost?.(insteadOf(day, by)) ?? 0)
+      }
+    }
+    return { day, share: inTime / ready.length, meanMinor: sum / ready.length }
+  })
+  const least = Math.min(...weighed.map((each) => each.meanMinor))
+  const best = tariff ? weighed.find((each) => each.meanMinor === least) : undefined
+  const booked = haulOut.launchBooked === null ? null : dayNumber(haulOut.launchBooked)
+  const firstOf = (share: number) => weighed.find((each) => each.share >= share)?.day
+  const shown = new Set([...shownShares.map(firstOf), best?.day, booked])
+  const dates = weighed
+    .filter((each) => shown.has(each.day))
+    .map(({ day, share, meanMinor }): LiftDate => {
+      const following = clock.dayOf(nextLift(clock.at(day + 1, 0), yard, clock))
+      return {
+        day,
+        ready: Math.floor(share * 100),
+        extraMinor: tariff ? Math.round(meanMinor - least) : null,
+        freeUntil: day - noticeDays,
+        lastBefore: following - day > longGapDays ? closedAfter(yard, day) : '',
+      }
+    })
+  return { haulOutId: haulOut.id, dates, bestDay: best?.day ?? null }
+}
+
+const lastFinite = (sorted: readonly number[]): number =>
+  sorted.findLast((one) => Number.isFinite(one)) ?? 0
+
+/** Why a yard lifts nothing after a day; what it wrote, else that it does not. */
+function closedAfter(yard: Ashore['yard'], day: number): string {
+  const after = (yard?.noLifts ?? [])
+    .filter((one) => one.to > dateOf(day))
+    .sort((a, b) => (a.from < b.from ? -1 : 1))[0]
+  return after?.why || 'no lifts after it for a while'
+}
+
+/** For each launch still to come; `runsOf` gives its runs by the id of its gate, null: it was not run. */
+export function liftsAhead(
+  rows: RefitRows,
+  plan: StoredPlan,
+  runsOf: (gateId: string) => LaunchRuns | null,
+  clock: ZoneClock,
+): LiftOdds[] {
+  return haulOutsAsPlanned(rows, plan, clock).flatMap((one) => {
+    const gate = rows.gate.find(
+      (each) => each.kind === 'launch' && each.haulOutId === one.haulOut.id,
+    )
+    const runs = gate ? runsOf(gate.id) : null
+    if (one.haulOut.launchActual !== null || !runs || runs.at.length === 0) return []
+    return [liftOdds(rows, one, runs, plan.now, clock)]
+  })
+}
