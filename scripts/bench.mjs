@@ -27,6 +27,7 @@ await build({
 const {
   again,
   bench,
+  coverage,
   bigFile,
   byFamily,
   createRandom,
@@ -82,6 +83,12 @@ function plansBench(count, seed) {
   return broken.length === 0 ? 0 : 1
 }
 
+/** npm run bench -- coverage 400 1: how often the bands of the forecast hold what happens. */
+function coverageBench(count, seed) {
+  console.log(`Made-up histories, forecast when half lived`)
+  console.table(coverage(count, seed))
+}
+
 /** npm run bench -- truth 100 1: what plans do when something of their refit changes. */
 function truthBench(count, seed) {
   console.table([truth(count, seed)])
@@ -116,6 +123,7 @@ const one = {
   fuzz: () => fuzzBench(Number(size ?? 12000)),
   first: () => firstBench(),
   plans: () => plansBench(Number(size ?? 2000), Number(seed)),
+  coverage: () => coverageBench(Number(size ?? 400), Number(seed)),
   truth: () => truthBench(Number(size ?? 100), Number(seed)),
   walk: () => walkBench(Number(size ?? 500)),
   sequence: () => drawingBench(),

@@ -3,6 +3,7 @@ import type { Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { supposing } from '#core/model/applyChange'
+import type { ChanceBought } from '#core/forecast/chances'
 import type { ChangeItem } from '#core/model/changes'
 import type { DecideBy } from '#core/choices/decideBy'
 import type { WaysAsked } from '#core/launchWays/ways'
@@ -205,6 +206,14 @@ export const usePlannerStore = defineStore('planner', () => {
   /** The same as one sentence about the gates. */
   const whatIf = async (items: readonly ChangeItem[]): Promise<string | null> =>
     (await consequence(items))?.said ?? null
+  /** The chance of each gate with a change and without it. Null: a newer question came. */
+  async function chances(
+    items: readonly ChangeItem[],
+    onProgress: (share: number) => void,
+  ): Promise<ChanceBought[] | null> {
+    const accepted = toRaw(store.accepted)
+    return ask((remote) => remote.chances(time.now, accepted, plain(items), proxy(onProgress)))
+  }
   /** What a lack does to the gates, ''  for nothing. Null: somebody asks something himself, which comes first. */
   async function lack(items: readonly ChangeItem[]): Promise<string | null> {
     if (supposer.isBusy) return null
@@ -370,6 +379,7 @@ export const usePlannerStore = defineStore('planner', () => {
     decideBy,
     lack,
     drags,
+    chances,
     slip,
     replan,
   }

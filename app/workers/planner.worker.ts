@@ -10,6 +10,8 @@ import type { PriorityBasis } from '#core/plan/priority'
 import { bestPlan, usualIterations } from '#core/plan/improve'
 import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
+import { chancesBought } from '#core/forecast/chances'
+import type { ChanceBought } from '#core/forecast/chances'
 import { oddsOf } from '#core/forecast/odds'
 import { forecastRuns, joined } from '#core/forecast/runs'
 import type { Runs, RunsAsked } from '#core/forecast/runs'
@@ -53,6 +55,9 @@ const seed = 1
 
 /** Progress of a whole plan is told so often at most, ms. */
 const toldEveryMs = 100
+
+/** Runs of either side where two plans are compared by chance. */
+const comparedRuns = 150
 
 /** For so long the refit as it is need not be laid again between two questions, ms. */
 const askedAnewMs = 60_000
@@ -123,6 +128,14 @@ const planner = {
   /** The plan run again and again with all that is not known drawn. */
   runs: (plan: StoredPlan, asked: RunsAsked, onProgress: OnProgress | null): Promise<Runs | null> =>
     turns.answered(forecastRuns(rows, plan, asked), onProgress),
+  /** The chance of each gate with changes and without them. */
+  chances: (
+    now: number,
+    accepted: StoredPlan | null,
+    items: readonly ChangeItem[],
+    onProgress: OnProgress,
+  ): Promise<ChanceBought[] | null> =>
+    turns.answered(chancesBought(rows, askingAt(now, accepted), items, comparedRuns), onProgress),
   /** What runs of a plan come to, whoever made them. */
   odds: (plan: StoredPlan, parts: readonly Runs[]): StoredOdds => oddsOf(rows, plan, joined(parts)),
   /** By when open decisions have to be taken. */

@@ -117,6 +117,22 @@ export function factors(
   return (operation) => (notOurs.has(operation) ? 1 : (known.get(operation) ?? startsFrom))
 }
 
+/**
+ * What a kind of work is forecast at. The steps that are still missing to a kind's own mean are taken at what all kinds
+ * take this crew, not at 1.6: a crew that is slow at everything is slow at what it has not done yet. Why: docs/forecast.md
+ */
+export function forecastFactors(
+  rows: Pick<RefitRows, 'step' | 'hoursEntry'>,
+): (operation: Operation) => number {
+  const plain = factors(rows)
+  const steps = new Map(calibrations(rows).map((one) => [one.operation, one.steps]))
+  const crew = overall(rows).factor / startsFrom
+  return (operation) =>
+    notOurs.has(operation)
+      ? 1
+      : plain(operation) * crew ** (stepsBefore / (stepsBefore + (steps.get(operation) ?? 0)))
+}
+
 /** How sure the factor of a kind of work is: standard deviation of its logarithm, 0.6 ÷ √(4 + n). Source: handbook 5. */
 export const doubtOf = (steps: number): number => spread / Math.sqrt(stepsBefore + steps)
 

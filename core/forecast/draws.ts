@@ -9,7 +9,7 @@ import type { OpenStep } from '../plan/schedule/openWork'
 import { doneTwice } from '../progress/rework'
 import type { Random } from '../random'
 import { hourMs } from '../time/civil'
-import { actingOn, calibrations, doubtOf, factors } from './calibration'
+import { actingOn, calibrations, doubtOf, forecastFactors } from './calibration'
 import { normal } from './normal'
 
 /** Low and high where nobody gave them, read as 10 and 90 %. Source: handbook 5. */
@@ -73,7 +73,7 @@ function chanceOf(seed: number, person: string, day: number): number {
 /** What is drawn for a refit made ready. */
 export function drawsOf(prepared: Prepared): Draws {
   const { rows } = prepared
-  const factorOf = factors(rows)
+  const factorOf = forecastFactors(rows)
   const stepsOf = new Map(calibrations(rows).map((one) => [one.operation, one.steps]))
   const growth = growthOf(rows).perHour
   const twice = doneTwice(rows)

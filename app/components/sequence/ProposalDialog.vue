@@ -27,5 +27,10 @@ defineEmits<{ close: []; take: [] }>()
     @take="$emit('take')"
   >
     <slot />
+    <ChanceBought
+      v-if="of.proposal.value && of.consequence.value"
+      :key="of.proposal.value.label"
+      :items="of.proposal.value.items"
+    />
   </SideBySide>
 </template>

@@ -1,0 +1,77 @@
+/** The chance that a change buys: the refit as it is and as it would be, run with the same draws. */
+import type { InParts } from '../inParts'
+import { supposing } from '../model/applyChange'
+import type { ChangeItem } from '../model/changes'
+import type { StoredPlan } from '../model/stored'
+import type { RefitRows } from '../model/refit'
+import { gateDate } from '../plan/haulOutOf'
+import type { Asking } from '../plan/whatIf'
+import { oddsOf } from './odds'
+import { chanceOn, likelyDates, oddsOfGate } from './oddsWords'
+import { forecastRuns } from './runs'
+
+interface Side {
+  /** Runs of 100 by the end of the day aimed at; null: none is, or the gate has no day. */
+  readonly chance: number | null
+  readonly aimedOn: string | null
+  readonly likelyOn: string | null
+}
+
+export interface ChanceBought {
+  readonly gateId: string
+  readonly before: Side
+  readonly after: Side
+}
+
+const seed = 1
+
+function* sides(
+  rows: RefitRows,
+  plan: StoredPlan,
+  runs: number,
+  from: number,
+): InParts<ReadonlyMap<string, Side>> {
+  const parts = forecastRuns(rows, plan, { seed, from: 0, to: runs })
+  for (;;) {
+    const part = parts.next()
+    if (!part.done) {
+      yield from + part.value * 0.45
+      continue
+    }
+    const odds = part.value && oddsOf(rows, plan, part.value)
+    return new Map(
+      rows.gate.map((gate) => {
+        const own = oddsOfGate(odds, gate.id)
+        const aimedOn = gateDate(rows, gate)
+        return [
+          gate.id,
+          {
+            aimedOn,
+            chance: own && aimedOn !== null ? chanceOn(own, aimedOn) : null,
+            likelyOn: own && likelyDates(own).likelyOn,
+          },
+        ]
+      }),
+    )
+  }
+}
+
+/** For each gate that either side has odds of. `runs` of each side, with the same draws. Can be left now and then. */
+export function* chancesBought(
+  rows: RefitRows,
+  asking: Asking,
+  items: readonly ChangeItem[],
+  runs: number,
+): InParts<ChanceBought[]> {
+  const before = yield* asking.laidWith([])
+  const after = yield* asking.laidWith(items)
+  const one = yield* sides(rows, before, runs, 0.1)
+  const other = yield* sides(supposing(rows, items), after, runs, 0.55)
+  const none: Side = { chance: null, aimedOn: null, likelyOn: null }
+  return rows.gate.flatMap(({ id }) => {
+    const [was, is] = [one.get(id) ?? none, other.get(id) ?? none]
+    return was.likelyOn === null && is.likelyOn === null
+      ? []
+      : [{ gateId: id, before: was, after: is }]
+  })
+}
