@@ -4,6 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { supposing } from '#core/model/applyChange'
 import type { ChanceBought } from '#core/forecast/chances'
+import type { KeepChance } from '#core/forecast/keeps'
 import type { ChangeItem } from '#core/model/changes'
 import type { DecideBy } from '#core/choices/decideBy'
 import type { WaysAsked } from '#core/launchWays/ways'
@@ -232,6 +233,15 @@ export const usePlannerStore = defineStore('planner', () => {
     if (!accepted || stepIds.length === 0) return null
     return quietly(isWanted, (remote) => remote.drags(accepted, gateId, [...stepIds]))
   }
+  /** How likely steps are all finished by an instant, asked in the quiet; null: not wanted any more, or it cannot be said. */
+  async function keeps(
+    stepIds: readonly string[],
+    until: number,
+    isWanted: () => boolean,
+  ): Promise<KeepChance | null> {
+    const accepted = toRaw(store.accepted)
+    return accepted && quietly(isWanted, (remote) => remote.keeps(accepted, [...stepIds], until))
+  }
   /** Days for which a job can slip in the accepted plan; null: not known. */
   async function slip(gateId: string, jobId: string): Promise<number | null> {
     const accepted = toRaw(store.accepted)
@@ -379,6 +389,7 @@ export const usePlannerStore = defineStore('planner', () => {
     decideBy,
     lack,
     drags,
+    keeps,
     chances,
     slip,
     replan,

@@ -12,6 +12,8 @@ import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
 import { chancesBought } from '#core/forecast/chances'
 import type { ChanceBought } from '#core/forecast/chances'
+import { keepChance } from '#core/forecast/keeps'
+import type { KeepChance } from '#core/forecast/keeps'
 import { oddsOf } from '#core/forecast/odds'
 import { forecastRuns, joined } from '#core/forecast/runs'
 import type { Runs, RunsAsked } from '#core/forecast/runs'
@@ -136,6 +138,13 @@ const planner = {
     onProgress: OnProgress,
   ): Promise<ChanceBought[] | null> =>
     turns.answered(chancesBought(rows, askingAt(now, accepted), items, comparedRuns), onProgress),
+  /** How likely steps are all finished by an instant. */
+  keeps: (
+    plan: StoredPlan,
+    stepIds: readonly string[],
+    until: number,
+  ): Promise<KeepChance | null> =>
+    turns.answered(keepChance(rows, plan, stepIds, until, comparedRuns), null),
   /** What runs of a plan come to, whoever made them. */
   odds: (plan: StoredPlan, parts: readonly Runs[]): StoredOdds => oddsOf(rows, plan, joined(parts)),
   /** By when open decisions have to be taken. */

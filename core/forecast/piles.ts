@@ -19,7 +19,7 @@ export interface Piles {
 }
 
 /** Where there are more, they are counted by the next longer time. */
-const mostPiles = 12
+const mostPiles = 16
 /** What so few runs reach is not drawn: a tail would press all else together. */
 const tailShare = 0.97
 

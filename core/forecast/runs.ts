@@ -52,7 +52,7 @@ const idleMs = 14 * dayMs
 const runsAPart = 4
 
 /** A stream of its own for each run of a seed. */
-const randomOf = (seed: number, run: number) =>
+export const randomOf = (seed: number, run: number) =>
   createRandom(Math.imul(seed ^ 0x5bd1e995, 0x9e3779b1) ^ Math.imul(run + 1, 0x85ebca6b))
 
 /**

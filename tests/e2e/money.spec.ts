@@ -186,20 +186,88 @@ test('work done again is logged with why, and counted', async ({ page }) => {
   await expect(dialog.getByText(/That makes 30 h for one person/).first()).toBeVisible()
 })
 
-test('the plan is run many times, stopped and run again, and says what its dates rest on', async ({
+/** Whole units of a sum in words. */
+const minorOf = (text: string | null | undefined) => Number((text ?? '').replace(/[^\d]/g, ''))
+const headline = async (page: Page) =>
+  /Likely €([\d,]+).* on .+, safe €([\d,]+) on/.exec(
+    (await page.getByRole('heading', { level: 1 }).textContent()) ?? '',
+  )
+
+test('the forecast comes by itself, is said by the Tape, and moves with what is paid', async ({
   page,
 }) => {
   await open(page, 'money')
-  const dates = page.getByRole('region', { name: 'When she is done' })
-  await dates.getByRole('button', { name: 'Run the plan 400 times' }).click()
-  await dates.getByRole('button', { name: 'Stop' }).click()
-  await expect(dates.getByRole('progressbar')).toHaveCount(0)
-  await dates.getByRole('button', { name: 'Run the plan 400 times' }).click()
-  const launchRow = dates.getByRole('row', { name: /^Launch \d/ })
-  await expect(launchRow).toContainText('Sat 22 May', { timeout: 60_000 })
-  // Safe is never before likely.
-  const [likely, safe] = (await launchRow.getByRole('cell').allTextContents()).map((one) =>
-    Date.parse(`${one.trim()} 2027 UTC`),
+  await expect(page.getByText(/; likely .+, safe /)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('These are 200 runs.')).toBeVisible()
+  const before = await headline(page)
+  const [likely, safe] = [minorOf(before?.[1]), minorOf(before?.[2])]
+  expect(safe).toBeGreaterThan(likely)
+  const launchRow = page
+    .getByRole('region', { name: 'When she is done' })
+    .getByRole('row', { name: /^Launch \d/ })
+  await expect(launchRow).toContainText('Sat 22 May')
+  // The accounts and what the runs add close to the headline.
+  const total = await page
+    .getByRole('table', { name: /Money by system/ })
+    .locator('tfoot td')
+    .allTextContents()
+  expect(total.map(minorOf)).toContain(likely)
+  // Left half-way, nothing of it is kept.
+  await page.getByRole('button', { name: 'Run the plan 1,000 times' }).click()
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeHidden()
+  await expect(page.getByText('These are 200 runs.')).toBeVisible()
+  // Money that no plan had comes on top.
+  await page.getByRole('button', { name: 'What was paid' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('What for').fill('Salvage')
+  await dialog.getByLabel('Sum', { exact: true }).fill('9000')
+  await dialog.getByRole('button', { name: 'Write it down' }).click()
+  await expect(dialog).toBeHidden()
+  await expect.poll(async () => minorOf((await headline(page))?.[1])).toBeGreaterThan(likely + 7000)
+})
+
+test('what a lever buys is said as a chance, with the same luck before and after', async ({
+  page,
+}) => {
+  await open(page, 'money?show=hours')
+  await page.getByRole('button', { name: 'Use mine' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'What chance does it buy?' }).click()
+  const table = dialog.getByRole('table', { name: 'Chance of each gate' })
+  await expect(table).toBeVisible({ timeout: 90_000 })
+  await expect(table.getByText(/in 100 by 22 May, likely/).first()).toBeVisible()
+})
+
+test('a week is promised, what that is worth is said, and a promise can be taken back', async ({
+  page,
+}) => {
+  await open(page, 'week')
+  const section = page.getByRole('region', { name: /The promise/ })
+  const first = section.getByRole('button', { name: /^Promise/ }).first()
+  const name = ((await first.textContent()) ?? '').replace(/^Promise\s*/, '').trim()
+  await first.click()
+  await expect(section.getByText('Nothing is promised yet')).toBeHidden()
+  await expect(section.getByRole('heading', { name: /in 100 to keep it/ })).toBeVisible({
+    timeout: 60_000,
+  })
+  await section.getByRole('button', { name: `Take back ${name}` }).click()
+  await expect(section.getByText(/Nothing is promised yet/)).toBeVisible()
+})
+
+test('a month is a page and a table of the same sum', async ({ page }) => {
+  await open(page, 'report?of=2027-03')
+  const heading = await page.getByRole('heading', { level: 1 }).textContent()
+  expect(heading).toMatch(/^March 2027: €[\d,.]+ paid$/)
+  const link = page.getByRole('link', { name: 'As a table' })
+  const csv = await page.request.get(`${server.url}${(await link.getAttribute('href')) ?? ''}`)
+  const [, ...rows] = (await csv.text()).trim().split('\r\n')
+  // The sum is the third column from the end.
+  const sum = rows.reduce((all, row) => all + Number(row.split(',').at(-3)), 0)
+  const shown = await page.getByText(/^Together €/).textContent()
+  expect(`Together €${sum.toFixed(2)}`).toBe(shown?.trim())
+  const refused = await page.request.get(
+    `${server.url}/api/refits/${await server.refitId()}/money.csv?from=2027-02-30&to=2027-03-01`,
   )
-  expect(safe ?? 0).toBeGreaterThanOrEqual(likely ?? Infinity)
+  expect(refused.status()).toBe(422)
 })

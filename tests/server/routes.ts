@@ -53,6 +53,7 @@ export const routes: readonly Route[] = [
   get('/api/refits/:refit/hours.csv', 'refits/[refit]/hours.csv.get.ts'),
   get('/api/refits/:refit/jobs.csv', 'refits/[refit]/jobs.csv.get.ts'),
   get('/api/refits/:refit/missing', 'refits/[refit]/missing.get.ts'),
+  get('/api/refits/:refit/money.csv', 'refits/[refit]/money.csv.get.ts'),
   get('/api/refits/:refit/parts.csv', 'refits/[refit]/parts.csv.get.ts'),
   get('/api/refits/:refit/parts.xlsx', 'refits/[refit]/parts.xlsx.get.ts'),
   post('/api/refits/:refit/pictures', 'refits/[refit]/pictures.post.ts', 'bytes'),

@@ -185,9 +185,8 @@ const over = (one: AccountFigures) => one.likelyMinor > one.plannedMinor
           <td class="cond pl-2 text-right">–</td>
         </tr>
         <tr v-if="likelyMinor !== money.likelyMinor" class="border-b border-rule2">
-          <th scope="row" colspan="2" class="cond text-left font-normal">
-            As the runs come out, {{ likelyMinor > money.likelyMinor ? 'more' : 'less' }}
-          </th>
+          <th scope="row" class="cond text-left font-normal">As the runs come out</th>
+          <td class="max-sm:hidden"></td>
           <td class="cond pl-2 text-right">–</td>
           <td class="cond pl-2 text-right max-sm:hidden">–</td>
           <td class="cond pl-2 text-right">{{ say(likelyMinor - money.likelyMinor) }}</td>

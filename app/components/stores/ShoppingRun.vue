@@ -187,7 +187,7 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
             >
               <BuyWords :row="row" :today="facts.today" :year="year" :currency="currency" />
               <button class="btn btn-small shrink-0" @click="emit('order', row)">
-                Order<span class="sr-only"> {{ row.pool.name }}</span>
+                Order<span class="sr-only">{{ ` ${row.pool.name}` }}</span>
               </button>
             </li>
           </ul>

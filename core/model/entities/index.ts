@@ -32,7 +32,7 @@ import { document, webLink, picture } from './papers'
 import { clock, clockReading } from './clocks'
 import { reading } from './readings'
 import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
-import { dayPlan, leaving, orderKept, odds, plan, weekSnapshot } from './plans'
+import { dayPlan, leaving, orderKept, odds, plan, weekPromise, weekSnapshot } from './plans'
 import { cover, forecast } from './weather'
 import type { FieldsOf } from '../kind'
 import type { RowOf } from '../field'
@@ -113,6 +113,7 @@ export const kinds = {
   option,
   plan,
   odds,
+  weekPromise,
   weekSnapshot,
 } as const
 

@@ -57,6 +57,14 @@ export const orderKept = kind('thing left out of order', {
   at: instant('At'),
 })
 
+/** A step that is to be finished by the end of a week. */
+export const weekPromise = kind('promise', {
+  /** Monday of the week. */
+  week: date('Week'),
+  stepId: ref('Step', 'step', { onDelete: 'goes' }),
+  at: instant('Given at'),
+})
+
 /** An accepted plan; every screen, print and calendar reads it. One live row a refit. */
 export const plan = kind(
   'plan',

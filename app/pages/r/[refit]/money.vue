@@ -147,9 +147,10 @@ const monthName = (month: string) =>
         </template>
         <template v-else>{{ say(money.spentMinor) }} paid so far</template>
       </h1>
-      <button class="btn btn-small no-print ml-auto shrink-0" @click="newSpend()">
-        What was paid
-      </button>
+      <NuxtLink class="btn btn-small no-print ml-auto shrink-0" :to="`/r/${store.refitId}/report`"
+        >Report</NuxtLink
+      >
+      <button class="btn btn-small no-print shrink-0" @click="newSpend()">What was paid</button>
       <div class="no-print flex shrink-0 max-sm:w-full" role="group" aria-label="Page of the money">
         <button
           v-for="one in views"
@@ -277,7 +278,15 @@ const monthName = (month: string) =>
         <h2 id="by-month" class="border-b-2 border-ink text-lg">By month</h2>
         <dl class="grid grid-cols-[1fr_auto] gap-x-3">
           <template v-for="[month, minor] in months" :key="month">
-            <dt>{{ monthName(month) }}</dt>
+            <dt>
+              <NuxtLink
+                v-if="month !== ''"
+                class="underline max-sm:inline-flex max-sm:min-h-11 max-sm:items-center"
+                :to="`/r/${store.refitId}/report?of=${month}`"
+                >{{ monthName(month) }}</NuxtLink
+              >
+              <template v-else>{{ monthName(month) }}</template>
+            </dt>
             <dd class="cond text-right">{{ say(minor) }}</dd>
           </template>
           <dt class="cond border-t border-ink">Together</dt>

@@ -137,6 +137,26 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
           <li v-for="finding in review.found" :key="finding.id">{{ finding.title }}</li>
         </ul>
       </section>
+      <WeekPromise :key="monday" :monday="monday" />
+      <section>
+        <h2 class="border-b-2 border-ink">Next</h2>
+        <DecisionLines near />
+        <p v-if="review.next.length === 0" class="mt-2 text-ink2">
+          {{
+            monday < mondayOf(store.derived.today)
+              ? 'This week is over; what came next is in the weeks after it.'
+              : 'Nothing is planned after this week.'
+          }}
+        </p>
+        <ul>
+          <li v-for="one in review.next" :key="one.step.id" class="border-b border-rule2 py-1.5">
+            {{ one.step.title }}
+            <span class="block text-ink2"
+              >{{ shortDateTime(one.at, store.derived.clock) }} · {{ one.job?.title }}</span
+            >
+          </li>
+        </ul>
+      </section>
       <section>
         <h2 class="border-b-2 border-ink">Moved, and why</h2>
         <p v-if="!review.compared" class="mt-2 text-ink2">
@@ -155,25 +175,6 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
           class="mt-1 list-disc pl-5 text-ink2"
         >
           <li v-for="reason in review.why" :key="reason">{{ reason }}</li>
-        </ul>
-      </section>
-      <section>
-        <h2 class="border-b-2 border-ink">Next</h2>
-        <DecisionLines near />
-        <p v-if="review.next.length === 0" class="mt-2 text-ink2">
-          {{
-            monday < mondayOf(store.derived.today)
-              ? 'This week is over; what came next is in the weeks after it.'
-              : 'Nothing is planned after this week.'
-          }}
-        </p>
-        <ul>
-          <li v-for="one in review.next" :key="one.step.id" class="border-b border-rule2 py-1.5">
-            {{ one.step.title }}
-            <span class="block text-ink2"
-              >{{ shortDateTime(one.at, store.derived.clock) }} · {{ one.job?.title }}</span
-            >
-          </li>
         </ul>
       </section>
     </div>
