@@ -32,7 +32,7 @@ const drySpread = 0.3
 /** Something that differs from run to run, under its own name. */
 export type Driver = Pick<Doubt, 'kind' | 'of'>
 
-export interface Draw {
+interface Draw {
   readonly sample: Sample
   /** How each driver came out, in the order of `drivers`. */
   readonly values: readonly number[]

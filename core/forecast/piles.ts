@@ -3,7 +3,7 @@ import type { GateOdds } from '../model/odds'
 import { dayOfShare, safeShare } from '../model/odds'
 import { dateOf, weekdayOf } from '../time/civil'
 
-export interface Pile {
+interface Pile {
   /** First civil date of it. */
   readonly on: string
   readonly runs: number

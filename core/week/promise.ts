@@ -7,7 +7,7 @@ import { addDays, dayNumber } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 
 /** 'late': done after the week. 'open': the week still runs. */
-export type PromiseState = 'kept' | 'late' | 'open' | 'broken'
+type PromiseState = 'kept' | 'late' | 'open' | 'broken'
 
 export interface PromiseLine {
   readonly row: Row<'weekPromise'>
