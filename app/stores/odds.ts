@@ -99,13 +99,15 @@ export const useOddsStore = defineStore('odds', () => {
     }
   }
 
+  /** True where runs are only made when somebody asks for them. */
+  const isLarge = computed(() => store.rows.step.filter(isOpen).length > mostQuietSteps)
+
   /** Runs made by themselves: in one worker, so that the rest of the machine is left to whoever uses it. */
   function runSoon(): void {
     if (timer) clearTimeout(timer)
     timer = null
     if (wanted.value === '' || isFresh.value || !store.connected) return
-    const open = store.rows.step.filter(isOpen).length
-    if (open === 0 || open > mostQuietSteps) return
+    if (isLarge.value || !store.rows.step.some(isOpen)) return
     timer = setTimeout(() => {
       // Somebody else's may have come in meanwhile, or a closer look is under way.
       if (!isFresh.value && progress.value === null && !planner.busy) void run(quietRuns, 1)
@@ -120,5 +122,5 @@ export const useOddsStore = defineStore('odds', () => {
     { immediate: true },
   )
 
-  return { stored, isFresh, wanted, progress, failed, run, cancel }
+  return { stored, isFresh, isLarge, wanted, progress, failed, run, cancel }
 })

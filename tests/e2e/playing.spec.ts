@@ -121,7 +121,7 @@ test('a way to launch is chosen beside the others, and taken back', async ({ pag
   expect(await launch(page)).toBe('25 May')
   // What was to be tried in the quiet was put off by all this, not given up.
   await expect(page.getByRole('button', { name: /^Express: / })).toBeVisible()
-  await expect(page.getByText(/even odds/)).toBeVisible()
+  await expect(page.getByText(/By \d+ runs: likely/)).toBeVisible({ timeout: 60_000 })
 })
 
 test('a decision is seen with its date, weighed, taken, and taken back', async ({ page }) => {

@@ -135,7 +135,8 @@ const said = computed(() => {
 
 <template>
   <div ref="box" class="relative overflow-x-clip">
-    <GatePiles class="lg:absolute lg:top-6 lg:left-14" />
+    <!-- Over the drawing where its left is empty. -->
+    <GatePiles :class="x(scene.now.inch) > 560 ? 'lg:absolute lg:top-6 lg:left-14' : 'mb-2'" />
     <svg
       :width="width"
       :height="reserveFoot + 4"

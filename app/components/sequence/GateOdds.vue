@@ -8,7 +8,12 @@ const { odds, saidOf, chanceBy } = useOdds()
 const { sayDay } = useDates()
 const said = computed(() => {
   const words = saidOf(props.gate.gate.id)
-  if (words === '') return odds.progress === null ? '' : 'Running the plan to see how likely it is…'
+  if (words === '')
+    return odds.progress !== null
+      ? 'Running the plan to see how likely it is…'
+      : odds.isLarge
+        ? 'So large a plan is run only when you ask for it, under Money.'
+        : ''
   const runs = `By ${odds.stored?.runs ?? 0} runs${odds.isFresh ? '' : ' of the plan before'}`
   const chance = chanceBy(props.gate.gate.id, props.gate.aimedOn)
   const aimed =

@@ -30,6 +30,13 @@ const dragOf = (one: KnotReading): Drag | null =>
   (props.drags ?? [])
     .filter((drag) => one.stepIds.includes(drag.stepId))
     .sort((a, b) => b.days - a.days || b.readyHours - a.readyHours)[0] ?? null
+const { odds } = useOdds()
+/** In how many runs of the plan the group held a gate up; '': not run, or in next to none. */
+const heldIn = (one: KnotReading): string => {
+  const shares = odds.isFresh ? odds.stored?.onChain : undefined
+  const most = Math.max(0, ...one.stepIds.map((id) => shares?.[id] ?? 0))
+  return most > 0 ? ` It held a gate in ${Math.round(most * 100)} runs of 100.` : ''
+}
 /** Measured, and of no account by itself. */
 const isLoose = (one: KnotReading): boolean => {
   const drag = dragOf(one)
@@ -64,7 +71,8 @@ const isLoose = (one: KnotReading): boolean => {
         class="min-h-5 text-[0.9375rem] leading-snug"
         :class="{ cond: !isLoose(one) }"
       >
-        {{ dragOf(one) ? sayDrag(dragOf(one)!) : drags ? '' : 'Measuring what it holds up…' }}
+        {{ dragOf(one) ? sayDrag(dragOf(one)!) : drags ? '' : 'Measuring what it holds up…'
+        }}{{ heldIn(one) }}
       </p>
       <button
         v-for="tried in leversOf(one)"
