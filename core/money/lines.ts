@@ -194,23 +194,24 @@ function tradesOwed(ledger: Ledger): MoneyLine[] {
   })
 }
 
+/** A sum by its shares: as they are written where they add up to it, as those of one's own currency do. */
+function sharesOf(total: number, split: readonly Row<'spendShare'>[]): number[] {
+  const minors = split.map((one) => one.minor)
+  const sum = minors.reduce((all, one) => all + one, 0)
+  return sum === total ? minors : splitMoney(total, minors)
+}
+
 /** What was paid, by its shares. */
 function spends(ledger: Ledger): MoneyLine[] {
   const { rows, own, steps, placeOf, planned } = ledger
-  const shares = groupBy(inOrder(rows.spendShare), (one) => one.spendId)
+  const shares = groupBy(rows.spendShare, (one) => one.spendId)
   const trades = new Map(tradeAccounts(rows).map((one) => [one.booking.id, one]))
   return rows.spend.flatMap((spend): MoneyLine[] => {
     const total = inOwn(spend.minor, spend, own) * (spend.isBack ? -1 : 1)
     const trade = trades.get(spend.bookingId ?? '')
     const ofTrade = trade ? (steps.get(trade.booking.stepId)?.jobId ?? null) : null
-    const split = shares.get(spend.id) ?? []
-    const minors =
-      split.length === 0
-        ? [total]
-        : splitMoney(
-            total,
-            split.map((one) => one.minor),
-          )
+    const split = inOrder(shares.get(spend.id) ?? [])
+    const minors = split.length === 0 ? [total] : sharesOf(total, split)
     return minors.map((minor, at) => {
       const share = split[at]
       const jobId = share ? share.jobId : ofTrade
