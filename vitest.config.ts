@@ -46,6 +46,8 @@ export default defineConfig({
           include: ['tests/components/**/*.test.ts'],
           environment: 'happy-dom',
           setupFiles: ['./tests/properties.ts', './tests/components/setup.ts'],
+          // Every field of every row is put into a page, on two cores that others use too.
+          testTimeout: 60_000,
         },
       },
     ],
