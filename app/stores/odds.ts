@@ -10,7 +10,7 @@ import { PlannerLink, Superseded } from '~/workers/plannerLink'
 /** The same for everybody, so that two windows come to the same odds. */
 const seed = 1
 /** So many runs are made by themselves once a plan stands, after so long a quiet; and as many where somebody looks closer. */
-const [quietRuns, quietMs] = [200, 3000]
+const [quietRuns, quietMs] = [200, 6000]
 export const wholeRuns = 1000
 /** Above so many open steps runs are only made when somebody asks. */
 const mostQuietSteps = 700
