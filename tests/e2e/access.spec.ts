@@ -70,6 +70,7 @@ const views = [
   'money',
   'money?show=hours',
   'money?show=spends',
+  'report?of=2027-03',
   'log',
   'log/sheet-side-deck',
   'week',

@@ -245,7 +245,7 @@ test('a week is promised, what that is worth is said, and a promise can be taken
   await open(page, 'week')
   const section = page.getByRole('region', { name: /The promise/ })
   const first = section.getByRole('button', { name: /^Promise/ }).first()
-  const name = ((await first.textContent()) ?? '').replace(/^Promise\s*/, '').trim()
+  const name = ((await first.textContent()) ?? '').trim().replace(/^Promise\s*/, '')
   await first.click()
   await expect(section.getByText('Nothing is promised yet')).toBeHidden()
   await expect(section.getByRole('heading', { name: /in 100 to keep it/ })).toBeVisible({
