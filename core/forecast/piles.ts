@@ -29,8 +29,8 @@ const begins = {
   month: (day: number) => day - Number(dateOf(day).slice(8)) + 1,
 } as const
 
-/** Piles of a gate; none where it has no day in any run. */
-export function pilesOf(odds: GateOdds): Piles {
+/** Piles of a gate, `most` of them unless they are months; none where it has no day in any run. */
+export function pilesOf(odds: GateOdds, most = mostPiles): Piles {
   const all = odds.days.reduce((sum, [, runs]) => sum + runs, odds.never)
   const last = dayOfShare(odds, tailShare) ?? Infinity
   const safe = dayOfShare(odds, safeShare) ?? Infinity
@@ -43,7 +43,7 @@ export function pilesOf(odds: GateOdds): Piles {
       const was = sums.get(from)
       sums.set(from, { runs: runs + (was?.runs ?? 0), isBeyond: was?.isBeyond || day > safe })
     }
-    if (sums.size > mostPiles && by !== 'month') continue
+    if (sums.size > most && by !== 'month') continue
     return {
       by,
       piles: [...sums].map(([from, one]) => ({ on: dateOf(from), ...one })),

@@ -2,11 +2,11 @@
 import { computed } from 'vue'
 import { likelyDates, oddsOfGate, sayLikely } from '#core/forecast/oddsWords'
 import { pilesOf } from '#core/forecast/piles'
+import { sayDate } from '#core/time/say'
 
 /** Runs of the next launch and of the last gate as piles of boards: brass up to the safe day, white beyond it. */
 const store = useRefitStore()
 const { odds } = useOdds()
-const { sayDate } = useDates()
 const [pileWide, apart, most] = [17, 2, 92]
 const year = computed(() => store.derived.today.slice(0, 4))
 const shown = computed(() => {
@@ -16,7 +16,7 @@ const shown = computed(() => {
   return dated.flatMap(({ gate }) => {
     const own = oddsOfGate(odds.stored, gate.id)
     if (!ids.has(gate.id) || !own) return []
-    const { by, piles, later } = pilesOf(own)
+    const { by, piles, later } = pilesOf(own, gate.id === store.derived.launch?.gate.id ? 16 : 10)
     if (piles.length === 0) return []
     const high = Math.max(...piles.map((one) => one.runs))
     return [
@@ -70,7 +70,12 @@ const words = { day: 'day', week: 'week', month: 'month' } as const
           }}{{ one.later > 0 ? `, ${one.later} later still` : '' }}
         </span>
       </figcaption>
-      <svg :width="Math.max(one.wide, 60)" :height="most + 18" class="block" aria-hidden="true">
+      <svg
+        :width="Math.max(one.wide, 60)"
+        :height="most + 18"
+        class="block overflow-visible"
+        aria-hidden="true"
+      >
         <g v-for="pile in one.piles" :key="pile.on">
           <rect
             v-for="each in boardsOf(pile.runs, one.high)"
