@@ -122,6 +122,7 @@ function costOf(rows: RefitRows, plan: StoredPlan, { costMinor }: Runs): CostOdd
   const reserve = money.plannedMinor + money.contingency.totalMinor
   return {
     likelyMinor: money.likelyMinor,
+    reserveMinor: reserve,
     at: {
       p10: at(0.1),
       p25: at(0.25),

@@ -45,6 +45,8 @@ export interface LiftOdds {
 export interface CostOdds {
   /** What the accounts called likely when the runs were made; the rest is measured from it. */
   readonly likelyMinor: number
+  /** What was planned and set aside then. */
+  readonly reserveMinor: number
   /** 10, 25, 50, 75, 80 and 90 %. */
   readonly at: Readonly<Record<'p10' | 'p25' | 'p50' | 'p75' | 'p80' | 'p90', number>>
   /** Share of runs that cost more than what is planned and set aside. */

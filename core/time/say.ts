@@ -14,6 +14,17 @@ export function sayDate(date: string, year?: string): string {
 export const sayDay = (date: string, year?: string): string =>
   `${weekdays[weekdayOf(dayNumber(date)) - 1]} ${sayDate(date, year)}`
 
+const wholeMonths =
+  'January February March April May June July August September October November December'.split(' ')
+
+/** 'April 2027' of a month 'YYYY-MM'. */
+export const sayMonth = (month: string): string =>
+  `${wholeMonths[Number(month.slice(5, 7)) - 1]} ${month.slice(0, 4)}`
+
+/** 'Apr' of a month 'YYYY-MM' or a date in it; `withYear`: 'Apr 27'. */
+export const sayShortMonth = (month: string, withYear = false): string =>
+  `${months[Number(month.slice(5, 7)) - 1]}${withYear ? ` ${month.slice(2, 4)}` : ''}`
+
 /** 'Sat 17 April 2027'-like heading without a locale: 'Sat 17 Apr 2027'. */
 export const sayFullDate = (date: string): string => `${sayDay(date)} ${date.slice(0, 4)}`
 

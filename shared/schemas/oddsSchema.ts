@@ -47,6 +47,7 @@ export const oddsSchema = Joi.object({
   gates: Joi.array().items(gate).max(500).required(),
   cost: Joi.object({
     likelyMinor: minor,
+    reserveMinor: minor,
     at: Joi.object({ p10: minor, p25: minor, p50: minor, p75: minor, p80: minor, p90: minor }),
     beyondReserve: share,
   }).required(),

@@ -3,6 +3,7 @@ import type { ChartConfiguration } from 'chart.js'
 import { computed, defineAsyncComponent } from 'vue'
 import { digitsOf } from '#core/money/money'
 import type { MonthSums, Span } from '#core/money/report'
+import { sayShortMonth } from '#core/time/say'
 import { formatInches } from '#core/units/length'
 
 /** Month by month: paid as bars, added up as a line, inches as another; from the last of them on to where the runs end. */
@@ -28,12 +29,7 @@ const toCome = computed(() => {
   }
   return months
 })
-const name = (month: string) =>
-  new Date(`${month}-15T12:00:00Z`).toLocaleDateString('en-IE', {
-    month: 'short',
-    year: '2-digit',
-    timeZone: 'UTC',
-  })
+const name = (month: string) => sayShortMonth(month, true)
 const said = computed(() => {
   const last = props.months.at(-1)
   if (!last) return ''

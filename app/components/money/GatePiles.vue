@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { likelyDates, oddsOfGate, sayLikely } from '#core/forecast/oddsWords'
 import { pilesOf } from '#core/forecast/piles'
-import { sayDate } from '#core/time/say'
+import { sayDate, sayShortMonth } from '#core/time/say'
 
 /** Runs of the next launch and of the last gate as piles of boards: brass up to the safe day, white beyond it. */
 const store = useRefitStore()
@@ -47,10 +47,7 @@ const boardsOf = (runs: number, high: number) => {
     tall,
   }))
 }
-const label = (on: string, by: string) =>
-  by === 'month'
-    ? new Date(`${on}T12:00:00Z`).toLocaleDateString('en-IE', { month: 'short', timeZone: 'UTC' })
-    : sayDate(on)
+const label = (on: string, by: string) => (by === 'month' ? sayShortMonth(on) : sayDate(on))
 const words = { day: 'day', week: 'week', month: 'month' } as const
 </script>
 

@@ -10,10 +10,11 @@ const store = useRefitStore()
 const planner = usePlannerStore()
 const time = useTimeStore()
 const promises = useRows('weekPromise')
-const { today, clock } = store.derived
-const lines = computed(() => promiseOf(store.rows, clock, props.monday, today))
-const kept = computed(() => promisesKept(store.rows, clock, today))
-const isOver = computed(() => props.monday < mondayOf(today))
+const today = computed(() => store.derived.today)
+const clock = store.zone
+const lines = computed(() => promiseOf(store.rows, clock, props.monday, today.value))
+const kept = computed(() => promisesKept(store.rows, clock, today.value))
+const isOver = computed(() => props.monday < mondayOf(today.value))
 const most = 6
 const toPick = computed(() =>
   isOver.value ? [] : promisable(store.rows, store.accepted, clock, props.monday).slice(0, most),

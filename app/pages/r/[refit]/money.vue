@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { howLikely } from '#core/how/money'
 import { costScene } from '#core/money/costScene'
 import { overall } from '#core/forecast/calibration'
+import { sayMonth } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import type { TradeAccount } from '#core/money/tradeAccount'
 
@@ -69,6 +70,17 @@ const ends = computed(() => {
   const dates = last ? datesOf(last.gate.id) : null
   return outcome.value && { ...outcome.value, ...dates }
 })
+/** The share of runs beyond what is set aside holds while neither it nor what is likely was changed since. */
+const isReserveKnown = computed(() => {
+  const cost = ends.value && odds.stored?.cost
+  const { plannedMinor, likelyMinor, contingency } = money.value
+  return (
+    !!cost &&
+    contingency.totalMinor > 0 &&
+    cost.likelyMinor === likelyMinor &&
+    cost.reserveMinor === plannedMinor + contingency.totalMinor
+  )
+})
 const on = (date: string | null | undefined) => (date ? ` on ${sayDate(date)}` : '')
 const hasMoney = computed(() => money.value.plannedMinor > 0 || money.value.lines.length > 0)
 const shares = computed(() => {
@@ -98,14 +110,7 @@ const months = computed(() => {
       sums.set(one.on?.slice(0, 7) ?? '', (sums.get(one.on?.slice(0, 7) ?? '') ?? 0) + one.minor)
   return [...sums].sort((a, b) => (a[0] < b[0] ? 1 : -1))
 })
-const monthName = (month: string) =>
-  month === ''
-    ? 'no day'
-    : new Date(`${month}-15T12:00:00Z`).toLocaleDateString('en-IE', {
-        month: 'long',
-        year: 'numeric',
-        timeZone: 'UTC',
-      })
+const monthName = (month: string) => (month === '' ? 'no day' : sayMonth(month))
 </script>
 
 <template>
@@ -182,7 +187,7 @@ const monthName = (month: string) =>
             {{ shares.inches }} % of the inches and {{ shares.money }} % of the planned money.
           </template>
           <template v-else>No contingency is set aside.</template>
-          <template v-if="ends && odds.stored && money.contingency.totalMinor > 0">
+          <template v-if="isReserveKnown && odds.stored">
             {{ Math.round(odds.stored.cost.beyondReserve * 100) }} runs of 100 cost more than what
             is planned and set aside.
           </template>

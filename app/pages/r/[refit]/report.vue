@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { moneyReport, spanOfMonth } from '#core/money/report'
 import type { Span } from '#core/money/report'
+import { sayMonth } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import { formatInches } from '#core/units/length'
 
@@ -12,12 +13,6 @@ const { money, say, sayWhole } = useMoney()
 /** In columns; nothing is a dash. */
 const col = (minor: number) => (minor === 0 ? '–' : sayWhole(minor))
 const { sayDate } = useDates()
-const monthName = (month: string) =>
-  new Date(`${month}-15T12:00:00Z`).toLocaleDateString('en-IE', {
-    month: 'long',
-    year: 'numeric',
-    timeZone: 'UTC',
-  })
 const startedOn = computed(() => store.refit?.startedOn ?? store.derived.today)
 /** Months from the first with anything in it until this one, the latest first; seasons that have begun; all of it. */
 const spans = computed(() => {
@@ -39,7 +34,7 @@ const spans = computed(() => {
     })),
     ...[...listed]
       .reverse()
-      .map((one) => ({ value: one, label: monthName(one), span: spanOfMonth(one) })),
+      .map((one) => ({ value: one, label: sayMonth(one), span: spanOfMonth(one) })),
   ]
 })
 const chosen = computed({
