@@ -128,8 +128,9 @@ const config = computed(() => {
   <figure v-if="said" class="m-0">
     <ChartCanvas class="h-56" :label="said" :config="config" />
     <figcaption class="text-ink2">
-      {{ said }} Bars are months, the line what they add up to, dashed green inches; dotted where
-      the runs end, 8 in 10 between the outer two.
+      {{ said }} Bars are months, the line what they add up to, dashed green inches{{
+        toCome.length > 0 ? `; dotted where the runs end, 8 in 10 between the outer two` : ``
+      }}.
     </figcaption>
   </figure>
 </template>
