@@ -47,5 +47,5 @@ export function useOutOfOrder() {
       { op: 'delete', entity: 'orderKept', id: row.id, baseVersion: row.version },
     ])
   }
-  return { open, left, flagged, mend, letBe, lookAgain }
+  return { all, open, left, flagged, mend, letBe, lookAgain }
 }

@@ -8,6 +8,7 @@ const views = [
   { name: 'Sequence', path: 'sequence' },
   { name: 'Stores', path: 'stores', also: ['maker/', 'trade/', 'bins', 'prices', 'parts'] },
   { name: 'Money', path: 'money', also: ['hours'] },
+  { name: 'Launch', path: 'launch' },
   { name: 'Log', path: 'log' },
 ] as const
 

@@ -42,6 +42,13 @@ export const keyTable = {
   walkWatch: { keys: ['w'], shown: 'w', what: 'In Walk: watch it' },
   walkAccept: { keys: ['a'], shown: 'a', what: 'In Walk: accept it as it is' },
   walkUnseen: { keys: ['u'], shown: 'u', what: 'In Walk: to the next place not looked at' },
+  launchMove: {
+    keys: ['ArrowUp', 'ArrowDown'],
+    shown: '↑ ↓',
+    what: 'In Launch: from lift day to lift day',
+  },
+  launchBook: { keys: ['b'], shown: 'b', what: 'In Launch: ask for the day' },
+  launchDay: { keys: ['d'], shown: 'd', what: 'In Launch: the day hour by hour' },
   placeJudge: {
     keys: ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'],
     shown: '← → ↑ ↓',

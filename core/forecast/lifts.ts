@@ -4,8 +4,9 @@ import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { daysMinor, tariffOf } from '../money/yard'
 import type { Tariff } from '../money/yard'
-import { haulOutsAsPlanned, liftOnDay, nextLift, slingMs } from '../plan/schedule/haulOuts'
+import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import type { Ashore } from '../plan/schedule/haulOuts'
+import { makeSites } from '../plan/schedule/sites'
 import { dateOf, dayNumber } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { percentile } from './normal'
@@ -17,13 +18,13 @@ const shownShares = [0.05, 0.2, 0.35, 0.5, 0.65, 0.8, 0.9, 0.95]
 const longGapDays = 15
 
 /** The days on which she can be lifted in, from when she may go until she almost surely can. */
-function liftDays(yard: Ashore['yard'], from: number, until: number, clock: ZoneClock): number[] {
+function liftDays(lifts: Ashore['lifts'], from: number, until: number, clock: ZoneClock): number[] {
   const days: number[] = []
-  for (let at = nextLift(from, yard, clock); days.length < mostDates;) {
+  for (let at = lifts.next(from); days.length < mostDates;) {
     const day = clock.dayOf(at)
     days.push(day)
     if (at >= until) break
-    at = nextLift(clock.at(day + 1, 0), yard, clock)
+    at = lifts.next(clock.at(day + 1, 0))
   }
   return days
 }
@@ -43,7 +44,7 @@ function costOn(tariff: Tariff, one: Ashore, clock: ZoneClock, loaM: number) {
 
 /**
  * A day that is missed costs the change fee, and she goes in on the first lift after she is ready that can be had with
- * the yard's notice. Source: handbook-2 H2.
+ * the yard's notice. Lifts for which nobody of the boat is there are left out, unless the yard launches her alone. Source: handbook-2 H2.
  */
 function liftOdds(
   rows: RefitRows,
@@ -51,8 +52,9 @@ function liftOdds(
   { at: launched, readyAt: ready }: LaunchRuns,
   now: number,
   clock: ZoneClock,
+  isManned: (day: number, at: number) => boolean,
 ): LiftOdds {
-  const { yard, haulOut } = one
+  const { yard, lifts, haulOut } = one
   const loaM = rows.refit[0]?.loaM ?? 0
   const tariff = tariffOf(rows.yardTariff, haulOut.placeId)
   const noticeDays = tariff?.noticeDays ?? 7
@@ -65,13 +67,16 @@ function liftOdds(
   const insteadOf = (missed: number, at: number): number => {
     const from = Math.max(at, clock.at(missed + noticeDays, 0))
     const key = clock.dayOf(from)
-    const found = next.get(key) ?? clock.dayOf(nextLift(clock.at(key, 0), yard, clock))
+    const found = next.get(key) ?? clock.dayOf(lifts.next(clock.at(key, 0)))
     next.set(key, found)
-    return liftOnDay(yard, found, clock) >= from ? found : clock.dayOf(nextLift(from, yard, clock))
+    return lifts.at(found) >= from ? found : clock.dayOf(lifts.next(from))
   }
-  const days = liftDays(yard, Math.max(now, soon), late, clock)
+  const every = liftDays(lifts, Math.max(now, soon), late, clock)
+  const manned = every.filter((day) => isManned(day, lifts.at(day)))
+  // With nobody's hours written down every lift counts.
+  const days = manned.length > 0 ? manned : every
   const weighed = days.map((day) => {
-    const liftAt = liftOnDay(yard, day, clock)
+    const liftAt = lifts.at(day)
     let [inTime, sum] = [0, 0]
     for (const at of ready) {
       if (at <= liftAt) {
@@ -93,7 +98,7 @@ function liftOdds(
   const dates = weighed
     .filter((each) => shown.has(each.day))
     .map(({ day, share, meanMinor }): LiftDate => {
-      const following = clock.dayOf(nextLift(clock.at(day + 1, 0), yard, clock))
+      const following = clock.dayOf(lifts.next(clock.at(day + 1, 0)))
       return {
         day,
         ready: Math.floor(share * 100),
@@ -102,7 +107,11 @@ function liftOdds(
         lastBefore: following - day > longGapDays ? closedAfter(yard, day) : '',
       }
     })
-  return { haulOutId: haulOut.id, dates, bestDay: best?.day ?? null }
+  const all = weighed.map(
+    ({ day, share, meanMinor }) =>
+      [day, Math.floor(share * 100), tariff ? Math.round(meanMinor - least) : null] as const,
+  )
+  return { haulOutId: haulOut.id, dates, bestDay: best?.day ?? null, all }
 }
 
 const lastFinite = (sorted: readonly number[]): number =>
@@ -123,12 +132,20 @@ export function liftsAhead(
   runsOf: (gateId: string) => LaunchRuns | null,
   clock: ZoneClock,
 ): LiftOdds[] {
-  return haulOutsAsPlanned(rows, plan, clock).flatMap((one) => {
+  const ashore = haulOutsAsPlanned(rows, plan, clock)
+  const sites = makeSites(rows, clock, ashore)
+  /** Whether somebody of the boat is there for a lift, or the yard does without. */
+  const isMannedAt = (one: Ashore) => (day: number, at: number) =>
+    one.yard?.launchesWithoutYou === true ||
+    sites.people.some((_, person) =>
+      sites.presence(person, 'boat', day).some(([from, to]) => from < at + slingMs && to > at),
+    )
+  return ashore.flatMap((one) => {
     const gate = rows.gate.find(
       (each) => each.kind === 'launch' && each.haulOutId === one.haulOut.id,
     )
     const runs = gate ? runsOf(gate.id) : null
     if (one.haulOut.launchActual !== null || !runs || runs.at.length === 0) return []
-    return [liftOdds(rows, one, runs, plan.now, clock)]
+    return [liftOdds(rows, one, runs, plan.now, clock, isMannedAt(one))]
   })
 }

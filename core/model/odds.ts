@@ -39,6 +39,8 @@ export interface LiftOdds {
   readonly dates: readonly LiftDate[]
   /** The cheapest, all told; null: no prices. */
   readonly bestDay: number | null
+  /** Every lift that was weighed: its day, runs of 100 that are ready, what it costs more. Odds of an older make lack it. */
+  readonly all?: readonly (readonly [day: number, ready: number, extraMinor: number | null])[]
 }
 
 /** Minor units. Shares are of runs. */

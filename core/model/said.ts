@@ -186,3 +186,23 @@ export const bagWorths = {
   again: 'goes on again',
   broken: 'broken, a new one',
 } as const
+export const tideBasis = { constituents: 'Constituents', table: 'A table of high and low waters' }
+export const openingKind = {
+  valve: 'Sea valve',
+  shaft: 'Shaft and gland',
+  rudder: 'Rudder stock',
+}
+export const plugKind = { tied: 'Tied on beside it', aboard: 'Aboard', none: 'None yet' }
+export const signedAs = {
+  notAboard: 'Not on this boat',
+  anyway: 'She goes in all the same',
+}
+export const watchMoment = {
+  slack: 'Slings slack',
+  atOnce: 'At once',
+  hour: 'After 1 h',
+  day: 'After 24 h',
+  week: 'After 7 days',
+}
+export const watchOutcome = { runs: 'Runs in', read: 'Read' }
+export const weighedAs = {}

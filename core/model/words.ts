@@ -229,3 +229,22 @@ export const months = [
   'nov',
   'dec',
 ] as const
+
+/** Where heights of the tide come from. */
+export const tideBases = ['constituents', 'table'] as const
+export const openingKinds = [
+  'valve',
+  'intake',
+  'drain',
+  'transducer',
+  'shaft',
+  'rudder',
+  'exhaust',
+  'other',
+] as const
+export const plugKinds = ['tied', 'aboard', 'none'] as const
+export const signedAs = ['proven', 'skipped', 'notAboard', 'anyway'] as const
+export const watchMoments = ['slack', 'atOnce', 'hour', 'day', 'week'] as const
+export type WatchMoment = (typeof watchMoments)[number]
+export const watchOutcomes = ['dry', 'weeps', 'runs', 'read'] as const
+export const weighedAs = ['weighed', 'guessed'] as const

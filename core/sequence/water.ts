@@ -21,7 +21,7 @@ const launchMinutes = 600
 
 /** When she is ashore: launched when she was, else when the plan says, else when it is aimed at. */
 export function ashoreSpans(
-  rows: Pick<RefitRows, 'haulOut' | 'place'>,
+  rows: Pick<RefitRows, 'haulOut' | 'place' | 'refit' | 'tideStation'>,
   plan: Pick<StoredPlan, 'launches'> | null,
   clock: ZoneClock,
 ): AshoreSpan[] {

@@ -74,6 +74,11 @@ function places(write: Writer): void {
     travelMin: 55,
     liftWeekdays: [2, 3, 4, 5, 6],
     liftFrom: '10:00',
+    liftUntil: '16:00',
+    tideStationId: 'fennmouth',
+    slipDepthM: -0.4,
+    underKeelM: 0.3,
+    launchMin: 40,
     noLifts: [
       { from: write.date('2027-05-27'), to: write.date('2027-05-29'), why: 'Slip repaired' },
     ],

@@ -9,6 +9,7 @@ import { Writer } from '../write'
 import { writeBags } from './bags'
 import { writeFoundWork } from './foundWork'
 import { writeFrame } from './frame'
+import { writeLaunch } from './launch'
 import { writeMoney } from './money'
 import { writePlannedMore } from './plannedMore'
 import { earnInches, writeClocks, writeHours, writeSheets } from './records'
@@ -46,6 +47,7 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeBags(write)
   writeWalks(write)
   writeCovers(write)
+  writeLaunch(write)
   lastWeek(write)
   return write.rows
 }

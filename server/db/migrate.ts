@@ -15,6 +15,7 @@ import { statements as chosenAndPinned } from './migrations/chosenAndPinned'
 import { statements as chainsOfStays } from './migrations/chainsOfStays'
 import { statements as curesAndReadings } from './migrations/curesAndReadings'
 import { statements as daysAsTheyGo } from './migrations/daysAsTheyGo'
+import { statements as launchReady } from './migrations/launchReady'
 import { statements as moneySpent } from './migrations/moneySpent'
 import { statements as oddsOfRuns } from './migrations/oddsOfRuns'
 import { statements as onPaper } from './migrations/onPaper'
@@ -37,6 +38,7 @@ const migrations = [
   { name: '0014-on-paper', statements: onPaper },
   { name: '0015-money-spent', statements: moneySpent },
   { name: '0016-odds-of-runs', statements: oddsOfRuns },
+  { name: '0017-launch-ready', statements: launchReady },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

@@ -40,6 +40,14 @@ const lift = Joi.object({
     .max(40)
     .required(),
   bestDay: day.allow(null),
+  all: Joi.array()
+    .items(
+      Joi.array()
+        .ordered(day, Joi.number().min(0).max(100).required(), minor.allow(null))
+        .length(3),
+    )
+    .max(400)
+    .optional(),
 })
 
 export const oddsSchema = Joi.object({

@@ -255,6 +255,30 @@ const asOrdered = Joi.object({
   size: Joi.string().allow('').max(60),
 })
 
+/** A name alone is looked up later; what it stands for is judged by its rule. */
+const constituents = Joi.array()
+  .items(
+    Joi.object({
+      name: Joi.string().trim().min(1).max(20).required(),
+      amplitudeM: Joi.number().min(0).max(20).required(),
+      phaseDeg: Joi.number().min(-360).max(720).required(),
+    }),
+  )
+  .max(200)
+const turns = Joi.array()
+  .items(Joi.object({ at: instant.required(), heightM: Joi.number().min(-30).max(30).required() }))
+  .max(20_000)
+const craneChart = Joi.array()
+  .items(
+    Joi.array()
+      .ordered(
+        Joi.number().min(0.1).max(100).required(),
+        Joi.number().min(0.05).max(2000).required(),
+      )
+      .length(2),
+  )
+  .max(60)
+
 /** Schemas of records, by kind of row and field. */
 export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
   refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
@@ -268,6 +292,8 @@ export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, J
   tradeBooking: { comesOn: weekdays },
   lineWant: { asOrdered },
   forecast: { hours: forecastHours },
+  tideStation: { constituents, turns },
+  liftSheet: { chart: craneChart },
   zone: { shape: zoneShape },
   panel: { outline, fittings },
   coreMap: { cells },

@@ -34,6 +34,7 @@ import { reading } from './readings'
 import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
 import { dayPlan, leaving, orderKept, odds, plan, weekPromise, weekSnapshot } from './plans'
 import { cover, forecast } from './weather'
+import { hullOpening, liftSheet, readySign, tideStation, watchLook, weightLine } from './launch'
 import type { FieldsOf } from '../kind'
 import type { RowOf } from '../field'
 
@@ -43,6 +44,7 @@ export const kinds = {
   system,
   wayIn,
   zone,
+  tideStation,
   place,
   drive,
   lying,
@@ -103,6 +105,11 @@ export const kinds = {
   spend,
   spendShare,
   invoice,
+  hullOpening,
+  readySign,
+  watchLook,
+  liftSheet,
+  weightLine,
   cover,
   reading,
   forecast,
@@ -150,3 +157,6 @@ export type Reading = Row<'reading'>
 export type Product = Row<'product'>
 export type Part = Row<'part'>
 export type Bag = Row<'bag'>
+export type HullOpening = Row<'hullOpening'>
+export type ReadySign = Row<'readySign'>
+export type LiftSheet = Row<'liftSheet'>

@@ -41,6 +41,7 @@ export const picture = kind('picture', {
   sheetId: maybe(ref('Sheet', 'asBuiltSheet')),
   bagId: maybe(ref('Bag', 'bag')),
   spendId: maybe(ref('Receipt of', 'spend', { onDelete: 'goes' })),
+  signId: maybe(ref('Seen when signing', 'readySign', { onDelete: 'goes' })),
   /** Pictures of one spot are laid beside each other: before, open, after. */
   spot: note('Same spot as', 120),
   /** Notes on it, kept apart from the picture. */

@@ -1,5 +1,17 @@
 /** Places where work is done and what they ask for. */
-import { choice, clockTime, date, flag, integer, maybe, note, ref, text, record } from '../field'
+import {
+  choice,
+  clockTime,
+  date,
+  flag,
+  integer,
+  maybe,
+  note,
+  real,
+  record,
+  ref,
+  text,
+} from '../field'
 import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'
@@ -27,6 +39,17 @@ export const place = kind(
     /** Weekdays on which the yard lifts, 1 Monday to 7 Sunday; empty when it is not a yard. */
     liftWeekdays: record<number[]>('Lift days', []),
     liftFrom: clockTime('First lift', '09:00'),
+    liftUntil: clockTime('Last lift over by', '17:00'),
+    /** Where the tide at the slip is reckoned from; null: a lift asks for no water. */
+    tideStationId: maybe(ref('Tide from', 'tideStation')),
+    /** Against the station: minutes later, metres higher. */
+    tideMinutes: integer('Minutes after the station', { min: -360, max: 360, unit: 'min' }, 0),
+    tideHigherM: real('Higher than the station', { min: -10, max: 10, unit: 'm' }, 0),
+    /** Charted at the slip; where it dries, negative. */
+    slipDepthM: real('Charted depth at the slip', { min: -10, max: 30, unit: 'm' }, 0),
+    underKeelM: real('Wanted under the keel', { min: 0, max: 5, unit: 'm' }, 0.3),
+    /** From afloat at the slip to away. */
+    launchMin: integer('From afloat to away', { min: 10, max: 360, unit: 'min' }, 40),
     /** When nothing is lifted or launched there: insurer, ice, storms, holidays. */
     noLifts: record<readonly ClosedDates[]>('No lifts', []),
     /** False: a launch goes to a day on which somebody of the boat is there. */

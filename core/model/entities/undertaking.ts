@@ -3,6 +3,7 @@ import {
   byServer,
   choice,
   choices,
+  clockTime,
   date,
   flag,
   integer,
@@ -105,6 +106,8 @@ export const haulOut = kind(
     liftOutActual: maybe(date('Lifted out on')),
     launchAimed: date('Launch aimed'),
     launchBooked: maybe(date('Launch booked')),
+    /** On the day it is booked for: when she is lowered. Null: the first there is. */
+    launchTime: maybe(clockTime('Launch booked at')),
     launchActual: maybe(date('Launched on')),
     launchWhen: choice(
       'Launch',

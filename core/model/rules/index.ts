@@ -1,6 +1,7 @@
 /** Rules that rows must keep beyond each field by itself; read by the server. */
 import type { EntityName, Row } from '../entities'
 import type { Rule, RuleContext, RuleProblem, Rules } from './rule'
+import { launchRules } from './launch'
 import { moneyRules } from './money'
 import { storesRules } from './stores'
 import { sameName, thingRules } from './things'
@@ -21,6 +22,7 @@ const rules: Rules = {
   ...thingRules,
   ...storesRules,
   ...moneyRules,
+  ...launchRules,
 }
 
 /** Everything wrong with a row among the rows it lives with. */

@@ -162,6 +162,11 @@ export const undertakingRules: Rules = {
       'shutWeekdays',
       'Shut on all seven days nobody could ever work there. Leave one open.',
     ),
+    ...mendWhen(
+      row.kind === 'yard' && minutesOf(row.liftUntil) <= minutesOf(row.liftFrom),
+      'liftUntil',
+      `The last lift would be over at ${row.liftUntil}, and the first begins at ${row.liftFrom}.`,
+    ),
     ...when(
       row.noLifts.some((one) => one.to < one.from),
       'noLifts',

@@ -78,7 +78,7 @@ function forwardPass(compiled: OpenWork, phases: readonly Phase[], crew: CrewSiz
       ...watched.map((id) => earliest.get(id)?.ready ?? compiled.readyAfterDone.get(id) ?? 0),
     )
     launch.launchAt = launchDay(launch, ready, { kind: 'now' }, compiled.clock).at
-    keepApart(ashore, ashore.indexOf(launch), compiled.clock)
+    keepApart(ashore, ashore.indexOf(launch))
   }
   return { earliest, ashore, windowsOf }
 
@@ -216,7 +216,7 @@ export function criticalPath(compiled: OpenWork, phases: readonly Phase[]): Map<
   /** The aimed lift, or earlier when what comes after the launch needs it. */
   function latestLaunch(launch: Ashore, latest: ReadonlyMap<string, { start: number }>): number {
     const { haulOut } = launch
-    let by = liftOn(launch, haulOut.launchBooked ?? haulOut.launchAimed, compiled.clock)
+    let by = liftOn(launch, haulOut.launchBooked ?? haulOut.launchAimed)
     for (const activity of compiled.activities.values())
       if (activity.ashore?.haulOut.id === haulOut.id) {
         const start = latest.get(activity.step.id)?.start

@@ -1,6 +1,6 @@
 import { dayMs } from '../../time/civil'
 import type { ZoneClock } from '../../time/zone'
-import { liftOn, nextLift } from './haulOuts'
+import { liftOn } from './haulOuts'
 import type { Ashore } from './haulOuts'
 import type { Binding } from './binding'
 
@@ -36,16 +36,15 @@ export function launchDay(
   clock: ZoneClock,
   who: WhoLaunches = anybody,
 ): LaunchDay {
-  const { haulOut, yard } = one
-  const aim = liftOn(one, haulOut.launchBooked ?? haulOut.launchAimed, clock)
+  const { haulOut, lifts } = one
+  const aim = liftOn(one, haulOut.launchBooked ?? haulOut.launchAimed)
   const held = haulOut.launchWhen !== 'asReady' && aim > readyAt
-  const liftFrom = (from: number) => nextLift(from, yard, clock)
-  const first = liftFrom(held ? aim : readyAt)
+  const first = lifts.next(held ? aim : readyAt)
   const firstOn = (suits: (day: number) => boolean, until: number): number | null => {
     let lift = first
     for (let tried = 0; tried < mostTriedDays && lift <= until; tried++) {
       if (suits(clock.dayOf(lift))) return lift
-      lift = liftFrom(lift + 1)
+      lift = lifts.next(lift + 1)
     }
     return null
   }

@@ -2,7 +2,7 @@
 import type { CureStage } from '../../model/words'
 import { hourMs } from '../../time/civil'
 import type { Binding } from './binding'
-import { liftOnDay, slingMs } from './haulOuts'
+import { slingMs } from './haulOuts'
 import type { Ashore } from './haulOuts'
 import { enoughCome } from './inSlings'
 import { launchDay } from './launchDay'
@@ -87,11 +87,11 @@ function readyFor(
 
 /** Whether those who are wanted at a launch are there anyway on a day, or at least can come. */
 function whoLaunches(
-  { sites, diary, compiled: { clock } }: Laying,
+  { sites, diary }: Laying,
   own: Ashore,
   watches: readonly OpenStep[],
 ): WhoLaunches {
-  const liftAt = (day: number) => liftOnDay(own.yard, day, clock)
+  const liftAt = (day: number) => own.lifts.at(day)
   const free = (person: number, day: number) =>
     diary.isFree(person, 'boat', liftAt(day), liftAt(day) + slingMs)
   const isThere = (person: number, day: number) =>

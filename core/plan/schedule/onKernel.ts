@@ -1,6 +1,6 @@
 import { placeNeeds } from '../../model/words'
 import type { PlaceNeed } from '../../model/words'
-import { dayNumber, hourMs, minutesOf, weekdayOf } from '../../time/civil'
+import { dayNumber, hourMs } from '../../time/civil'
 import { gateDeadline } from '../haulOutOf'
 import { weatherAllowance } from '../weatherAllowance'
 import { durationMs } from './openWork'
@@ -10,7 +10,7 @@ import type { Activity, Arc, Deadline, Problem, Resource } from './kernel/proble
 import type { Phase } from './phases'
 import type { Pass } from './pass'
 import { makeSites, stays } from './sites'
-import { liftsNothing, slingMs } from './haulOuts'
+import { slingMs } from './haulOuts'
 import { tickMs as tick } from './tick'
 import type { Ashore } from './haulOuts'
 import type { Interval } from '../../time/intervals'
@@ -185,16 +185,13 @@ export function onKernel(
 
   function addLaunch(phase: Phase, launch: Ashore): void {
     const id = `launch ${launch.haulOut.id}`
-    const { haulOut, yard } = launch
+    const { haulOut, lifts } = launch
     const aim = haulOut.launchBooked ?? haulOut.launchAimed
     const first = haulOut.launchWhen === 'asReady' ? firstDay : Math.max(firstDay, dayNumber(aim))
     const windows: Interval[] = []
-    const isClosed = liftsNothing(yard)
     for (let day = first; day <= lastDay; day++) {
-      const lifts = yard?.liftWeekdays ?? []
-      if (isClosed(day)) continue
-      if (lifts.length > 0 && !lifts.includes(weekdayOf(day))) continue
-      const at = toTick(clock.at(day, minutesOf(yard?.liftFrom ?? '09:00')))
+      if (!lifts.isOn(day)) continue
+      const at = toTick(lifts.at(day))
       windows.push([at, at + 1])
     }
     activities.push({

@@ -401,12 +401,12 @@ class RefitPass {
   }
 
   private launch(phase: Phase): LaidLaunch {
-    const { ashore, compiled } = this.laying
+    const { ashore } = this.laying
     const own = this.laying.own(phase.launch) as Ashore
     const launch = laidLaunch(this.laying, phase, own, this.aboardUntil)
     own.launchAt = launch.at
     this.waiting.placed()
-    keepApart(ashore, ashore.indexOf(own), compiled.clock)
+    keepApart(ashore, ashore.indexOf(own))
     this.laying.launched()
     this.watchInSlings(watchesOf(this.laying, own))
     return launch

@@ -34,7 +34,7 @@ export class WaitingLaunches {
       const launch = phase.launch ? own.get(phase.launch.haulOut.id) : undefined
       if (!launch) return []
       const { haulOut } = launch
-      const aim = liftOn(launch, haulOut.launchBooked ?? haulOut.launchAimed, compiled.clock)
+      const aim = liftOn(launch, haulOut.launchBooked ?? haulOut.launchAimed)
       const needed = new Set(phase.activities.map((one) => one.step.id))
       return [
         {

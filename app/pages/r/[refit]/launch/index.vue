@@ -1,0 +1,361 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { launchDaySheet } from '#core/launch/launchDay'
+import { sayReadiness, stopsOf, withoutPlan } from '#core/launch/readyWords'
+import { pressureLiftM, waterOver } from '#core/tide/tide'
+import { dateOf, dayNumber, timeOf } from '#core/time/civil'
+import { clockTimeOf } from '#core/time/say'
+import { inWords } from '#core/units/counted'
+import { patchOf } from '#core/model/removal'
+
+/** Can she go in, when, and how? */
+const store = useRefitStore()
+const route = useRoute()
+const {
+  next,
+  watched,
+  ready,
+  days,
+  aimDay,
+  bookedAt,
+  lifts,
+  sheet,
+  ledger,
+  split,
+  crane,
+  standing,
+  isLate,
+  date,
+} = useLaunch()
+const { sayDay, sayDate } = useDates()
+
+const proposals = useProposal()
+const openKey = ref<string | null>(null)
+const pointed = ref<string | null>(null)
+const items = computed(() => (ready.value ? [...ready.value.openings, ...ready.value.before] : []))
+const openItem = computed(() => items.value.find((one) => one.key === openKey.value) ?? null)
+const head = computed(() => (ready.value ? sayReadiness(ready.value) : null))
+const slip = computed(() => next.value?.lifts.slip ?? null)
+/** The day looked at: a pressed one, else the aim. */
+const pressed = ref<number | null>(null)
+const chosenDay = computed(() => pressed.value ?? aimDay.value)
+const chosen = computed(() => days.value.find((one) => one.day === chosenDay.value) ?? null)
+watch(
+  () => route.query.day,
+  (on) => {
+    if (typeof on === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(on)) pressed.value = dayNumber(on)
+  },
+  { immediate: true },
+)
+const time = (at: number) => clockTimeOf(at, store.zone)
+const day = computed(() => {
+  const one = chosen.value
+  if (!one || !slip.value || !one.window) return null
+  const people = store.rows.person.filter((each) => one.personIds.includes(each.id))
+  return launchDaySheet({
+    water: one.window,
+    waterHigh: null,
+    liftsFrom: one.window[0],
+    bookedAt: null,
+    openings: store.rows.hullOpening.length,
+    travelMin: next.value?.yard?.travelMin ?? 0,
+    people,
+    hasEngine: true,
+  })
+})
+const daySheet = computed(() => (day.value?.ok ? day.value.value : null))
+/** Minutes of water that a high takes away on the chosen day. */
+const lostToHigh = computed(() => {
+  const one = chosen.value
+  if (!one?.window || !slip.value) return null
+  const [a, b] = one.window
+  const low = waterOver(slip.value.tide, slip.value.needM - pressureLiftM(1030), a, b)
+  const left = low.reduce((sum, [from, to]) => sum + to - from, 0)
+  return Math.round((b - a - left) / 60_000)
+})
+/** By how much the water of a day in the yard's hours falls short at its best. */
+const never = computed(() => {
+  if (!slip.value || days.value.some((one) => one.window !== null)) return null
+  const from = store.zone.at(dayNumber(store.derived.today), 0)
+  const year = slip.value.tide.turns(from, from + 366 * 86_400_000)
+  if (year.length === 0) return null
+  const best = year.reduce((a, b) => (b.heightM > a.heightM ? b : a))
+  return { best, short: slip.value.needM - best.heightM }
+})
+const toMend = computed(() => {
+  if (!ready.value) return ''
+  const none = withoutPlan(ready.value).map((one) => one.title.toLowerCase())
+  if (none.length === 0) return ''
+  return `${none.join(', ')}: nothing in the plan closes ${none.length === 1 ? 'it' : 'them'}.`
+})
+const late = computed(() => items.value.filter((one) => isLate(one)))
+const plannedOn = computed(() =>
+  next.value && next.value.launchAt !== Infinity ? store.zone.dateOf(next.value.launchAt) : null,
+)
+function ask() {
+  const one = chosen.value
+  const haulOut = next.value?.haulOut
+  if (!one || !haulOut) return
+  const at = one.window?.[0] ?? next.value?.lifts.at(one.day) ?? 0
+  const clock = timeOf(store.zone.minutesOf(at))
+  void proposals.propose({
+    label: `Book ${sayDay(one.on)}, ${clock}`,
+    does: `The launch is written down as booked for ${sayDay(one.on)} at ${clock}, and the plan keeps to it. Ask the yard first: this tells nobody.`,
+    items: [patchOf('haulOut', haulOut, { launchBooked: one.on, launchTime: clock })],
+  })
+}
+const anywayOpen = ref(false)
+useKeyScope({
+  launchBook: () => (chosen.value ? ask() : false),
+  launchDay: () =>
+    void navigateTo(`/r/${store.refitId}/launch/day?day=${dateOf(chosenDay.value ?? 0)}`),
+  launchMove: (event) => {
+    const list = days.value.filter((one) => one.isLiftDay)
+    const index = list.findIndex((one) => one.day === chosenDay.value)
+    const to = list[index + (event.key === 'ArrowDown' ? 1 : -1)]
+    if (!to) return false
+    pressed.value = to.day
+    return true
+  },
+})
+</script>
+
+<template>
+  <div v-if="!next && !watched" class="max-w-xl border-l-4 border-verdigris pl-4">
+    <h1>No launch is written down</h1>
+    <p class="my-2">
+      A haul-out with a launch brings everything here: what stops her, the water at the slip, the
+      crane, the day hour by hour.
+    </p>
+    <NuxtLink class="btn" :to="`/r/${store.refitId}/settings#set-hauls`">Plan a haul-out</NuxtLink>
+  </div>
+  <div v-else>
+    <div class="flex items-start justify-between gap-3 max-lg:flex-wrap">
+      <div class="min-w-0">
+        <h1 v-if="head && ready">
+          <template v-if="head.yes">{{ head.words }}.</template>
+          <template v-else
+            >Not yet: <span class="text-redlead">{{ head.words.toLowerCase() }}</span><template
+              v-if="ready.readyAt !== null && ready.readyAt !== Infinity"
+              >, the last until {{ date(ready.readyAt) }}</template
+            >.
+          </template>
+          <template v-if="lifts?.bestDay">
+            Cheapest lift: {{ sayDay(dateOf(lifts.bestDay)) }}.</template
+          >
+          <template v-else-if="plannedOn"> Planned for {{ sayDay(plannedOn) }}.</template>
+        </h1>
+        <h1 v-else-if="watched">She is in: the watch goes on.</h1>
+        <p v-if="toMend"><strong>Mend first:</strong> {{ toMend }}</p>
+        <p v-if="bookedAt !== null && late.length > 0" class="text-redlead">
+          Booked for {{ sayDay(store.zone.dateOf(bookedAt)) }}: {{ inWords(late.length) }}
+          {{ late.length === 1 ? 'line is' : 'lines are' }} still open then.
+        </p>
+        <p v-if="ready?.anyway" class="border-l-4 border-redlead pl-2">
+          Signed to go in all the same, {{ sayDate(store.zone.dateOf(ready.anyway.at)) }}:
+          {{ ready.anyway.because }}
+        </p>
+        <p v-if="never && never.short > 0" class="text-redlead">
+          The slip never has her depth: the highest water of a year is
+          {{ never.best.heightM.toFixed(2) }} m on {{ sayDay(store.zone.dateOf(never.best.at)) }},
+          {{ time(never.best.at) }}, and she needs {{ never.short.toFixed(2) }} m more. Dates are
+          planned without the tide.
+        </p>
+      </div>
+      <div class="no-print flex flex-wrap gap-2">
+        <button v-if="chosen && next" class="btn btn-main" aria-keyshortcuts="b" @click="ask">
+          Ask for {{ sayDay(chosen.on)
+          }}<template v-if="chosen.window">, {{ time(chosen.window[0]) }}</template>
+        </button>
+        <NuxtLink
+          v-if="chosen"
+          class="btn"
+          aria-keyshortcuts="d"
+          :to="`/r/${store.refitId}/launch/day?day=${chosen.on}`"
+          >Launch day</NuxtLink
+        >
+        <NuxtLink class="btn" :to="`/r/${store.refitId}/launch/watch`">Watch</NuxtLink>
+        <NuxtLink class="btn" :to="`/r/${store.refitId}/launch/card`">Damage card</NuxtLink>
+        <NuxtLink class="btn" :to="`/r/${store.refitId}/launch/inputs`">What it rests on</NuxtLink>
+      </div>
+    </div>
+    <div
+      v-if="ready && next"
+      class="mt-1 grid grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]"
+    >
+      <div>
+        <LiftDrawing
+          :items="ready.openings"
+          :split="split.ok ? split.value : null"
+          :centre-m="ledger.centreM"
+          :fore-m="sheet?.slingForeM ?? null"
+          :aft-m="sheet?.slingAftM ?? null"
+          :hook-t="crane.ok ? crane.value.hookT : null"
+          :pointed="pointed"
+          @open="openKey = $event"
+          @point="pointed = $event"
+        />
+        <p v-if="!split.ok" class="text-ink2">{{ split.message }}</p>
+        <ReadyList
+          v-if="ready.openings.length > 0"
+          title="Openings, bow to stern"
+          :items="ready.openings"
+          numbered
+          :standing="standing"
+          :is-late="isLate"
+          :chosen="pointed"
+          @open="openKey = $event"
+          @point="pointed = $event"
+        />
+        <div v-else class="border-l-4 border-verdigris pl-3">
+          <h2>No openings yet</h2>
+          <p>
+            Every hole under water and near it: write them down once, and each launch asks after
+            them.
+            <NuxtLink class="underline" :to="`/r/${store.refitId}/launch/inputs`"
+              >Write them down</NuxtLink
+            >
+          </p>
+        </div>
+        <ReadyList
+          class="mt-2"
+          title="And before she is lifted"
+          :items="ready.before"
+          :standing="standing"
+          :is-late="isLate"
+          :chosen="pointed"
+          @open="openKey = $event"
+          @point="pointed = $event"
+        />
+        <button
+          v-if="stopsOf(ready).length > 0 && !ready.anyway"
+          class="btn btn-small mt-2"
+          @click="anywayOpen = true"
+        >
+          She goes in all the same
+        </button>
+      </div>
+      <div>
+        <p class="flex justify-between gap-3">
+          <span class="cond font-semibold"
+            >{{ next.yard?.name ?? 'The yard' }} lifts {{ next.yard?.liftFrom ?? '09:00' }} to
+            {{ next.yard?.liftUntil ?? '17:00' }}</span
+          >
+          <span v-if="lifts === null" class="text-ink2">chances once it was run</span>
+        </p>
+        <LiftDays
+          :days="days"
+          :yard="next.yard"
+          :chosen="chosenDay"
+          :has-tide="slip !== null"
+          @choose="pressed = $event"
+        />
+        <div
+          class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
+        >
+          <section v-if="slip && chosen" aria-labelledby="at-the-slip">
+            <h2 id="at-the-slip" class="text-lg">{{ sayDay(chosen.on) }} at the slip, metres</h2>
+            <p class="leading-tight text-ink2">
+              {{ slip.needM.toFixed(2) }} m floats her, at 1013 hPa<template
+                v-if="lostToHigh !== null && lostToHigh > 0"
+                >; at 1030 she loses {{ lostToHigh }} min</template
+              >. Wind and rain are not in it.
+            </p>
+            <SlipCurve :slip="slip" :day="chosen.day" :sheet="daySheet" />
+            <p v-if="daySheet" class="cond">
+              In {{ time(daySheet.inAt) }}, away {{ time(daySheet.awayAt) }},
+              {{ daySheet.spareMin }} min in hand
+            </p>
+            <p v-else-if="day && !day.ok" class="text-redlead">{{ day.message }}</p>
+          </section>
+          <section v-else-if="!slip" class="border-l-4 border-verdigris pl-3">
+            <h2 class="text-lg">No tide here</h2>
+            <p>
+              Lifts are taken as possible at any hour of the yard.
+              <NuxtLink class="underline" :to="`/r/${store.refitId}/launch/inputs`"
+                >Give a tide: constituents, or today’s two high waters</NuxtLink
+              >
+            </p>
+          </section>
+          <section aria-labelledby="the-crane">
+            <h2 id="the-crane" class="text-lg">
+              <template v-if="crane.ok"
+                >{{ sheet?.craneName || 'Crane' }}:
+                <span :class="crane.value.share > 1 ? 'text-redlead' : ''"
+                  >{{ Math.round(crane.value.share * 100) }} % of its chart</span
+                ></template
+              >
+              <template v-else>The crane</template>
+            </h2>
+            <template v-if="crane.ok && sheet">
+              <p class="leading-tight text-ink2">
+                {{ crane.value.hookT.toFixed(2) }} of {{ crane.value.rowT.toFixed(2) }} t at the
+                {{ crane.value.rowM }} m row. Set back
+                {{ (sheet.setBackM ?? 0).toFixed(2) }} m<template
+                  v-if="crane.value.mostSetBackM !== null"
+                  >, at most {{ crane.value.mostSetBackM.toFixed(2) }}</template
+                >.
+              </p>
+              <CraneDrawing
+                :use="crane.value"
+                :set-back-m="sheet.setBackM ?? 0"
+                :beam-m="store.refit?.beamM ?? 3"
+                :draught-m="store.refit?.draughtM ?? 1.5"
+              />
+              <p
+                v-if="ledger.sinceAskedT !== null && Math.abs(ledger.sinceAskedT) >= 0.05"
+                class="cond"
+              >
+                {{ ledger.sinceAskedT > 0 ? '+' : '−'
+                }}{{ Math.abs(ledger.sinceAskedT).toFixed(2) }} t since the firm was asked: ask
+                again.
+              </p>
+              <p class="text-ink2">
+                The firm’s lift plan decides. Can the crane that took her out still come?
+              </p>
+            </template>
+            <p v-else-if="!crane.ok">
+              {{ crane.message }}
+              <NuxtLink class="underline" :to="`/r/${store.refitId}/launch/inputs`"
+                >The lift</NuxtLink
+              >
+            </p>
+          </section>
+        </div>
+      </div>
+    </div>
+    <div
+      v-if="next"
+      class="mt-6 grid grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-6 lg:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]"
+    >
+      <WeightLedger :ledger="ledger" />
+      <AshoreLeft
+        v-if="chosen"
+        :haul-out-id="next.haulOut.id"
+        :lift-at="chosen.window?.[0] ?? next.lifts.at(chosen.day)"
+        @propose="proposals.propose($event)"
+      />
+      <NextTime :haul-out-id="next.haulOut.id" />
+      <TideTable v-if="slip" :slip="slip" :days="days" />
+    </div>
+    <ReadyDialog
+      :item="openItem"
+      :haul-out-id="next?.haulOut.id ?? ''"
+      :standing="openItem ? standing(openItem) : ''"
+      @close="openKey = null"
+    />
+    <AnywayDialog
+      v-if="next && ready"
+      :open="anywayOpen"
+      :haul-out-id="next.haulOut.id"
+      :stops="stopsOf(ready).map((one) => one.title)"
+      @close="anywayOpen = false"
+    />
+    <ProposalDialog
+      :of="proposals"
+      take="Book it"
+      @close="proposals.leave"
+      @take="proposals.accept"
+    />
+  </div>
+</template>
