@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { ledgerOf } from '#core/launch/ledger'
 import { craneUse, slingSplit } from '#core/launch/lift'
-import { liftDaysOf, liftDaysShown } from '#core/launch/liftDays'
+import { isWorthShowing, liftDaysOf, liftDaysShown } from '#core/launch/liftDays'
 import { readiness } from '#core/launch/readiness'
 import { isOpenAt, sayStanding } from '#core/launch/readyWords'
 import type { ReadyItem } from '#core/launch/readyItem'
@@ -52,14 +52,20 @@ export function useLaunch() {
       ? (odds.stored?.lifts.find((one) => one.haulOutId === next.value?.haulOut.id) ?? null)
       : null,
   )
-  const span = computed(() =>
-    next.value ? liftDaysShown(next.value, today.value, store.zone) : null,
-  )
   const daysOf = (from: number, to: number) =>
     next.value
       ? liftDaysOf(store.rows, next.value, sites.value, lifts.value, store.zone, from, to)
       : []
-  const days = computed(() => (span.value ? daysOf(...span.value) : []))
+  const days = computed(() => {
+    if (!next.value) return []
+    const { from, wholeTo, to } = liftDaysShown(
+      next.value,
+      lifts.value?.bestDay ?? null,
+      today.value,
+      store.zone,
+    )
+    return daysOf(from, to).filter((one) => one.day <= wholeTo || isWorthShowing(one))
+  })
   /** The day aimed at in words and marks: the best lift, else the booked one, else that of the plan. */
   const aimDay = computed(() => {
     const one = next.value

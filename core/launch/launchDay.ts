@@ -1,12 +1,13 @@
 /** The day she goes in, hour by hour, from the water that is there. Source: handbook 6, 16. */
 import type { Person } from '../model/entities'
+import { beforeWaterMin, slingsOnMin, swingMin } from '../tide/liftTimes'
 import { minuteMs } from '../time/civil'
 import type { Interval } from '../time/intervals'
 import { accepted, refused } from '../result'
 import type { Result } from '../result'
 
 /** Minutes of each part, assumed; each can be longer with the crane driver's say. */
-const partMin = { away: 15, slingsOff: 5, lower: 5, swing: 20, slingsOn: 15, ready: 120 } as const
+const partMin = { away: 15, slingsOff: 5, lower: 5, ready: 120 } as const
 /** So many minutes at the least for the look, and so many for each opening. */
 const [leastLookMin, openingLookMin] = [15, 1.6]
 /** What the water may lose to the air: read again so high. */
@@ -48,7 +49,7 @@ export interface LaunchDayFacts {
   readonly waterHigh: Interval | null
   /** The yard's first lift. */
   readonly liftsFrom: number
-  /** When it is booked for; null: as soon as there is water. */
+  /** When the slings go on as booked; null: as soon as there is water. */
   readonly bookedAt: number | null
   readonly openings: number
   readonly travelMin: number
@@ -68,12 +69,12 @@ export function launchDaySheet(facts: LaunchDayFacts): Result<LaunchDaySheet> {
       'Nobody of the boat is there that day, and somebody has to look at every opening before the slings go. Pick a day with people, or ask who can come.',
     )
   const lookMin = Math.max(leastLookMin, Math.ceil((facts.openings * openingLookMin) / 5) * 5)
-  const before = (partMin.slingsOn + partMin.swing) * minuteMs
+  const before = beforeWaterMin * minuteMs
   const [water, until] = facts.water
   // She is swung out while the water comes, and not lowered before it is there.
   const liftAt = facts.bookedAt ?? Math.max(facts.liftsFrom, water - before)
-  const swingAt = liftAt + partMin.slingsOn * minuteMs
-  const lowerAt = Math.max(swingAt + partMin.swing * minuteMs, water)
+  const swingAt = liftAt + slingsOnMin * minuteMs
+  const lowerAt = Math.max(swingAt + swingMin * minuteMs, water)
   const inAt = lowerAt
   const lookAt = lowerAt + partMin.lower * minuteMs
   const sayAt = lookAt + lookMin * minuteMs

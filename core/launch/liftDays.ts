@@ -25,6 +25,10 @@ export interface LiftDay {
   readonly water: readonly Interval[] | null
   /** When she can be lifted in: in lift hours, light and water; null: not that day. */
   readonly window: Interval | null
+  /** There is water in the lift hours, and too little to get away in. */
+  readonly isShort: boolean
+  /** When the slings would go on, UTC ms. */
+  readonly liftAt: number
   readonly light: Interval | null
   /** When people of the boat are there, and who comes for the lift. */
   readonly presence: readonly Interval[]
@@ -61,9 +65,10 @@ export function liftDaysOf(
       (each) => dayNumber(each.from) <= day && day <= dayNumber(each.to),
     )
     const hours = yard && refit ? liftHours(yard, day, refit, clock) : null
-    const window = !isLiftDay ? null : slip ? (slip.windows(day)[0] ?? null) : hours
+    const lift = isLiftDay && slip ? slip.lift(day) : null
+    const window = !isLiftDay ? null : slip ? (lift?.window ?? null) : hours
     const there = sites.people.map((_, person) => widest(sites, person, 'boat', day))
-    const liftAt = window?.[0] ?? lifts.at(day)
+    const liftAt = lifts.at(day)
     const { latitudeDeg, longitudeDeg } = refit ?? { latitudeDeg: null, longitudeDeg: null }
     return {
       day,
@@ -72,6 +77,8 @@ export function liftDaysOf(
       closedFor: closed ? closed.why || 'closed' : '',
       water: slip && slip.isKnown(day) ? waterOver(slip.tide, slip.needM, start, end) : null,
       window,
+      isShort: isLiftDay && slip !== null && lift === null && slip.windows(day).length > 0,
+      liftAt,
       light:
         latitudeDeg === null || longitudeDeg === null
           ? null
@@ -89,19 +96,41 @@ export function liftDaysOf(
   })
 }
 
-/** Days drawn: from the week of the aim, or of the plan where that is sooner, for about four weeks; not before today. */
+/** Days of which every one is drawn; later ones only where she could be lifted with people there. */
+const wholeDays = 28
+/** Lifts after the cheapest, and after the planned one, that are still drawn. */
+const afterAimDays = 14
+
+export interface LiftSpan {
+  readonly from: number
+  /** Up to here every day. */
+  readonly wholeTo: number
+  readonly to: number
+}
+
+/** Days drawn: from the week of the aim, or of the plan where that is sooner, to past the cheapest lift; not before today. */
 export function liftDaysShown(
   one: Ashore,
+  best: number | null,
   today: number,
   clock: ZoneClock,
-): [from: number, to: number] {
+): LiftSpan {
   const aim = dayNumber(one.haulOut.launchBooked ?? one.haulOut.launchAimed)
   const planned = one.launchAt === Infinity ? aim : clock.dayOf(one.launchAt)
   const first = Math.max(today, Math.min(aim, planned))
   // Begun on the Saturday before, so that the weeks stand under one another.
   const from = Math.max(today, first - ((weekdayOf(first) + 1) % 7))
-  return [from, Math.max(from + 27, planned + 7)]
+  const wholeTo = from + wholeDays - 1
+  return {
+    from,
+    wholeTo,
+    to: Math.max(wholeTo, planned + afterAimDays, (best ?? 0) + afterAimDays),
+  }
 }
+
+/** True for a day that is drawn after the whole ones: she could be lifted, and somebody is there; or it is marked. */
+export const isWorthShowing = (day: LiftDay): boolean =>
+  (day.window !== null && day.personIds.length > 0) || day.isBooked || day.isPlanned || day.isBest
 
 /** Minutes of a stretch. */
 export const minutesOfSpan = ([a, b]: Interval): number => Math.round((b - a) / minuteMs)

@@ -167,10 +167,8 @@ function beforeLines(facts: ReadyFacts, work: LaunchWork): Line[] {
     patches(facts, work),
     antifoul(facts, work),
     about(facts, work, 'anodes', 'Anodes', aboutAnodes, [5], true),
-    about(facts, work, 'pump', 'Bilge pump and float switch', aboutPump),
-    ...(hasShaft
-      ? [about(facts, work, 'propeller', 'Propeller greased and locked', aboutPropeller)]
-      : []),
+    about(facts, work, 'pump', 'Bilge pump, float switch', aboutPump),
+    ...(hasShaft ? [about(facts, work, 'propeller', 'Propeller locked', aboutPropeller)] : []),
     ...plugs(facts),
     slings(facts),
     ...forNow(facts),
@@ -231,7 +229,7 @@ function patches(facts: ReadyFacts, work: LaunchWork): Line {
   const jobIds = [...new Set(facts.rows.step.filter(isMove).map((step) => step.jobId))]
   const chosen = new Set(jobIds.flatMap((id) => fromTheMove(work, id)).map((step) => step.id))
   const left = work.left(jobIds, (step) => chosen.has(step.id))
-  const line = lineOf('patches', 'Patches under stands and blocks', left, { jobIds })
+  const line = lineOf('patches', 'Patches under stands', left, { jobIds })
   const bare = facts.found.find((one) => one.rule === 6)
   return bare && line.state !== 'stops'
     ? {
@@ -274,7 +272,7 @@ function plugs({ rows }: ReadyFacts): Line[] {
   return [
     {
       key: 'plugs',
-      title: 'Plugs and hammer at hand',
+      title: 'Plugs and hammer',
       opening: null,
       state: missing.length > 0 ? 'stops' : 'proven',
       until: missing.length > 0 ? Infinity : null,
@@ -301,7 +299,7 @@ function slings({ rows, haulOut, found, date }: ReadyFacts): Line {
   const told = sheet?.askedT ? `, told ${sheet.askedT} t` : ''
   return {
     key: 'slings',
-    title: 'Crane firm asked: weight and sling points',
+    title: 'Crane firm asked',
     opening: null,
     state: moved ? 'stops' : asked === null ? 'look' : 'proven',
     until: moved ? Infinity : null,
@@ -340,11 +338,11 @@ function forNow({ rows, haulOut }: ReadyFacts): Line[] {
 
 const onTheDay = ({ rows }: ReadyFacts): Line => ({
   key: 'day',
-  title: 'Bungs in, ladder off, nobody aboard',
+  title: 'Bungs in, ladder off',
   opening: null,
   state: 'onDay',
   until: null,
-  evidence: `torch and a second one; the driver agrees to ${rows.hullOpening.length > 0 ? `${counted(rows.hullOpening.length, 'look')} with the slings slack` : 'a look with the slings slack'}`,
+  evidence: `nobody aboard; two torches; the driver agrees to ${rows.hullOpening.length > 0 ? `${counted(rows.hullOpening.length, 'look')} with the slings slack` : 'a look with the slings slack'}`,
   risk: '',
   jobIds: [],
   stepIds: [],

@@ -7,15 +7,27 @@ import { minuteMs, minutesOf } from '../time/civil'
 import { dayMemo } from '../time/dayMemo'
 import type { ZoneClock } from '../time/zone'
 import { daylight } from './daylight'
+import { beforeWaterMin } from './liftTimes'
 import { offsetTide, tideOf, waterOver } from './tide'
 import type { Tide } from './tide'
+
+/** A lift in the water of a day, UTC ms. */
+export interface SlipLift {
+  readonly window: Interval
+  /** When the slings go on: she is swung out while the water comes. */
+  readonly liftAt: number
+  /** When she is lowered into it. */
+  readonly inAt: number
+}
 
 export interface Slip {
   readonly tide: Tide
   /** Metres over chart datum at which she floats with what is wanted under the keel. */
   readonly needM: number
-  /** Stretches of a local day with the water, in daylight and lift hours, long enough to get away. */
+  /** Stretches of a local day with the water, in daylight and lift hours. */
   windows(day: number): readonly Interval[]
+  /** The first of them in which she gets from the slings to away; null: none is long enough. */
+  lift(day: number): SlipLift | null
   /** False: nothing is known of the water in the lift hours of that day. */
   isKnown(day: number): boolean
 }
@@ -41,6 +53,9 @@ export function liftHours(
   return light ? (intersect([hours], [light])[0] ?? null) : null
 }
 
+/** Lifts are booked, and the plan counts, by so much. */
+const bookedToMs = 5 * minuteMs
+
 type Station = Row<'tideStation'>
 
 function makeSlip(
@@ -54,16 +69,24 @@ function makeSlip(
   const hoursOf = dayMemo((day) => ({ hours: liftHours(yard, day, refit, clock) }))
   const windows = dayMemo((day): Interval[] => {
     const { hours } = hoursOf(day)
-    return hours === null
-      ? []
-      : waterOver(tide, need, hours[0], hours[1]).filter(
-          ([a, b]) => b - a >= yard.launchMin * minuteMs,
-        )
+    return hours === null ? [] : waterOver(tide, need, hours[0], hours[1])
+  })
+  const before = beforeWaterMin * minuteMs
+  const lift = dayMemo((day): { readonly lift: SlipLift | null } => {
+    const { hours } = hoursOf(day)
+    for (const window of windows(day)) {
+      const soonest = Math.max(hours?.[0] ?? window[0], window[0] - before)
+      const liftAt = Math.ceil(soonest / bookedToMs) * bookedToMs
+      const inAt = Math.max(liftAt + before, window[0])
+      if (window[1] - inAt >= yard.launchMin * minuteMs) return { lift: { window, liftAt, inAt } }
+    }
+    return { lift: null }
   })
   return {
     tide,
     needM: need,
     windows,
+    lift: (day) => lift(day).lift,
     isKnown(day) {
       const { hours } = hoursOf(day)
       return (

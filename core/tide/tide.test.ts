@@ -146,8 +146,16 @@ describe('windows', () => {
     expect(slip?.needM).toBeCloseTo(4, 9)
     expect(hoursOf(slip?.windows(day) ?? [])[0]?.[0]).toBe(9)
     expect(hoursOf(slip?.windows(day) ?? [])[0]?.[1]).toBeCloseTo(12, 1)
-    const short = yardWithTide({ launchMin: 200 })
-    expect(slipOf(short.rows, short.place, clock)?.windows(day)).toEqual([])
+    // On the hook at nine, over the water at 9:35: 145 minutes are left.
+    const liftOf = (more: object) => {
+      const { rows, place } = yardWithTide(more)
+      const lift = slipOf(rows, place, clock)?.lift(day)
+      return lift && hoursOf([[lift.liftAt, lift.inAt]])[0]
+    }
+    expect(liftOf({ launchMin: 140 })).toEqual([9, 9 + 35 / 60])
+    expect(liftOf({ launchMin: 150 })).toBeNull()
+    // Where the yard is open before the water, the slings go on 35 minutes ahead of it.
+    expect(liftOf({ liftFrom: '06:00' })).toEqual([7 + 25 / 60, 8])
   })
   it('lie in daylight where it is known where she lies: in December the yard opens in the dark', () => {
     const { place } = yardWithTide({ liftFrom: '06:00' })

@@ -5,8 +5,60 @@ import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
 import { afterTheWater } from './order'
 import { waitHours } from './placements'
-import { hhmm, hour } from './wallClock'
+import { hhmm, hour, minute } from './wallClock'
 import type { Wall } from './wallClock'
+
+/** Whether a tide of the sun alone, written down here again, is deep enough at an instant. */
+function isDeep(rows: RefitRows, haul: Haul): ((at: number) => boolean) | null {
+  const station = rows.tideStation.find((one) => one.id === haul.yard?.tideStationId)
+  const sun = station?.constituents[0]
+  const draught = rows.refit[0]?.draughtM
+  if (!station || !sun || draught == null || !haul.yard) return null
+  const need = draught + haul.yard.underKeelM - haul.yard.slipDepthM
+  return (at) => {
+    const angle = 30 * (at / hour) - sun.phaseDeg
+    return station.meanM + sun.amplitudeM * Math.cos((angle * Math.PI) / 180) >= need
+  }
+}
+
+/** The first minute of a day's lift hours from which she has her depth for long enough; null: there is none. */
+function firstDeep(
+  haul: Haul,
+  deep: (at: number) => boolean,
+  at: number,
+  wall: (at: number) => Wall,
+): number | null {
+  const [opens, shuts] = [hhmm(haul.yard?.liftFrom ?? ''), hhmm(haul.yard?.liftUntil ?? '')]
+  const midnight = at - wall(at).minutes * minute
+  let from: number | null = null
+  for (let minutes = opens; minutes <= shuts; minutes++) {
+    const now = midnight + minutes * minute
+    if (!deep(now) || minutes === shuts) {
+      const until = minutes
+      if (from !== null && until - from >= (haul.yard?.launchMin ?? 0))
+        return midnight + from * minute
+      from = null
+    } else from ??= minutes
+  }
+  return null
+}
+
+/** She goes in with the first lift of the day; where the slip has a tide, as it comes. */
+function atTheSlip(rows: RefitRows, haul: Haul, wall: (at: number) => Wall): string[] {
+  const wrong = [`${haul.row.name}: launched at the wrong time of day`]
+  const usual = wall(haul.launch).minutes === hhmm(haul.yard?.liftFrom ?? '09:00')
+  const deep = isDeep(rows, haul)
+  if (!deep) return usual ? [] : wrong
+  const first = firstDeep(haul, deep, haul.launch, wall)
+  // Between two heights ten minutes apart the water is taken to rise straight: two minutes off at the most, and then to the next five.
+  if (first !== null)
+    return haul.launch >= first - 2 * minute && haul.launch <= first + 7 * minute ? [] : wrong
+  // No water that day is right only where there never is any.
+  const ever = Array.from({ length: 52 }, (_, week) => haul.launch + week * 7 * 24 * hour).some(
+    (at) => firstDeep(haul, deep, at, wall) !== null,
+  )
+  return ever || !usual ? [`${haul.row.name}: launched without water`] : []
+}
 
 export function launches(
   rows: RefitRows,
@@ -28,8 +80,7 @@ export function launches(
           faults.push(`${haul.row.name}: the yard lifts nothing on ${shown.date}`)
       if (lifts.length > 0 && !lifts.includes(shown.weekday))
         faults.push(`${haul.row.name}: the yard does not lift on ${shown.date}`)
-      if (shown.minutes !== hhmm(haul.yard?.liftFrom ?? '09:00'))
-        faults.push(`${haul.row.name}: launched at the wrong time of day`)
+      faults.push(...atTheSlip(rows, haul, wall))
       const aim = haul.row.launchBooked ?? haul.row.launchAimed
       if (haul.row.launchWhen !== 'asReady' && shown.date < aim)
         faults.push(`${haul.row.name}: launched before its date`)

@@ -32,6 +32,7 @@ export function oddRefit(seed: number, size: number): Building {
   chains()
   cures()
   pins()
+  tides()
   return rows
 
   /** Some steps pinned to a day, a yard that lifts nothing for a while. Of its own chance: the rest is as it was. */
@@ -45,6 +46,26 @@ export function oddRefit(seed: number, size: number): Building {
     if (own() < 0.4)
       for (const one of rows.step)
         if (one.state === 'open' && own() < 0.15) Object.assign(one, { pinnedOn: on(0, 60) })
+  }
+
+  /** Some yards with a slip and a tide of the sun alone, six hours of it deep enough. Of its own chance too. */
+  function tides(): void {
+    const own = createRandom(seed + 170_003)
+    if (own() >= 0.4) return
+    add(rows, 'tideStation', 'sun', {
+      name: 'Sun',
+      meanM: 3,
+      constituents: [{ name: 'S2', amplitudeM: 2, phaseDeg: Math.floor(own() * 360) }],
+    })
+    Object.assign(rows.refit[0] as object, { draughtM: 2 })
+    for (const place of rows.place)
+      if (place.kind === 'yard')
+        Object.assign(place, {
+          tideStationId: 'sun',
+          slipDepthM: -0.7,
+          underKeelM: 0.3,
+          launchMin: own() < 0.5 ? 40 : 150,
+        })
   }
 
   function places(): string[] {

@@ -7,7 +7,7 @@ import { clockTimeOf } from '#core/time/say'
 import { minutesOf } from '#core/time/civil'
 import type { Interval } from '#core/time/intervals'
 import type { Place } from '#core/model/entities'
-import { counted } from '#core/units/counted'
+import { inWords } from '#core/units/counted'
 
 /** A row a day, time across: the water at the slip marching through the yard's lift hours, and who is there. */
 const props = defineProps<{
@@ -59,7 +59,7 @@ const people = (day: LiftDay) => {
   const all = store.rows.person.filter((one) => !one.gone).length
   const here = day.personIds.length
   if (here === 0) return 'nobody'
-  return here === all && here > 1 ? `all ${counted(here, '').trim()}` : counted(here, '').trim()
+  return here === all && here > 1 ? `all ${inWords(here)}` : inWords(here)
 }
 const water = (day: LiftDay) =>
   day.closedFor
@@ -70,7 +70,9 @@ const water = (day: LiftDay) =>
         ? `${time(day.window[0])}–${time(day.window[1])}`
         : day.water === null && props.hasTide
           ? 'tide not known'
-          : 'no water'
+          : day.isShort
+            ? 'too short'
+            : 'no water'
 const said = (day: LiftDay) =>
   [
     sayDay(day.on),

@@ -194,6 +194,9 @@ const nearest = computed(() => {
           font-weight="600"
           class="cond"
           fill="var(--ink)"
+          stroke="var(--paper)"
+          stroke-width="3"
+          paint-order="stroke"
         >
           {{ sling.t.toFixed(2) }} t
         </text>
@@ -205,6 +208,9 @@ const nearest = computed(() => {
           font-size="14"
           class="cond"
           fill="var(--ink2)"
+          stroke="var(--paper)"
+          stroke-width="3"
+          paint-order="stroke"
         >
           {{ sling.leg.toFixed(2) }} t a leg
         </text>

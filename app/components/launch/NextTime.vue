@@ -23,7 +23,7 @@ const shown = computed(() => (whole.value ? lines.value : lines.value.slice(0, f
       <li
         v-for="one in shown"
         :key="one.key"
-        class="grid grid-cols-[minmax(0,1fr)_minmax(0,auto)] gap-x-3 border-b border-rule2 py-0.5"
+        class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-3 border-b border-rule2 py-0.5"
       >
         <NuxtLink
           class="truncate underline max-sm:min-h-11"

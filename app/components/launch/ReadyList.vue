@@ -27,7 +27,7 @@ const emit = defineEmits<{ open: [key: string]; point: [key: string | null] }>()
     <ul>
       <li v-for="(item, index) in items" :key="item.key" class="border-b border-rule2">
         <button
-          class="grid min-h-[26px] w-full grid-cols-[26px_minmax(0,1fr)_auto] items-center gap-x-2 text-left max-sm:min-h-12 sm:grid-cols-[26px_9.5rem_minmax(0,1fr)_auto]"
+          class="grid min-h-[26px] w-full grid-cols-[26px_minmax(0,1fr)_auto] items-center gap-x-2 text-left max-sm:min-h-12 sm:grid-cols-[26px_10.5rem_minmax(0,1fr)_auto]"
           :class="[
             isLate(item) ? 'bg-redlead-tint' : '',
             chosen === item.key ? 'outline-2 outline-ink' : '',

@@ -27,19 +27,22 @@ const rows = computed(() =>
 <template>
   <section aria-labelledby="tide-table">
     <h2 id="tide-table" class="border-b-2 border-ink text-lg">Tide at the slip</h2>
-    <UiTable
-      caption="High and low waters on lift days"
-      :columns="[
-        { key: 'on', label: 'Day' },
-        { key: 'turns', label: 'High and low, m' },
-        { key: 'usable', label: 'Usable', number: true },
-      ]"
-      :rows="rows"
-    >
-      <template #on="{ row }">{{ row.on }}</template>
-      <template #turns="{ row }">{{ row.turns }}</template>
-      <template #usable="{ row }">{{ row.usable }}</template>
-    </UiTable>
+    <details>
+      <summary class="max-sm:min-h-11">{{ rows.length }} lift days</summary>
+      <UiTable
+        caption="High and low waters on lift days"
+        :columns="[
+          { key: 'on', label: 'Day' },
+          { key: 'turns', label: 'High and low, m' },
+          { key: 'usable', label: 'Usable', number: true },
+        ]"
+        :rows="rows"
+      >
+        <template #on="{ row }">{{ row.on }}</template>
+        <template #turns="{ row }">{{ row.turns }}</template>
+        <template #usable="{ row }">{{ row.usable }}</template>
+      </UiTable>
+    </details>
     <p class="text-ink2">
       Predicted, without weather: a high presses it down about 1 cm a hPa, wind and rain do more.
       Not for navigation.

@@ -91,6 +91,7 @@ async function addGate() {
         <RowField entity="haulOut" :row="haul" field="launchWhen" />
         <RowField entity="haulOut" :row="haul" field="launchAimed" />
         <RowField entity="haulOut" :row="haul" field="launchBooked" />
+        <RowField entity="haulOut" :row="haul" field="launchTime" />
         <RowField entity="haulOut" :row="haul" field="launchActual" />
       </div>
       <button

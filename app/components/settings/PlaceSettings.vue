@@ -84,6 +84,7 @@ async function add() {
           @set="places.edit(place, { liftWeekdays: $event })"
         >
           <RowField entity="place" :row="place" field="liftFrom" class="w-24" />
+          <RowField entity="place" :row="place" field="liftUntil" class="w-32" />
         </WeekdayTicks>
         <RowField entity="place" :row="place" field="launchesWithoutYou" />
         <NoLifts

@@ -32,10 +32,10 @@ export class Lifts {
     this.slip = slipOf(rows, yard, clock)
   }
 
-  /** UTC ms at which a lift on a local day begins: as the water comes where it is asked for, else the yard's first hour. */
+  /** UTC ms at which the slings go on, on a local day: as the water comes where it is asked for, else the yard's first hour. */
   at(day: number): number {
     if (this.booked?.day === day) return this.clock.at(day, this.booked.minutes)
-    return this.slip?.windows(day)[0]?.[0] ?? this.clock.at(day, this.firstMin)
+    return this.slip?.lift(day)?.liftAt ?? this.clock.at(day, this.firstMin)
   }
 
   /** Whether the yard lifts on a local day, and the water is there. */
@@ -69,6 +69,6 @@ export class Lifts {
   /** True where nothing is known of the water, and on the day that is booked: somebody has looked. */
   private hasWater(day: number): boolean {
     const { slip, booked } = this
-    return !slip || booked?.day === day || slip.windows(day).length > 0 || !slip.isKnown(day)
+    return !slip || booked?.day === day || slip.lift(day) !== null || !slip.isKnown(day)
   }
 }

@@ -7,6 +7,7 @@ import { highHPa, launchDaySheet } from '#core/launch/launchDay'
 import type { DayPart, Lane } from '#core/launch/launchDay'
 import { alongOf, bowToStern } from '#core/launch/readiness'
 import { watchOf } from '#core/launch/watch'
+import { inOrder } from '#core/model/refit'
 import { pressureLiftM, waterOver } from '#core/tide/tide'
 import { dayNumber, isDate, minuteMs, minutesOf } from '#core/time/civil'
 import { clockTimeOf, sayFullDate } from '#core/time/say'
@@ -42,7 +43,7 @@ const worked = computed(() => {
   if (!water)
     return {
       ok: false as const,
-      message: `There is no lift that day: ${one.closedFor || (one.isLiftDay ? 'the slip has not her depth in the yard’s hours' : 'the yard does not lift')}. Pick another.`,
+      message: `There is no lift that day: ${one.closedFor || (!one.isLiftDay ? 'the yard does not lift' : one.isShort ? 'the water is there for too short a time' : 'the slip has not her depth in the yard’s hours')}. Pick another.`,
     }
   const high = slip.value
     ? waterOver(slip.value.tide, slip.value.needM - pressureLiftM(highHPa), water[0], water[1]).at(
@@ -56,10 +57,15 @@ const worked = computed(() => {
     bookedAt: bookedAt.value,
     openings: store.rows.hullOpening.length,
     travelMin: from?.travelMin ?? 0,
-    people: store.rows.person.filter((each) => one.personIds.includes(each.id)),
+    people: crewOf(one.personIds),
     hasEngine: true,
   })
 })
+/** The lead first, then in the order of the list. */
+const crewOf = (ids: readonly string[]) =>
+  inOrder(store.rows.person.filter((each) => ids.includes(each.id))).sort(
+    (a, b) => Number(b.role === 'lead') - Number(a.role === 'lead'),
+  )
 const sheet = computed(() => (worked.value?.ok ? worked.value.value : null))
 interface LaneHead {
   readonly lane: Lane
@@ -91,7 +97,10 @@ const tops = computed(() => {
     const before = bounds.value[index - 1]
     if (before !== undefined) {
       const minutes = (at - before) / minuteMs
-      top += at > lift ? Math.max(46, minutes * 2.6) : Math.min(62, Math.max(34, minutes))
+      top +=
+        at > lift
+          ? Math.max(minutes > 5 ? 66 : 46, minutes * 2.6)
+          : Math.min(62, Math.max(34, minutes))
     }
     return top
   })

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { launchDaySheet } from '#core/launch/launchDay'
 import { sayReadiness, stopsOf, withoutPlan } from '#core/launch/readyWords'
 import { pressureLiftM, waterOver } from '#core/tide/tide'
-import { dateOf, dayNumber, timeOf } from '#core/time/civil'
+import { dateOf, dayNumber, minutesOf, timeOf } from '#core/time/civil'
 import { clockTimeOf } from '#core/time/say'
 import { inWords } from '#core/units/counted'
 import { patchOf } from '#core/model/removal'
@@ -55,7 +55,7 @@ const day = computed(() => {
   return launchDaySheet({
     water: one.window,
     waterHigh: null,
-    liftsFrom: one.window[0],
+    liftsFrom: store.zone.at(one.day, minutesOf(next.value?.yard?.liftFrom ?? '09:00')),
     bookedAt: null,
     openings: store.rows.hullOpening.length,
     travelMin: next.value?.yard?.travelMin ?? 0,
@@ -88,6 +88,18 @@ const toMend = computed(() => {
   if (none.length === 0) return ''
   return `${none.join(', ')}: nothing in the plan closes ${none.length === 1 ? 'it' : 'them'}.`
 })
+/** How many of the stops the plan ends, and by when. */
+const planned = computed(() => {
+  const stops = ready.value ? stopsOf(ready.value) : []
+  const ends = stops.flatMap((one) =>
+    one.until !== null && one.until !== Infinity ? one.until : [],
+  )
+  if (ends.length === 0) return ''
+  const by = date(Math.max(...ends))
+  return ends.length === stops.length
+    ? `the last until ${by}`
+    : `${inWords(ends.length)} until ${by}`
+})
 const late = computed(() => items.value.filter((one) => isLate(one)))
 const plannedOn = computed(() =>
   next.value && next.value.launchAt !== Infinity ? store.zone.dateOf(next.value.launchAt) : null,
@@ -96,8 +108,7 @@ function ask() {
   const one = chosen.value
   const haulOut = next.value?.haulOut
   if (!one || !haulOut) return
-  const at = one.window?.[0] ?? next.value?.lifts.at(one.day) ?? 0
-  const clock = timeOf(store.zone.minutesOf(at))
+  const clock = timeOf(store.zone.minutesOf(one.liftAt))
   void proposals.propose({
     label: `Book ${sayDay(one.on)}, ${clock}`,
     does: `The launch is written down as booked for ${sayDay(one.on)} at ${clock}, and the plan keeps to it. Ask the yard first: this tells nobody.`,
@@ -136,8 +147,8 @@ useKeyScope({
           <template v-if="head.yes">{{ head.words }}.</template>
           <template v-else
             >Not yet: <span class="text-redlead">{{ head.words.toLowerCase() }}</span><template
-              v-if="ready.readyAt !== null && ready.readyAt !== Infinity"
-              >, the last until {{ date(ready.readyAt) }}</template
+              v-if="planned"
+              >, {{ planned }}</template
             >.
           </template>
           <template v-if="lifts?.bestDay">
@@ -162,10 +173,10 @@ useKeyScope({
           planned without the tide.
         </p>
       </div>
-      <div class="no-print flex flex-wrap gap-2">
+      <div class="no-print flex flex-wrap gap-2 lg:shrink-0 lg:flex-nowrap">
         <button v-if="chosen && next" class="btn btn-main" aria-keyshortcuts="b" @click="ask">
           Ask for {{ sayDay(chosen.on)
-          }}<template v-if="chosen.window">, {{ time(chosen.window[0]) }}</template>
+          }}<template v-if="chosen.window">, {{ time(chosen.liftAt) }}</template>
         </button>
         <NuxtLink
           v-if="chosen"
@@ -297,6 +308,7 @@ useKeyScope({
                 >.
               </p>
               <CraneDrawing
+                class="max-sm:hidden"
                 :use="crane.value"
                 :set-back-m="sheet.setBackM ?? 0"
                 :beam-m="store.refit?.beamM ?? 3"
@@ -332,7 +344,7 @@ useKeyScope({
       <AshoreLeft
         v-if="chosen"
         :haul-out-id="next.haulOut.id"
-        :lift-at="chosen.window?.[0] ?? next.lifts.at(chosen.day)"
+        :lift-at="chosen.liftAt"
         @propose="proposals.propose($event)"
       />
       <NextTime :haul-out-id="next.haulOut.id" />

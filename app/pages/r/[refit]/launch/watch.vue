@@ -59,6 +59,12 @@ const openingNo = (one: WatchThing) =>
 const risk = computed(() =>
   thing.value?.opening ? riskOf(thing.value.opening, store.refit ?? undefined) : '',
 )
+const letsIn = computed(() => {
+  const opening = thing.value?.opening
+  if (!opening) return ''
+  if (opening.heightM >= 0) return 'dry as she floats'
+  return risk.value === '' ? 'bore not measured' : `lets in ${risk.value.split(',')[0]}`
+})
 const drops = ref<number | null>(null)
 const asksDrops = ref(false)
 const reading = ref<number | null>(null)
@@ -200,13 +206,13 @@ async function letGo() {
       </p>
       <section v-if="thing" class="mt-3" :aria-label="thing.title">
         <h2 class="text-2xl">
-          <template v-if="thing.opening">{{ openingNo(thing) }} </template>{{ thing.title }}
+          {{ thing.opening ? `${openingNo(thing)} ${thing.title}` : thing.title }}
         </h2>
         <p v-if="thing.opening?.reach">{{ thing.opening.reach }}</p>
         <div v-if="thing.opening" class="mt-2 border-[3px] border-redlead">
           <p class="cond flex justify-between bg-redlead px-2 py-1 text-lg text-paper">
             <span>Damage card, {{ openingNo(thing) }}</span>
-            <span>{{ risk.split(',')[0] || 'bore not known' }}</span>
+            <span>{{ letsIn }}</span>
           </p>
           <dl class="grid grid-cols-[5rem_1fr] gap-x-2 p-2 text-lg leading-snug">
             <dt class="cond font-semibold">Bore</dt>
