@@ -206,3 +206,10 @@ export const watchMoment = {
 }
 export const watchOutcome = { runs: 'Runs in', read: 'Read' }
 export const weighedAs = {}
+export const trialVerdict = {
+  none: 'Not settled',
+  a: 'The one',
+  b: 'The other',
+  c: 'The third',
+  alike: 'No difference',
+}

@@ -248,3 +248,5 @@ export const watchMoments = ['slack', 'atOnce', 'hour', 'day', 'week'] as const
 export type WatchMoment = (typeof watchMoments)[number]
 export const watchOutcomes = ['dry', 'weeps', 'runs', 'read'] as const
 export const weighedAs = ['weighed', 'guessed'] as const
+export const trialVerdicts = ['none', 'a', 'b', 'c', 'alike'] as const
+export type TrialVerdict = (typeof trialVerdicts)[number]

@@ -1,7 +1,7 @@
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import type { CureStage } from '../model/words'
-import { byId } from '../model/refit'
+import { byId, placeOfKind } from '../model/refit'
 import { gateNeeds } from './gateNeeds'
 import { sayMend } from './mends'
 import { formatWait } from '../units/hours'
@@ -153,6 +153,11 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
     const one = steps.get(id)
     return one ? `${one.title} · ${jobs.get(one.jobId)?.title ?? ''}` : 'a step that was removed'
   }
+  const asksForWater = (haulOutId: string): boolean => {
+    const placeId = rows.haulOut.find((one) => one.id === haulOutId)?.placeId
+    const yard = rows.place.find((one) => one.id === placeId) ?? placeOfKind(rows, 'yard')
+    return yard !== null && yard.tideStationId !== null
+  }
   const why = (binding: Binding): string => {
     switch (binding.kind) {
       case 'now':
@@ -179,9 +184,11 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
       case 'aim':
         return 'What is planned before it is done by then; the aimed date is kept.'
       case 'liftDay':
-        return binding.aimed
-          ? 'The yard lifts on set days, and not on the aimed one: this is the first after it.'
-          : 'The yard lifts on set days: this is the first one after what is planned is done.'
+        return `The yard lifts on set days${asksForWater(binding.haulOutId) ? ' and with her depth at the slip' : ''}${
+          binding.aimed
+            ? ', and not on the aimed one: this is the first after it.'
+            : ': this is the first one after what is planned is done.'
+        }`
       case 'bondWindow':
         return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`
       case 'weather':

@@ -90,6 +90,18 @@ export function parseLength(
   return accepted(metres)
 }
 
+/** The same for a height or depth, which may lie under what it is measured from: '-0.4 m'. */
+export function parseHeight(
+  text: string,
+  units: UnitSystem,
+  bare: LengthUnit = units === 'us' ? 'in' : 'm',
+): Result<number> {
+  const said = plainInput(text)
+  if (!said.startsWith('-')) return parseLength(text, units, bare)
+  const under = parseLength(said.slice(1), units, bare)
+  return under.ok ? accepted(-under.value) : under
+}
+
 /** Inches as a whole and sixteenths: 3.5 → `3 1/2"`. */
 function inchesText(inches: number): string {
   const sixteenths = Math.round(inches * 16)
@@ -106,6 +118,7 @@ function inchesText(inches: number): string {
 
 /** A length for reading: metric in mm below 1 m and m above, which mixed is but for drills; US as feet and inches. */
 export function formatLength(metres: number, units: UnitSystem): string {
+  if (metres < 0) return `−${formatLength(-metres, units)}`
   if (units !== 'us')
     return metres < 1 ? `${Math.round(metres * 1000)} mm` : `${Number(metres.toFixed(2))} m`
   const inches = metres / metresPerInch

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { formatCountdown, formatHours, parseHours } from './hours'
-import { boatUnit, formatLength, parseLength } from './length'
+import { boatUnit, formatLength, parseHeight, parseLength } from './length'
 import {
   editableQuantity,
   formatQuantity,
@@ -63,6 +63,13 @@ describe('lengths', () => {
     expect(parseLength('10.4', 'mixed', boatUnit('mixed'))).toEqual({ ok: true, value: 10.4 })
   })
 
+  it('may lie under what it is measured from where that is asked', () => {
+    expect(parseHeight('−0.4', 'metric', 'm')).toEqual({ ok: true, value: -0.4 })
+    expect(parseHeight('-1\'4"', 'us', 'ft')).toEqual({ ok: true, value: -(16 * 0.0254) })
+    expect(parseHeight('0.4', 'metric', 'm')).toEqual({ ok: true, value: 0.4 })
+    expect(parseHeight('--1', 'metric', 'm').ok).toBe(false)
+    expect(formatLength(-0.4, 'metric')).toBe('−400 mm')
+  })
   it('reads back what it writes, to half a millimetre or a thirty-second of an inch', () => {
     fc.assert(
       fc.property(

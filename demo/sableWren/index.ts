@@ -10,6 +10,7 @@ import { writeBags } from './bags'
 import { writeFoundWork } from './foundWork'
 import { writeFrame } from './frame'
 import { writeLaunch } from './launch'
+import { writeFirstDrain, writeLog } from './log'
 import { writeMoney } from './money'
 import { writePlannedMore } from './plannedMore'
 import { earnInches, writeClocks, writeHours, writeSheets } from './records'
@@ -38,6 +39,7 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeSeasonThree(write)
   writePlannedMore(write)
   writeFoundWork(write)
+  writeFirstDrain(write)
   writeHours(write)
   earnInches(write)
   writeStores(write)
@@ -48,6 +50,7 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeWalks(write)
   writeCovers(write)
   writeLaunch(write)
+  writeLog(write)
   lastWeek(write)
   return write.rows
 }

@@ -145,6 +145,13 @@ const sheets: readonly SheetLines[] = [
     check: ['2027-10-09', 'Work and grease at the next haul-out'],
   },
   {
+    jobId: 'drain-one',
+    lines: [['material', 'Polysulphide, black', 'half a tube']],
+    tests: [['Locker filled', 'dry below after 15 min', 'dry']],
+    takeApart: 'From below, through the forecabin lining.',
+    check: null,
+  },
+  {
     jobId: 'mast-step',
     lines: [
       ['material', 'Laminated oak', '90 × 140 × 600 mm'],

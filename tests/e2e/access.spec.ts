@@ -26,6 +26,8 @@ async function clean(page: Page, what: string, colours = false): Promise<void> {
 
 /** Views on which nearly every pair of colours stands. */
 const coloured = [
+  'launch',
+  'launch/day?day=2027-06-05',
   'today',
   'step/bitt-3',
   'jobs?job=foredeck',
@@ -40,6 +42,11 @@ const coloured = [
   'walk/core/panel-port',
 ]
 const views = [
+  'launch',
+  'launch/day?day=2027-06-05',
+  'launch/watch',
+  'launch/card',
+  'launch/inputs',
   'today',
   'step/bitt-3',
   'jobs',

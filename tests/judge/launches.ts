@@ -35,8 +35,11 @@ function firstDeep(
     const now = midnight + minutes * minute
     if (!deep(now) || minutes === shuts) {
       const until = minutes
-      if (from !== null && until - from >= (haul.yard?.launchMin ?? 0))
-        return midnight + from * minute
+      // Slings and swing take 35 minutes, and can be done before the water is there.
+      const lift = from === null ? 0 : Math.max(opens, from - 35)
+      const lowered = Math.max(lift + 35, from ?? 0)
+      if (from !== null && until - lowered >= (haul.yard?.launchMin ?? 0))
+        return midnight + lift * minute
       from = null
     } else from ??= minutes
   }

@@ -5,6 +5,8 @@ const store = useRefitStore()
 const frame = useFrameStore()
 const { views } = useViews()
 const links = [
+  ['launch/card', 'Water coming in: damage card'],
+  ['launch/watch', 'The watch afloat'],
   ['week', 'The week'],
   ['hours', 'Hours'],
   ['triage', 'Place what waits'],

@@ -52,7 +52,7 @@ const byUnit = computed(() => {
   const units = store.refit?.units ?? 'metric'
   if (unit === 'minor')
     return { is: UiMoney, with: { currency: store.refit?.currency ?? 'EUR', mayBeEmpty } }
-  if (unit === 'm') return { is: UiLength, with: { units, mayBeEmpty } }
+  if (unit === 'm') return { is: UiLength, with: { units, mayBeEmpty, signed: (min ?? 0) < 0 } }
   if (unit === 'h') return { is: UiHours, with: { most: max, mayBeEmpty } }
   if (unit === 'hRound') return { is: UiHours, with: { most: max, day: 24, mayBeEmpty } }
   if (unit && byQuantity.has(unit)) return { is: UiQuantity, with: { unit, min, max, mayBeEmpty } }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { accepted } from '#core/result'
-import { boatUnit, formatLength, parseLength } from '#core/units/length'
+import { boatUnit, formatLength, parseHeight, parseLength } from '#core/units/length'
 import type { UnitSystem } from '#core/units/length'
 
 /** A length of the boat in metres, typed in any unit; a bare number is metres or feet, as the refit measures. */
@@ -12,11 +12,13 @@ const props = defineProps<{
   error?: string
   placeholder?: string
   mayBeEmpty?: boolean
+  /** A height that may lie under what it is measured from. */
+  signed?: boolean
 }>()
 const parse = (text: string) =>
   props.mayBeEmpty && text.trim() === ''
     ? accepted(null)
-    : parseLength(text, props.units, boatUnit(props.units))
+    : (props.signed ? parseHeight : parseLength)(text, props.units, boatUnit(props.units))
 </script>
 
 <template>

@@ -35,6 +35,7 @@ import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
 import { dayPlan, leaving, orderKept, odds, plan, weekPromise, weekSnapshot } from './plans'
 import { cover, forecast } from './weather'
 import { hullOpening, liftSheet, readySign, tideStation, watchLook, weightLine } from './launch'
+import { check, earlierWork, meter, meterReading, trial, trialReading } from './book'
 import type { FieldsOf } from '../kind'
 import type { RowOf } from '../field'
 
@@ -99,6 +100,12 @@ export const kinds = {
   asBuiltSheet,
   asBuiltLine,
   asBuiltTest,
+  meter,
+  meterReading,
+  check,
+  trial,
+  trialReading,
+  earlierWork,
   picture,
   tradeItem,
   budget,

@@ -51,6 +51,8 @@ export const finding = kind('finding', {
   jobId: maybe(ref('Job', 'job')),
   causeId: maybe(ref('Cause', 'cause')),
   duringJobId: maybe(ref('Found during', 'job')),
+  /** The repair after which it came again. */
+  againAfterJobId: maybe(ref('Came again after', 'job')),
   foundAt: instant('Found at'),
   foundBy: maybe(ref('Found by', 'person')),
 })

@@ -95,4 +95,31 @@ export const launchRules: Rules = {
       'That is behind her stern: measure from the stem.',
     ),
   ],
+  check: (row) => [
+    ...when(
+      row.dueOn === null && row.dueAtValue === null && !row.atHaulOut && row.doneOn === null,
+      'dueOn',
+      'Say when: a date, a reading of a meter, or the next haul-out.',
+    ),
+    ...when(
+      row.dueAtValue !== null && row.meterId === null,
+      'meterId',
+      'Say which meter it goes by.',
+    ),
+  ],
+  trialReading: (row, { rows }) => {
+    const trial = rows.trial.find((one) => one.id === row.trialId)
+    return [
+      ...mendWhen(
+        trial !== undefined && row.count > trial.outOf,
+        'count',
+        `There are ${trial?.outOf} in all: ${row.count} of them cannot be.`,
+      ),
+      ...when(
+        trial !== undefined && row.way === 'c' && trial.wayC === '',
+        'way',
+        'That trial has two ways.',
+      ),
+    ]
+  },
 }

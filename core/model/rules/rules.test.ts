@@ -535,3 +535,114 @@ describe('money', () => {
     expect(wrongIn(rows, 'hoursEntry', 'c')).toEqual([])
   })
 })
+
+describe('going in', () => {
+  const boat = () => {
+    const rows = emptyRefit()
+    add(rows, 'haulOut', 'h', { name: 'h', liftOutAimed: '2027-04-01', launchAimed: '2027-06-01' })
+    person(rows, 'ida', [6], '08:00', '17:00')
+    return rows
+  }
+  const m2 = { name: 'M2', amplitudeM: 1, phaseDeg: 0 }
+  it.each<[string, object, string[]]>([
+    ['known constituents', { constituents: [m2] }, []],
+    ['one that nobody knows', { constituents: [m2, { ...m2, name: 'QQ9' }] }, ['constituents']],
+    ['one twice', { constituents: [m2, m2] }, ['constituents']],
+    [
+      'waters in order',
+      {
+        turns: [
+          { at: 1, heightM: 4 },
+          { at: 2, heightM: 1 },
+        ],
+      },
+      [],
+    ],
+    [
+      'two at once',
+      {
+        turns: [
+          { at: 2, heightM: 4 },
+          { at: 2, heightM: 1 },
+        ],
+      },
+      ['turns'],
+    ],
+  ])('a station with %s', (_, more, fields) => {
+    const rows = boat()
+    add(rows, 'tideStation', 't', { name: 'T', ...more })
+    expect(wrongIn(rows, 'tideStation', 't')).toEqual(fields)
+  })
+  it('a line is signed once for a launch, and what is not proven says why', () => {
+    const rows = boat()
+    const sign = (id: string, more: object) =>
+      add(rows, 'readySign', id, { haulOutId: 'h', item: 'plugs', personId: 'ida', at: 1, ...more })
+    sign('one', {})
+    expect(wrongIn(rows, 'readySign', 'one')).toEqual([])
+    sign('two', { as: 'skipped' })
+    expect(wrongIn(rows, 'readySign', 'two')).toEqual(['because', 'item'])
+    sign('three', { item: 'pump', as: 'notAboard', because: 'none' })
+    expect(wrongIn(rows, 'readySign', 'three')).toEqual([])
+  })
+  it.each<[object, string[]]>([
+    [{ slingForeM: 3, slingAftM: 9, centreM: 6 }, []],
+    [{ slingForeM: 3, slingAftM: 9, centreM: 9 }, ['centreM']],
+    [{ slingAftM: 12.3 }, ['slingAftM']],
+    [
+      {
+        chart: [
+          [4, 15],
+          [5, 12],
+        ],
+      },
+      [],
+    ],
+    [
+      {
+        chart: [
+          [5, 12],
+          [4, 15],
+        ],
+      },
+      ['chart'],
+    ],
+    [
+      {
+        chart: [
+          [4, 12],
+          [5, 15],
+        ],
+      },
+      ['chart'],
+    ],
+  ])('a lift with %j', (more, fields) => {
+    const rows = boat()
+    add(rows, 'liftSheet', 'l', { haulOutId: 'h', ...more })
+    expect(wrongIn(rows, 'liftSheet', 'l')).toEqual(fields)
+  })
+  it('a reading has its number, a weight its kilograms, a trial no more than there are', () => {
+    const rows = boat()
+    add(rows, 'watchLook', 'w', { haulOutId: 'h', what: 'bilge', outcome: 'read', at: 1 })
+    expect(wrongIn(rows, 'watchLook', 'w')).toEqual(['value'])
+    add(rows, 'weightLine', 'k', { what: 'Anchor', kg: 0, on: '2027-05-01' })
+    expect(wrongIn(rows, 'weightLine', 'k')).toEqual(['kg'])
+    add(rows, 'trial', 't', { title: 'T', wayA: 'A', wayB: 'B', outOf: 10, order: 'a' })
+    add(rows, 'trialReading', 'r', { trialId: 't', way: 'a', on: '2027-05-01', count: 11 })
+    expect(wrongIn(rows, 'trialReading', 'r')).toEqual(['count'])
+    add(rows, 'trialReading', 'c', { trialId: 't', way: 'c', on: '2027-05-01', count: 1 })
+    expect(wrongIn(rows, 'trialReading', 'c')).toEqual(['way'])
+  })
+  it('a check says when it is due, or was done', () => {
+    const rows = boat()
+    const check = (id: string, more: object) =>
+      add(rows, 'check', id, { title: id, order: id, ...more })
+    check('never', {})
+    expect(wrongIn(rows, 'check', 'never')).toEqual(['dueOn'])
+    for (const more of [{ dueOn: '2027-05-01' }, { atHaulOut: true }, { doneOn: '2027-05-01' }]) {
+      check(JSON.stringify(more), more)
+      expect(wrongIn(rows, 'check', JSON.stringify(more))).toEqual([])
+    }
+    check('by nothing', { dueAtValue: 150 })
+    expect(wrongIn(rows, 'check', 'by nothing')).toEqual(['meterId'])
+  })
+})

@@ -6,7 +6,7 @@ import type { Slip } from '../../tide/slip'
 import { dayNumber, minutesOf, weekdayOf } from '../../time/civil'
 import type { ZoneClock } from '../../time/zone'
 
-/** Days looked through for one with water: a slip that has none in so long has none at all, and the tide is left out. */
+/** Lift days looked through for one with water: a slip that has none in so many has none at all. */
 const mostDryDays = 400
 
 export class Lifts {
@@ -23,7 +23,8 @@ export class Lifts {
     haulOut: HaulOut | null,
     private readonly clock: ZoneClock,
   ) {
-    this.weekdays = yard?.liftWeekdays ?? []
+    // A yard that names no day of the week lifts on any.
+    this.weekdays = (yard?.liftWeekdays ?? []).filter((one) => one >= 1 && one <= 7)
     this.closed = (yard?.noLifts ?? []).map((one) => [dayNumber(one.from), dayNumber(one.to)])
     this.firstMin = minutesOf(yard?.liftFrom ?? '09:00')
     const [on, time] = [haulOut?.launchBooked ?? null, haulOut?.launchTime ?? null]
@@ -43,17 +44,15 @@ export class Lifts {
     return !this.isClosed(day) && this.isWeekday(day) && this.hasWater(day)
   }
 
-  /** The first lift at or after an instant. */
+  /** The first lift at or after an instant. A slip that never has the water is taken as if it asked for none. */
   next(from: number): number {
-    let [looked, dry] = [0, 0]
-    // A yard that names no day of the week lifts on none: after a week of looking any day will do.
+    let dry: number | null = null
+    let dryDays = 0
     for (let day = this.clock.dayOf(from); ; day++) {
-      if (this.isClosed(day)) continue
-      if (this.at(day) >= from && (this.isWeekday(day) || looked > 7)) {
-        if (this.hasWater(day) || dry >= mostDryDays) return this.at(day)
-        dry++
-      }
-      looked++
+      if (this.isClosed(day) || !this.isWeekday(day) || this.at(day) < from) continue
+      if (this.hasWater(day)) return this.at(day)
+      dry ??= this.at(day)
+      if (++dryDays >= mostDryDays) return dry
     }
   }
 

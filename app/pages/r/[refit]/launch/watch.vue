@@ -69,7 +69,8 @@ const drops = ref<number | null>(null)
 const asksDrops = ref(false)
 const reading = ref<number | null>(null)
 const wrong = ref('')
-watch(thing, () => {
+// By its name: the thing itself is made anew with every change from anywhere, and what is typed stays.
+watch([moment, () => thing.value?.what], () => {
   drops.value = null
   reading.value = null
   asksDrops.value = false

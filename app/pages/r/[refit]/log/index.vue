@@ -4,10 +4,17 @@ import { isLocated } from '#core/bags/bags'
 import { completeness, draftSheet } from '#core/asbuilt/draft'
 import type { Zone } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
+import { keyBetween } from '#core/model/order'
+import { bookRecord } from '#core/log/systems'
+import { checksDue } from '#core/log/checks'
+import { cameAgain } from '#core/log/history'
+import { trialStates } from '#core/log/trials'
+import { counted } from '#core/units/counted'
 import { sayFullDate } from '#core/time/say'
 
 /** What was done, with what, when do I look again? */
 const store = useRefitStore()
+const isAfloat = useAfloat()
 const sheets = computed(() =>
   [...store.rows.asBuiltSheet]
     .sort((a, b) => ((a.doneOn ?? '') < (b.doneOn ?? '') ? 1 : -1))
@@ -57,11 +64,45 @@ const unwritten = computed(() =>
       !store.rows.asBuiltSheet.some((sheet) => sheet.jobId === job.id),
   ),
 )
-const checks = computed(() =>
-  store.rows.asBuiltSheet
-    .filter((sheet) => sheet.nextCheckOn !== null)
-    .sort((a, b) => ((a.nextCheckOn ?? '') < (b.nextCheckOn ?? '') ? -1 : 1)),
+const record = computed(() => bookRecord(store.rows, store.derived.jobs))
+const trials = computed(() => trialStates(store.rows))
+const again = computed(() => cameAgain(store.rows, store.zone)[0] ?? null)
+const late = computed(() =>
+  checksDue(store.rows, store.derived.today, isAfloat).filter((one) => (one.inDays ?? 0) < 0),
 )
+const summary = computed(() =>
+  [
+    again.value
+      ? `${again.value.title}: came again after ${again.value.months} ${again.value.months === 1 ? 'month' : 'months'}.`
+      : '',
+    late.value[0]
+      ? late.value.length === 1
+        ? `One check is ${-(late.value[0].inDays ?? 0)} days late.`
+        : `${late.value.length} checks are late, the first by ${-(late.value[0].inDays ?? 0)} days.`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' '),
+)
+const addingTrial = ref(false)
+const trialForm = useRowForm('trial', () => ({
+  title: '',
+  wayA: '',
+  wayB: '',
+  counted: '',
+  outOf: 40,
+}))
+async function addTrial() {
+  const order = keyBetween(inOrder(store.rows.trial).at(-1)?.order ?? null, null)
+  const id = newId()
+  const kept = await trialForm.save('A trial', (values) => [
+    { op: 'create', entity: 'trial', id, patch: { ...values, order } },
+  ])
+  if (kept) {
+    trialForm.reset()
+    addingTrial.value = false
+  }
+}
 async function write(jobId: string) {
   const job = store.rows.job.find((one) => one.id === jobId)
   if (!job) return
@@ -72,111 +113,158 @@ async function write(jobId: string) {
 </script>
 
 <template>
-  <div class="gap-8 lg:grid lg:grid-cols-[1fr_18rem]">
-    <div>
-      <h1>{{ sheets.length }} as-built {{ sheets.length === 1 ? 'sheet' : 'sheets' }}</h1>
-      <p v-if="zoneId" class="mt-1">
-        Only {{ store.rows.zone.find((one) => one.id === zoneId)?.name }}, {{ shown.length }}.
-        <button class="underline" @click="zoneId = null">Show all</button>
-      </p>
-      <div v-if="sheets.length === 0" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
-        <h2>A year on nobody remembers which sealant</h2>
-        <p class="mt-2">
-          When a job is finished, its sheet is filled with what is known already: where, when, who,
-          hours and materials. You add sizes, readings and how to take it apart again.
-        </p>
-      </div>
-      <section
-        v-for="{ system, sheets: list } in systems"
-        :key="system.id"
-        class="mt-4"
-        :aria-label="system.name"
+  <div>
+    <h1>
+      <template v-if="record.share !== null"
+        >The record is {{ Math.floor(record.share * 100) }} % whole: {{ record.sheets }}
+        {{ record.sheets === 1 ? 'sheet' : 'sheets' }},
+        {{ counted(record.missing, 'line') }} missing<template v-if="record.unwritten > 0"
+          >,
+          <span class="text-redlead"
+            >{{ record.unwritten }} finished {{ record.unwritten === 1 ? 'job' : 'jobs' }} with no
+            sheet</span
+          ></template
+        ></template
       >
-        <h2 class="border-b-2 border-ink">{{ system.name }}</h2>
-        <ul>
-          <li
-            v-for="{ sheet, have, want, missing } in list"
-            :key="sheet.id"
-            class="border-b border-rule2"
+      <template v-else>Nothing is written up yet</template>
+    </h1>
+    <p v-if="summary">{{ summary }}</p>
+    <div
+      class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]"
+    >
+      <div class="grid content-start gap-5">
+        <section v-if="record.systems.length > 0" aria-labelledby="log-systems">
+          <h2 id="log-systems">Systems</h2>
+          <SystemsTable :record="record" @write="write" />
+        </section>
+        <CameAgain />
+      </div>
+      <div class="grid content-start gap-5">
+        <section aria-labelledby="log-trials">
+          <h2 id="log-trials" class="border-b-2 border-ink">Trials</h2>
+          <p v-if="trials.length === 0" class="text-ink2">
+            One job done two ways on purpose, read now and then: the next one starts with what did
+            better.
+          </p>
+          <TrialCard v-for="one in trials" :key="one.trial.id" class="mt-2" :state="one" />
+          <button
+            class="btn btn-small no-print mt-2"
+            :aria-expanded="addingTrial"
+            @click="addingTrial = !addingTrial"
           >
-            <NuxtLink
-              :to="`/r/${store.refitId}/log/${sheet.id}`"
-              class="grid grid-cols-[1fr_7rem] gap-3 py-2 hover:bg-brass-tint"
-            >
-              <span>
-                <span class="cond block text-lg">{{ sheet.title }}</span>
-                <span class="text-ink2">
-                  {{
-                    [sheet.where, sheet.doneOn ? sayFullDate(sheet.doneOn) : '']
-                      .filter(Boolean)
-                      .join(' · ')
-                  }}
-                  <template v-if="missing.length > 0">
-                    · missing: {{ missing.join(', ') }}</template
-                  >
-                </span>
-              </span>
-              <span>
-                <span class="cond block text-right">{{ have }} of {{ want }}</span>
-                <span class="block h-3 border border-ink bg-sheet" aria-hidden="true"
-                  ><span
-                    class="block h-full bg-brass"
-                    :style="{ width: `${(have / want) * 100}%` }"
-                /></span>
-              </span>
-            </NuxtLink>
-          </li>
-        </ul>
-      </section>
+            Another trial
+          </button>
+          <form
+            v-if="addingTrial"
+            class="mt-2 grid items-end gap-2 sm:grid-cols-2"
+            @submit.prevent="addTrial"
+          >
+            <FieldInput v-bind="trialForm.bind('title')" class="sm:col-span-2" />
+            <FieldInput v-bind="trialForm.bind('wayA')" />
+            <FieldInput v-bind="trialForm.bind('wayB')" />
+            <FieldInput v-bind="trialForm.bind('counted')" />
+            <FieldInput v-bind="trialForm.bind('outOf')" />
+            <button class="btn justify-self-start">Keep the trial</button>
+            <p v-if="trialForm.wrong.value" class="text-redlead sm:col-span-2" role="alert">
+              {{ trialForm.wrong.value }}
+            </p>
+          </form>
+        </section>
+        <LookAgain />
+      </div>
     </div>
-    <aside aria-label="To write and to check">
-      <BoatMap
-        class="mb-4 max-lg:hidden"
-        :zones="store.rows.zone"
-        :items="standing"
-        :say="sayDone"
-        nameless
-        :chosen="zoneId"
-        @choose="zoneId = $event"
-      />
-      <section class="mb-6">
-        <h2>Strip-out bags</h2>
-        <p>
-          <NuxtLink class="underline" :to="`/r/${store.refitId}/bags`"
-            >{{ store.rows.bag.length }} bags</NuxtLink
-          >, {{ store.rows.bag.filter(isLocated).length }} with a place.
+    <div class="mt-8 gap-8 lg:grid lg:grid-cols-[1fr_18rem]">
+      <div>
+        <h2 class="text-2xl">
+          {{ sheets.length }} as-built {{ sheets.length === 1 ? 'sheet' : 'sheets' }}
+        </h2>
+        <p v-if="zoneId" class="mt-1">
+          Only {{ store.rows.zone.find((one) => one.id === zoneId)?.name }}, {{ shown.length }}.
+          <button class="underline" @click="zoneId = null">Show all</button>
         </p>
-      </section>
-      <section>
-        <h2>Done, not written up</h2>
-        <p v-if="unwritten.length === 0" class="text-ink2">Every finished job has its sheet.</p>
-        <ul class="mt-2 grid gap-2">
-          <li v-for="job in unwritten" :key="job.id">
-            <button
-              class="btn w-full justify-start! whitespace-normal! text-left"
-              @click="write(job.id)"
+        <div v-if="sheets.length === 0" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
+          <h3>A year on nobody remembers which sealant</h3>
+          <p class="mt-2">
+            When a job is finished, its sheet is filled with what is known already: where, when,
+            who, hours and materials. You add sizes, readings and how to take it apart again.
+          </p>
+        </div>
+        <section
+          v-for="{ system, sheets: list } in systems"
+          :key="system.id"
+          class="mt-4"
+          :aria-label="system.name"
+        >
+          <h3 class="border-b-2 border-ink">{{ system.name }}</h3>
+          <ul>
+            <li
+              v-for="{ sheet, have, want, missing } in list"
+              :key="sheet.id"
+              class="border-b border-rule2"
             >
-              {{ job.title }}
-            </button>
-          </li>
-        </ul>
-      </section>
-      <section class="mt-6">
-        <h2>Next checks</h2>
-        <p v-if="checks.length === 0" class="text-ink2">No check is set on any sheet.</p>
-        <ul>
-          <li v-for="sheet in checks" :key="sheet.id" class="border-b border-rule2 py-1.5">
-            <span
-              class="cond"
-              :class="{ 'text-redlead': (sheet.nextCheckOn ?? '') <= store.derived.today }"
-              >{{ sayFullDate(sheet.nextCheckOn ?? store.derived.today) }}</span
-            >
-            <NuxtLink :to="`/r/${store.refitId}/log/${sheet.id}`" class="block underline">{{
-              sheet.nextCheckWhat || sheet.title
-            }}</NuxtLink>
-          </li>
-        </ul>
-      </section>
-    </aside>
+              <NuxtLink
+                :to="`/r/${store.refitId}/log/${sheet.id}`"
+                class="grid grid-cols-[1fr_7rem] gap-3 py-2 hover:bg-brass-tint"
+              >
+                <span>
+                  <span class="cond block text-lg">{{ sheet.title }}</span>
+                  <span class="text-ink2">
+                    {{
+                      [sheet.where, sheet.doneOn ? sayFullDate(sheet.doneOn) : '']
+                        .filter(Boolean)
+                        .join(' · ')
+                    }}
+                    <template v-if="missing.length > 0">
+                      · missing: {{ missing.join(', ') }}</template
+                    >
+                  </span>
+                </span>
+                <span>
+                  <span class="cond block text-right">{{ have }} of {{ want }}</span>
+                  <span class="block h-3 border border-ink bg-sheet" aria-hidden="true"
+                    ><span
+                      class="block h-full bg-brass"
+                      :style="{ width: `${(have / want) * 100}%` }"
+                  /></span>
+                </span>
+              </NuxtLink>
+            </li>
+          </ul>
+        </section>
+      </div>
+      <aside aria-label="To write and to check">
+        <BoatMap
+          class="mb-4 max-lg:hidden"
+          :zones="store.rows.zone"
+          :items="standing"
+          :say="sayDone"
+          nameless
+          :chosen="zoneId"
+          @choose="zoneId = $event"
+        />
+        <section class="mb-6">
+          <h3>Strip-out bags</h3>
+          <p>
+            <NuxtLink class="underline" :to="`/r/${store.refitId}/bags`"
+              >{{ store.rows.bag.length }} bags</NuxtLink
+            >, {{ store.rows.bag.filter(isLocated).length }} with a place.
+          </p>
+        </section>
+        <section>
+          <h3>Done, not written up</h3>
+          <p v-if="unwritten.length === 0" class="text-ink2">Every finished job has its sheet.</p>
+          <ul class="mt-2 grid gap-2">
+            <li v-for="job in unwritten" :key="job.id">
+              <button
+                class="btn w-full justify-start! whitespace-normal! text-left"
+                @click="write(job.id)"
+              >
+                {{ job.title }}
+              </button>
+            </li>
+          </ul>
+        </section>
+      </aside>
+    </div>
   </div>
 </template>

@@ -1,0 +1,142 @@
+/** Can she go in: signed for line by line, a window booked and kept to, the day hour by hour, the watch in the hand. */
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { TestServer } from './server'
+
+const server = new TestServer()
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(() => server.end())
+
+async function open(page: Page, path: string) {
+  await page.goto(`${server.url}/r/${await server.refitId()}/${path}`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  await expect(page.getByText(/^Planning/)).toBeHidden()
+}
+const launch = async (page: Page) =>
+  /launch planned (\d+ \w+)/.exec(
+    (await page.getByText(/launch planned \d/).textContent()) ?? '',
+  )?.[1]
+const line = (page: Page, name: RegExp) => page.getByRole('button', { name })
+
+test('lines are signed for, a window is booked, the plan keeps to it, and the day is counted from it', async ({
+  page,
+  browser,
+}) => {
+  await open(page, 'launch')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Not yet: twelve things stop her',
+  )
+  await expect(
+    line(page, /^Engine intake no work, no test, no signature stops, no plan/),
+  ).toBeVisible()
+
+  // Skipping asks why, and loses nothing; proven with what was seen closes the line.
+  await line(page, /Engine intake/).click()
+  const dialog = page.getByRole('dialog', { name: 'Engine intake' })
+  await dialog.getByLabel('Signed as').selectOption('skipped')
+  await dialog.getByRole('button', { name: 'Sign', exact: true }).click()
+  await expect(dialog.getByText(/Say why: it stays in the log with the name/).first()).toBeVisible()
+  await dialog.getByLabel('Signed as').selectOption('proven')
+  await dialog.getByLabel('What you saw, or why').fill('Worked ten times, hose firm')
+  await dialog.getByLabel('Signed by').selectOption({ label: 'Oona' })
+
+  // Somebody else signs it meanwhile: the second is told whose name stands there.
+  const theirs = await browser.newContext()
+  const other = await theirs.newPage()
+  await open(other, 'launch')
+  await line(other, /Engine intake/).click()
+  const second = other.getByRole('dialog', { name: 'Engine intake' })
+  await dialog.getByRole('button', { name: 'Sign', exact: true }).click()
+  await expect(dialog).toBeHidden()
+  await expect(
+    line(page, /Engine intake Oona, 17 Apr: Worked ten times, hose firm proven/),
+  ).toBeVisible()
+  await expect(second.getByText(/Oona, Sat 17 Apr/)).toBeVisible()
+  await second.getByRole('button', { name: 'Take the signature back' }).click()
+  await expect(line(page, /Engine intake no work/)).toBeVisible()
+  await theirs.close()
+
+  // A day with water and people is booked; the plan goes to it, at that hour.
+  await page.getByRole('option', { name: /^Sat 12 Jun, 11:20–16:00, two/ }).click()
+  await page.getByRole('button', { name: 'Ask for Sat 12 Jun, 10:50' }).click()
+  const proposal = page.getByRole('dialog', { name: 'Book Sat 12 Jun, 10:50' })
+  await proposal.getByRole('button', { name: 'Book it' }).click()
+  await expect.poll(() => launch(page), { timeout: 60_000 }).toBe('12 Jun')
+  await expect(page.getByText(/Booked for Sat 12 Jun/)).toBeVisible()
+  await page.getByRole('link', { name: 'Launch day' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Sat 12 Jun: leave home at 07:55, in at 11:25, away by 12:05. 235 min in hand.',
+  )
+  // Nobody aboard while she hangs, and one looks at nine places with the slings slack.
+  await expect(page.getByText('Looks: 9 places')).toBeVisible()
+  await expect(page.getByText('Plugs: none for 38, 50 mm')).toBeVisible()
+  await page.goto(`${page.url().split('?')[0]}?day=2027-06-09`)
+  await expect(page.getByText(/Nobody of the boat is there that day/)).toBeVisible()
+})
+
+test('the watch is ticked on the phone, and what weeps is kept until it is dry', async ({
+  browser,
+}) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  const page = await phone.newPage()
+  await page.goto(`${server.url}/r/${await server.refitId()}/launch/watch`)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Slings slack: 1 of 9')
+  const thing = () => page.getByRole('heading', { level: 2, name: /^\d+ / })
+  await expect(thing()).toHaveText('1 Chain locker drain')
+  await page.getByRole('button', { name: /^Dry/ }).click()
+  await expect(thing()).toHaveText('2 Transducer hole')
+  await expect(page.getByText(/lets in 250 L a minute/)).toBeVisible()
+  await page.getByRole('button', { name: /^Weeps/ }).click()
+  await page.getByLabel('Drops a minute').fill('6')
+  await page.getByRole('button', { name: 'Weeps', exact: true }).click()
+  await expect(page.getByText('Not dry yet: Transducer hole.')).toBeVisible()
+  for (let at = 3; at <= 9; at++) {
+    await expect(thing()).toHaveText(new RegExp(`^${at} `))
+    await page.getByRole('button', { name: /^Dry/ }).click()
+  }
+  await expect(page.getByText('All looked at, and not all dry.')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^All dry/ })).toBeHidden()
+  // Looked at again after a nip of the clip.
+  await page.getByRole('button', { name: /Transducer hole weeps, 6 drops\/min/ }).click()
+  await page.getByRole('button', { name: /^Dry/ }).click()
+  await expect(page.getByRole('button', { name: 'All dry: let go, she is in' })).toBeVisible()
+  // A reading is asked for, not a tick alone.
+  await page.getByRole('button', { name: /^At once/ }).click()
+  await page.getByRole('button', { name: 'Keep the reading' }).click()
+  await expect(page.getByText('Say what you read, in mm.')).toBeVisible()
+  await page.getByLabel('Water in the bilge, mm').fill('4')
+  await page.getByRole('button', { name: 'Keep the reading' }).click()
+  await expect(page.getByRole('button', { name: /^Water in the bilge 4 mm/ })).toBeVisible()
+  await phone.close()
+})
+
+test('tides and lifts that cannot be are refused at their place', async ({ page }) => {
+  await open(page, 'launch/inputs')
+  const lines = page.getByLabel(/^Constituents: name/)
+  await lines.fill('M2 1.66 210\nQQ9 0.2 40')
+  await page.getByRole('button', { name: 'Keep these constituents' }).click()
+  await expect(page.getByText(/Line 2 \(QQ9\): its speed is not known here/)).toBeVisible()
+  await expect(lines).toHaveValue('M2 1.66 210\nQQ9 0.2 40')
+  await page
+    .getByLabel(/^Or high and low waters/)
+    .fill('2027-06-05 14:51 0.5\n2027-06-05 08:20 4.7')
+  await page.getByRole('button', { name: 'Keep this table' }).click()
+  await expect(page.getByText(/Line 2, 2027-06-05 08:20, is not later/)).toBeVisible()
+  const centre = page.getByLabel('Centre of gravity from the stem')
+  await centre.fill('3.2 m')
+  await centre.press('Tab')
+  await expect(page.getByText(/3\.20 m from the stem, is not between the slings/)).toBeVisible()
+  await page.getByLabel(/^Chart of the crane/).fill('5 12.4\n6 heavy')
+  await page.getByRole('button', { name: 'Keep the chart' }).click()
+  await expect(page.getByText('Line 2, “6 heavy”, is no row.', { exact: false })).toBeVisible()
+  // A slip that never has the depth says by how much, and dates go on without the tide.
+  const depth = page.getByLabel('Charted depth at the slip')
+  await depth.fill('-4 m')
+  await depth.press('Tab')
+  await expect(page.getByText(/She needs 6\.05 m over chart datum/)).toBeVisible()
+  await expect(page.getByText('Not saved yet')).toBeHidden()
+  await open(page, 'launch')
+  await expect(
+    page.getByText(/The slip never has her depth: the highest water of a year is 5\.\d\d m/),
+  ).toBeVisible()
+})
