@@ -1,7 +1,15 @@
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 /** Packages core may use: pure and well known. */
-const corePackages = ['@date-fns/tz', '@neaps/tide-predictor', 'suncalc', 'date-fns', 'fractional-indexing', 'jsep', 'tinyqueue']
+const corePackages = [
+  '@date-fns/tz',
+  '@neaps/tide-predictor',
+  'suncalc',
+  'date-fns',
+  'fractional-indexing',
+  'jsep',
+  'tinyqueue',
+]
 const coreOnly = {
   patterns: [
     {

@@ -5,7 +5,7 @@ import type { RefitRows } from '../model/refit'
 import type { ZoneClock } from '../time/zone'
 
 /** A line of the ledger. Metres from the stem and to starboard; null: nobody said where. */
-export interface WeightMove {
+interface WeightMove {
   readonly key: string
   readonly what: string
   readonly kg: number

@@ -15,13 +15,13 @@ export const sheetColumns = [
 export type SheetColumn = (typeof sheetColumns)[number]
 export type SheetMark = 'written' | 'missing' | 'notWanted'
 
-export interface SheetMarks {
+interface SheetMarks {
   readonly sheet: Row<'asBuiltSheet'>
   readonly marks: Readonly<Record<SheetColumn, SheetMark>>
   readonly missing: number
 }
 
-export interface SystemRecord {
+interface SystemRecord {
   readonly system: Row<'system'> | null
   readonly sheets: readonly SheetMarks[]
   /** Finished jobs of it that no sheet tells of. */

@@ -4,9 +4,9 @@ import { groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 
 type Trial = Row<'trial'>
-export type Way = 'a' | 'b' | 'c'
+type Way = 'a' | 'b' | 'c'
 
-export interface TrialWay {
+interface TrialWay {
   readonly way: Way
   readonly name: string
   readonly where: string

@@ -249,4 +249,3 @@ export type WatchMoment = (typeof watchMoments)[number]
 export const watchOutcomes = ['dry', 'weeps', 'runs', 'read'] as const
 export const weighedAs = ['weighed', 'guessed'] as const
 export const trialVerdicts = ['none', 'a', 'b', 'c', 'alike'] as const
-export type TrialVerdict = (typeof trialVerdicts)[number]

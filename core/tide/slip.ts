@@ -12,7 +12,7 @@ import { offsetTide, tideOf, waterOver } from './tide'
 import type { Tide } from './tide'
 
 /** A lift in the water of a day, UTC ms. */
-export interface SlipLift {
+interface SlipLift {
   readonly window: Interval
   /** When the slings go on: she is swung out while the water comes. */
   readonly liftAt: number
@@ -100,7 +100,7 @@ function makeSlip(
 const known = new WeakMap<Station, Map<string, Slip>>()
 
 /** True for a station of which anything is known. */
-export const tells = (station: Station): boolean =>
+const tells = (station: Station): boolean =>
   station.basis === 'table' ? station.turns.length > 1 : station.constituents.length > 0
 
 /** The slip of a yard; null: no tide is named for it, or her draught is not known. */

@@ -18,7 +18,7 @@ const [few, whole] = [8, ref(false)]
 const shown = computed(() => (whole.value ? due.value : due.value.slice(0, few)))
 const standing = (one: CheckDue) =>
   one.by !== ''
-    ? one.by
+    ? `${one.by}${one.isLikely ? ', likely' : ''}`
     : one.inDays === null
       ? 'no date'
       : one.inDays < 0
@@ -26,8 +26,7 @@ const standing = (one: CheckDue) =>
         : one.inDays === 0
           ? 'today'
           : `in ${one.inDays} ${one.inDays === 1 ? 'day' : 'days'}`
-const on = (one: CheckDue) =>
-  one.on === null ? '' : `${one.isLikely ? 'likely ' : ''}${sayDay(one.on)}`
+const on = (one: CheckDue) => (one.on === null ? '' : sayDay(one.on))
 const doing = ref<CheckDue | null>(null)
 const seen = ref('')
 async function done() {
@@ -106,7 +105,7 @@ const sayMeter = (one: (typeof meters.value)[number]) =>
       <li
         v-for="one in shown"
         :key="one.key"
-        class="grid grid-cols-[6.5rem_minmax(0,1fr)_auto] items-center gap-x-3 border-b border-rule2 py-1 max-sm:grid-cols-[minmax(0,1fr)_auto]"
+        class="grid grid-cols-[6.5rem_minmax(0,1fr)_auto_auto] items-center gap-x-3 border-b border-rule2 py-0.5 max-sm:grid-cols-[minmax(0,1fr)_auto]"
         :class="
           one.inDays !== null && one.inDays < 0
             ? 'border-l-4 border-l-redlead bg-redlead-tint pl-2'
@@ -122,8 +121,11 @@ const sayMeter = (one: (typeof meters.value)[number]) =>
             >{{ one.title }}</NuxtLink
           >
           <template v-else>{{ one.title }}</template>
-          <span class="cond block text-ink2">{{ standing(one) }}</span>
         </span>
+        <span
+          class="cond whitespace-nowrap text-right text-ink2 max-sm:order-last max-sm:col-span-2 max-sm:text-left"
+          >{{ standing(one) }}</span
+        >
         <button v-if="one.check" class="btn btn-small" @click="((doing = one), (seen = ''))">
           Done<span class="sr-only">{{ `: ${one.title}` }}</span>
         </button>

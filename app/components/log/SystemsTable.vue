@@ -69,12 +69,12 @@ const said = (marks: readonly SheetMark[]) =>
                 }}
                 of {{ one.sheets.length }}</span
               >
-              <span v-else class="flex gap-0.5" aria-hidden="true">
+              <span v-else class="flex gap-px" aria-hidden="true">
                 <svg
                   v-for="each in one.sheets"
                   :key="each.sheet.id"
-                  width="15"
-                  height="15"
+                  width="14"
+                  height="14"
                   viewBox="-7.5 -7.5 15 15"
                 >
                   <circle

@@ -11,7 +11,9 @@ const { lastRefitId, light } = useDevice()
 usePlannerStore()
 useWeatherStore()
 /** Drawings want the whole width: their clocks lie in a strip. */
-const wide = computed(() => /\/(sequence|stores|money|launch|log|walk|today|step|job)\b/.test(route.path))
+const wide = computed(() =>
+  /\/(sequence|stores|money|launch|log|walk|today|step|job)\b/.test(route.path),
+)
 const { undo, asks, answer } = useUndo()
 useKeys(undo)
 useAlarms()

@@ -130,16 +130,16 @@ async function write(jobId: string) {
     </h1>
     <p v-if="summary">{{ summary }}</p>
     <div
-      class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]"
+      class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]"
     >
-      <div class="grid content-start gap-5">
+      <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-5">
         <section v-if="record.systems.length > 0" aria-labelledby="log-systems">
           <h2 id="log-systems">Systems</h2>
           <SystemsTable :record="record" @write="write" />
         </section>
         <CameAgain />
       </div>
-      <div class="grid content-start gap-5">
+      <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-5">
         <section aria-labelledby="log-trials">
           <h2 id="log-trials" class="border-b-2 border-ink">Trials</h2>
           <p v-if="trials.length === 0" class="text-ink2">
