@@ -167,7 +167,7 @@ function beforeLines(facts: ReadyFacts, work: LaunchWork): Line[] {
     patches(facts, work),
     antifoul(facts, work),
     about(facts, work, 'anodes', 'Anodes', aboutAnodes, [5], true),
-    about(facts, work, 'pump', 'Bilge pump, float switch', aboutPump),
+    about(facts, work, 'pump', 'Bilge pump and switch', aboutPump),
     ...(hasShaft ? [about(facts, work, 'propeller', 'Propeller locked', aboutPropeller)] : []),
     ...plugs(facts),
     slings(facts),

@@ -1,6 +1,6 @@
 /** One job done two or three ways: how far apart they are, and how sure that is. */
 import type { Row } from '../model/entities'
-import { groupBy } from '../model/refit'
+import { groupBy, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 
 type Trial = Row<'trial'>
@@ -58,7 +58,7 @@ const namesOf = (trial: Trial): readonly (readonly [Way, string, string])[] => [
 /** Every trial with its ways as read so far. */
 export function trialStates(rows: Pick<RefitRows, 'trial' | 'trialReading'>): TrialState[] {
   const readings = groupBy(rows.trialReading, (one) => one.trialId)
-  return rows.trial.map((trial): TrialState => {
+  return inOrder(rows.trial).map((trial): TrialState => {
     const own = [...(readings.get(trial.id) ?? [])].sort((a, b) => (a.on < b.on ? -1 : 1))
     const ways = namesOf(trial).map(([way, name, where]) => ({
       way,

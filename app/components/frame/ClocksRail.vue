@@ -70,7 +70,8 @@ const shown = computed(() => clocks.value.find((one) => one.clock.id === opened.
     </div>
     <p
       v-if="props.strip"
-      class="cond absolute top-0 right-0 bg-paper pl-3 text-lg leading-9 max-lg:hidden"
+      class="cond bg-paper pl-3 text-lg leading-9 max-lg:hidden"
+      :class="clocks.length > 0 ? 'absolute top-0 right-0' : '-mb-2 text-right leading-7!'"
     >
       {{ sayFullDate(store.derived.today) }}, {{ clockTimeOf(time.now, store.derived.clock) }}
     </p>

@@ -100,7 +100,7 @@ const said = (marks: readonly SheetMark[]) =>
             done {{ one.unwritten.length === 1 ? 'once' : `${one.unwritten.length} times` }},
             nothing written
           </td>
-          <td class="whitespace-nowrap text-right">
+          <td class="cond whitespace-nowrap text-right">
             <button
               v-if="one.mend?.kind === 'write'"
               class="underline max-sm:min-h-11"
@@ -116,8 +116,7 @@ const said = (marks: readonly SheetMark[]) =>
               class="underline max-sm:inline-flex max-sm:min-h-11 max-sm:items-center"
               :to="`/r/${store.refitId}/log/${one.mend.sheet.id}`"
               :title="one.mend.sheet.title"
-              >{{ one.mend.holes }} {{ one.mend.holes === 1 ? 'line' : 'lines' }}, one
-              sheet</NuxtLink
+              >{{ one.mend.holes }} {{ one.mend.holes === 1 ? 'line' : 'lines' }}</NuxtLink
             >
             <span v-else class="text-ink2">whole</span>
           </td>

@@ -76,6 +76,8 @@ watch([moment, () => thing.value?.what], () => {
   asksDrops.value = false
   wrong.value = ''
 })
+// The sentence goes with the value it asked for: one that came back would move the button under the press.
+watch(reading, () => (wrong.value = ''), { flush: 'sync' })
 async function look(
   outcome: 'dry' | 'weeps' | 'runs' | 'read',
   value: number | null = null,
