@@ -1,4 +1,6 @@
 import ical from 'ical-generator'
+import { afloatBy } from '#core/log/afloat'
+import { checksDue } from '#core/log/checks'
 import { byId } from '#core/model/refit'
 import { acceptedPlan } from '#core/model/stored'
 import { derive } from '#core/progress/derive'
@@ -6,7 +8,7 @@ import { sayGate } from '#core/progress/gateWords'
 import { now } from './clock'
 import { wholeRefit } from './refits'
 
-/** The accepted plan as a calendar: a line a stretch of work, and the gates. */
+/** The accepted plan as a calendar: a line a stretch of work, the gates, and what is to be looked at again. */
 export async function calendarOf(refitId: string): Promise<string> {
   const { rows } = await wholeRefit(refitId)
   const plan = acceptedPlan(rows)
@@ -40,6 +42,17 @@ export async function calendarOf(refitId: string): Promise<string> {
       end: new Date(at + 3_600_000),
       summary: said.standing === 'notBefore' ? `${name}, not before this` : name,
       description: [said.title, ...said.leavesOut].join(' '),
+    })
+  }
+  const isAfloat = afloatBy(rows, plan, derived.clock)
+  for (const one of checksDue(rows, derived.today, isAfloat)) {
+    if (one.on === null) continue
+    calendar.createEvent({
+      id: `check-${one.key.replace(/\s/g, '-')}`,
+      start: new Date(`${one.on}T00:00:00Z`),
+      allDay: true,
+      summary: one.title,
+      description: [one.isLikely ? 'Likely then' : 'Look again', one.by].filter(Boolean).join(', '),
     })
   }
   return calendar.toString()

@@ -301,5 +301,7 @@ describe('the refit file', () => {
     expect(csv).toContain('"Re-core the foredeck, starboard"')
     const ics = new TextDecoder().decode((await get(`/api/refits/${refitId}/calendar.ics`)).bytes)
     expect(ics).toMatch(/^BEGIN:VCALENDAR[\s\S]*END:VCALENDAR\s*$/)
+    // What is to be looked at again is a whole day in it.
+    expect(ics).toMatch(/DTSTART;VALUE=DATE:\d{8}[\s\S]*SUMMARY:Fire bottles weighed/)
   })
 })

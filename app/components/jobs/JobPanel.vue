@@ -108,6 +108,7 @@ async function writeSheet() {
         :options="severities"
         @update:model-value="set('severity')($event)"
       />
+      <CameAgainHere :zone-id="job.zoneId" />
       <JobGate :job="job" @set="edits.editJob(job, { gateId: $event, placed: true })" />
       <RowField field="decision" />
       <RowField field="pinnedRank" label="Pin to rank" />

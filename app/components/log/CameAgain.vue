@@ -1,67 +1,62 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { cameAgain, historyOf } from '#core/log/history'
+import { computed, ref } from 'vue'
+import { cameAgain } from '#core/log/history'
+import { inOrder } from '#core/model/refit'
 import { sayMonth } from '#core/time/say'
 
-/** What came again after it was mended, with all that was ever done in that place. */
+/** What came again after it was mended, with all that was ever done in that place; and work before us. */
 const store = useRefitStore()
-const { sayDate } = useDates()
-const again = computed(() => cameAgain(store.rows, store.zone).slice(0, 3))
-const lastOf = computed(
-  () =>
-    new Map(
-      (store.accepted?.placements ?? []).map((one) => [
-        one.stepId,
-        one.segments.at(-1)?.[1] ?? null,
-      ]),
-    ),
+const most = 3
+const again = computed(() => cameAgain(store.rows, store.zone).slice(0, most))
+const adding = ref(false)
+const form = useRowForm('earlierWork', () => ({
+  zoneId: null,
+  what: '',
+  year: store.refit?.builtYear ?? undefined,
+  byWhom: '',
+}))
+const zones = computed(() =>
+  inOrder(store.rows.zone).map((one) => ({ value: one.id, label: one.name })),
 )
-function plannedOn(jobId: string): string | null {
-  const ends = store.rows.step
-    .filter((one) => one.jobId === jobId)
-    .flatMap((one) => lastOf.value.get(one.id) ?? [])
-  return ends.length > 0 ? store.zone.dateOf(Math.max(...ends)) : null
+async function add() {
+  const id = newId()
+  const kept = await form.save('Work before us', (values) => [
+    { op: 'create', entity: 'earlierWork', id, patch: values },
+  ])
+  if (kept) {
+    form.reset()
+    adding.value = false
+  }
 }
-const told = computed(() =>
-  again.value.map((one) => ({
-    ...one,
-    entries: one.zoneId ? historyOf(store.rows, one.zoneId, store.zone, plannedOn) : [],
-    zone: store.rows.zone.find((each) => each.id === one.zoneId)?.name ?? '',
-  })),
-)
-const markOf = { before: 'onDay', done: 'proven', found: 'stops', toCome: 'onDay' } as const
 </script>
 
 <template>
-  <section v-if="told.length > 0" aria-labelledby="came-again">
+  <section aria-labelledby="came-again">
     <h2 id="came-again" class="border-b-2 border-ink">It came again</h2>
-    <article v-for="one in told" :key="one.findingId" class="mt-1">
+    <p v-if="again.length === 0" class="text-ink2">
+      Nothing that was mended came again. On a finding say after which repair it did: how long that
+      held is told here, and wherever work is planned in that place.
+    </p>
+    <article v-for="one in again" :key="one.findingId" class="mt-1">
       <p class="leading-snug">
         <strong>{{ one.title }}</strong>: {{ one.repair }}, {{ sayMonth(one.doneOn) }}, held
         <strong>{{ one.months }} {{ one.months === 1 ? 'month' : 'months' }}</strong
         >.
       </p>
-      <ol :aria-label="`All that was done: ${one.zone}`" class="mt-1">
-        <li
-          v-for="entry in one.entries"
-          :key="entry.key"
-          class="grid grid-cols-[24px_5.5rem_minmax(0,1fr)] items-center gap-x-2 leading-tight"
-        >
-          <svg viewBox="-13 -13 26 26" width="18" height="18" aria-hidden="true">
-            <ReadyMark :state="markOf[entry.kind]" />
-          </svg>
-          <span class="cond text-ink2">{{
-            entry.isRough ? `about ${entry.on.slice(0, 4)}` : sayDate(entry.on)
-          }}</span>
-          <span class="truncate">
-            <NuxtLink v-if="entry.to" class="underline" :to="`/r/${store.refitId}/${entry.to}`">{{
-              entry.what
-            }}</NuxtLink>
-            <template v-else>{{ entry.what }}</template>
-            <span v-if="entry.more" class="text-ink2">, {{ entry.more }}</span>
-          </span>
-        </li>
-      </ol>
+      <PlaceHistory v-if="one.zoneId" :zone-id="one.zoneId" />
     </article>
+    <button class="btn btn-small no-print mt-2" :aria-expanded="adding" @click="adding = !adding">
+      Work before us
+    </button>
+    <form v-if="adding" class="mt-2 grid items-end gap-2 sm:grid-cols-2" @submit.prevent="add">
+      <FieldInput v-bind="form.bind('what')" class="sm:col-span-2" />
+      <FieldInput v-bind="form.bind('zoneId')" :options="zones" none="Not said" />
+      <FieldInput v-bind="form.bind('year', 'About which year')" />
+      <FieldInput v-bind="form.bind('byWhom')" />
+      <button class="btn justify-self-start">Keep it</button>
+      <p v-if="form.wrong.value" class="text-redlead sm:col-span-2" role="alert">
+        {{ form.wrong.value }}
+      </p>
+    </form>
   </section>
 </template>

@@ -136,6 +136,7 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
       :day-start="dayStart"
       :day-end="dayEnd"
     />
+    <DayLooks :on="on" />
     <section v-if="bagsMissing.length > 0" class="mt-3">
       <h2 class="border-b-2 border-ink text-redlead">Bags to find</h2>
       <p class="text-ink2">

@@ -29,6 +29,18 @@ const job = computed(() => store.rows.job.find((one) => one.id === props.finding
 const during = computed(
   () => store.rows.job.find((one) => one.id === props.finding.duringJobId) ?? null,
 )
+/** Finished jobs of the same place, after which it may have come again. */
+const repairs = computed(() =>
+  store.rows.job
+    .filter(
+      (one) =>
+        (one.zoneId !== null &&
+          one.zoneId === props.finding.zoneId &&
+          store.derived.jobs.get(one.id)?.state === 'done') ||
+        one.id === props.finding.againAfterJobId,
+    )
+    .map((one) => ({ value: one.id, label: one.title })),
+)
 const evidence = computed(() =>
   store.rows.evidence
     .filter((one) => one.findingId === props.finding.id)
@@ -137,6 +149,13 @@ defineExpose({ makeJob })
     <div class="mt-4 grid grid-cols-2 gap-3">
       <RowField field="zoneId" none="Not said" />
       <RowField field="systemId" none="Not said" />
+      <RowField
+        v-if="repairs.length > 0"
+        field="againAfterJobId"
+        class="col-span-2"
+        :options="repairs"
+        none="It did not come again"
+      />
       <UiChoice
         class="col-span-2"
         label="How bad"

@@ -162,6 +162,7 @@ async function addStep() {
         aria-label="What it rests on"
         class="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-4"
       >
+        <CameAgainHere :zone-id="job.zoneId" />
         <MeasuredInputs :job="job" />
         <JobMaterials :job="job" />
         <BredTree :job="job" />

@@ -182,6 +182,7 @@ async function write(jobId: string) {
           Only {{ store.rows.zone.find((one) => one.id === zoneId)?.name }}, {{ shown.length }}.
           <button class="underline" @click="zoneId = null">Show all</button>
         </p>
+        <PlaceHistory v-if="zoneId" :zone-id="zoneId" />
         <div v-if="sheets.length === 0" class="my-6 max-w-lg border-l-4 border-verdigris pl-4">
           <h3>A year on nobody remembers which sealant</h3>
           <p class="mt-2">

@@ -5,6 +5,7 @@ import type { ChangeItem } from '#core/model/changes'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { patchOf } from '#core/model/removal'
+import { verdictName } from '#core/log/trials'
 import { sayFullDate } from '#core/time/say'
 import { fromMakeUp } from '#core/recipes/fromMakeUp'
 import { jobFromRecipe } from '#core/recipes/make'
@@ -34,6 +35,14 @@ const { inputs, draft, problems, problemOf, set, setUnread } = useRecipe(recipe,
 const title = ref('')
 const zoneId = ref<string | null>(
   finding.value?.zoneId ?? (typeof route.query.zone === 'string' ? route.query.zone : null),
+)
+/** Trials of jobs of this recipe that are settled: what did better is offered first. */
+const tried = computed(() =>
+  store.rows.trial.filter(
+    (one) =>
+      verdictName(one) !== '' &&
+      store.rows.job.find((each) => each.id === one.jobId)?.recipeKey === key.value,
+  ),
 )
 /** What somebody measured of the place; null: no place is chosen. */
 const makeUp = computed(() => {
@@ -147,6 +156,11 @@ function save() {
       <div class="max-w-2xl">
         <h1>{{ job ? `Work again: ${job.title}` : recipe.title }}</h1>
         <p class="text-ink2">{{ recipe.about }}</p>
+        <p v-for="one in tried" :key="one.id" class="mt-1 border-l-4 border-verdigris pl-2">
+          <strong>{{ verdictName(one) }} first:</strong> {{ one.title
+          }}{{ one.because ? `. ${one.because}` : '' }}
+        </p>
+        <CameAgainHere :zone-id="zoneId" />
       </div>
       <div class="flex flex-wrap gap-2">
         <button class="btn btn-small" @click="copy">
