@@ -48,7 +48,7 @@ export async function missingFilesOf(refitId: string): Promise<readonly MissingF
   return filesOf(rows).flatMap(([kind, file]) => (keptFile(kind, file.hash) ? [] : [file]))
 }
 
-const zipped = (files: AsyncZippable): Promise<Uint8Array> =>
+export const zipped = (files: AsyncZippable): Promise<Uint8Array> =>
   new Promise((resolve, reject) =>
     zip(files, { consume: true }, (error, bytes) => (error ? reject(error) : resolve(bytes))),
   )

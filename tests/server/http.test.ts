@@ -304,4 +304,17 @@ describe('the refit file', () => {
     // What is to be looked at again is a whole day in it.
     expect(ics).toMatch(/DTSTART;VALUE=DATE:\d{8}[\s\S]*SUMMARY:Fire bottles weighed/)
   })
+
+  it('comes as a book of text with its pictures; a system or copy that is none is refused', async () => {
+    const { bytes } = await get(`/api/refits/${refitId}/book.zip?copy=others`)
+    const files = unzipSync(bytes)
+    const said = new TextDecoder().decode(files['book.md'])
+    expect(said).toMatch(/^# Sable Wren, the boat’s book/)
+    expect(said).not.toMatch(/\b(Oona|Piet|Marisol)\b/)
+    const named = [...said.matchAll(/\]\((pictures\/[^)]+)\)/g)].map((one) => one[1] ?? '')
+    expect(named.length).toBeGreaterThan(0)
+    for (const name of named) expect(Object.keys(files)).toContain(name)
+    expect((await get(`/api/refits/${refitId}/book.zip?system=none`)).status).toBe(404)
+    expect((await get(`/api/refits/${refitId}/book.zip?copy=all`)).status).toBe(422)
+  })
 })

@@ -43,6 +43,7 @@ export const routes: readonly Route[] = [
     method: 'DELETE',
     notAtRandom: true,
   },
+  get('/api/refits/:refit/book.zip', 'refits/[refit]/book.zip.get.ts', ['system', 'copy']),
   get('/api/refits/:refit/calendar.ics', 'refits/[refit]/calendar.ics.get.ts'),
   get('/api/refits/:refit/changes', 'refits/[refit]/changes.get.ts', ['since', 'epoch']),
   post('/api/refits/:refit/changes', 'refits/[refit]/changes.post.ts', 'change'),

@@ -128,6 +128,14 @@ async function write(jobId: string) {
       >
       <template v-else>Nothing is written up yet</template>
     </h1>
+    <div v-if="record.sheets > 0" class="no-print mt-1 flex flex-wrap gap-2">
+      <a class="btn btn-small" :href="`/api/refits/${store.refitId}/book.zip`" download
+        >The boat’s book, as text with pictures</a
+      >
+      <a class="btn btn-small" :href="`/api/refits/${store.refitId}/book.zip?copy=others`" download
+        >For a buyer or surveyor: no names, no money</a
+      >
+    </div>
     <p v-if="summary">{{ summary }}</p>
     <div
       class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]"

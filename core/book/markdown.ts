@@ -1,0 +1,43 @@
+import type { Block } from './blocks'
+
+/** Marks that would be read as anything but themselves. */
+const plain = (text: string): string =>
+  text
+    .replace(/[\\`*_[\]<>|#]/g, (mark) => `\\${mark}`)
+    .replace(/\s*\n\s*/g, ' ')
+    .trim()
+
+const row = (cells: readonly string[]): string => `| ${cells.map(plain).join(' | ')} |`
+
+const ending: Readonly<Record<string, string>> = {
+  'image/jpeg': 'jpg',
+  'image/png': 'png',
+  'image/webp': 'webp',
+}
+
+/** Name of a picture's file beside the text. */
+export const pictureName = (hash: string, mime: string): string =>
+  `pictures/${hash}.${ending[mime] ?? 'jpg'}`
+
+/** The blocks as Markdown. `isHere`: whether the file of a picture is there; one that is not is named as missing. */
+export function markdownOf(blocks: readonly Block[], isHere: (hash: string) => boolean): string {
+  const said = blocks.map((block): string => {
+    switch (block.kind) {
+      case 'heading':
+        return `${'#'.repeat(block.level)} ${plain(block.text)}`
+      case 'text':
+        return plain(block.text)
+      case 'list':
+        return block.items.map((one) => `- ${plain(one)}`).join('\n')
+      case 'table':
+        return [row(block.head), row(block.head.map(() => '---')), ...block.rows.map(row)].join(
+          '\n',
+        )
+      case 'picture':
+        return isHere(block.hash)
+          ? `![${plain(block.caption)}](${pictureName(block.hash, block.mime)})\n\n${plain(block.caption)}`
+          : `(The file of this picture is missing: ${plain(block.caption) || block.hash.slice(0, 8)}.)`
+    }
+  })
+  return `${said.join('\n\n')}\n`
+}
