@@ -2,6 +2,7 @@
 import type { HaulOut, Place, Step } from '../../core/model/entities'
 import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
+import { firstLift } from './slip'
 import { hhmm, hour, instantOf } from './wallClock'
 import type { Wall } from './wallClock'
 
@@ -84,6 +85,7 @@ export function hull(
 
 /** She comes out on her date; on the first lift from now where that is past and unconfirmed; never before she was let go. */
 export function liftOuts(
+  rows: RefitRows,
   hauls: readonly Haul[],
   plan: StoredPlan,
   zone: string,
@@ -101,7 +103,8 @@ export function liftOuts(
     )
     const faults: string[] = []
     if (out < floor) faults.push(`${row.name}: lifted out before she can be`)
-    if (out > floor + 8 * 24 * hour) faults.push(`${row.name}: lifted out days after she could be`)
+    const first = firstLift(rows, haul, floor, wall) ?? floor
+    if (out > first + 8 * 24 * hour) faults.push(`${row.name}: lifted out days after she could be`)
     if (launch < out + slings) faults.push(`${row.name}: launched before she is out`)
     return faults
   })

@@ -66,7 +66,7 @@ export function judgePlan(given: RefitRows, plan: StoredPlan): string[] {
   faults.push(...cleanAir(rows, placed, stepOf, wall))
   faults.push(...sequence(rows, placed, stepOf))
   faults.push(...bonds(rows, placed, stepOf))
-  faults.push(...liftOuts(hauls, plan, zone, wall))
+  faults.push(...liftOuts(rows, hauls, plan, zone, wall))
   faults.push(...launches(rows, plan, placed, open, jobOf, hauls, wall))
   const excused = new Set(plan.reasons.flatMap((reason) => reason.stepIds))
   if (plan.reasons.length === 0)

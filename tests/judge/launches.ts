@@ -4,47 +4,10 @@ import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
 import type { Haul } from './hulls'
 import { afterTheWater } from './order'
+import { firstDeep, isDeep } from './slip'
 import { waitHours } from './placements'
 import { hhmm, hour, minute } from './wallClock'
 import type { Wall } from './wallClock'
-
-/** Whether a tide of the sun alone, written down here again, is deep enough at an instant. */
-function isDeep(rows: RefitRows, haul: Haul): ((at: number) => boolean) | null {
-  const station = rows.tideStation.find((one) => one.id === haul.yard?.tideStationId)
-  const sun = station?.constituents[0]
-  const draught = rows.refit[0]?.draughtM
-  if (!station || !sun || draught == null || !haul.yard) return null
-  const need = draught + haul.yard.underKeelM - haul.yard.slipDepthM
-  return (at) => {
-    const angle = 30 * (at / hour) - sun.phaseDeg
-    return station.meanM + sun.amplitudeM * Math.cos((angle * Math.PI) / 180) >= need
-  }
-}
-
-/** The first minute of a day's lift hours from which she has her depth for long enough; null: there is none. */
-function firstDeep(
-  haul: Haul,
-  deep: (at: number) => boolean,
-  at: number,
-  wall: (at: number) => Wall,
-): number | null {
-  const [opens, shuts] = [hhmm(haul.yard?.liftFrom ?? ''), hhmm(haul.yard?.liftUntil ?? '')]
-  const midnight = at - wall(at).minutes * minute
-  let from: number | null = null
-  for (let minutes = opens; minutes <= shuts; minutes++) {
-    const now = midnight + minutes * minute
-    if (!deep(now) || minutes === shuts) {
-      const until = minutes
-      // Slings and swing take 35 minutes, and can be done before the water is there.
-      const lift = from === null ? 0 : Math.max(opens, from - 35)
-      const lowered = Math.max(lift + 35, from ?? 0)
-      if (from !== null && until - lowered >= (haul.yard?.launchMin ?? 0))
-        return midnight + lift * minute
-      from = null
-    } else from ??= minutes
-  }
-  return null
-}
 
 /** She goes in with the first lift of the day; where the slip has a tide, as it comes. */
 function atTheSlip(rows: RefitRows, haul: Haul, wall: (at: number) => Wall): string[] {
