@@ -39,8 +39,9 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeSeasonThree(write)
   writePlannedMore(write)
   writeFoundWork(write)
-  writeFirstDrain(write)
   writeHours(write)
+  // Nobody wrote down what it took.
+  writeFirstDrain(write)
   earnInches(write)
   writeStores(write)
   writeMoney(write)
