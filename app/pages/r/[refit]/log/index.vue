@@ -133,7 +133,7 @@ async function write(jobId: string) {
         >The boat’s book, as text with pictures</a
       >
       <a class="btn btn-small" :href="`/api/refits/${store.refitId}/book.zip?copy=others`" download
-        >For a buyer or surveyor: no names, no money</a
+        >For a buyer or surveyor: without names and costs</a
       >
     </div>
     <p v-if="summary">{{ summary }}</p>
