@@ -274,12 +274,13 @@ function plugs({ rows }: ReadyFacts): Line[] {
       key: 'plugs',
       title: 'Plugs and hammer',
       opening: null,
-      state: missing.length > 0 ? 'stops' : 'proven',
+      // What is written down is not yet seen, and the hammer is nowhere written.
+      state: missing.length > 0 ? 'stops' : 'look',
       until: missing.length > 0 ? Infinity : null,
       evidence:
         missing.length > 0
           ? `${missing.length} of ${wanted.length} without a plug${sizes}`
-          : `${counted(wanted.length, 'plug')} at their openings`,
+          : `${counted(wanted.length, 'plug')} written down; look that they and the hammer are there`,
       risk: '',
       jobIds: [],
       stepIds: [],

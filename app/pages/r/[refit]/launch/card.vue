@@ -42,7 +42,7 @@ const print = () => window.print()
       <div>
         <h1>{{ store.refit?.boatName }}: damage card</h1>
         <p v-if="worst && worst.litres !== null">
-          The largest is {{ worst.number }}, {{ worst.one.title.toLowerCase() }}:
+          The largest that is measured is {{ worst.number }}, {{ worst.one.title.toLowerCase() }}:
           {{ Math.round(worst.litres) }} litres a minute<template v-if="worst.minutes !== undefined"
             >;
             {{
