@@ -45,6 +45,19 @@ export async function api<Result>(
   throw new ProblemError(isProblem(answer) ? answer : noServer, response.status)
 }
 
+/** The bytes at a path; null: they are not there, or are not what they should be. Throws ProblemError when nobody answers. */
+export async function fileOf(path: string): Promise<Blob | null> {
+  let response: Response
+  try {
+    response = await fetch(path)
+  } catch {
+    throw new ProblemError(noServer, 0)
+  }
+  if (response.ok) return response.blob()
+  if (response.status < 500) return null
+  throw new ProblemError(noServer, response.status)
+}
+
 /** The sentence of whatever was thrown. */
 export const sentenceOf = (error: unknown): string =>
   error instanceof Error ? error.message : String(error)

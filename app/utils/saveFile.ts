@@ -1,6 +1,6 @@
 /** Hands the person a file made here. */
-export function saveFile(name: string, text: string, mime: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: mime }))
+export function saveFile(name: string, content: BlobPart, mime: string): void {
+  const url = URL.createObjectURL(new Blob([content], { type: mime }))
   const link = document.createElement('a')
   link.href = url
   link.download = name

@@ -1,6 +1,5 @@
 import { expect, it } from 'vitest'
-import { add, emptyRefit, job, person, step } from '../testing/build'
-import { zoneClock } from '../time/zone'
+import { add, draftFacts, emptyRefit, job, person, step } from '../testing/build'
 import { completeness, draftSheet } from './draft'
 
 /** A sheet with all that a full record has. */
@@ -93,9 +92,11 @@ it('a draft has what was counted and what was read, the failing reading first', 
   reading(2, 11, 3)
   let made = 0
   const patches = () =>
-    draftSheet(deck, rows, zoneClock('UTC'), () => `n${made++}`).items.flatMap((one) =>
-      one.op === 'create' ? [one.patch] : [],
-    )
+    draftSheet(
+      deck,
+      rows,
+      draftFacts(() => `n${made++}`),
+    ).items.flatMap((one) => (one.op === 'create' ? [one.patch] : []))
   expect(patches()).toMatchObject([
     { title: 'Deck' },
     {
@@ -109,4 +110,82 @@ it('a draft has what was counted and what was read, the failing reading first', 
   ])
   reading(1, 12, 4)
   expect(patches()[3]).toMatchObject({ outcome: 'passed' })
+})
+
+it('a draft has batches, cures as they ran, dimensions, bags, its pictures and why it was done twice', () => {
+  const hour = 3_600_000
+  const rows = emptyRefit()
+  person(rows, 'Ann', [6], '08:00', '16:00')
+  const deck = job(rows, 'Deck', { recipeKey: 'recipe-gone', recipeInputs: { areaM2: 1.6 } })
+  step(rows, 'Deck', 'bed', { state: 'done' })
+  const part = (id: string, name: string) => {
+    add(rows, 'part', id, { name, jobId: 'Deck', quantity: 2, unit: 'kg', state: 'arrived' })
+    add(rows, 'purchaseLine', `line ${id}`, { purchaseId: 'order', name, order: 'b' })
+    add(rows, 'lineWant', `want ${id}`, { lineId: `line ${id}`, partId: id })
+  }
+  part('resin', 'Resin')
+  part('cloth', 'Cloth')
+  const came = { lineId: 'line resin', cameOn: '2027-01-02', quantity: 2 }
+  add(rows, 'delivery', 'd1', { ...came, batch: 'lot 4', expiresOn: '2027-11-30' })
+  add(rows, 'delivery', 'd2', { ...came, batch: 'lot 5', returned: 2 })
+  const bring = (id: string, what: string, kind: 'consumable' | 'tool' = 'consumable') =>
+    add(rows, 'bringLine', id, { stepId: 'bed', what, amount: '3', kind, order: id })
+  bring('b', 'resin')
+  bring('c', 'Tape')
+  bring('d', 'Roller', 'tool')
+  add(rows, 'stock', 's', { name: 'Tape', batch: 'lot 9', order: 'b' })
+  add(rows, 'stock', 's2', { name: 'Cloth', batch: 'lot 1', order: 'c' })
+  add(rows, 'stock', 's3', { name: 'Cloth', batch: 'lot 2', order: 'd' })
+  // At 10 °C, read twice, half of what 20 °C does: 16 h take 32.
+  const clock = (id: string, given: object) =>
+    add(rows, 'clock', id, {
+      title: id,
+      kind: 'cure',
+      stepId: 'bed',
+      startedAt: Date.UTC(2027, 2, 21, 12),
+      opensH: 16,
+      ...given,
+    })
+  clock('Core bed', {})
+  clock('Not over', { startedAt: Date.UTC(2027, 2, 28) })
+  clock('Pot', { kind: 'pot', opensH: null, closesH: 0.5 })
+  for (const hours of [0, 40])
+    add(rows, 'clockReading', `r${hours}`, {
+      clockId: 'Core bed',
+      at: Date.UTC(2027, 2, 21, 12) + hours * hour,
+      tempC: 10,
+    })
+  add(rows, 'bag', 'bag', { code: 'B07', what: 'Twelve screws', jobId: 'Deck', order: 'b' })
+  add(rows, 'hoursEntry', 'h', {
+    jobId: 'Deck',
+    personId: 'Ann',
+    on: '2027-03-21',
+    hours: 3,
+    reworkCause: 'resin went off',
+  })
+  const picture = { hash: '0'.repeat(64), mime: 'image/png', widthPx: 1, heightPx: 1, takenAt: 1 }
+  add(rows, 'picture', 'own', { ...picture, jobId: 'Deck' })
+  add(rows, 'picture', 'told', { ...picture, jobId: 'Deck', sheetId: 'another' })
+  let made = 0
+  const { sheetId, items } = draftSheet(
+    deck,
+    rows,
+    draftFacts(() => `n${made++}`, Date.UTC(2027, 2, 28, 4)),
+  )
+  const lines = items.flatMap((one) =>
+    one.op === 'create' && one.entity === 'asBuiltLine' ? [one.patch] : [],
+  )
+  expect(items[0]).toMatchObject({
+    patch: { takeApart: 'Bag B07: Twelve screws.', nextTime: 'Done again, 3 h: resin went off.' },
+  })
+  expect(lines.map(({ kind, what, value, batch }) => [kind, what, value, batch ?? ''])).toEqual([
+    ['material', 'Tape', '3', 'lot 9'],
+    ['material', 'Resin', '2 kg', 'lot 4, good until Tue 30 Nov 2027'],
+    // Two lots of that name lie on the shelf: nobody knows which was used.
+    ['material', 'Cloth', '2 kg', ''],
+    ['clock', 'Core bed, 21 Mar', '10 °C, read once: 32 h for 16 h at 20 °C', ''],
+  ])
+  expect(items.filter((one) => one.entity === 'picture')).toEqual([
+    { op: 'patch', entity: 'picture', id: 'own', baseVersion: 1, patch: { sheetId } },
+  ])
 })

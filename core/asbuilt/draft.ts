@@ -1,23 +1,42 @@
 import type { ChangeItem } from '../model/changes'
-import type { Job, Row, Step } from '../model/entities'
+import type { Clock, Job, Row, Step } from '../model/entities'
 import { keysAfter } from '../model/order'
 import { byId, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { liveHours } from '../plan/liveHours'
 import type { ZoneClock } from '../time/zone'
-import { jobCosts, partsByJob } from '../money/jobCost'
+import { jobCosts } from '../money/jobCost'
+import { knownInputs } from '../recipes/known'
+import { recipeFor } from '../recipes/shelf'
 import { isCounted } from '../steps/counted'
 import { lastReadings, limitsOf, verdictOf } from '../steps/readings'
 import { sayShort } from '../steps/stopShort'
+import { formatHours } from '../units/hours'
 import { formatQuantity } from '../units/quantity'
+import { cureRun } from './cures'
+import type { CureFacts } from './cures'
+import { materialsUsed } from './materials'
 
-/** The change list of an as-built sheet filled with what is known of a job. */
+/** What is needed to fill a sheet besides the rows. */
+export interface DraftFacts {
+  readonly clock: ZoneClock
+  readonly newId: () => string
+  readonly expectedBy: CureFacts['expectedBy']
+  /** UTC ms. */
+  readonly now: number
+}
+
+/**
+ * The change list of an as-built sheet filled with what is known of a job: who, when, hours, money; materials with their
+ * batch; sizes of its recipe and what was counted; cures as they ran; readings; its pictures.
+ */
 export function draftSheet(
   job: Job,
   rows: RefitRows,
-  clock: ZoneClock,
-  newId: () => string,
+  facts: DraftFacts,
 ): { readonly sheetId: string; readonly items: ChangeItem[] } {
+  const { clock, newId } = facts
+  const units = rows.refit[0]?.units ?? 'metric'
   const steps = inOrder(
     rows.step.filter((step) => step.jobId === job.id && step.state !== 'dropped'),
   )
@@ -36,7 +55,6 @@ export function draftSheet(
       ...trades.map((one) => one.trade),
     ]),
   ]
-  const parts = (partsByJob(rows).get(job.id) ?? []).filter((part) => part.state !== 'returned')
   const cost = jobCosts(rows)(job.id)
   const sheetId = newId()
   const items: ChangeItem[] = [
@@ -53,17 +71,10 @@ export function draftSheet(
         who: who.filter((name) => name !== '').join(', '),
         hours: entries.length > 0 ? entries.reduce((sum, entry) => sum + entry.hours, 0) : null,
         costMinor: cost.known ? cost.totalMinor : null,
+        takeApart: bagsOf(job, steps, rows),
+        nextTime: doneAgain(entries),
       },
     },
-  ]
-  const materials = [
-    ...rows.bringLine
-      .filter((line) => stepIds.has(line.stepId) && line.kind !== 'tool')
-      .map((line) => ({ what: line.what, value: line.amount })),
-    ...parts.map((part) => ({
-      what: part.name,
-      value: formatQuantity(part.quantity, part.unit, rows.refit[0]?.units ?? 'metric'),
-    })),
   ]
   const counts = steps.filter(isCounted).map((step) => ({
     what: step.title,
@@ -71,9 +82,19 @@ export function draftSheet(
       sayShort(step, (id) => people.get(id)?.name ?? '') ||
       `${step.unitCount} ${step.unitName.trim() || 'units'}`,
   }))
+  const cures = inTime(rows.clock.filter((one) => stepIds.has(one.stepId ?? ''))).flatMap(
+    (one) =>
+      cureRun(
+        one,
+        rows.clockReading.filter((each) => each.clockId === one.id),
+        { clock, units, expectedBy: facts.expectedBy, now: facts.now },
+      ) ?? [],
+  )
   const lines = [
-    ...materials.map((line) => ({ kind: 'material', ...line })),
+    ...materialsUsed(job.id, steps, rows).map((line) => ({ kind: 'material', ...line })),
+    ...recipeSizes(job, rows).map((line) => ({ kind: 'size', ...line })),
     ...counts.map((line) => ({ kind: 'size', ...line })),
+    ...cures.map((line) => ({ kind: 'clock', ...line })),
   ]
   keysAfter(null, lines.length).forEach((order, index) =>
     items.push({
@@ -92,7 +113,49 @@ export function draftSheet(
       patch: { sheetId, ...testOf(tests[index] as Step, rows.reading), order },
     }),
   )
+  for (const one of rows.picture)
+    if (one.jobId === job.id && one.sheetId === null)
+      items.push({
+        op: 'patch',
+        entity: 'picture',
+        id: one.id,
+        baseVersion: one.version,
+        patch: { sheetId },
+      })
   return { sheetId, items }
+}
+
+const inTime = (clocks: readonly Clock[]): Clock[] =>
+  [...clocks].sort((a, b) => a.startedAt - b.startedAt)
+
+/** Dimensions its recipe was made with, guesses named as such. */
+function recipeSizes(job: Job, rows: RefitRows): { what: string; value: string }[] {
+  const recipe = job.recipeKey === null ? undefined : recipeFor(rows, job.recipeKey)
+  const units = rows.refit[0]?.units ?? 'metric'
+  if (!recipe) return []
+  return knownInputs(recipe, job).map(({ input, value, source }) => ({
+    what: input.label,
+    value: `${formatQuantity(value, input.unit, units)}${source === null ? ', as guessed by the recipe' : ''}`,
+  }))
+}
+
+/** Where its screws and wires are: bags stripped out for it, and those its steps want back. */
+function bagsOf(job: Job, steps: readonly Step[], rows: RefitRows): string {
+  const stepIds = new Set(steps.map((one) => one.id))
+  return inOrder(
+    rows.bag.filter((one) => one.jobId === job.id || stepIds.has(one.wantedByStepId ?? '')),
+  )
+    .map((one) => `Bag ${one.code}: ${one.what}.`)
+    .join('\n')
+}
+
+/** Why work was done twice: what the next one should know. */
+function doneAgain(entries: readonly Row<'hoursEntry'>[]): string {
+  const hours = new Map<string, number>()
+  for (const one of entries)
+    if (one.reworkCause !== '')
+      hours.set(one.reworkCause, (hours.get(one.reworkCause) ?? 0) + one.hours)
+  return [...hours].map(([cause, sum]) => `Done again, ${formatHours(sum)}: ${cause}.`).join('\n')
 }
 
 /** A test as its step had it: its limits, the reading that stands, and what that says. */

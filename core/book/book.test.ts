@@ -61,7 +61,13 @@ function boat() {
 const book = (asked: { systemId?: string; isForOthers?: boolean } = {}, rows = boat()) =>
   bookOf(rows, { systemId: null, isForOthers: false, ...asked }, '2027-06-01', () => true)
 const headings = (blocks: readonly Block[]) =>
-  blocks.flatMap((one) => (one.kind === 'heading' ? [one.text] : []))
+  blocks.flatMap((one) =>
+    one.kind === 'heading'
+      ? [one.text]
+      : one.kind === 'sheet'
+        ? [`${one.number} ${one.title}`]
+        : [],
+  )
 
 describe('the book', () => {
   it('numbers sheets by system and time, letters that are taken by two', () => {

@@ -6,28 +6,13 @@ import { bowToStern, riskOf } from '../launch/readiness'
 import { checksDue } from '../log/checks'
 import type { IsAfloat } from '../log/checks'
 import { trialStates, verdictName } from '../log/trials'
-import { formatMoney } from '../money/money'
 import { sayFullDate } from '../time/say'
-import { formatHours } from '../units/hours'
 import { formatLength } from '../units/length'
-import { formatQuantity } from '../units/quantity'
 import type { Block, BookAsked } from './blocks'
+import { heading, table, text } from './make'
+import { sheetBlock } from './sheetBlock'
 
 type Sheet = Row<'asBuiltSheet'>
-
-const heading = (level: 1 | 2 | 3 | 4, text: string): Block => ({ kind: 'heading', level, text })
-const text = (said: string): Block[] => (said.trim() === '' ? [] : [{ kind: 'text', text: said }])
-const table = (head: readonly string[], rows: readonly (readonly string[])[]): Block[] =>
-  rows.length === 0 ? [] : [{ kind: 'table', head, rows }]
-
-const momentWord = {
-  before: 'Before',
-  open: 'Open',
-  after: 'After',
-  found: 'Found',
-  drawing: 'Drawing',
-} as const
-const outcomeWord = { notYet: 'not yet', passed: 'passed', failed: 'FAILED' } as const
 
 /** "P-03": the first letter of its system and its number in it. */
 export function sheetNumbers(
@@ -65,20 +50,36 @@ function nameless(rows: Pick<RefitRows, 'person'>): (said: string) => string {
   return (said) => said.replace(any, 'one of us')
 }
 
-function without(blocks: readonly Block[], clean: (said: string) => string): Block[] {
-  return blocks.map((block): Block => {
-    switch (block.kind) {
-      case 'heading':
-      case 'text':
-        return { ...block, text: clean(block.text) }
-      case 'list':
-        return { ...block, items: block.items.map(clean) }
-      case 'table':
-        return { ...block, rows: block.rows.map((cells) => cells.map(clean)) }
-      case 'picture':
-        return { ...block, caption: clean(block.caption) }
-    }
-  })
+/** Every text of blocks gone over; a drawing has none but its caption. */
+function withTexts<One extends Block>(blocks: readonly One[], clean: (said: string) => string) {
+  return blocks.map((block) => cleaned(block, clean) as One)
+}
+
+function cleaned(block: Block, clean: (said: string) => string): Block {
+  switch (block.kind) {
+    case 'heading':
+    case 'text':
+      return { ...block, text: clean(block.text) }
+    case 'list':
+      return { ...block, items: block.items.map(clean) }
+    case 'sheets':
+      return {
+        ...block,
+        sheets: block.sheets.map((one) => ({ ...one, title: clean(one.title) })),
+      }
+    case 'table':
+      return { ...block, rows: block.rows.map((cells) => cells.map(clean)) }
+    case 'picture':
+    case 'drawing':
+      return { ...block, caption: clean(block.caption) }
+    case 'sheet':
+      return {
+        ...block,
+        title: clean(block.title),
+        facts: clean(block.facts),
+        sections: block.sections.map((one) => ({ ...one, blocks: withTexts(one.blocks, clean) })),
+      }
+  }
 }
 
 /**
@@ -92,7 +93,7 @@ export function bookOf(
   isAfloat: IsAfloat,
 ): Block[] {
   const blocks = wholeBook(rows, asked, today, isAfloat)
-  return asked.isForOthers ? without(blocks, nameless(rows)) : blocks
+  return asked.isForOthers ? withTexts(blocks, nameless(rows)) : blocks
 }
 
 function wholeBook(rows: RefitRows, asked: BookAsked, today: string, isAfloat: IsAfloat): Block[] {
@@ -106,6 +107,10 @@ function wholeBook(rows: RefitRows, asked: BookAsked, today: string, isAfloat: I
     ...(isWhole ? [{ name: 'Of no system', sheets: bySystem.get('') ?? [] }] : []),
   ].filter((one) => one.sheets.length > 0)
   const told = chapters.flatMap((one) => one.sheets)
+  const sheetList = (list: readonly Sheet[]): Block => ({
+    kind: 'sheets',
+    sheets: list.map((one) => ({ number: numbers.get(one.id) ?? '', title: one.title })),
+  })
   return [
     heading(1, `${refit?.boatName ?? 'Her'}, the boat’s book`),
     ...text(
@@ -113,25 +118,17 @@ function wholeBook(rows: RefitRows, asked: BookAsked, today: string, isAfloat: I
     ),
     ...(isWhole ? sizes(rows) : []),
     heading(2, 'What is in it'),
-    {
-      kind: 'list',
-      items: told.map((one) => `${numbers.get(one.id) ?? ''} ${one.title}`),
-    },
+    sheetList(told),
     ...chapters.flatMap(({ name, sheets }) => [
-      heading(2, name),
-      ...sheets.flatMap((sheet) => sheetBlocks(rows, sheet, numbers.get(sheet.id) ?? '', asked)),
+      { ...heading(2, name), isChapter: true } as Block,
+      ...sheets.map((sheet) => sheetBlock({ rows, asked, numbers }, sheet, name)),
     ]),
     ...(isWhole ? openings(rows) : []),
     ...(isWhole ? trials(rows) : []),
     ...(isWhole ? looks(rows, today, isAfloat) : []),
     ...(isWhole ? bags(rows) : []),
     heading(2, 'Index'),
-    {
-      kind: 'list',
-      items: [...told]
-        .sort((a, b) => a.title.localeCompare(b.title, 'en', { numeric: true }))
-        .map((one) => `${one.title}: ${numbers.get(one.id) ?? ''}`),
-    },
+    sheetList([...told].sort((a, b) => a.title.localeCompare(b.title, 'en', { numeric: true }))),
   ]
 }
 
@@ -151,60 +148,6 @@ function sizes({ refit: [refit] }: RefitRows): Block[] {
       ['Built', refit.builtYear === null ? '' : String(refit.builtYear)],
     ].filter(([, said]) => said !== ''),
   )
-}
-
-function sheetBlocks(rows: RefitRows, sheet: Sheet, number: string, asked: BookAsked): Block[] {
-  const units = rows.refit[0]?.units ?? 'metric'
-  const currency = rows.refit[0]?.currency ?? 'EUR'
-  const lines = inOrder(rows.asBuiltLine.filter((one) => one.sheetId === sheet.id))
-  const tests = inOrder(rows.asBuiltTest.filter((one) => one.sheetId === sheet.id))
-  const pictures = rows.picture
-    .filter((one) => one.sheetId === sheet.id)
-    .sort((a, b) => a.takenAt - b.takenAt)
-  const read = (one: (typeof lines)[number] | (typeof tests)[number]) =>
-    one.reading === null ? '' : formatQuantity(one.reading, one.readUnit, units)
-  const facts = [
-    sheet.doneOn === null ? '' : `Finished ${sayFullDate(sheet.doneOn)}`,
-    asked.isForOthers ? '' : sheet.who,
-    sheet.hours === null ? '' : formatHours(sheet.hours),
-    asked.isForOthers || sheet.costMinor === null ? '' : formatMoney(sheet.costMinor, currency),
-  ]
-  const said = (one: (typeof lines)[number]) => [one.value, read(one)].filter(Boolean).join(', ')
-  return [
-    heading(3, `${number} ${sheet.title}`),
-    ...text([sheet.where, facts.filter(Boolean).join(' · ')].filter(Boolean).join('. ')),
-    ...table(
-      ['With what', 'Amount', 'Batch and expiry'],
-      lines
-        .filter((one) => one.kind === 'material')
-        .map((one) => [one.what, said(one), one.batch || 'not kept']),
-    ),
-    ...table(
-      ['Sizes and settings', ''],
-      lines.filter((one) => one.kind !== 'material').map((one) => [one.what, said(one)]),
-    ),
-    ...table(
-      ['Test', 'Wanted', 'Found', ''],
-      tests.map((one) => [
-        one.what,
-        one.expected,
-        [read(one), one.measured].filter(Boolean).join(', '),
-        outcomeWord[one.outcome],
-      ]),
-    ),
-    ...pictures.map((one): Block => ({
-      kind: 'picture',
-      hash: one.hash,
-      mime: one.mime,
-      caption: [momentWord[one.moment], one.caption].filter(Boolean).join(': '),
-    })),
-    ...(sheet.takeApart === '' ? [] : [heading(4, 'To take it apart'), ...text(sheet.takeApart)]),
-    ...(sheet.nextCheckOn === null
-      ? []
-      : text(
-          `Look again ${sayFullDate(sheet.nextCheckOn)}: ${sheet.nextCheckWhat || sheet.title}.`,
-        )),
-  ]
 }
 
 function openings(rows: RefitRows): Block[] {

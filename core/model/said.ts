@@ -192,6 +192,8 @@ export const openingKind = {
   shaft: 'Shaft and gland',
   rudder: 'Rudder stock',
 }
+export const anodeMetal = { zinc: 'Zinc', aluminium: 'Aluminium', magnesium: 'Magnesium' }
+export const asBuiltLineKind = { clock: 'Cure as it ran' }
 export const plugKind = { tied: 'Tied on beside it', aboard: 'Aboard', none: 'None yet' }
 export const signedAs = {
   notAboard: 'Not on this boat',

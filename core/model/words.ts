@@ -242,6 +242,7 @@ export const openingKinds = [
   'exhaust',
   'other',
 ] as const
+export const anodeMetals = ['zinc', 'aluminium', 'magnesium'] as const
 export const plugKinds = ['tied', 'aboard', 'none'] as const
 export const signedAs = ['proven', 'skipped', 'notAboard', 'anyway'] as const
 export const watchMoments = ['slack', 'atOnce', 'hour', 'day', 'week'] as const

@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { draftSheet } from '../asbuilt/draft'
 import { canDo } from '../canDo/canDo'
 import { derive } from '../progress/derive'
-import { add, emptyRefit, job, step } from '../testing/build'
-import { zoneClock } from '../time/zone'
+import { add, draftFacts, emptyRefit, job, step } from '../testing/build'
 import { jobCosts, partCostMinor } from './jobCost'
 
 /** Parts 2 × 135.00 and, by its step alone, 250.00; one of 99.00 went back; a trade booked at 450.00. */
@@ -56,7 +55,11 @@ describe('what a job costs', () => {
       known: true,
     })
     expect(derive(rows, null, 0).bred.get('parent')?.costMinor).toBe(97_000)
-    const sheet = draftSheet(own, rows, zoneClock('UTC'), () => 'x').items[0]
+    const sheet = draftSheet(
+      own,
+      rows,
+      draftFacts(() => 'x'),
+    ).items[0]
     expect(sheet && 'patch' in sheet && sheet.patch.costMinor).toBe(97_000)
     expect(canDo(rows, own).partsMinor).toBe(52_000)
   })

@@ -3,6 +3,7 @@ import type { Entities, EntityName, Row, Step } from '../model/entities'
 import type { PatchOf } from '../model/field'
 import { newRow } from '../model/newRow'
 import { emptyRows } from '../model/refit'
+import { zoneClock } from '../time/zone'
 
 export type Building = { -readonly [Name in EntityName]: Row<Name>[] }
 
@@ -64,3 +65,11 @@ export function person(
     add(rows, 'weekSlot', `${id}-${weekday}`, { personId: id, weekday, from, to })
   return add(rows, 'person', id, { name: id, order: id, ...given })
 }
+
+/** For drafts of as-built sheets: in UTC, 15 °C, before anything. */
+export const draftFacts = (newId: () => string, now = 0) => ({
+  clock: zoneClock('UTC'),
+  newId,
+  expectedBy: () => () => 15,
+  now,
+})

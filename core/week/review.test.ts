@@ -6,7 +6,7 @@ import { makePlan } from '../plan/makePlan'
 import { unfitHours } from '../plan/unfitHours'
 import { derive } from '../progress/derive'
 import { weekFigures } from '../sequence/weeks'
-import { add, emptyRefit, job, person, step } from '../testing/build'
+import { add, emptyRefit, job, person, step, draftFacts } from '../testing/build'
 import { dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { snapshotFigures, weekReview } from './review'
@@ -164,7 +164,11 @@ describe('an as-built sheet', () => {
       order: 'c',
     })
     let ids = 0
-    const { items } = draftSheet(rows.job[0]!, rows, clock, () => `id${ids++}`)
+    const { items } = draftSheet(
+      rows.job[0]!,
+      rows,
+      draftFacts(() => `id${ids++}`),
+    )
     expect(items[0]).toMatchObject({
       op: 'create',
       entity: 'asBuiltSheet',

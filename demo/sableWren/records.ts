@@ -113,6 +113,7 @@ interface SheetLines {
   readonly lines: readonly (readonly ['material' | 'size' | 'setting', string, string, string?])[]
   readonly tests: readonly (readonly [string, string, string])[]
   readonly takeApart: string
+  readonly nextTime?: string
   readonly check: readonly [string, string] | null
 }
 const sheets: readonly SheetLines[] = [
@@ -121,15 +122,23 @@ const sheets: readonly SheetLines[] = [
     lines: [
       ['material', 'Balsa core 12 mm', '1.6 m²', 'lot 411'],
       ['material', 'Epoxy, slow hardener', '5.2 kg', 'use by Nov 2027'],
+      ['material', 'Biaxial cloth 450', '9.8 m²'],
+      ['material', 'Butyl tape', '3 rolls'],
       ['size', 'Plies', '6 × biaxial 450'],
       ['size', 'Stanchion bolts', 'M8 × 70'],
+      ['clock', 'Core bed, 21 Mar', '13 °C, mean of 5 readings: 26 h for 16 h at 20 °C'],
+      ['clock', 'Plies 1 to 3, 28 Mar', '11 °C, mean of 4 readings: 29 h 50 for 16 h at 20 °C'],
+      ['clock', 'Plies 4 to 6, 11 Apr', '14 °C, mean of 4 readings: 24 h 15 for 16 h at 20 °C'],
     ],
     tests: [
       ['Tap test', 'sharp all over', 'sharp'],
       ['Hose test', 'dry below after 10 min', 'dry'],
+      ['Moisture meter, own scale', '8 to 10', '9, was 24'],
     ],
     takeApart:
       'Turn the nuts from below, never the bolts. Warm the bases; butyl lets go at hand heat.',
+    nextTime:
+      'Cut the solid insets before bedding starts. Peel ply if nobody is back in three days.',
     check: ['2027-10-09', 'Butyl round the bases, moisture meter'],
   },
   {
@@ -240,7 +249,7 @@ const sheets: readonly SheetLines[] = [
 ]
 
 export function writeSheets(write: Writer): void {
-  for (const { jobId, lines, tests, takeApart, check } of sheets) {
+  for (const { jobId, lines, tests, takeApart, nextTime, check } of sheets) {
     const job = write.rows.job.find((one) => one.id === jobId)
     const steps = write.rows.step.filter((step) => step.jobId === jobId)
     const doneAt = Math.max(...steps.map((step) => step.doneAt ?? 0))
@@ -255,6 +264,7 @@ export function writeSheets(write: Writer): void {
       who: 'Oona, Piet',
       hours: hours.reduce((sum, entry) => sum + entry.hours, 0),
       takeApart,
+      nextTime: nextTime ?? '',
       nextCheckOn: check ? write.date(check[0]) : null,
       nextCheckWhat: check?.[1] ?? '',
     })

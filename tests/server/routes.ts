@@ -35,7 +35,7 @@ export const routes: readonly Route[] = [
   { ...post('/api/demo', 'demo.post.ts', 'none'), notAtRandom: true },
   get('/api/documents/:hash', 'documents/[hash].get.ts', ['name']),
   post('/api/import', 'import.post.ts', 'bytes', ['preview', 'replace']),
-  get('/api/pictures/:hash', 'pictures/[hash].get.ts', ['small']),
+  get('/api/pictures/:hash', 'pictures/[hash].get.ts', ['small', 'print']),
   get('/api/refits', 'refits/index.get.ts'),
   get('/api/refits/:refit', 'refits/[refit]/index.get.ts'),
   {
@@ -43,6 +43,7 @@ export const routes: readonly Route[] = [
     method: 'DELETE',
     notAtRandom: true,
   },
+  get('/api/refits/:refit/book', 'refits/[refit]/book.get.ts', ['system', 'copy']),
   get('/api/refits/:refit/book.zip', 'refits/[refit]/book.zip.get.ts', ['system', 'copy']),
   get('/api/refits/:refit/calendar.ics', 'refits/[refit]/calendar.ics.get.ts'),
   get('/api/refits/:refit/changes', 'refits/[refit]/changes.get.ts', ['since', 'epoch']),

@@ -5,7 +5,6 @@ import { VueDraggable } from 'vue-draggable-plus'
 import type { Job, Step } from '#core/model/entities'
 import { formatMoney } from '#core/money/money'
 import { severityName } from '#core/plan/priority'
-import { draftSheet } from '#core/asbuilt/draft'
 import { formatHours } from '#core/units/hours'
 import { formatInches } from '#core/units/length'
 
@@ -52,15 +51,11 @@ function dragged(event: { readonly oldIndex?: number; readonly newIndex?: number
   if (step && event.newIndex !== undefined && event.newIndex !== event.oldIndex)
     void edits.moveStep(step, event.newIndex)
 }
+const write = useWriteSheet()
 const asked = ref(false)
 async function remove() {
   asked.value = false
   if (await edits.removeJobs([props.job])) emit('close')
-}
-async function writeSheet() {
-  const { sheetId, items } = draftSheet(props.job, store.rows, store.derived.clock, newId)
-  if (await store.attempt(`As-built: ${props.job.title}`, items))
-    await navigateTo(`/r/${store.refitId}/log/${sheetId}`)
 }
 </script>
 
@@ -179,7 +174,7 @@ async function writeSheet() {
         v-else
         class="btn"
         :class="{ 'btn-main': figures?.state === 'done' }"
-        @click="writeSheet"
+        @click="write(job)"
       >
         Write the as-built sheet
       </button>

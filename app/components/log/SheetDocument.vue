@@ -39,6 +39,7 @@ const kindWord = {
   material: 'Material',
   size: 'Size',
   setting: 'Setting',
+  clock: 'Cure',
   drawing: 'Drawing',
   note: 'Note',
 } as const
@@ -94,6 +95,10 @@ const outcomeWord = { notYet: 'not yet', passed: 'passed', failed: 'FAILED' } as
     <template v-if="sheet.takeApart !== ''">
       <p class="cond mt-4 border-b-2 border-black text-lg">How to take it apart again</p>
       <p class="whitespace-pre-line">{{ sheet.takeApart }}</p>
+    </template>
+    <template v-if="sheet.nextTime !== ''">
+      <p class="cond mt-4 border-b-2 border-black text-lg">Next time</p>
+      <p class="whitespace-pre-line">{{ sheet.nextTime }}</p>
     </template>
     <p v-if="sheet.nextCheckOn" class="mt-4">
       <span class="cond">Next check:</span> {{ sayFullDate(sheet.nextCheckOn)

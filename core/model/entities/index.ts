@@ -34,7 +34,16 @@ import { reading } from './readings'
 import { hoursEntry, asBuiltSheet, asBuiltLine, asBuiltTest } from './records'
 import { dayPlan, leaving, orderKept, odds, plan, weekPromise, weekSnapshot } from './plans'
 import { cover, forecast } from './weather'
-import { hullOpening, liftSheet, readySign, tideStation, watchLook, weightLine } from './launch'
+import {
+  anode,
+  anodeWeighing,
+  hullOpening,
+  liftSheet,
+  readySign,
+  tideStation,
+  watchLook,
+  weightLine,
+} from './launch'
 import { check, earlierWork, meter, meterReading, trial, trialReading } from './book'
 import type { FieldsOf } from '../kind'
 import type { RowOf } from '../field'
@@ -117,6 +126,8 @@ export const kinds = {
   watchLook,
   liftSheet,
   weightLine,
+  anode,
+  anodeWeighing,
   cover,
   reading,
   forecast,

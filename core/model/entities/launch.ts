@@ -130,3 +130,20 @@ export const weightLine = kind('weight', {
   knownAs: choice('The weight is', words.weighedAs, 'guessed', said.weighedAs),
   on: date('On'),
 })
+
+/** A piece of metal that is eaten in place of others. */
+export const anode = kind('anode', {
+  title: text('Anode', 120),
+  zoneId: maybe(ref('Where', 'zone')),
+  metal: choice('Metal', words.anodeMetals, 'zinc', said.anodeMetal),
+  newG: integer('Weight when new', { min: 1, max: 100_000, unit: 'g' }),
+  fittedOn: date('Fitted on'),
+  order: text('Order', 80),
+})
+
+/** What an anode weighed, cleaned and dry. */
+export const anodeWeighing = kind('weighing of an anode', {
+  anodeId: ref('Anode', 'anode', { onDelete: 'goes' }),
+  on: date('On'),
+  weightG: integer('Weighs', { min: 0, max: 100_000, unit: 'g' }),
+})

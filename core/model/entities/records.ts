@@ -33,6 +33,8 @@ export const asBuiltSheet = kind('as-built sheet', {
   takeApart: note('How to take it apart again'),
   nextCheckOn: maybe(date('Next check')),
   nextCheckWhat: note('What to check', 500),
+  /** What whoever does it again would like to have known. */
+  nextTime: note('Next time'),
 })
 
 /** A value that was read, and the limits within which it passes. */
@@ -47,7 +49,12 @@ const readWithLimits = {
 
 export const asBuiltLine = kind('as-built line', {
   sheetId: ref('Sheet', 'asBuiltSheet', { onDelete: 'goes' }),
-  kind: choice('Kind of line', ['material', 'size', 'setting', 'drawing', 'note'], 'material'),
+  kind: choice(
+    'Kind of line',
+    ['material', 'size', 'setting', 'clock', 'drawing', 'note'],
+    'material',
+    said.asBuiltLineKind,
+  ),
   what: text('What', 300),
   value: note('Value', 300),
   ...readWithLimits,

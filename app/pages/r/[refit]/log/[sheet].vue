@@ -238,6 +238,7 @@ function picked(event: Event) {
       <section class="mt-6 grid gap-3">
         <h2 class="border-b-2 border-ink">Later</h2>
         <RowField field="takeApart" />
+        <RowField field="nextTime" placeholder="what you would have liked to know" />
         <div class="grid gap-3 sm:grid-cols-[12rem_1fr]">
           <RowField field="nextCheckOn" />
           <RowField field="nextCheckWhat" />

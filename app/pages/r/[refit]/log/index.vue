@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { isLocated } from '#core/bags/bags'
-import { completeness, draftSheet } from '#core/asbuilt/draft'
+import { completeness } from '#core/asbuilt/draft'
 import type { Zone } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
 import { keyBetween } from '#core/model/order'
@@ -84,6 +84,7 @@ const summary = computed(() =>
     .filter(Boolean)
     .join(' '),
 )
+const isBookOpen = ref(false)
 const addingTrial = ref(false)
 const trialForm = useRowForm('trial', () => ({
   title: '',
@@ -103,12 +104,10 @@ async function addTrial() {
     addingTrial.value = false
   }
 }
+const writeSheet = useWriteSheet()
 async function write(jobId: string) {
   const job = store.rows.job.find((one) => one.id === jobId)
-  if (!job) return
-  const { sheetId, items } = draftSheet(job, store.rows, store.derived.clock, newId)
-  if (await store.attempt(`As-built: ${job.title}`, items))
-    await navigateTo(`/r/${store.refitId}/log/${sheetId}`)
+  if (job) await writeSheet(job)
 }
 </script>
 
@@ -128,13 +127,9 @@ async function write(jobId: string) {
       >
       <template v-else>Nothing is written up yet</template>
     </h1>
-    <div v-if="record.sheets > 0" class="no-print mt-1 flex flex-wrap gap-2">
-      <a class="btn btn-small" :href="`/api/refits/${store.refitId}/book.zip`" download
-        >The boat’s book, as text with pictures</a
-      >
-      <a class="btn btn-small" :href="`/api/refits/${store.refitId}/book.zip?copy=others`" download
-        >For a buyer or surveyor: without names and costs</a
-      >
+    <div v-if="record.sheets > 0" class="no-print mt-1">
+      <button class="btn btn-small" @click="isBookOpen = true">The boat’s book</button>
+      <BookDialog :open="isBookOpen" @close="isBookOpen = false" />
     </div>
     <p v-if="summary">{{ summary }}</p>
     <div
