@@ -8,6 +8,7 @@ const corePackages = [
   'date-fns',
   'fractional-indexing',
   'jsep',
+  'minisearch',
   'tinyqueue',
 ]
 const coreOnly = {

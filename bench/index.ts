@@ -1,3 +1,4 @@
+export { bookBench } from './book.bench'
 export { coverage } from './coverage.bench'
 export { bench, judged } from './plan.bench'
 export { again, byFamily, overTime } from './kernel.bench'

@@ -27,6 +27,7 @@ await build({
 const {
   again,
   bench,
+  bookBench,
   coverage,
   bigFile,
   byFamily,
@@ -104,6 +105,9 @@ const drawingBench = () => console.table(sequenceBench())
 /** npm run bench -- stores: what windows, pools and kits cost. */
 const buyingBench = () => console.table(storesBench())
 
+/** npm run bench -- book: search over all that is written, and the text of the book. */
+const writtenBench = () => console.table(bookBench())
+
 /** npm run bench -- money 1000: accounts of 5,000 entries, and so many runs of a forecast. */
 function booksBench(runs) {
   const { books, runs: forecast } = moneyBench(runs)
@@ -128,6 +132,7 @@ const one = {
   walk: () => walkBench(Number(size ?? 500)),
   sequence: () => drawingBench(),
   stores: () => buyingBench(),
+  book: () => writtenBench(),
   money: () => booksBench(Number(size ?? 1000)),
   samples: () => samplesBench(Number(size ?? 1000), Number(seed)),
 }[only]

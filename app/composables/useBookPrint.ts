@@ -5,6 +5,7 @@ import type { Printing } from '~/workers/bookLink'
 /** The book on its way to paper: how far it is, how it ended; ends with the view. */
 export function useBookPrint() {
   const store = useRefitStore()
+  const { refitAddress } = usePageAddress()
   const printing = shallowRef<Printing | null>(null)
   const said = ref('')
   const share = ref(0)
@@ -18,7 +19,7 @@ export function useBookPrint() {
     said.value = 'Reading the sheets'
     const own = printBook(
       `/api/refits/${store.refitId}/book${query}`,
-      `${location.origin}/r/${store.refitId}`,
+      refitAddress(),
       ({ pictures, of }) => {
         share.value = pictures / of
         said.value = pictures < of ? `Picture ${pictures} of ${of}` : 'Laying the pages'

@@ -2,6 +2,9 @@
 import type { RefitRows } from '../model/refit'
 import { byId } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
+import { checksDue } from '../log/checks'
+import type { IsAfloat } from '../log/checks'
+import { anodeWear } from './anodes'
 
 export interface NextTimeLine {
   readonly key: string
@@ -12,15 +15,28 @@ export interface NextTimeLine {
   readonly to: string
 }
 
-/** Jobs of the launch after a given one, findings that are watched under water, checks that fall due by then, skipped lines. */
+/** What is known besides the rows. */
+export interface NextTimeFacts {
+  readonly plan: StoredPlan | null
+  /** How a civil date is said. */
+  readonly date: (on: string) => string
+  readonly today: string
+  readonly isAfloat: IsAfloat
+}
+
+/**
+ * Jobs of the launch after a given one, findings that are watched under water, checks that wait for it, sheets due
+ * by then, skipped lines, anodes half gone by then, trials under water that are not settled.
+ */
 export function nextTimeAshore(
   rows: RefitRows,
-  plan: StoredPlan | null,
   haulOutId: string,
-  date: (on: string) => string,
+  { plan, date, today, isAfloat }: NextTimeFacts,
 ): NextTimeLine[] {
   const zones = byId(rows.zone)
   const isUnder = (zoneId: string | null) => zones.get(zoneId ?? '')?.belowWaterline ?? false
+  const jobIsUnder = (jobId: string | null) =>
+    isUnder(rows.job.find((one) => one.id === jobId)?.zoneId ?? null)
   const own = rows.haulOut.find((one) => one.id === haulOutId)
   const next = rows.haulOut
     .filter((one) => own !== undefined && one.liftOutAimed > own.liftOutAimed)
@@ -72,6 +88,30 @@ export function nextTimeAshore(
         what: one.nextCheckWhat || one.title,
         why: `check due ${date(one.nextCheckOn ?? '')}`,
         to: `log/${one.id}`,
+      })),
+    ...checksDue(rows, today, isAfloat)
+      .filter(({ check }) => check?.atHaulOut === true)
+      .map((one) => ({
+        key: `look ${one.check?.id ?? ''}`,
+        what: one.title,
+        why: 'check at the next haul-out',
+        to: 'log',
+      })),
+    ...anodeWear(rows)
+      .filter((one) => one.halfOn !== null && one.halfOn <= until)
+      .map((one) => ({
+        key: `anode ${one.anode.id}`,
+        what: one.anode.title,
+        why: `half gone ${date(one.halfOn ?? '')} at its pace`,
+        to: 'launch',
+      })),
+    ...rows.trial
+      .filter((one) => one.verdict === 'none' && jobIsUnder(one.jobId))
+      .map((one) => ({
+        key: `trial ${one.id}`,
+        what: one.title,
+        why: 'trial not settled: read it with her out',
+        to: 'log',
       })),
   ]
 }

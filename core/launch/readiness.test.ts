@@ -305,7 +305,12 @@ describe('what is left ashore', () => {
       at: now,
     })
     expect(
-      nextTimeAshore(rows, plan, 'haul', (on) => on).map((one) => [one.what, one.why]),
+      nextTimeAshore(rows, 'haul', {
+        plan,
+        date: (on) => on,
+        today: '2027-04-17',
+        isAfloat: () => true,
+      }).map((one) => [one.what, one.why]),
     ).toEqual([
       ['Keel bolts', 'of that launch'],
       ['Valve', 'skipped at this launch: tight'],

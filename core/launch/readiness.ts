@@ -5,6 +5,7 @@ import { factsOf } from '../plan/facts'
 import { provisionals } from '../steps/provisional'
 import { counted } from '../units/counted'
 import { inflowLMin, minutesToSole } from '../water/inflow'
+import { lightsWanted, sayLights } from './lights'
 import { LaunchWork } from './workLeft'
 import type { WorkLeft } from './workLeft'
 import type { ReadyFacts, ReadyItem } from './readyItem'
@@ -171,6 +172,7 @@ function beforeLines(facts: ReadyFacts, work: LaunchWork): Line[] {
     ...(hasShaft ? [about(facts, work, 'propeller', 'Propeller locked', aboutPropeller)] : []),
     ...plugs(facts),
     slings(facts),
+    ...lights(facts),
     ...forNow(facts),
     onTheDay(facts),
   ]
@@ -335,6 +337,28 @@ function forNow({ rows, haulOut }: ReadyFacts): Line[] {
         ]
       : [],
   )
+}
+
+/** What she has to show by night, asked after once a launch. It stops nothing: by day she goes without. */
+function lights({
+  rows: {
+    refit: [refit],
+  },
+}: ReadyFacts): Line[] {
+  if (!refit) return []
+  return [
+    {
+      key: 'lights',
+      title: 'Lights burn, arcs free',
+      opening: null,
+      state: 'look',
+      until: null,
+      evidence: sayLights(lightsWanted(refit)),
+      risk: '',
+      jobIds: [],
+      stepIds: [],
+    },
+  ]
 }
 
 const onTheDay = ({ rows }: ReadyFacts): Line => ({

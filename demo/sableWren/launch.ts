@@ -7,6 +7,29 @@ export function writeLaunch(write: Writer): void {
   openings(write)
   lifts(write)
   firstWatch(write)
+  anodes(write)
+}
+
+/** Fitted for season one, weighed when she came out. The shaft's go at the pace of a summer afloat; the skeg's hardly. */
+function anodes(write: Writer): void {
+  const list: readonly (readonly [string, number, number])[] = [
+    ['Shaft, A', 1150, 790],
+    ['Shaft, B', 1150, 760],
+    ['Rudder', 900, 620],
+    ['Skeg', 900, 850],
+  ]
+  const orders = keysAfter(null, list.length)
+  list.forEach(([title, newG, weightG], index) => {
+    const id = `anode-${index + 1}`
+    write.add('anode', id, {
+      title,
+      zoneId: 'zone-stern-gear',
+      newG,
+      fittedOn: write.date('2026-05-08'),
+      order: orders[index] as string,
+    })
+    write.add('anodeWeighing', `${id}-out`, { anodeId: id, on: write.date('2026-10-03'), weightG })
+  })
 }
 
 function tide(write: Writer): void {

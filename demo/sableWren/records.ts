@@ -110,7 +110,12 @@ export function writeClocks(write: Writer): void {
 
 interface SheetLines {
   readonly jobId: string
-  readonly lines: readonly (readonly ['material' | 'size' | 'setting', string, string, string?])[]
+  readonly lines: readonly (readonly [
+    'material' | 'size' | 'setting' | 'clock',
+    string,
+    string,
+    string?,
+  ])[]
   readonly tests: readonly (readonly [string, string, string])[]
   readonly takeApart: string
   readonly nextTime?: string

@@ -6,7 +6,15 @@ import { nextTimeAshore } from '#core/launch/nextTime'
 const props = defineProps<{ haulOutId: string }>()
 const store = useRefitStore()
 const { sayDate } = useDates()
-const lines = computed(() => nextTimeAshore(store.rows, store.accepted, props.haulOutId, sayDate))
+const isAfloat = useAfloat()
+const lines = computed(() =>
+  nextTimeAshore(store.rows, props.haulOutId, {
+    plan: store.accepted,
+    date: sayDate,
+    today: store.derived.today,
+    isAfloat,
+  }),
+)
 const [few, whole] = [8, ref(false)]
 const shown = computed(() => (whole.value ? lines.value : lines.value.slice(0, few)))
 </script>

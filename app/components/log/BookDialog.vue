@@ -29,7 +29,7 @@ const query = computed(() => {
 const fileName = computed(
   () => `${(store.refit?.boatName ?? 'boat').replace(/[^\w-]+/g, '-').toLowerCase()}-book.pdf`,
 )
-const isOnlyHere = computed(() => /^(localhost|127\.|\[::1\])/.test(location.host))
+const { isOnlyHere } = usePageAddress()
 const busy = computed(() => book.printing.value !== null)
 watch(
   () => props.open,

@@ -11,6 +11,7 @@ import { formatQuantity } from '#core/units/quantity'
 const props = defineProps<{ sheetId: string }>()
 const store = useRefitStore()
 const { sheet, lines, tests, pictures } = useSheet(computed(() => props.sheetId))
+const { pageAddress } = usePageAddress()
 const facts = computed(() => {
   const one = sheet.value
   if (!one) return []
@@ -48,8 +49,13 @@ const outcomeWord = { notYet: 'not yet', passed: 'passed', failed: 'FAILED' } as
 
 <template>
   <article v-if="sheet" class="text-black">
-    <p class="cond">As-built sheet</p>
-    <p class="cond text-2xl">{{ sheet.title }}</p>
+    <div class="flex justify-between gap-4">
+      <div>
+        <p class="cond">As-built sheet</p>
+        <p class="cond text-2xl">{{ sheet.title }}</p>
+      </div>
+      <PaperCode :code="pageAddress(`log/${sheet.id}`)" of="this sheet as it is now" />
+    </div>
     <dl class="mt-2 grid grid-cols-[6rem_1fr_6rem_1fr] gap-x-3">
       <template v-for="[name, value] in facts" :key="name">
         <dt class="cond">{{ name }}</dt>

@@ -1,7 +1,4 @@
 <script setup lang="ts">
-import { toString as qrSvg } from 'qrcode'
-import { ref, watch } from 'vue'
-
 /** Labels to print and cut, two to a row on A4: a code for a phone, a large word, and lines under it. */
 export interface CutLabel {
   readonly id: string
@@ -12,27 +9,13 @@ export interface CutLabel {
   readonly small: string
   readonly lines: readonly string[]
 }
-const props = defineProps<{ labels: readonly CutLabel[] }>()
-const codes = ref<Readonly<Record<string, string>>>({})
-watch(
-  () => props.labels,
-  async (list) => {
-    const made = await Promise.all(
-      list.map(async ({ id, code }) => {
-        const svg = await qrSvg(code, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' })
-        return [id, `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`] as const
-      }),
-    )
-    codes.value = Object.fromEntries(made)
-  },
-  { immediate: true },
-)
+defineProps<{ labels: readonly CutLabel[] }>()
 </script>
 
 <template>
   <ul class="labels">
     <li v-for="label in labels" :key="label.id" class="label">
-      <img :src="codes[label.id]" :alt="`QR of ${label.codeOf}`" class="qr" />
+      <PaperCode :code="label.code" :of="label.codeOf" />
       <div class="min-w-0">
         <p class="cond flex justify-between gap-2 text-2xl leading-none">
           {{ label.large }} <span class="text-base">{{ label.small }}</span>
@@ -65,10 +48,5 @@ watch(
   overflow: hidden;
   border: 1px dashed var(--ink2);
   break-inside: avoid;
-}
-.qr {
-  width: 25mm;
-  height: 25mm;
-  background: #fff;
 }
 </style>

@@ -1,6 +1,7 @@
 /** Rules of going in: tides, signatures, openings, the lift. */
 import { isKnownConstituent } from '../../tide/tide'
 import { slingSplit } from '../../launch/lift'
+import { sayFullDate } from '../../time/say'
 import { groupBy } from '../refit'
 import { mendWhen, when } from './rule'
 import type { Rules } from './rule'
@@ -95,6 +96,14 @@ export const launchRules: Rules = {
       'That is behind her stern: measure from the stem.',
     ),
   ],
+  anodeWeighing: (row, { rows }) => {
+    const anode = rows.anode.find((one) => one.id === row.anodeId)
+    return mendWhen(
+      anode !== undefined && row.on < anode.fittedOn,
+      'on',
+      `It was fitted on ${sayFullDate(anode?.fittedOn ?? row.on)}: weigh it after that, or put that date right.`,
+    )
+  },
   check: (row) => [
     ...when(
       row.dueOn === null && row.dueAtValue === null && !row.atHaulOut && row.doneOn === null,

@@ -17,8 +17,9 @@ const bins = computed(() => {
     names: list.map((one) => one.name),
   }))
 })
+const { pageAddress } = usePageAddress()
 const address = (at: string, bin: string) =>
-  `${useRequestURL().origin}/r/${store.refitId}/stores?show=shelf&at=${at}&bin=${encodeURIComponent(bin)}`
+  pageAddress(`stores?show=shelf&at=${at}&bin=${encodeURIComponent(bin)}`)
 const labels = computed(() =>
   bins.value.map(({ key, at, bin, names }) => ({
     id: key,

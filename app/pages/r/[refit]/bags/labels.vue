@@ -8,6 +8,7 @@ import { counted } from '#core/units/counted'
 /** Labels for bags: code, what, where from, where back to, and the code as a QR for a phone. */
 const store = useRefitStore()
 const { nameOf } = useStepNames()
+const { pageAddress, isOnlyHere } = usePageAddress()
 const onlyStored = ref(true)
 const bags = computed(() =>
   inOrder(store.rows.bag).filter((bag) => !onlyStored.value || bag.state !== 'fitted'),
@@ -22,7 +23,7 @@ const from = (bag: Bag) => {
 const labels = computed(() =>
   bags.value.map((bag) => ({
     id: bag.id,
-    code: `${store.refit?.boatName ?? ''} bag ${bag.code}: ${bag.what}`,
+    code: pageAddress(`bags?bag=${bag.id}`),
     codeOf: `bag ${bag.code}`,
     large: bag.code,
     small: store.refit?.boatName ?? '',
@@ -47,6 +48,10 @@ const print = () => window.print()
         </button>
       </div>
     </div>
+    <p v-if="isOnlyHere" class="no-print mb-3 text-ink2">
+      The codes lead to an address that only this computer knows. For codes that a phone can follow,
+      open the program by the computer’s name in your network and print from there.
+    </p>
     <p v-if="bags.length === 0" class="text-ink2">There are no bags to label.</p>
     <CutLabels :labels="labels" />
   </div>

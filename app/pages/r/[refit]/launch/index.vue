@@ -348,6 +348,7 @@ useKeyScope({
         @propose="proposals.propose($event)"
       />
       <NextTime :haul-out-id="next.haulOut.id" />
+      <AnodeList />
       <TideTable v-if="slip" :slip="slip" :days="days" />
     </div>
     <ReadyDialog
