@@ -8,6 +8,7 @@ import { scrollJobs } from './benchPage.mjs'
 import { benchFirst } from './benchFirst.mjs'
 import { benchKill } from './benchKill.mjs'
 import { benchLoad } from './benchLoad.mjs'
+import { benchPrint } from './benchPrint.mjs'
 import { benchWalk } from './benchWalk.mjs'
 import { makeOldDatabase } from './oldDatabase.mjs'
 import { ensureBuild, ensurePackages, root, run } from './prepare.mjs'
@@ -108,6 +109,11 @@ const buyingBench = () => console.table(storesBench())
 /** npm run bench -- book: search over all that is written, and the text of the book. */
 const writtenBench = () => console.table(bookBench())
 
+/** npm run bench -- print 60: the book on paper, two pictures a sheet. */
+async function printBench(sheets) {
+  console.table(await benchPrint(sheets))
+}
+
 /** npm run bench -- money 1000: accounts of 5,000 entries, and so many runs of a forecast. */
 function booksBench(runs) {
   const { books, runs: forecast } = moneyBench(runs)
@@ -133,6 +139,7 @@ const one = {
   sequence: () => drawingBench(),
   stores: () => buyingBench(),
   book: () => writtenBench(),
+  print: () => printBench(Number(size ?? 60)),
   money: () => booksBench(Number(size ?? 1000)),
   samples: () => samplesBench(Number(size ?? 1000), Number(seed)),
 }[only]

@@ -53,7 +53,11 @@ process.on('exit', (code) => {
   console.log(`\n${passed} passed, ${failed} failed`)
 })
 ensurePackages()
-ensureDebian([['chromium', 'chromium']])
+ensureDebian([
+  ['chromium', 'chromium'],
+  // Reads the printed book back.
+  ['pdftotext', 'poppler-utils'],
+])
 run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
 // The server tests and the end-to-end tests both drive the build.
 ensureBuild()

@@ -15,7 +15,7 @@ import { textRuns } from './textRuns'
 
 const mm = 72 / 25.4
 const page = { width: 595.28, height: 841.89 } as const
-const margins = { left: 45, top: 56, right: 50, bottom: 92 } as const
+const margins = { left: 45, top: 50, right: 50, bottom: 88 } as const
 const column = page.width - margins.left - margins.right
 const gap = 18
 const half = (column - gap) / 2
@@ -42,9 +42,9 @@ export function bookPages(book: BookToPrint): TDocumentDefinitions {
     pageSize: 'A4',
     pageMargins: [margins.left, margins.top, margins.right, margins.bottom],
     info: { title: `${book.boatName}, the boat’s book`, creator: 'Inch Ahead' },
-    defaultStyle: { font: 'Text', fontSize: 9.5, lineHeight: 1.2 },
+    defaultStyle: { font: 'Text', fontSize: 9.5, lineHeight: 1.12 },
     header: (at) => ({
-      margin: [margins.left, 26, margins.right, 0],
+      margin: [margins.left, 22, margins.right, 0],
       table: {
         widths: ['*', 'auto'],
         body: [
@@ -69,8 +69,8 @@ const ruled = (width: number) => ({
   hLineColor: () => '#000000',
   paddingLeft: (cell: number) => (cell === 0 ? 0 : 4),
   paddingRight: () => 4,
-  paddingTop: () => 2,
-  paddingBottom: () => 2,
+  paddingTop: () => 1.5,
+  paddingBottom: () => 1,
 })
 
 function contentOf(
@@ -133,7 +133,7 @@ function partOf(block: Section['blocks'][number], book: BookToPrint, width: numb
       return [tableOf(block)]
     case 'drawing':
       return [
-        { svg: block.svg, width: Math.min(width, 235), margin: [0, 2, 0, 2] },
+        { svg: block.svg, width: Math.min(width, 210), margin: [0, 2, 0, 2] },
         { text: narrow(block.caption), fontSize: 10 },
       ]
     case 'picture':
@@ -148,7 +148,7 @@ const unbroken = (said: string): string =>
 function tableOf(block: TableBlock): Content {
   const many = block.head.length
   return {
-    margin: [0, 0, 0, 6],
+    margin: [0, 0, 0, 4],
     table: {
       headerRows: 1,
       keepWithHeaderRows: 1,
@@ -188,7 +188,7 @@ function picturesOf(blocks: readonly PictureBlock[], book: BookToPrint, width: n
   })) as Content[]
 }
 
-const tallest = 170
+const tallest = 150
 
 function imageOf(one: PictureBlock, book: BookToPrint, width: number): Content {
   const image = book.pictures.get(one.hash)
@@ -218,6 +218,15 @@ function sheetPage(sheet: SheetBlock, book: BookToPrint, chapter: number): Conte
   ] as Content[]
 }
 
+/** Surely less than a page, so that it may go over as a whole. */
+const isShort = (section: Section): boolean =>
+  section.blocks.every(
+    (one) =>
+      one.kind === 'drawing' ||
+      (one.kind === 'text' && one.text.length < 900) ||
+      (one.kind === 'table' && one.rows.length < 10),
+  )
+
 /** Halves that follow each other stand side by side. */
 function rowsOf(sections: readonly Section[], book: BookToPrint): Content[] {
   const said: Content[] = []
@@ -228,13 +237,18 @@ function rowsOf(sections: readonly Section[], book: BookToPrint): Content[] {
     said.push(
       isPair
         ? {
-            columnGap: gap,
-            columns: [
-              { width: half, stack: sectionOf(one, book, half) },
-              { width: half, stack: sectionOf(next, book, half) },
+            unbreakable: isShort(one) && isShort(next),
+            stack: [
+              {
+                columnGap: gap,
+                columns: [
+                  { width: half, stack: sectionOf(one, book, half) },
+                  { width: half, stack: sectionOf(next, book, half) },
+                ],
+              },
             ],
           }
-        : { stack: sectionOf(one, book, column) },
+        : { unbreakable: isShort(one), stack: sectionOf(one, book, column) },
     )
   }
   return said
@@ -250,7 +264,7 @@ function sectionOf(section: Section, book: BookToPrint, width: number): Content[
   const title: Content = {
     text: narrow(section.title),
     fontSize: 14,
-    margin: [0, 8, 0, 0],
+    margin: [0, 5, 0, 0],
     headlineLevel: 1,
   }
   if (section.isFramed === true)
@@ -304,19 +318,19 @@ function foot(sheet: SheetBlock, book: BookToPrint): Content[] {
     (_, at) =>
       `<text x="${(1 + at * 20 * mm).toFixed(2)}" y="20" text-anchor="${at === 0 ? 'start' : 'middle'}" font-family="Narrow" font-size="9">${at * 20}${at === 5 ? ' mm' : ''}</text>`,
   )
-  const width = 100 * mm + 24
-  const rule = `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}" height="24" viewBox="0 0 ${width.toFixed(2)} 24"><path d="M1 0h${(100 * mm).toFixed(2)}${ticks.join('')}" fill="none" stroke="#000000" stroke-width="0.8"/>${words.join('')}</svg>`
+  // Words here are part of the drawing: text of the page's flow has no room in the margin.
+  const said = ['Scan for the sheet as it is now.', `Printed ${sayFullDate(book.madeOn)}.`].map(
+    (line, at) =>
+      `<text x="304" y="${8 + at * 12}" font-family="Text" font-size="9">${line}</text>`,
+  )
+  const width = column - 70
+  const rule = `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}" height="24" viewBox="0 0 ${width.toFixed(2)} 24"><path d="M1 0h${(100 * mm).toFixed(2)}${ticks.join('')}" fill="none" stroke="#000000" stroke-width="0.8"/>${words.join('')}${said.join('')}</svg>`
   return [
     { absolutePosition: { x: margins.left, y: top + 26 }, svg: rule, width },
     {
       absolutePosition: { x: page.width - margins.right - 66, y: top - 4 },
       qr: `${book.address}/${sheet.path}`,
       fit: 66,
-    },
-    {
-      absolutePosition: { x: margins.left + 305, y: top + 24 },
-      text: plain(`Scan for the sheet as it is now.\nPrinted ${sayFullDate(book.madeOn)}.`),
-      fontSize: 9,
     },
   ]
 }

@@ -9,7 +9,8 @@ export interface TextRun {
 }
 
 // The two faces come in two files each; what neither has is set in a third face, which knows Greek and Cyrillic.
-const western = /^[\u0000-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122]$/u
+const western =
+  /^[\n\t\u0020-\u00ff\u0131\u0152\u0153\u02c6\u02da\u02dc\u2000-\u206f\u20ac\u2122]$/u
 const more = /^[\u0100-\u02af\u1e00-\u1eff\u2113]$/u
 
 /** A text in runs of one font each, so that no sign is left out for want of its letter. */

@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { add, emptyRefit } from '../testing/build'
+import { dayNumber } from '../time/civil'
 import { anodesWanted, anodeWear } from './anodes'
 
 const want = {
@@ -52,12 +53,17 @@ it('says how fast each goes, when half is gone, and which is the odd one', () =>
   fit('c', ['2026-10-01', 500])
   fit('d', ['2026-10-01', 1010])
   fit('e')
-  const [a, b, c, d, e] = anodeWear(rows)
+  const [a, b, c, d, e] = anodeWear(rows, () => true)
   expect(a).toMatchObject({ left: 0.8, odd: null })
   expect(a?.weighed.map((one) => one.g)).toEqual([1000, 950, 800])
   expect(a?.perMonth).toBeCloseTo(0.2 / 5.0267, 4)
   // Half is gone after 2.5 × 153 = 382.5 days.
-  expect(a?.halfOn).toBe('2027-05-18')
+  expect(a?.halfOn).toBe('2027-05-19')
+  // Ashore from 1 October to 1 May: 229.5 of them run from 1 May on.
+  const ashore = [dayNumber('2026-10-01'), dayNumber('2027-05-01')] as const
+  const wintered = anodeWear(rows, (day) => day < ashore[0] || day >= ashore[1])[0]
+  expect(wintered?.perMonth).toBeCloseTo(0.2 / 5.0267, 4)
+  expect(wintered?.halfOn).toBe('2027-12-17')
   expect(b?.odd).toBeNull()
   expect(c).toMatchObject({ left: 0.5, halfOn: '2026-10-01', odd: 'fast' })
   expect(d).toMatchObject({ left: 1.01, perMonth: null, halfOn: null })

@@ -1,9 +1,10 @@
 /** Anodes: how much of them a boat wants, and how fast they go. Source: handbook-2 H5. */
 import type { Row } from '../model/entities'
+import { needRange } from '../guard'
+import { dayAfloat, daysAfloat } from '../log/daysAfloat'
+import type { IsAfloat } from '../log/daysAfloat'
 import { groupBy, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { addDays, dayNumber } from '../time/civil'
-import { needRange } from '../guard'
 
 export type AnodeMetal = Row<'anode'>['metal']
 
@@ -60,9 +61,9 @@ export interface AnodeWear {
   }[]
   /** Share of its metal that is left, 0 to 1; null: it was not weighed since. */
   readonly left: number | null
-  /** Share of the new weight that goes in a month; null: not weighed since, or heavier than new. */
+  /** Share of the new weight that goes in a month afloat; null: not weighed since a day afloat, or heavier than new. */
   readonly perMonth: number | null
-  /** Civil date on which half is gone at that pace, and it wants changing; null: not known. */
+  /** Civil date on which half is gone at that pace, days ashore left out; null: not known. */
   readonly halfOn: string | null
   /** It goes much faster or slower than its fellows of the same metal: look for a bond that is none, or a stray current. */
   readonly odd: 'fast' | 'slow' | null
@@ -72,14 +73,23 @@ const daysPerMonth = hoursPerMonth / 24
 /** Faster or slower than its fellows by this much is no chance any more. Assumed. */
 const oddFactor = 1.6
 
-/** All anodes in their order, each with what its weighings say. */
-export function anodeWear(rows: Pick<RefitRows, 'anode' | 'anodeWeighing'>): AnodeWear[] {
+/** All anodes in their order, each with what its weighings say. Ashore nothing goes. */
+export function anodeWear(
+  rows: Pick<RefitRows, 'anode' | 'anodeWeighing'>,
+  isAfloat: IsAfloat,
+): AnodeWear[] {
   const weighings = groupBy(rows.anodeWeighing, (one) => one.anodeId)
-  const list = inOrder(rows.anode).map((anode) => wearOf(anode, weighings.get(anode.id) ?? []))
+  const list = inOrder(rows.anode).map((anode) =>
+    wearOf(anode, weighings.get(anode.id) ?? [], isAfloat),
+  )
   return list.map((one) => ({ ...one, odd: oddOne(one, list) }))
 }
 
-function wearOf(anode: Row<'anode'>, weighings: readonly Row<'anodeWeighing'>[]): AnodeWear {
+function wearOf(
+  anode: Row<'anode'>,
+  weighings: readonly Row<'anodeWeighing'>[],
+  isAfloat: IsAfloat,
+): AnodeWear {
   const since = weighings
     .filter((one) => one.on >= anode.fittedOn)
     .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : b.weightG - a.weightG))
@@ -88,14 +98,18 @@ function wearOf(anode: Row<'anode'>, weighings: readonly Row<'anodeWeighing'>[])
     ...since.map((one) => ({ on: one.on, g: one.weightG, id: one.id })),
   ]
   const last = since.at(-1)
-  const months = last ? (dayNumber(last.on) - dayNumber(anode.fittedOn)) / daysPerMonth : 0
+  const days = last ? daysAfloat(anode.fittedOn, last.on, isAfloat) : 0
   const left = last ? last.weightG / anode.newG : null
-  const perMonth = left === null || left > 1 || months <= 0 ? null : (1 - left) / months
-  const halfOn =
-    perMonth === null || perMonth === 0
-      ? null
-      : addDays(anode.fittedOn, Math.floor((0.5 / perMonth) * daysPerMonth))
-  return { anode, weighed, left, perMonth, halfOn, odd: null }
+  const perDay = left === null || left > 1 || days === 0 ? null : (1 - left) / days
+  return {
+    anode,
+    weighed,
+    left,
+    perMonth: perDay === null ? null : perDay * daysPerMonth,
+    halfOn:
+      perDay === null || perDay === 0 ? null : dayAfloat(anode.fittedOn, 0.5 / perDay, isAfloat),
+    odd: null,
+  }
 }
 
 function oddOne(one: AnodeWear, list: readonly AnodeWear[]): AnodeWear['odd'] {

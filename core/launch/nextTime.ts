@@ -3,7 +3,7 @@ import type { RefitRows } from '../model/refit'
 import { byId } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
 import { checksDue } from '../log/checks'
-import type { IsAfloat } from '../log/checks'
+import type { IsAfloat } from '../log/daysAfloat'
 import { anodeWear } from './anodes'
 
 export interface NextTimeLine {
@@ -97,7 +97,7 @@ export function nextTimeAshore(
         why: 'check at the next haul-out',
         to: 'log',
       })),
-    ...anodeWear(rows)
+    ...anodeWear(rows, isAfloat)
       .filter((one) => one.halfOn !== null && one.halfOn <= until)
       .map((one) => ({
         key: `anode ${one.anode.id}`,

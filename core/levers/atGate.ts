@@ -100,7 +100,8 @@ export function otherLift({ rows, plan, clock }: LeverFacts, gateId: string): Ch
       },
     ]
   const yard = rows.place.find((one) => one.id === haulOut.placeId)
-  if (binding.kind !== 'liftDay' || !yard || yard.liftWeekdays.length === 0) return []
+  if (binding.kind !== 'liftDay' || binding.people || !yard || yard.liftWeekdays.length === 0)
+    return []
   const weekday = weekdayOf(clock.dayOf(planned.at) - 1)
   if (yard.liftWeekdays.includes(weekday)) return []
   const name = weekdays[weekday - 1] ?? ''

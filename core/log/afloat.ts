@@ -2,7 +2,7 @@ import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
 import type { ZoneClock } from '../time/zone'
-import type { IsAfloat } from './checks'
+import type { IsAfloat } from './daysAfloat'
 
 /** Whether she is afloat on a local day, as it was or as it is planned. */
 export function afloatBy(

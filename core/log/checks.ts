@@ -5,6 +5,8 @@ import { groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { patchOf } from '../model/removal'
 import { dateOf, dayNumber, daysBetween } from '../time/civil'
+import { dayAfloat, daysAfloat } from './daysAfloat'
+import type { IsAfloat } from './daysAfloat'
 
 type Check = Row<'check'>
 
@@ -32,15 +34,6 @@ export interface MeterState {
   readonly perDay: number | null
 }
 
-/** Whether she is afloat on a local day, as it was or is planned: ashore no hours run. */
-export type IsAfloat = (day: number) => boolean
-
-function daysAfloat(from: string, to: string, isAfloat: IsAfloat): number {
-  let days = 0
-  for (let day = dayNumber(from); day < dayNumber(to); day++) if (isAfloat(day)) days++
-  return days
-}
-
 /** Meters with their series, in time, and how fast they run. */
 export function meterStates(
   rows: Pick<RefitRows, 'meter' | 'meterReading'>,
@@ -60,24 +53,15 @@ export function meterStates(
   })
 }
 
-/** Days looked through for the one on which a meter reads a value. */
-const mostDays = 4000
-
 /** The day on which a meter is likely to read a value, running only afloat; null: it does not run, or was never read. */
-export function likelyOn(
+export const likelyOn = (
   { last, perDay }: MeterState,
   value: number,
   isAfloat: IsAfloat,
-): string | null {
-  if (!last || perDay === null || perDay <= 0) return null
-  let left = value - last.value
-  const first = dayNumber(last.on)
-  for (let day = first; day < first + mostDays; day++) {
-    if (left <= 1e-9) return dateOf(day)
-    if (isAfloat(day)) left -= perDay
-  }
-  return null
-}
+): string | null =>
+  !last || perDay === null || perDay <= 0
+    ? null
+    : dayAfloat(last.on, (value - last.value) / perDay, isAfloat)
 
 /** The first lift-out that is still to come, civil date; null: none is written down. */
 const nextLiftOut = (rows: Pick<RefitRows, 'haulOut'>, today: string): string | null =>

@@ -185,9 +185,11 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
         return 'What is planned before it is done by then; the aimed date is kept.'
       case 'liftDay':
         return `The yard lifts on set days${asksForWater(binding.haulOutId) ? ' and with her depth at the slip' : ''}${
-          binding.aimed
-            ? ', and not on the aimed one: this is the first after it.'
-            : ': this is the first one after what is planned is done.'
+          binding.people
+            ? ': this is the first on which the people for it are there.'
+            : binding.aimed
+              ? ', and not on the aimed one: this is the first after it.'
+              : ': this is the first one after what is planned is done.'
         }`
       case 'bondWindow':
         return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`

@@ -2,7 +2,7 @@ import { entityNames, kinds } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 
 /** Rises when the planner itself makes something else of the same rows. */
-const planMake = 6
+const planMake = 7
 
 /** Kinds of rows a plan depends on. */
 const inputs = entityNames.filter((name) => kinds[name].planInput)

@@ -17,7 +17,8 @@ export function gateHeadline(
   if (!gate || said.standing !== 'dated') return said.title
   const [ready, at] = [clock.dateOf(gate.readyAt), clock.dateOf(gate.at)]
   if (gate.binding.kind !== 'liftDay' || ready >= at) return said.title
-  return `Work is ready on ${sayDate(ready, year)}; the yard lifts on ${sayDate(at, year)}`
+  const lift = gate.binding.people ? 'the first lift with people there is' : 'the yard lifts'
+  return `Work is ready on ${sayDate(ready, year)}; ${lift} on ${sayDate(at, year)}`
 }
 
 /** A week whose hours are planned to nine tenths is called full. */

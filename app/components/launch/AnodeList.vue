@@ -10,7 +10,8 @@ import { formatQuantity } from '#core/units/quantity'
 /** Anodes: how much of each is left, how fast it goes, the odd one; and how much of them she wants. */
 const store = useRefitStore()
 const { sayDate } = useDates()
-const wear = computed(() => anodeWear(store.rows))
+const isAfloat = useAfloat()
+const wear = computed(() => anodeWear(store.rows, isAfloat))
 const rows = useRows('anode')
 const say = (value: number, unit: string) =>
   formatQuantity(value, unit, store.refit?.units ?? 'metric')
@@ -20,9 +21,9 @@ const sayWear = ({ left, perMonth, halfOn, weighed }: AnodeWear): string => {
   const last = weighed.at(-1)
   const on = last ? `, ${sayDate(last.on)}` : ''
   if (left > 1) return `weighs more than when new${on}: clean it and weigh it again`
-  if (perMonth === null) return `weighed on the day it was fitted${on}`
+  if (perMonth === null) return `not a day afloat yet${on}`
   if (halfOn === null) return `nothing gone yet${on}: has it a bond?`
-  const pace = `${say(perMonth * 100, '%')} a month`
+  const pace = `${say(perMonth * 100, '%')} a month afloat`
   return left <= 0.5
     ? `half gone: change it${on}, ${pace}`
     : `${pace}${on}, half gone ${sayDate(halfOn)}`

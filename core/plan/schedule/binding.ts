@@ -33,8 +33,13 @@ export type Binding =
   /** The launch keeps its aimed or booked date though all is ready. */
   | { readonly kind: 'aim'; readonly haulOutId: string }
   /** The yard does not lift before. */
-  /** `aimed`: the aimed day itself is none, and it is the first after it. */
-  | { readonly kind: 'liftDay'; readonly haulOutId: string; readonly aimed?: true }
+  /** `aimed`: the aimed day itself is none, and it is the first after it. `people`: the first on which those for the slings are there. */
+  | {
+      readonly kind: 'liftDay'
+      readonly haulOutId: string
+      readonly aimed?: true
+      readonly people?: true
+    }
   /** Held back, so that the step follows within its bond window. */
   | { readonly kind: 'bondWindow'; readonly stepId: string; readonly after: string | null }
   /** More than a week ahead a step that needs weather is given what the month's days ask for. */

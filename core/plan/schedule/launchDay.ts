@@ -53,7 +53,7 @@ export function launchDay(
     firstOn((day) => who.areThere(day), first + waitForPeopleMs) ??
     firstOn((day) => who.canCome(day), Infinity) ??
     first
-  if (at > first) return { at, binding: { kind: 'calendar', until: at } }
+  if (at > first) return { at, binding: { kind: 'liftDay', haulOutId: haulOut.id, people: true } }
   // Aimed for a day on which the yard does not lift: the first lift after it, and that is what holds.
   const later = clock.dayOf(at) > clock.dayOf(aim)
   if (held && later) return { at, binding: { kind: 'liftDay', haulOutId: haulOut.id, aimed: true } }

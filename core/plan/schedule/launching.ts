@@ -1,6 +1,6 @@
 /** Putting her back in: when, and who is there for it. */
 import type { CureStage } from '../../model/words'
-import { hourMs } from '../../time/civil'
+import { dayNumber, hourMs } from '../../time/civil'
 import type { Binding } from './binding'
 import { slingMs } from './haulOuts'
 import type { Ashore } from './haulOuts'
@@ -98,15 +98,16 @@ function whoLaunches(
     sites
       .presence(person, 'boat', day)
       .some(([from, to]) => from < liftAt(day) + slingMs && to > liftAt(day))
-  // People come for a day that is booked with the yard.
-  const isSetDay = own.haulOut.launchBooked !== null
+  // People come for the day that is booked with the yard; missed, the next has to suit them again.
+  const { launchBooked } = own.haulOut
+  const setDay = launchBooked === null ? null : dayNumber(launchBooked)
   const somebody = (day: number) => sites.people.some((_, person) => isThere(person, day))
   const enough = (day: number, counts: (person: number) => boolean) =>
     watches.every((one) => enoughCome(one, day, sites, counts))
   return {
     areThere: (day) =>
-      (isSetDay || own.yard?.launchesWithoutYou === true || somebody(day)) &&
-      enough(day, (person) => (isSetDay || isThere(person, day)) && free(person, day)),
+      (day === setDay || own.yard?.launchesWithoutYou === true || somebody(day)) &&
+      enough(day, (person) => (day === setDay || isThere(person, day)) && free(person, day)),
     canCome: (day) => enough(day, (person) => free(person, day)),
   }
 }

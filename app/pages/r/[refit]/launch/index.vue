@@ -340,16 +340,20 @@ useKeyScope({
       v-if="next"
       class="mt-6 grid grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-6 lg:grid-cols-[minmax(0,0.86fr)_minmax(0,1fr)]"
     >
-      <WeightLedger :ledger="ledger" />
-      <AshoreLeft
-        v-if="chosen"
-        :haul-out-id="next.haulOut.id"
-        :lift-at="chosen.liftAt"
-        @propose="proposals.propose($event)"
-      />
-      <NextTime :haul-out-id="next.haulOut.id" />
-      <AnodeList />
-      <TideTable v-if="slip" :slip="slip" :days="days" />
+      <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-y-6">
+        <WeightLedger :ledger="ledger" />
+        <NextTime :haul-out-id="next.haulOut.id" />
+      </div>
+      <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-y-6">
+        <AshoreLeft
+          v-if="chosen"
+          :haul-out-id="next.haulOut.id"
+          :lift-at="chosen.liftAt"
+          @propose="proposals.propose($event)"
+        />
+        <AnodeList />
+        <TideTable v-if="slip" :slip="slip" :days="days" />
+      </div>
     </div>
     <ReadyDialog
       :item="openItem"
