@@ -35,7 +35,7 @@ const isFine = (licence) =>
     .every((part) => part.split(/ OR /i).some((one) => allowed.includes(one.trim())))
 
 /** Said in the package's LICENSE file alone. */
-const byFile = { 'node_modules/suncalc': 'BSD-2-Clause' }
+const byFile = { 'node_modules/suncalc': 'BSD-2-Clause', 'node_modules/png-js': 'MIT' }
 
 const { packages } = JSON.parse(readFileSync(join(root, 'package-lock.json'), 'utf8'))
 const shipped = Object.entries(packages).filter(([path, one]) => path !== '' && !one.dev)

@@ -48,6 +48,8 @@ export const keyTable = {
     what: 'In Launch: from lift day to lift day',
   },
   launchBook: { keys: ['b'], shown: 'b', what: 'In Launch: ask for the day' },
+  launchSign: { keys: ['t'], shown: 't', what: 'In Launch: tick and sign the line in focus' },
+  launchPrint: { keys: ['p'], shown: 'p', what: 'Launch day, damage card: print it' },
   launchDay: { keys: ['d'], shown: 'd', what: 'In Launch: the day hour by hour' },
   placeJudge: {
     keys: ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'],

@@ -44,7 +44,7 @@ function costOn(tariff: Tariff, one: Ashore, clock: ZoneClock, loaM: number) {
 
 /**
  * A day that is missed costs the change fee, and she goes in on the first lift after she is ready that can be had with
- * the yard's notice. Lifts for which nobody of the boat is there are left out, unless the yard launches her alone. Source: handbook-2 H2.
+ * the yard's notice. Lifts for which too few of the boat are there are left out, unless the yard launches her alone. Source: handbook-2 H2.
  */
 function liftOdds(
   rows: RefitRows,
@@ -134,18 +134,28 @@ export function liftsAhead(
 ): LiftOdds[] {
   const ashore = haulOutsAsPlanned(rows, plan, clock)
   const sites = makeSites(rows, clock, ashore)
-  /** Whether somebody of the boat is there for a lift, or the yard does without. */
-  const isMannedAt = (one: Ashore) => (day: number, at: number) =>
-    one.yard?.launchesWithoutYou === true ||
-    sites.people.some((_, person) =>
-      sites.presence(person, 'boat', day).some(([from, to]) => from < at + slingMs && to > at),
+  /** So many of the boat are wanted while she hangs: by the work in the slings, and one to look in any case. */
+  const handsAt = (gateId: string): number => {
+    const jobs = new Set(rows.job.flatMap((job) => (job.gateId === gateId ? [job.id] : [])))
+    const crews = rows.step.flatMap((step) =>
+      step.state === 'open' && step.hullNeed === 'slings' && jobs.has(step.jobId)
+        ? [step.crewMin]
+        : [],
     )
+    return Math.max(1, ...crews)
+  }
+  /** Whether enough of the boat are there for a lift, or the yard does without. */
+  const isMannedAt = (one: Ashore, hands: number) => (day: number, at: number) =>
+    one.yard?.launchesWithoutYou === true ||
+    sites.people.filter((_, person) =>
+      sites.presence(person, 'boat', day).some(([from, to]) => from < at + slingMs && to > at),
+    ).length >= hands
   return ashore.flatMap((one) => {
     const gate = rows.gate.find(
       (each) => each.kind === 'launch' && each.haulOutId === one.haulOut.id,
     )
     const runs = gate ? runsOf(gate.id) : null
     if (one.haulOut.launchActual !== null || !runs || runs.at.length === 0) return []
-    return [liftOdds(rows, one, runs, plan.now, clock, isMannedAt(one))]
+    return [liftOdds(rows, one, runs, plan.now, clock, isMannedAt(one, handsAt(gate?.id ?? '')))]
   })
 }

@@ -5,7 +5,8 @@ import { dayOfShare, shareBy } from '../model/odds'
 import type { StoredPlan } from '../model/stored'
 import { moneyOf } from '../money/accounts'
 import { derive } from '../progress/derive'
-import { add, job, step } from '../testing/build'
+import { add, job, person, step } from '../testing/build'
+import type { Building } from '../testing/build'
 import { ashore, friday, weekends } from '../testing/weekends'
 import { dateOf, dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
@@ -100,9 +101,14 @@ describe('which lift to book', () => {
   const launched = readyAt.map(
     (ready) => [at('05T09:00'), at('12T09:00'), at('19T09:00')].find((lift) => lift >= ready) ?? 0,
   )
-  function lifts(tariff: { changeMinor: number; berthPerDayMinor?: number }, shut: object[] = []) {
+  function lifts(
+    tariff: { changeMinor: number; berthPerDayMinor?: number },
+    shut: object[] = [],
+    more: (rows: Building) => void = () => undefined,
+  ) {
     const rows = weekends()
     ashore(rows)
+    more(rows)
     rows.place = rows.place.map((one) =>
       one.id === 'yard' ? { ...one, liftWeekdays: [6], noLifts: shut as typeof one.noLifts } : one,
     )
@@ -139,6 +145,19 @@ describe('which lift to book', () => {
     expect(
       read(lifts({ changeMinor: 9500, berthPerDayMinor: 1000 }))?.map((one) => one[2]),
     ).toEqual([3800, 950, 0])
+  })
+  it('leaves out days on which fewer come than the work in the slings wants', () => {
+    const days = (crewMin: number) =>
+      read(
+        lifts({ changeMinor: 9500 }, [], (rows) => {
+          person(rows, 'Bo', [6], '08:00', '16:00')
+          add(rows, 'personDay', 'off', { personId: 'Bo', on: '2027-06-05', kind: 'cannotCome' })
+          job(rows, 'watch', { gateId: 'launch' })
+          step(rows, 'watch', 'look', { hullNeed: 'slings', crewMin })
+        }),
+      )?.map(([on]) => on)
+    expect(days(1)).toEqual(['05', '12', '19'])
+    expect(days(2)).toEqual(['12', '19'])
   })
   it('says which lift is the last before nothing is lifted', () => {
     const shut = [{ from: '2027-06-13', to: '2027-07-20', why: 'Storms' }]

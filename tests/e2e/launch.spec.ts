@@ -140,3 +140,42 @@ test('tides and lifts that cannot be are refused at their place', async ({ page 
     page.getByText(/The slip never has her depth: the highest water of a year is 5\.\d\d m/),
   ).toBeVisible()
 })
+
+test('a sling is moved by keys, an anode weighed, a meter begun and read', async ({ page }) => {
+  await open(page, 'launch')
+  const sling = page.getByRole('slider', { name: 'Fore sling from the stem' })
+  const before = Number(await sling.getAttribute('aria-valuenow'))
+  await sling.press('ArrowLeft')
+  await expect(sling).toHaveAttribute('aria-valuenow', String(Number((before - 0.05).toFixed(2))))
+  // Kept, not only drawn: it stands there when the page is read anew.
+  await expect(page.getByText('Not saved yet')).toBeHidden()
+  await page.reload()
+  await expect(sling).toHaveAttribute('aria-valuenow', String(Number((before - 0.05).toFixed(2))))
+  // It never goes past her centre of gravity.
+  for (let times = 0; times < 12; times++) await sling.press('PageUp')
+  await expect(page.getByText(/is not between the slings/)).toBeHidden()
+
+  const anodes = page.getByRole('region', { name: /^Anodes/ })
+  await expect(anodes.getByText(/Goes much slower than the others/)).toBeVisible()
+  await anodes.getByRole('button', { name: 'Weigh Skeg' }).click()
+  const on = anodes.getByLabel('On', { exact: true })
+  await on.fill('1 May 2026')
+  await on.press('Tab')
+  await anodes.getByLabel('Weighs, clean and dry').fill('610')
+  await anodes.getByRole('button', { name: 'Keep it' }).click()
+  await expect(anodes.getByRole('alert').first()).toContainText('It was fitted on Fri 8 May 2026')
+  await on.fill('4 Oct 2026')
+  await on.press('Tab')
+  await anodes.getByRole('button', { name: 'Keep it' }).click()
+  await expect(anodes.getByText(/Goes much slower/)).toBeHidden()
+
+  await open(page, 'log')
+  const looks = page.getByRole('region', { name: /^Look again/ })
+  await looks.getByRole('button', { name: 'Another meter' }).click()
+  await looks.getByLabel('Meter', { exact: true }).fill('Bilge pump')
+  await looks.getByLabel('Read in').fill('starts')
+  await looks.getByRole('button', { name: 'Keep the meter' }).click()
+  await looks.getByLabel('Reads').fill('12')
+  await looks.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(looks.getByText(/^Bilge pump: 12 starts on Sat 17 Apr/)).toBeVisible()
+})

@@ -17,7 +17,12 @@ const props = defineProps<{
   hookT: number | null
   pointed: string | null
 }>()
-const emit = defineEmits<{ open: [key: string]; point: [key: string | null] }>()
+const emit = defineEmits<{
+  open: [key: string]
+  point: [key: string | null]
+  /** A sling was moved to so many metres from the stem; `isDone`: and let go there. */
+  sling: [which: 'fore' | 'aft', metres: number, isDone: boolean]
+}>()
 const store = useRefitStore()
 const holder = ref<HTMLElement | null>(null)
 const { width: measured } = useElementSize(holder, { width: 560, height: 200 })
@@ -52,11 +57,50 @@ const slings = computed(() => {
   ].map((one, index) => ({
     ...one,
     x: fromStem(one.m),
+    /** Down to the deck it can be taken hold of; below it lie the openings. */
+    grip: at([1 - one.m / loa.value, lines.value?.sheer(1 - one.m / loa.value) ?? 0])[1],
     low: at([1 - one.m / loa.value, lines.value?.bottom(1 - one.m / loa.value) ?? 0])[1],
     anchor: index === 0 ? 'end' : 'start',
     textX: fromStem(one.m) + (index === 0 ? -10 : 10),
   }))
 })
+/** A sling stays this side of her centre of gravity, and on her. Metres. */
+const clear = 0.1
+const slingStep = 0.05
+function slingTo(which: 'fore' | 'aft', metres: number, isDone: boolean) {
+  const { centreM } = props
+  if (centreM === null) return
+  const [low, high] = which === 'fore' ? [0, centreM - clear] : [centreM + clear, loa.value]
+  const stepped = Math.round(metres / slingStep) * slingStep
+  emit('sling', which, Number(Math.min(high, Math.max(low, stepped)).toFixed(2)), isDone)
+}
+function slingDrag(which: 'fore' | 'aft', event: PointerEvent) {
+  const handle = event.currentTarget as HTMLElement
+  const from = holder.value?.getBoundingClientRect().left ?? 0
+  const metresAt = ({ clientX }: PointerEvent) =>
+    ((clientX - from - left.value) / length.value) * loa.value
+  handle.setPointerCapture(event.pointerId)
+  const move = (to: PointerEvent) => slingTo(which, metresAt(to), false)
+  const drop = (to: PointerEvent) => {
+    handle.removeEventListener('pointermove', move)
+    slingTo(which, metresAt(to), true)
+  }
+  handle.addEventListener('pointermove', move)
+  handle.addEventListener('pointerup', drop, { once: true })
+}
+const slingKeys: Readonly<Record<string, number>> = {
+  ArrowLeft: -slingStep,
+  ArrowRight: slingStep,
+  PageUp: 10 * slingStep,
+  PageDown: -10 * slingStep,
+}
+function slingKey(which: 'fore' | 'aft', metres: number, event: KeyboardEvent) {
+  const by = slingKeys[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  event.stopPropagation()
+  slingTo(which, metres + by, true)
+}
 /** Marks at their places; those that would lie over one another are moved apart along the boat. */
 const marks = computed(() => {
   const line = lines.value
@@ -100,7 +144,24 @@ const nearest = computed(() => {
 </script>
 
 <template>
-  <div ref="holder" class="overflow-hidden">
+  <div ref="holder" class="relative overflow-hidden">
+    <template v-if="centreM !== null">
+      <div
+        v-for="(sling, index) in slings"
+        :key="index"
+        class="no-print absolute top-[26px] w-6 max-sm:w-11 -translate-x-1/2 cursor-ew-resize touch-none"
+        :style="{ left: `${sling.x}px`, height: `${Math.max(44, sling.grip - 26)}px` }"
+        role="slider"
+        tabindex="0"
+        :aria-label="index === 0 ? 'Fore sling from the stem' : 'Aft sling from the stem'"
+        aria-valuemin="0"
+        :aria-valuemax="loa"
+        :aria-valuenow="sling.m"
+        :aria-valuetext="`${sling.m.toFixed(2)} m from the stem, ${sling.t === null ? 'weight not known' : `${sling.t.toFixed(2)} t`}`"
+        @pointerdown="slingDrag(index === 0 ? 'fore' : 'aft', $event)"
+        @keydown="slingKey(index === 0 ? 'fore' : 'aft', sling.m, $event)"
+      />
+    </template>
     <svg v-if="lines" :width="width" :height="height" role="img" :aria-label="said" class="block">
       <text
         v-if="hookT !== null"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { computed, ref } from 'vue'
 import type { ReadyItem } from '#core/launch/readyItem'
+import { counted } from '#core/units/counted'
 
 /** Lines of readiness: what it is, what shows it, where it stands. A press opens what it rests on. */
-defineProps<{
+const props = defineProps<{
   title: string
   items: readonly ReadyItem[]
   numbered?: boolean
@@ -10,6 +12,16 @@ defineProps<{
   isLate: (item: ReadyItem) => boolean
   chosen: string | null
 }>()
+/** From here on what is proven folds into one row; what stops her never does. */
+const many = 20
+const whole = ref(false)
+const isFolded = computed(() => props.items.length > many && !whole.value)
+const proven = computed(() => props.items.filter((one) => one.state === 'proven').length)
+const shown = computed(() =>
+  props.items
+    .map((item, index) => ({ item, number: index + 1 }))
+    .filter(({ item }) => !isFolded.value || item.state !== 'proven'),
+)
 const emit = defineEmits<{ open: [key: string]; point: [key: string | null] }>()
 </script>
 
@@ -25,7 +37,7 @@ const emit = defineEmits<{ open: [key: string]; point: [key: string | null] }>()
       >
     </h2>
     <ul>
-      <li v-for="(item, index) in items" :key="item.key" class="border-b border-rule2">
+      <li v-for="{ item, number } in shown" :key="item.key" class="border-b border-rule2">
         <button
           class="grid min-h-[26px] w-full grid-cols-[26px_minmax(0,1fr)_auto] items-center gap-x-2 text-left max-sm:min-h-12 sm:grid-cols-[26px_10.5rem_minmax(0,1fr)_auto]"
           :class="[
@@ -40,7 +52,7 @@ const emit = defineEmits<{ open: [key: string]; point: [key: string | null] }>()
           @blur="emit('point', null)"
         >
           <svg viewBox="-13 -13 26 26" width="24" height="24" aria-hidden="true">
-            <ReadyMark :state="item.state" :number="numbered ? index + 1 : null" />
+            <ReadyMark :state="item.state" :number="numbered ? number : null" />
           </svg>
           <span class="cond text-[1.05rem] leading-tight sm:truncate" :title="item.title">{{
             item.title
@@ -58,5 +70,13 @@ const emit = defineEmits<{ open: [key: string]; point: [key: string | null] }>()
         </button>
       </li>
     </ul>
+    <button
+      v-if="items.length > many && proven > 0"
+      class="btn btn-small no-print mt-1"
+      :aria-expanded="whole"
+      @click="whole = !whole"
+    >
+      {{ whole ? 'Fold what is proven' : `${counted(proven, 'line')} proven` }}
+    </button>
   </section>
 </template>

@@ -82,10 +82,20 @@ async function read() {
     meterOpen.value = false
   }
 }
-const sayMeter = (one: (typeof meters.value)[number]) =>
-  one.last
-    ? `${one.meter.title}: ${one.last.value} ${one.meter.unit} on ${sayDay(one.last.on)}${one.perDay !== null && one.perDay > 0 ? `, about ${Math.round(one.perDay * 180)} in half a year` : ''}`
-    : `${one.meter.title}: never read`
+const newMeter = useRowForm('meter', () => ({ title: '', unit: 'h', counts: true }))
+const meterAdding = ref(false)
+async function addMeter() {
+  const order = keyBetween(inOrder(store.rows.meter).at(-1)?.order ?? null, null)
+  const id = newId()
+  const kept = await newMeter.save('A meter', (values) => [
+    { op: 'create', entity: 'meter', id, patch: { ...values, order } },
+  ])
+  if (!kept) return
+  newMeter.reset()
+  meterAdding.value = false
+  reading.set('meterId', id)
+  meterOpen.value = true
+}
 </script>
 
 <template>
@@ -149,6 +159,13 @@ const sayMeter = (one: (typeof meters.value)[number]) =>
       >
         Read a meter
       </button>
+      <button
+        class="btn btn-small"
+        :aria-expanded="meterAdding"
+        @click="meterAdding = !meterAdding"
+      >
+        Another meter
+      </button>
     </div>
     <form v-if="adding" class="mt-2 grid items-end gap-2 sm:grid-cols-3" @submit.prevent="add">
       <FieldInput v-bind="form.bind('title')" class="sm:col-span-2" />
@@ -176,9 +193,16 @@ const sayMeter = (one: (typeof meters.value)[number]) =>
         {{ reading.wrong.value }}
       </p>
     </form>
-    <ul class="mt-1">
-      <li v-for="one in meters" :key="one.meter.id" class="text-ink2">{{ sayMeter(one) }}</li>
-    </ul>
+    <form v-if="meterAdding" class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="addMeter">
+      <FieldInput v-bind="newMeter.bind('title')" class="w-48" />
+      <FieldInput v-bind="newMeter.bind('unit')" class="w-24" />
+      <FieldInput v-bind="newMeter.bind('counts')" />
+      <button class="btn">Keep the meter</button>
+      <p v-if="newMeter.wrong.value" class="w-full text-redlead" role="alert">
+        {{ newMeter.wrong.value }}
+      </p>
+    </form>
+    <MeterSeries v-for="one in meters" :key="one.meter.id" :state="one" />
     <UiDialog :open="doing !== null" :title="doing?.title ?? ''" @close="doing = null">
       <form class="grid gap-3" @submit.prevent="done">
         <UiText v-model="seen" label="What was seen" :most="500" />

@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { makePlan } from '../makePlan'
 import { add, emptyRefit, job, person, step } from '../../testing/build'
+import { ashore, weekends } from '../../testing/weekends'
 import { dayNumber } from '../../time/civil'
 import { zoneClock } from '../../time/zone'
 import { Lifts } from './lifts'
@@ -97,4 +98,23 @@ it('binds the launch of the plan: booked for an hour it keeps to it, as ready it
   expect(planned({ launchBooked: '2027-06-11', launchTime: '10:20' }).at).toBe(june(11, 10, 20))
   const soon = planned({ launchWhen: 'asReady' })
   expect(soon.at).toBe(soon.lifts.next(june(1, 12)))
+})
+
+it('brings people to the booked day alone: missed, the launch waits for a lift on which they are there', () => {
+  const planned = (launchBooked: string, hoursLikely: number) => {
+    const rows = weekends()
+    ashore(rows, { launchBooked })
+    job(rows, 'work', { gateId: 'launch' })
+    step(rows, 'work', 'one', { hoursLikely, hullNeed: 'ashore' })
+    const { plan } = makePlan(rows, Date.UTC(2027, 5, 4, 12))
+    const gate = plan.gates.find((one) => one.gateId === 'launch')
+    return [new Date(gate?.at ?? 0).toISOString().slice(0, 10), gate?.binding]
+  }
+  // 12 h are done on Sunday the 6th. Ann comes on Wednesday for the day that is booked.
+  expect(planned('2027-06-09', 12)).toEqual(['2027-06-09', { kind: 'aim', haulOutId: 'spring' }])
+  // Booked for Saturday and missed: the yard lifts on Monday, and Ann is there on the 12th.
+  expect(planned('2027-06-05', 12)).toEqual([
+    '2027-06-12',
+    { kind: 'liftDay', haulOutId: 'spring', people: true },
+  ])
 })

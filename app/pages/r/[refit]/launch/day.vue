@@ -214,6 +214,7 @@ const sheetLine = computed(() =>
     : 'The crane firm’s lift plan decides.',
 )
 const print = () => window.print()
+useKeyScope({ launchPrint: print })
 const stops = computed(
   () =>
     [...(ready.value?.openings ?? []), ...(ready.value?.before ?? [])].filter(

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { launchDaySheet } from '#core/launch/launchDay'
+import { slingSplit } from '#core/launch/lift'
 import { sayReadiness, stopsOf, withoutPlan } from '#core/launch/readyWords'
 import { pressureLiftM, waterOver } from '#core/tide/tide'
 import { dateOf, dayNumber, minutesOf, timeOf } from '#core/time/civil'
@@ -28,6 +29,30 @@ const {
   date,
 } = useLaunch()
 const { sayDay, sayDate } = useDates()
+
+/** Slings as they are drawn: where they were written down, or where one is being dragged. */
+const dragged = ref<{ readonly fore?: number; readonly aft?: number }>({})
+const slings = computed(() => ({
+  fore: dragged.value.fore ?? sheet.value?.slingForeM ?? null,
+  aft: dragged.value.aft ?? sheet.value?.slingAftM ?? null,
+}))
+const shownSplit = computed(() => {
+  const { fore, aft } = slings.value
+  const { weightT, centreM } = ledger.value
+  const isMoved = dragged.value.fore !== undefined || dragged.value.aft !== undefined
+  if (!isMoved || !sheet.value || weightT === null || centreM === null) return split.value
+  if (fore === null || aft === null) return split.value
+  return slingSplit(weightT, fore, aft, centreM, sheet.value.legDeg)
+})
+const liftSheets = useRows('liftSheet')
+async function moveSling(which: 'fore' | 'aft', metres: number, isDone: boolean) {
+  dragged.value = { [which]: metres }
+  if (!isDone || !sheet.value) return
+  const own = dragged.value
+  const patch = which === 'fore' ? { slingForeM: metres } : { slingAftM: metres }
+  await liftSheets.edit(sheet.value, patch)
+  if (dragged.value === own) dragged.value = {}
+}
 
 const proposals = useProposal()
 const openKey = ref<string | null>(null)
@@ -118,6 +143,7 @@ function ask() {
 const anywayOpen = ref(false)
 useKeyScope({
   launchBook: () => (chosen.value ? ask() : false),
+  launchSign: () => (pointed.value === null ? false : (openKey.value = pointed.value)),
   launchDay: () =>
     void navigateTo(`/r/${store.refitId}/launch/day?day=${dateOf(chosenDay.value ?? 0)}`),
   launchMove: (event) => {
@@ -197,16 +223,17 @@ useKeyScope({
       <div>
         <LiftDrawing
           :items="ready.openings"
-          :split="split.ok ? split.value : null"
+          :split="shownSplit.ok ? shownSplit.value : null"
           :centre-m="ledger.centreM"
-          :fore-m="sheet?.slingForeM ?? null"
-          :aft-m="sheet?.slingAftM ?? null"
+          :fore-m="slings.fore"
+          :aft-m="slings.aft"
           :hook-t="crane.ok ? crane.value.hookT : null"
           :pointed="pointed"
           @open="openKey = $event"
           @point="pointed = $event"
+          @sling="moveSling"
         />
-        <p v-if="!split.ok" class="text-ink2">{{ split.message }}</p>
+        <p v-if="!shownSplit.ok" class="text-ink2">{{ shownSplit.message }}</p>
         <ReadyList
           v-if="ready.openings.length > 0"
           title="Openings, bow to stern"
