@@ -1,4 +1,5 @@
 export { bookBench } from './book.bench'
+export { cutBench } from './cut.bench'
 export { coverage } from './coverage.bench'
 export { bench, judged } from './plan.bench'
 export { again, byFamily, overTime } from './kernel.bench'

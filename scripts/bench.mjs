@@ -33,6 +33,7 @@ const {
   bigFile,
   byFamily,
   createRandom,
+  cutBench,
   firstTables,
   jobsBench,
   judged,
@@ -109,6 +110,9 @@ const buyingBench = () => console.table(storesBench())
 /** npm run bench -- book: search over all that is written, and the text of the book. */
 const writtenBench = () => console.table(bookBench())
 
+/** npm run bench -- cut 1: the roll, so many seconds a sheet. */
+const rollBench = (seconds) => console.table(cutBench(seconds))
+
 /** npm run bench -- print 60: the book on paper, two pictures a sheet. */
 async function printBench(sheets) {
   console.table(await benchPrint(sheets))
@@ -139,6 +143,7 @@ const one = {
   sequence: () => drawingBench(),
   stores: () => buyingBench(),
   book: () => writtenBench(),
+  cut: () => rollBench(Number(size ?? 1)),
   print: () => printBench(Number(size ?? 60)),
   money: () => booksBench(Number(size ?? 1000)),
   samples: () => samplesBench(Number(size ?? 1000), Number(seed)),
