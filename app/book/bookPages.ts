@@ -319,7 +319,11 @@ function foot(sheet: SheetBlock, book: BookToPrint): Content[] {
       `<text x="${(1 + at * 20 * mm).toFixed(2)}" y="20" text-anchor="${at === 0 ? 'start' : 'middle'}" font-family="Narrow" font-size="9">${at * 20}${at === 5 ? ' mm' : ''}</text>`,
   )
   // Words here are part of the drawing: text of the page's flow has no room in the margin.
-  const said = ['Scan for the sheet as it is now.', `Printed ${sayFullDate(book.madeOn)}.`].map(
+  const said = [
+    // Whoever else reads it has not this program: the code would lead nowhere.
+    ...(book.isForOthers ? [] : ['Scan for the sheet as it is now.']),
+    `Printed ${sayFullDate(book.madeOn)}.`,
+  ].map(
     (line, at) =>
       `<text x="304" y="${8 + at * 12}" font-family="Text" font-size="9">${line}</text>`,
   )
@@ -327,10 +331,14 @@ function foot(sheet: SheetBlock, book: BookToPrint): Content[] {
   const rule = `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}" height="24" viewBox="0 0 ${width.toFixed(2)} 24"><path d="M1 0h${(100 * mm).toFixed(2)}${ticks.join('')}" fill="none" stroke="#000000" stroke-width="0.8"/>${words.join('')}${said.join('')}</svg>`
   return [
     { absolutePosition: { x: margins.left, y: top + 26 }, svg: rule, width },
-    {
-      absolutePosition: { x: page.width - margins.right - 66, y: top - 4 },
-      qr: `${book.address}/${sheet.path}`,
-      fit: 66,
-    },
+    ...(book.isForOthers
+      ? []
+      : [
+          {
+            absolutePosition: { x: page.width - margins.right - 66, y: top - 4 },
+            qr: `${book.address}/${sheet.path}`,
+            fit: 66,
+          },
+        ]),
   ]
 }

@@ -89,6 +89,7 @@ export interface BookText {
   readonly boatName: string
   /** Civil date it is made on. */
   readonly madeOn: string
+  readonly isForOthers: boolean
   readonly blocks: readonly Block[]
   /** Hashes of pictures whose file is not there. */
   readonly missing: readonly string[]

@@ -304,6 +304,20 @@ describe('what is left ashore', () => {
       personId: 'ida',
       at: now,
     })
+    // What waits for a lift-out, half gone by then, and read with her out; and what is none of that.
+    add(rows, 'check', 'skeg', { title: 'Skeg hairline', atHaulOut: true, order: 'b' })
+    add(rows, 'check', 'raft', { title: 'Raft', dueOn: '2027-08-01', order: 'c' })
+    for (const [id, weightG] of [
+      ['Shaft', 500],
+      ['Rudder', 999],
+    ] as const) {
+      add(rows, 'anode', id, { title: id, newG: 1000, fittedOn: '2027-01-01', order: id })
+      add(rows, 'anodeWeighing', id, { anodeId: id, on: '2027-03-01', weightG })
+    }
+    const trial = { wayA: 'Hard', wayB: 'Soft', outOf: 40 }
+    add(rows, 'trial', 'paint', { ...trial, title: 'Paint', jobId: 'keel', order: 'b' })
+    add(rows, 'trial', 'told', { ...trial, title: 'Told', jobId: 'keel', verdict: 'a', order: 'c' })
+    add(rows, 'trial', 'dry', { ...trial, title: 'On deck', order: 'd' })
     expect(
       nextTimeAshore(rows, 'haul', {
         plan,
@@ -315,6 +329,9 @@ describe('what is left ashore', () => {
       ['Keel bolts', 'of that launch'],
       ['Valve', 'skipped at this launch: tight'],
       ['Blister', 'watched, look again 2027-10-01'],
+      ['Skeg hairline', 'check at the next haul-out'],
+      ['Shaft', 'half gone 2027-03-01 at its pace'],
+      ['Paint', 'trial not settled: read it with her out'],
     ])
   })
 })

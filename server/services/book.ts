@@ -27,7 +27,13 @@ export async function bookText(refitId: string, asked: BookAsked): Promise<BookT
   const missing = allBlocks(blocks).flatMap((one) =>
     one.kind === 'picture' && keptFile('pictures', one.hash) === null ? [one.hash] : [],
   )
-  return { boatName: rows.refit[0]?.boatName ?? 'boat', madeOn, blocks, missing }
+  return {
+    boatName: rows.refit[0]?.boatName ?? 'boat',
+    madeOn,
+    isForOthers: asked.isForOthers,
+    blocks,
+    missing,
+  }
 }
 
 /** Throws Trouble 404 for a system that is not there. */

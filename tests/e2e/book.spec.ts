@@ -53,7 +53,7 @@ test('one system for a buyer names nobody; a picture that is gone is named', asy
   const pages = await printed(page)
   const all = pages.join('\n')
   expect(all).toMatch(/D-01[^]*D-02/)
-  expect(all).not.toMatch(/Oona|Piet|€|S-01|Openings, bow/)
+  expect(all).not.toMatch(/Oona|Piet|€|S-01|Openings, bow|Scan for/)
   expect(all).toContain('The file of this picture is missing.')
   const text = dialog.getByRole('link', { name: 'As text with pictures' })
   expect(await text.getAttribute('href')).toMatch(/book\.zip\?system=.+&copy=others$/)

@@ -51,8 +51,9 @@ watch(
         Left out: lines of who did it and what it cost, and the names of your people wherever they
         were typed. Sums typed by hand stay: read it before you hand it over.
       </p>
-      <p v-if="isOnlyHere" class="text-ink2">
-        The codes on the sheets lead to an address that only this computer knows.
+      <p v-else-if="isOnlyHere" class="text-ink2">
+        The codes on the sheets open them in this program, on this computer. Elsewhere they lead
+        nowhere.
       </p>
       <div class="flex min-h-11 flex-wrap items-center gap-2" aria-live="polite">
         <template v-if="busy">

@@ -49,8 +49,8 @@ const print = () => window.print()
       </div>
     </div>
     <p v-if="isOnlyHere" class="no-print mb-3 text-ink2">
-      The codes lead to an address that only this computer knows. For codes that a phone can follow,
-      open the program by the computer’s name in your network and print from there.
+      The codes open the page of their bag in this program, on this computer: a phone that is not it
+      finds nothing there. What is printed beside them says the same.
     </p>
     <p v-if="bags.length === 0" class="text-ink2">There are no bags to label.</p>
     <CutLabels :labels="labels" />
