@@ -1,6 +1,6 @@
 /** The boat's book: what stands in it, for whom, and as Markdown. */
 import { describe, expect, it } from 'vitest'
-import { add, emptyRefit, person } from '../testing/build'
+import { add, emptyRefit, job, person } from '../testing/build'
 import type { Block } from './blocks'
 import { bookOf, sheetNumbers } from './bookOf'
 import { markdownOf } from './markdown'
@@ -88,6 +88,30 @@ describe('the book', () => {
     const alone = headings(book({ systemId: 'drive' }))
     expect(alone).toContain('DR-01 Shaft')
     expect(alone.join()).not.toMatch(/Hatch|Deck/)
+  })
+  it('shows pictures as the work went, and what else was done at the place', () => {
+    const rows = boat()
+    add(rows, 'zone', 'fore', { name: 'Foredeck', order: 'a', side: 'port', along: 0.8 })
+    for (const id of ['Hatch', 'Base']) {
+      job(rows, `${id} job`, { zoneId: 'fore' })
+      const sheet = rows.asBuiltSheet.find((one) => one.id === id)
+      Object.assign(sheet as object, { jobId: `${id} job` })
+    }
+    add(rows, 'picture', 'first', {
+      sheetId: 'Hatch',
+      hash,
+      mime: 'image/png',
+      widthPx: 10,
+      heightPx: 10,
+      moment: 'before',
+      caption: 'Old one',
+      takenAt: 9,
+    })
+    const said = markdownOf(book({}, rows), () => true)
+    const hatch = said.slice(said.indexOf('### D-02'), said.indexOf('## Drive'))
+    expect(hatch.indexOf('Before: Old one')).toBeLessThan(hatch.indexOf('After: Ida on it'))
+    expect(hatch).toContain('#### Belongs with\n\nD-01 Base.')
+    expect(hatch).toMatch(/!\[Where\]\(drawings\/2\.svg\)/)
   })
   it('says what was not kept, and who did it at what cost', () => {
     const said = markdownOf(book(), () => true)

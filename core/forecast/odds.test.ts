@@ -154,6 +154,8 @@ describe('which lift to book', () => {
           add(rows, 'personDay', 'off', { personId: 'Bo', on: '2027-06-05', kind: 'cannotCome' })
           job(rows, 'watch', { gateId: 'launch' })
           step(rows, 'watch', 'look', { hullNeed: 'slings', crewMin })
+          // Two for work before the lift are no hands in the slings.
+          step(rows, 'watch', 'carry', { crewMin: 2 })
         }),
       )?.map(([on]) => on)
     expect(days(1)).toEqual(['05', '12', '19'])

@@ -47,6 +47,17 @@ describe('posts along a run', () => {
     expect(shape(exactSpans(row))).toEqual([3, 3])
     // At most 9: four spans, two of 7 and two of 8, none of their posts at 9 to 11.
     expect(shape(exactSpans({ ...row, maxSpan: 9 }))).toEqual([4, 1])
+    // 6 at least is to be had, with 11 at most: 11, 6, 6. Less lies between 5, 9 and 9.
+    const uneven = {
+      length: 23,
+      maxSpan: 11,
+      keepOuts: [
+        [6, 10],
+        [22, 23],
+      ] as [number, number][],
+      grid: 1,
+    }
+    expect(exactSpans(uneven)).toEqual([0, 5, 14, 23])
     // Nothing stands between 4 and 16.
     expect(exactSpans({ ...row, keepOuts: [[4, 16]] })).toBeNull()
     expect(exactSpans({ length: 5, maxSpan: 5, keepOuts: [[0, 5]], grid: 1 })).toEqual([0, 5])

@@ -106,6 +106,8 @@ it('brings people to the booked day alone: missed, the launch waits for a lift o
     ashore(rows, { launchBooked })
     job(rows, 'work', { gateId: 'launch' })
     step(rows, 'work', 'one', { hoursLikely, hullNeed: 'ashore' })
+    // Somebody looks while she hangs.
+    step(rows, 'work', 'look', { hoursLikely: 0.5, hullNeed: 'slings' })
     const { plan } = makePlan(rows, Date.UTC(2027, 5, 4, 12))
     const gate = plan.gates.find((one) => one.gateId === 'launch')
     return [new Date(gate?.at ?? 0).toISOString().slice(0, 10), gate?.binding]
