@@ -101,13 +101,13 @@ it('binds the launch of the plan: booked for an hour it keeps to it, as ready it
 })
 
 it('brings people to the booked day alone: missed, the launch waits for a lift on which they are there', () => {
-  const planned = (launchBooked: string, hoursLikely: number) => {
+  const planned = (launchBooked: string, hoursLikely: number, isWatched = true) => {
     const rows = weekends()
     ashore(rows, { launchBooked })
     job(rows, 'work', { gateId: 'launch' })
     step(rows, 'work', 'one', { hoursLikely, hullNeed: 'ashore' })
     // Somebody looks while she hangs.
-    step(rows, 'work', 'look', { hoursLikely: 0.5, hullNeed: 'slings' })
+    if (isWatched) step(rows, 'work', 'look', { hoursLikely: 0.5, hullNeed: 'slings' })
     const { plan } = makePlan(rows, Date.UTC(2027, 5, 4, 12))
     const gate = plan.gates.find((one) => one.gateId === 'launch')
     return [new Date(gate?.at ?? 0).toISOString().slice(0, 10), gate?.binding]
@@ -119,4 +119,5 @@ it('brings people to the booked day alone: missed, the launch waits for a lift o
     '2027-06-12',
     { kind: 'liftDay', haulOutId: 'spring', people: true },
   ])
+  expect(planned('2027-06-05', 12, false)[0]).toBe('2027-06-12')
 })
