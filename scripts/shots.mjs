@@ -40,7 +40,7 @@ const [{ id }] = await refits()
 const wide = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const shots = [
-  ['today', `/r/${id}/today`, wide, { until: /^else /, least: 0 }],
+  ['today', `/r/${id}/today`, wide, { until: /not seen$/, least: 0 }],
   ['walk', `/r/${id}/walk?place=zone-side-deck-starboard`, wide],
   ['walk-core', `/r/${id}/walk/core/panel-port`, wide, { until: /Before launch:/, least: 3 }],
   [
