@@ -24,8 +24,8 @@ export interface CureFacts {
 }
 
 /**
- * A clock that has opened: "13 °C, 26 h for 16 h at 20 °C". Days to the water run by the calendar and say no warmth. Null
- * for a pot, and for one that has not opened.
+ * A clock that has opened: "13 °C, read once: 26 h for 16 h at 20 °C"; one that was ended before says so. Days to the
+ * water run by the calendar and say no warmth. Null for a pot, and for one that still runs.
  */
 export function cureRun(
   clock: Clock,
@@ -35,15 +35,22 @@ export function cureRun(
   if (clock.kind === 'pot' || clock.opensH === null) return null
   const expected = facts.expectedBy(clock)
   const { opensAt } = clockState(clock, readings, expected, facts.now)
-  if (opensAt === null || opensAt > facts.now) return null
   const what = `${clock.title}, ${sayDate(facts.clock.dateOf(clock.startedAt))}`
-  const took = formatHours((opensAt - clock.startedAt) / hourMs)
+  const hoursTo = (at: number) => formatHours((at - clock.startedAt) / hourMs)
+  const { endedAt } = clock
+  if (endedAt !== null && (opensAt === null || endedAt < opensAt))
+    return {
+      what,
+      value: `ended after ${hoursTo(endedAt)}${opensAt === null ? '' : `, before its ${hoursTo(opensAt)} were over`}`,
+    }
+  if (opensAt === null || opensAt > facts.now) return null
+  const took = hoursTo(opensAt)
   if (clock.kind === 'immersion') return { what, value: took }
   const own = readings.filter((one) => one.at >= clock.startedAt && one.at <= opensAt)
   const mean = own.reduce((sum, one) => sum + one.tempC, 0) / own.length
   const warmth =
     own.length === 0
-      ? 'nobody read the warmth'
+      ? 'reckoned, nobody read the warmth'
       : own.length === 1
         ? `${formatTemp(mean, facts.units)}, read once`
         : `${formatTemp(mean, facts.units)}, mean of ${own.length} readings`

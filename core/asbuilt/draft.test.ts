@@ -1,5 +1,7 @@
 import { expect, it } from 'vitest'
 import { add, draftFacts, emptyRefit, job, person, step } from '../testing/build'
+import { recipeBook } from '../recipes/book'
+import type { Recipe, RecipeInput } from '../recipes/recipe'
 import { completeness, draftSheet } from './draft'
 
 /** A sheet with all that a full record has. */
@@ -116,7 +118,14 @@ it('a draft has batches, cures as they ran, dimensions, bags, its pictures and w
   const hour = 3_600_000
   const rows = emptyRefit()
   person(rows, 'Ann', [6], '08:00', '16:00')
-  const deck = job(rows, 'Deck', { recipeKey: 'recipe-gone', recipeInputs: { areaM2: 1.6 } })
+  // One dimension was measured, the other stands as the recipe guessed it: that is no record.
+  const recipe = recipeBook[0] as Recipe
+  const [known, guessed] = recipe.inputs as [RecipeInput, RecipeInput]
+  const deck = job(rows, 'Deck', {
+    recipeKey: recipe.key,
+    recipeInputs: { [known.key]: 7, [guessed.key]: 9 },
+    inputSources: { [known.key]: { how: 'measured', value: 7, by: null, on: '2027-03-01' } },
+  })
   step(rows, 'Deck', 'bed', { state: 'done' })
   const part = (id: string, name: string) => {
     add(rows, 'part', id, { name, jobId: 'Deck', quantity: 2, unit: 'kg', state: 'arrived' })
@@ -148,6 +157,7 @@ it('a draft has batches, cures as they ran, dimensions, bags, its pictures and w
     })
   clock('Core bed', {})
   clock('Not over', { startedAt: Date.UTC(2027, 2, 28) })
+  clock('Cut short', { startedAt: Date.UTC(2027, 2, 27), endedAt: Date.UTC(2027, 2, 27, 5) })
   clock('Pot', { kind: 'pot', opensH: null, closesH: 0.5 })
   for (const hours of [0, 40])
     add(rows, 'clockReading', `r${hours}`, {
@@ -176,14 +186,18 @@ it('a draft has batches, cures as they ran, dimensions, bags, its pictures and w
     one.op === 'create' && one.entity === 'asBuiltLine' ? [one.patch] : [],
   )
   expect(items[0]).toMatchObject({
-    patch: { takeApart: 'Bag B07: Twelve screws.', nextTime: 'Done again, 3 h: resin went off.' },
+    patch: { nextTime: 'Done again, 3 h: resin went off.' },
   })
   expect(lines.map(({ kind, what, value, batch }) => [kind, what, value, batch ?? ''])).toEqual([
     ['material', 'Tape', '3', 'lot 9'],
     ['material', 'Resin', '2 kg', 'lot 4, good until Tue 30 Nov 2027'],
     // Two lots of that name lie on the shelf: nobody knows which was used.
     ['material', 'Cloth', '2 kg', ''],
+    ['size', known.label, expect.stringMatching(/^7\b/), ''],
     ['clock', 'Core bed, 21 Mar', '10 °C, read once: 32 h for 16 h at 20 °C', ''],
+    // 15 °C is assumed: 16 × √2 = 22 h 38 were wanted.
+    ['clock', 'Cut short, 27 Mar', expect.stringMatching(/^ended after 5 h, before its 22 h/), ''],
+    ['note', 'Bag B07', 'Twelve screws', ''],
   ])
   expect(items.filter((one) => one.entity === 'picture')).toEqual([
     { op: 'patch', entity: 'picture', id: 'own', baseVersion: 1, patch: { sheetId } },

@@ -28,7 +28,7 @@ export interface DraftFacts {
 
 /**
  * The change list of an as-built sheet filled with what is known of a job: who, when, hours, money; materials with their
- * batch; sizes of its recipe and what was counted; cures as they ran; readings; its pictures.
+ * batch; dimensions that were measured and what was counted; cures as they ran; bags; readings; its pictures.
  */
 export function draftSheet(
   job: Job,
@@ -71,7 +71,6 @@ export function draftSheet(
         who: who.filter((name) => name !== '').join(', '),
         hours: entries.length > 0 ? entries.reduce((sum, entry) => sum + entry.hours, 0) : null,
         costMinor: cost.known ? cost.totalMinor : null,
-        takeApart: bagsOf(job, steps, rows),
         nextTime: doneAgain(entries),
       },
     },
@@ -95,6 +94,7 @@ export function draftSheet(
     ...recipeSizes(job, rows).map((line) => ({ kind: 'size', ...line })),
     ...counts.map((line) => ({ kind: 'size', ...line })),
     ...cures.map((line) => ({ kind: 'clock', ...line })),
+    ...bagsOf(job, steps, rows).map((line) => ({ kind: 'note', ...line })),
   ]
   keysAfter(null, lines.length).forEach((order, index) =>
     items.push({
@@ -128,25 +128,29 @@ export function draftSheet(
 const inTime = (clocks: readonly Clock[]): Clock[] =>
   [...clocks].sort((a, b) => a.startedAt - b.startedAt)
 
-/** Dimensions its recipe was made with, guesses named as such. */
+/** Dimensions somebody measured or wanted. What the recipe guessed is no record of what was done. */
 function recipeSizes(job: Job, rows: RefitRows): { what: string; value: string }[] {
   const recipe = job.recipeKey === null ? undefined : recipeFor(rows, job.recipeKey)
   const units = rows.refit[0]?.units ?? 'metric'
   if (!recipe) return []
-  return knownInputs(recipe, job).map(({ input, value, source }) => ({
-    what: input.label,
-    value: `${formatQuantity(value, input.unit, units)}${source === null ? ', as guessed by the recipe' : ''}`,
-  }))
+  return knownInputs(recipe, job)
+    .filter((one) => one.source !== null)
+    .map(({ input, value }) => ({
+      what: input.label,
+      value: formatQuantity(value, input.unit, units),
+    }))
 }
 
-/** Where its screws and wires are: bags stripped out for it, and those its steps want back. */
-function bagsOf(job: Job, steps: readonly Step[], rows: RefitRows): string {
+/** Bags stripped out for it, and those its steps want back: a note, for they do not say how it comes apart. */
+function bagsOf(
+  job: Job,
+  steps: readonly Step[],
+  rows: RefitRows,
+): { what: string; value: string }[] {
   const stepIds = new Set(steps.map((one) => one.id))
   return inOrder(
     rows.bag.filter((one) => one.jobId === job.id || stepIds.has(one.wantedByStepId ?? '')),
-  )
-    .map((one) => `Bag ${one.code}: ${one.what}.`)
-    .join('\n')
+  ).map((one) => ({ what: `Bag ${one.code}`, value: one.what }))
 }
 
 /** Why work was done twice: what the next one should know. */

@@ -76,6 +76,7 @@ function cleaned(block: Block, clean: (said: string) => string): Block {
       return {
         ...block,
         title: clean(block.title),
+        chapter: clean(block.chapter),
         facts: clean(block.facts),
         sections: block.sections.map((one) => ({ ...one, blocks: withTexts(one.blocks, clean) })),
       }

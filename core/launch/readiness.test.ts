@@ -207,7 +207,7 @@ describe('a signature', () => {
 describe('lines before the lift', () => {
   it('name the plugs that are missing, and the day’s own', () => {
     const rows = boat()
-    expect(read(rows).said('plugs')[1]).toBe('look again')
+    expect(read(rows).said('plugs')[1]).toBe('to be looked at')
     add(rows, 'hullOpening', 'log', { title: 'Log', boreMm: 51, order: 'b' })
     expect(read(rows).said('plugs')).toEqual(['1 of 2 without a plug: 51 mm', 'stops, no plan'])
     expect(read(rows).said('day')[1]).toBe('on the day')

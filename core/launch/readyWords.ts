@@ -13,7 +13,8 @@ export function sayStanding(item: ReadyItem, date: (at: number) => string): stri
     case 'runs':
       return item.until === null ? 'runs' : `runs until ${date(item.until)}`
     case 'look':
-      return 'look again'
+      // Nobody has looked yet where no work lies behind it.
+      return item.opening !== null || item.jobIds.length > 0 ? 'look again' : 'to be looked at'
     case 'ready':
       return 'done, not tried'
     case 'proven':

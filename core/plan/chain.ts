@@ -186,7 +186,7 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
       case 'liftDay':
         return `The yard lifts on set days${asksForWater(binding.haulOutId) ? ' and with her depth at the slip' : ''}${
           binding.people
-            ? ': this is the first on which the people for it are there.'
+            ? ': this is the first that suits the people for it.'
             : binding.aimed
               ? ', and not on the aimed one: this is the first after it.'
               : ': this is the first one after what is planned is done.'

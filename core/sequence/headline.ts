@@ -17,7 +17,7 @@ export function gateHeadline(
   if (!gate || said.standing !== 'dated') return said.title
   const [ready, at] = [clock.dateOf(gate.readyAt), clock.dateOf(gate.at)]
   if (gate.binding.kind !== 'liftDay' || ready >= at) return said.title
-  const lift = gate.binding.people ? 'the first lift with people there is' : 'the yard lifts'
+  const lift = gate.binding.people ? 'the first lift that suits the people is' : 'the yard lifts'
   return `Work is ready on ${sayDate(ready, year)}; ${lift} on ${sayDate(at, year)}`
 }
 

@@ -79,7 +79,7 @@ test('every view says the same launch, inches and hours', async ({ page }) => {
   await expect(
     page.getByRole('heading', {
       name: new RegExp(
-        `^Work is ready on .+; (the yard lifts|the first lift with people there is) on ${launch}$`,
+        `^Work is ready on .+; (the yard lifts|the first lift that suits the people is) on ${launch}$`,
       ),
     }),
   ).toBeVisible()

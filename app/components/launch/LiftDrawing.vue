@@ -22,6 +22,8 @@ const emit = defineEmits<{
   point: [key: string | null]
   /** A sling was moved to so many metres from the stem; `isDone`: and let go there. */
   sling: [which: 'fore' | 'aft', metres: number, isDone: boolean]
+  /** What was being moved was let go of without a place. */
+  slingLeft: []
 }>()
 const store = useRefitStore()
 const holder = ref<HTMLElement | null>(null)
@@ -81,12 +83,26 @@ function slingDrag(which: 'fore' | 'aft', event: PointerEvent) {
     ((clientX - from - left.value) / length.value) * loa.value
   handle.setPointerCapture(event.pointerId)
   const move = (to: PointerEvent) => slingTo(which, metresAt(to), false)
-  const drop = (to: PointerEvent) => {
-    handle.removeEventListener('pointermove', move)
-    slingTo(which, metresAt(to), true)
-  }
-  handle.addEventListener('pointermove', move)
-  handle.addEventListener('pointerup', drop, { once: true })
+  const over = new AbortController()
+  const { signal } = over
+  handle.addEventListener('pointermove', move, { signal })
+  handle.addEventListener(
+    'pointerup',
+    (to) => {
+      over.abort()
+      slingTo(which, metresAt(to), true)
+    },
+    { signal },
+  )
+  // Taken over by a scroll or a second finger: it stays where it was written down.
+  handle.addEventListener(
+    'pointercancel',
+    () => {
+      over.abort()
+      emit('slingLeft')
+    },
+    { signal },
+  )
 }
 const slingKeys: Readonly<Record<string, number>> = {
   ArrowLeft: -slingStep,

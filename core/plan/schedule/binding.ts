@@ -33,7 +33,7 @@ export type Binding =
   /** The launch keeps its aimed or booked date though all is ready. */
   | { readonly kind: 'aim'; readonly haulOutId: string }
   /** The yard does not lift before. */
-  /** `aimed`: the aimed day itself is none, and it is the first after it. `people`: the first on which those for the slings are there. */
+  /** `aimed`: the aimed day itself is none, and it is the first after it. `people`: the first that suits those for the slings. */
   | {
       readonly kind: 'liftDay'
       readonly haulOutId: string

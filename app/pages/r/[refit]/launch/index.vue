@@ -232,6 +232,7 @@ useKeyScope({
           @open="openKey = $event"
           @point="pointed = $event"
           @sling="moveSling"
+          @sling-left="dragged = {}"
         />
         <p v-if="!shownSplit.ok" class="text-ink2">{{ shownSplit.message }}</p>
         <ReadyList
