@@ -22,7 +22,7 @@ export default defineConfig({
           include: [
             'core/**/*.test.ts',
             'shared/**/*.test.ts',
-            'app/{sync,workers}/**/*.test.ts',
+            'app/{book,sync,workers}/**/*.test.ts',
             'tests/{server,judge,look}/**/*.test.ts',
           ],
           setupFiles: ['./tests/properties.ts'],

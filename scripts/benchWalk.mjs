@@ -1,31 +1,12 @@
 /** The boat map with 500 findings, panned for ten seconds: main-thread work by frame, and tasks over 50 ms. */
-import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { ensureBuild, ensureDebian, root } from './prepare.mjs'
+import { onDemo } from './demoServer.mjs'
 
 const port = 4189
-const url = `http://127.0.0.1:${port}`
 const frameMs = 1000 / 60
 const panMs = 10_000
 
-async function refitWith(many) {
-  for (let tries = 0; tries < 200; tries++) {
-    const [first] = await fetch(`${url}/api/refits`)
-      .then((answer) => answer.json())
-      .catch(() => [])
-    if (first) {
-      await fill(first.id, many)
-      return first.id
-    }
-    await new Promise((wait) => setTimeout(wait, 100))
-  }
-  throw new Error('the server did not start')
-}
-
 /** As many findings as are missing: most of them in one place, as a survey of the bottom leaves them. */
-async function fill(id, many) {
+async function fill({ url, id }, many) {
   const { rows } = await (await fetch(`${url}/api/refits/${id}`)).json()
   const items = Array.from({ length: many - rows.finding.length }, (_, at) => ({
     op: 'create',
@@ -83,30 +64,10 @@ async function pan(page) {
 }
 
 /** One row a zoom: share of frames under 8 ms, the worst frame, tasks over 50 ms. */
-export async function benchWalk(many) {
-  ensureDebian([['chromium', 'chromium']])
-  ensureBuild()
-  const { chromium } = await import('@playwright/test')
-  const data = mkdtempSync(join(tmpdir(), 'inch-ahead-walk-'))
-  writeFileSync(join(data, 'clock.json'), JSON.stringify({ fixedAt: Date.UTC(2027, 3, 17, 7, 30) }))
-  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], {
-    env: {
-      ...process.env,
-      NODE_ENV: 'production',
-      LOG_LEVEL: 'error',
-      HOST: '127.0.0.1',
-      PORT: String(port),
-      INCH_AHEAD_DATA: data,
-      INCH_AHEAD_SEED: 'demo',
-    },
-    stdio: 'ignore',
-  })
-  try {
-    const id = await refitWith(many)
-    const browser = await chromium.launch({
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
-    })
+export const benchWalk = (many) =>
+  onDemo(port, async (demo) => {
+    const { url, id, browser } = demo
+    await fill(demo, many)
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.goto(`${url}/r/${id}/walk`)
     await page
@@ -137,10 +98,5 @@ export async function benchWalk(many) {
         'tasks over 50 ms': tasks.filter((one) => one.ms > 50).length,
       })
     }
-    await browser.close()
     return rows
-  } finally {
-    server.kill('SIGKILL')
-    rmSync(data, { recursive: true, force: true })
-  }
-}
+  })

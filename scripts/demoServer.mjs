@@ -1,9 +1,12 @@
 /** The built program on the demo, and a browser, for as long as a bench takes. */
-import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureBuild, ensureDebian, root } from './prepare.mjs'
+import { startServer } from './benchServer.mjs'
+import { ensureBuild, ensureDebian } from './prepare.mjs'
+
+/** Saturday 17 April 2027, 08:30 in Dublin: when the demo stands. */
+const demoAt = Date.UTC(2027, 3, 17, 7, 30)
 
 async function refitId(url) {
   for (let tries = 0; tries < 200; tries++) {
@@ -22,19 +25,8 @@ export async function onDemo(port, work) {
   ensureDebian([['chromium', 'chromium']])
   const { chromium } = await import('@playwright/test')
   const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-bench-'))
-  const url = `http://127.0.0.1:${port}`
-  const server = spawn(process.execPath, [join(root, '.output/server/index.mjs')], {
-    env: {
-      ...process.env,
-      NODE_ENV: 'production',
-      LOG_LEVEL: 'error',
-      HOST: '127.0.0.1',
-      PORT: String(port),
-      INCH_AHEAD_DATA: folder,
-      INCH_AHEAD_SEED: 'demo',
-    },
-    stdio: 'ignore',
-  })
+  writeFileSync(join(folder, 'clock.json'), JSON.stringify({ fixedAt: demoAt }))
+  const { url, kill } = startServer(port, folder, { INCH_AHEAD_SEED: 'demo' })
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
@@ -43,7 +35,7 @@ export async function onDemo(port, work) {
     return await work({ url, id: await refitId(url), browser })
   } finally {
     await browser.close()
-    server.kill('SIGKILL')
+    await kill()
     rmSync(folder, { recursive: true, force: true })
   }
 }

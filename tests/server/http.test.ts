@@ -314,6 +314,18 @@ describe('the refit file', () => {
     const named = [...said.matchAll(/\]\((pictures\/[^)]+)\)/g)].map((one) => one[1] ?? '')
     expect(named.length).toBeGreaterThan(0)
     for (const name of named) expect(Object.keys(files)).toContain(name)
+    // The same in blocks, for paper: every drawing has its file in the zip, no picture is missing.
+    const read = async (copy: string) =>
+      JSON.parse(
+        new TextDecoder().decode((await get(`/api/refits/${refitId}/book?copy=${copy}`)).bytes),
+      ) as { isForOthers: boolean; missing: string[]; blocks: { kind: string }[] }
+    const [own, others] = [await read('own'), await read('others')]
+    expect([own.isForOthers, others.isForOthers, others.missing]).toEqual([false, true, []])
+    expect(JSON.stringify(own)).toContain('Oona')
+    expect(JSON.stringify(others)).not.toMatch(/\b(Oona|Piet|Marisol)\b/)
+    const drawn = JSON.stringify(others).match(/"kind":"drawing"/g)?.length ?? 0
+    expect(Object.keys(files).filter((name) => name.startsWith('drawings/'))).toHaveLength(drawn)
+    expect(drawn).toBeGreaterThan(0)
     expect((await get(`/api/refits/${refitId}/book.zip?system=none`)).status).toBe(404)
     expect((await get(`/api/refits/${refitId}/book.zip?copy=all`)).status).toBe(422)
   })

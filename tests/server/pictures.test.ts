@@ -4,7 +4,7 @@ import sharp from 'sharp'
 import { afterAll, expect, it } from 'vitest'
 import { endFolder } from './doorHarness'
 
-const { keepPicture } = await import('../../server/services/pictures')
+const { keepPicture, readPicture } = await import('../../server/services/pictures')
 const { keptFile } = await import('../../server/services/keptFiles')
 afterAll(endFolder)
 
@@ -48,4 +48,22 @@ it('reads when a picture was taken, and lives without', async () => {
 it('keeps drawings as they are and makes JPEG of what few can show', async () => {
   expect((await keepPicture(await plain(20, 10).png().toBuffer())).mime).toBe('image/png')
   expect((await keepPicture(await plain(20, 10).tiff().toBuffer())).mime).toBe('image/jpeg')
+})
+
+it('gives a JPEG for print, no wider than is of use, on white where nothing was drawn', async () => {
+  const kept = await keepPicture(
+    await sharp({
+      create: { width: 1800, height: 900, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } },
+    })
+      .png()
+      .toBuffer(),
+  )
+  const { bytes, mime } = await readPicture(kept.hash, 'print')
+  const { data, info } = await sharp(bytes).raw().toBuffer({ resolveWithObject: true })
+  expect([mime, info.width, info.height]).toEqual(['image/jpeg', 720, 360])
+  expect(data[0]).toBeGreaterThan(250)
+  const small = await keepPicture(await plain(20, 10).jpeg().toBuffer())
+  const asIs = await sharp((await readPicture(small.hash, 'print')).bytes).metadata()
+  expect(asIs.width).toBe(20)
+  await expect(readPicture('0'.repeat(64), 'print')).rejects.toMatchObject({ status: 404 })
 })

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
-import { anodeWear, anodesWanted } from '#core/launch/anodes'
-import type { AnodeMetal, AnodeWear } from '#core/launch/anodes'
+import { computed, ref } from 'vue'
+import { anodeWear } from '#core/launch/anodes'
+import type { AnodeWear } from '#core/launch/anodes'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
-import { counted } from '#core/units/counted'
 import { formatQuantity } from '#core/units/quantity'
 
-/** Anodes: how much of each is left, how fast it goes, the odd one; and how much of them she wants. */
+/** Anodes: how much of each is left, how fast it goes, and the odd one. */
 const store = useRefitStore()
 const { sayDate } = useDates()
 const isAfloat = useAfloat()
@@ -70,22 +69,6 @@ function open(id: string) {
   scale.reset()
   weighing.value = weighing.value === id ? null : id
 }
-
-const want = reactive<{
-  areaM2: number | null
-  barePct: number | null
-  currentMaM2: number | null
-  months: number | null
-  metal: AnodeMetal
-  pieceKg: number | null
-}>({ areaM2: null, barePct: 20, currentMaM2: 100, months: 12, metal: 'zinc', pieceKg: 1 })
-const metals = optionsOf('anode', 'metal') as readonly { value: AnodeMetal; label: string }[]
-const wanted = computed(() => {
-  const { areaM2, barePct, currentMaM2, months, metal, pieceKg } = want
-  if (areaM2 === null || barePct === null || currentMaM2 === null) return null
-  if (months === null || pieceKg === null) return null
-  return anodesWanted({ areaM2, bareShare: barePct / 100, currentMaM2, months, metal, pieceKg })
-})
 </script>
 
 <template>
@@ -135,64 +118,33 @@ const wanted = computed(() => {
             Remove
           </button>
         </span>
-        <form
+        <UiRowForm
           v-if="weighing === one.anode.id"
-          class="col-span-full mt-1 flex flex-wrap items-end gap-2"
-          @submit.prevent="weigh(one.anode.id)"
+          class="col-span-full flex flex-wrap"
+          :form="scale"
+          keep="Keep it"
+          @keep="weigh(one.anode.id)"
         >
           <FieldInput v-bind="scale.bind('on')" />
           <FieldInput v-bind="scale.bind('weightG', 'Weighs, clean and dry')" />
-          <button class="btn" :disabled="scale.busy.value">Keep it</button>
-          <p v-if="scale.wrong.value" class="basis-full text-redlead" role="alert">
-            {{ scale.wrong.value }}
-          </p>
-        </form>
+        </UiRowForm>
       </li>
     </ul>
     <button class="btn btn-small no-print mt-2" :aria-expanded="adding" @click="adding = !adding">
       Another anode
     </button>
-    <form
+    <UiRowForm
       v-if="adding"
-      class="no-print mt-2 grid grid-cols-2 items-end gap-2 sm:grid-cols-[minmax(0,1.4fr)_8rem_7rem_10rem_auto]"
-      @submit.prevent="add"
+      class="grid grid-cols-2 sm:grid-cols-[minmax(0,1.4fr)_8rem_7rem_10rem_auto]"
+      :form="form"
+      keep="Add"
+      @keep="add"
     >
       <FieldInput v-bind="form.bind('title')" />
       <FieldInput v-bind="form.bind('metal')" />
       <FieldInput v-bind="form.bind('newG')" />
       <FieldInput v-bind="form.bind('fittedOn')" />
-      <button class="btn" :disabled="form.busy.value">Add</button>
-      <p v-if="form.wrong.value" class="col-span-full text-redlead" role="alert">
-        {{ form.wrong.value }}
-      </p>
-    </form>
-    <details class="no-print mt-2">
-      <summary class="cond min-h-11 py-2 underline sm:min-h-0 sm:py-0">How much she wants</summary>
-      <div class="mt-1 grid grid-cols-2 items-end gap-2 sm:grid-cols-3">
-        <UiNumber
-          v-model="want.areaM2"
-          label="Wetted metal, m²"
-          :min="0"
-          :max="1000"
-          may-be-empty
-        />
-        <UiNumber v-model="want.barePct" label="Of it bare, %" :min="0" :max="100" />
-        <UiNumber v-model="want.currentMaM2" label="Current, mA/m²" :min="0" :max="1000" />
-        <UiNumber v-model="want.months" label="Months between lifts" :min="0" :max="240" />
-        <UiSelect v-model="want.metal" label="Metal" :options="metals" />
-        <UiNumber v-model="want.pieceKg" label="A piece weighs, kg" :min="0.01" :max="500" />
-      </div>
-      <p v-if="wanted" class="mt-2" aria-live="polite">
-        <strong class="cond"
-          >{{ say(wanted.kg, 'kg') }}, {{ counted(wanted.pieces, 'piece') }}</strong
-        >, half of them a side: {{ say(wanted.ampere * 1000, 'mA') }} for {{ want.months }} months,
-        80 % of each piece used.
-      </p>
-      <p v-else class="mt-2 text-ink2">Say how much metal is wet.</p>
-      <p class="text-ink2">
-        Bare metal takes 60 to 150 mA/m², more in moving and warm water. Aluminium suits brackish
-        water, magnesium only fresh; never two metals on one bond. The maker’s sheet decides.
-      </p>
-    </details>
+    </UiRowForm>
+    <AnodeWant />
   </section>
 </template>

@@ -87,16 +87,16 @@ const byHand = (key: string) => store.rows.weightLine.find((one) => one.id === k
         >
       </li>
     </ul>
-    <form
-      class="no-print mt-2 grid grid-cols-2 items-end gap-2 sm:grid-cols-[minmax(0,1.4fr)_6rem_6rem_7rem_auto]"
-      @submit.prevent="add"
+    <UiRowForm
+      class="grid grid-cols-2 sm:grid-cols-[minmax(0,1.4fr)_6rem_6rem_7rem_auto]"
+      :form="form"
+      keep="Add"
+      @keep="add"
     >
       <FieldInput v-bind="form.bind('what', 'Came on or off')" />
       <FieldInput v-bind="form.bind('kg', 'kg, − is off')" />
       <FieldInput v-bind="form.bind('alongM')" />
       <FieldInput v-bind="form.bind('knownAs', 'It is')" />
-      <button class="btn" :disabled="form.busy.value">Add</button>
-    </form>
-    <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
+    </UiRowForm>
   </section>
 </template>

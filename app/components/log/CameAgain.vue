@@ -48,15 +48,11 @@ async function add() {
     <button class="btn btn-small no-print mt-2" :aria-expanded="adding" @click="adding = !adding">
       Work before us
     </button>
-    <form v-if="adding" class="mt-2 grid items-end gap-2 sm:grid-cols-2" @submit.prevent="add">
+    <UiRowForm v-if="adding" class="grid sm:grid-cols-2" :form="form" keep="Keep it" @keep="add">
       <FieldInput v-bind="form.bind('what')" class="sm:col-span-2" />
       <FieldInput v-bind="form.bind('zoneId')" :options="zones" none="Not said" />
       <FieldInput v-bind="form.bind('year', 'About which year')" />
       <FieldInput v-bind="form.bind('byWhom')" />
-      <button class="btn justify-self-start">Keep it</button>
-      <p v-if="form.wrong.value" class="text-redlead sm:col-span-2" role="alert">
-        {{ form.wrong.value }}
-      </p>
-    </form>
+    </UiRowForm>
   </section>
 </template>

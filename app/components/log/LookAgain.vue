@@ -167,7 +167,13 @@ async function addMeter() {
         Another meter
       </button>
     </div>
-    <form v-if="adding" class="mt-2 grid items-end gap-2 sm:grid-cols-3" @submit.prevent="add">
+    <UiRowForm
+      v-if="adding"
+      class="grid sm:grid-cols-3"
+      :form="form"
+      keep="Keep the check"
+      @keep="add"
+    >
       <FieldInput v-bind="form.bind('title')" class="sm:col-span-2" />
       <FieldInput v-bind="form.bind('dueOn')" />
       <FieldInput v-bind="form.bind('everyMonths')" />
@@ -179,29 +185,23 @@ async function addMeter() {
       />
       <FieldInput v-if="form.values.meterId" v-bind="form.bind('dueAtValue')" />
       <FieldInput v-bind="form.bind('atHaulOut')" />
-      <button class="btn justify-self-start">Keep the check</button>
-      <p v-if="form.wrong.value" class="text-redlead sm:col-span-3" role="alert">
-        {{ form.wrong.value }}
-      </p>
-    </form>
-    <form v-if="meterOpen" class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="read">
+    </UiRowForm>
+    <UiRowForm v-if="meterOpen" class="flex flex-wrap" :form="reading" keep="Keep" @keep="read">
       <FieldInput v-bind="reading.bind('meterId', 'Meter')" :options="meterOptions" class="w-48" />
       <FieldInput v-bind="reading.bind('on')" class="w-44" />
       <FieldInput v-bind="reading.bind('value')" class="w-32" />
-      <button class="btn">Keep</button>
-      <p v-if="reading.wrong.value" class="w-full text-redlead" role="alert">
-        {{ reading.wrong.value }}
-      </p>
-    </form>
-    <form v-if="meterAdding" class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="addMeter">
+    </UiRowForm>
+    <UiRowForm
+      v-if="meterAdding"
+      class="flex flex-wrap"
+      :form="newMeter"
+      keep="Keep the meter"
+      @keep="addMeter"
+    >
       <FieldInput v-bind="newMeter.bind('title')" class="w-48" />
       <FieldInput v-bind="newMeter.bind('unit')" class="w-24" />
       <FieldInput v-bind="newMeter.bind('counts')" />
-      <button class="btn">Keep the meter</button>
-      <p v-if="newMeter.wrong.value" class="w-full text-redlead" role="alert">
-        {{ newMeter.wrong.value }}
-      </p>
-    </form>
+    </UiRowForm>
     <MeterSeries v-for="one in meters" :key="one.meter.id" :state="one" />
     <UiDialog :open="doing !== null" :title="doing?.title ?? ''" @close="doing = null">
       <form class="grid gap-3" @submit.prevent="done">

@@ -143,14 +143,10 @@ const isDue = computed(
         </div>
       </div>
     </div>
-    <form v-if="adding" class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="add">
+    <UiRowForm v-if="adding" class="flex flex-wrap" :form="form" keep="Keep" @keep="add">
       <FieldInput v-bind="form.bind('way')" :options="ways" class="w-40" />
       <FieldInput v-bind="form.bind('on')" class="w-44" />
       <FieldInput v-bind="form.bind('count', `Counted of ${trial.outOf}`)" class="w-32" />
-      <button class="btn">Keep</button>
-      <p v-if="form.wrong.value" class="w-full text-redlead" role="alert">
-        {{ form.wrong.value }}
-      </p>
-    </form>
+    </UiRowForm>
   </article>
 </template>

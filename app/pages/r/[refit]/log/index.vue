@@ -157,21 +157,19 @@ async function write(jobId: string) {
           >
             Another trial
           </button>
-          <form
+          <UiRowForm
             v-if="addingTrial"
-            class="mt-2 grid items-end gap-2 sm:grid-cols-2"
-            @submit.prevent="addTrial"
+            class="grid sm:grid-cols-2"
+            :form="trialForm"
+            keep="Keep the trial"
+            @keep="addTrial"
           >
             <FieldInput v-bind="trialForm.bind('title')" class="sm:col-span-2" />
             <FieldInput v-bind="trialForm.bind('wayA')" />
             <FieldInput v-bind="trialForm.bind('wayB')" />
             <FieldInput v-bind="trialForm.bind('counted')" />
             <FieldInput v-bind="trialForm.bind('outOf')" />
-            <button class="btn justify-self-start">Keep the trial</button>
-            <p v-if="trialForm.wrong.value" class="text-redlead sm:col-span-2" role="alert">
-              {{ trialForm.wrong.value }}
-            </p>
-          </form>
+          </UiRowForm>
         </section>
         <LookAgain />
       </div>
