@@ -10,6 +10,7 @@ const views = [
   { name: 'Money', path: 'money', also: ['hours'] },
   { name: 'Launch', path: 'launch' },
   { name: 'Log', path: 'log' },
+  { name: 'Bench', path: 'bench' },
 ] as const
 
 export function useViews() {

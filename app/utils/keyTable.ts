@@ -51,6 +51,13 @@ export const keyTable = {
   launchSign: { keys: ['t'], shown: 't', what: 'In Launch: tick and sign the line in focus' },
   launchPrint: { keys: ['p'], shown: 'p', what: 'Launch day, damage card: print it' },
   launchDay: { keys: ['d'], shown: 'd', what: 'In Launch: the day hour by hour' },
+  benchMove: {
+    keys: ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'],
+    shown: '← → ↑ ↓',
+    what: 'In Bench: from sum to sum',
+  },
+  benchPut: { keys: ['p'], shown: 'p', what: 'In a sum: put it on the job' },
+  benchBack: { keys: ['Escape'], shown: 'Esc', what: 'In a sum: back to the bench' },
   placeJudge: {
     keys: ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'],
     shown: '← → ↑ ↓',

@@ -28,21 +28,64 @@ export function fuseA(loadA: number): number {
   return fuses.find((one) => one >= 1.25 * loadA - 1e-9) ?? (fuses.at(-1) as number)
 }
 
+export interface CableRun {
+  /** One way, 0.1–100 m. */
+  readonly runM: number
+  /** 0.1–150 A. */
+  readonly loadA: number
+  /** Nominal, 5–60. */
+  readonly volts: number
+  /** Drop allowed, 0.5–15 %. */
+  readonly dropPercent: number
+  /** Share of the table that it bears where it lies, 0.3–1. */
+  readonly derating: number
+}
+export interface Cable {
+  readonly mm2: number
+  readonly fuseA: number
+  /** What the drop alone asks for, and the size sold of it; null: none is thick enough. */
+  readonly byDropMm2: number
+  readonly byDropSize: number | null
+  readonly dropV: number
+  readonly allowedV: number
+  /** What sets its size. */
+  readonly by: 'drop' | 'fuse'
+}
+
 /**
- * Cable to buy, mm²: 2·L·I·0.0195/ΔV for a run of `runM` one way (0.1–100 m), load (0.1–150 A), nominal volts
- * (5–60) and drop allowed in % (0.5–15), the next size up that also carries the fuse of the load. Throws
- * RangeError outside, or when no size sold is thick enough. Source: handbook 13.
+ * Cable for a run: 2·L·I·0.0195/ΔV, the next size up that also carries the fuse of the load. Throws RangeError outside,
+ * or when no size sold is thick enough. Source: handbook 13.
  * Example: 6 m, 10 A, 12 V, 3 % → 6.5 mm² by drop → 10 mm², which carries 40 A; the fuse is 15 A.
  */
-export function cableMm2(runM: number, loadA: number, volts: number, dropPercent: number): number {
-  needRange('cableMm2', 'run in m', runM, 0.1, 100)
-  needRange('cableMm2', 'load in A', loadA, 0.1, 150)
-  needRange('cableMm2', 'volts', volts, 5, 60)
-  needRange('cableMm2', 'drop in %', dropPercent, 0.5, 15)
-  const byDrop = (2 * runM * loadA * ohmMm2PerM) / ((dropPercent / 100) * volts)
+export function cableFor({ runM, loadA, volts, dropPercent, derating }: CableRun): Cable {
+  needRange('cableFor', 'run in m', runM, 0.1, 100)
+  needRange('cableFor', 'load in A', loadA, 0.1, 150)
+  needRange('cableFor', 'volts', volts, 5, 60)
+  needRange('cableFor', 'drop in %', dropPercent, 0.5, 15)
+  needRange('cableFor', 'derating', derating, 0.3, 1)
+  const allowedV = (dropPercent / 100) * volts
+  const loss = 2 * runM * loadA * ohmMm2PerM
+  const byDropMm2 = loss / allowedV
   const fuse = fuseA(loadA)
-  const found = sizes.find(([mm2, amps]) => mm2 >= byDrop - 1e-9 && amps >= fuse)
+  const byDropSize = sizes.find(([mm2]) => mm2 >= byDropMm2 - 1e-9)?.[0] ?? null
+  const found = sizes.find(([mm2, amps]) => mm2 >= byDropMm2 - 1e-9 && amps * derating >= fuse)
   if (!found)
-    throw new RangeError('cableMm2: no single cable that thick is sold; shorten the run or lay two')
-  return found[0]
+    throw new RangeError('cableFor: no single cable that thick is sold; shorten the run or lay two')
+  return {
+    mm2: found[0],
+    fuseA: fuse,
+    byDropMm2,
+    byDropSize,
+    dropV: loss / found[0],
+    allowedV,
+    by: byDropSize === found[0] ? 'drop' : 'fuse',
+  }
 }
+
+/** The same in the open, mm², as recipes ask for it. */
+export const cableMm2 = (
+  runM: number,
+  loadA: number,
+  volts: number,
+  dropPercent: number,
+): number => cableFor({ runM, loadA, volts, dropPercent, derating: 1 }).mm2

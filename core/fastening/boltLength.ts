@@ -21,6 +21,8 @@ export interface Stack {
   readonly stackMm: number
   /** Washers together, mm, 0–20. */
   readonly washersMm: number
+  /** Height of another nut than the plain one of the thread, mm. */
+  readonly nutMm?: number
   /** Countersunk heads lie inside the stack and count in the bolt's length, as the trade measures them. */
   readonly socketDepthMm?: number
 }
@@ -46,7 +48,7 @@ export function boltLength(sizeMm: number, stack: Stack): BoltLength {
   const stocked = thread.inch ? stockedIn.map((one) => one * 25.4) : stockedMm
   needRange('boltLength', 'stack in mm', stack.stackMm, 0, 260)
   needRange('boltLength', 'washers in mm', stack.washersMm, 0, 20)
-  const toNut = stack.stackMm + stack.washersMm + thread.nutMm
+  const toNut = stack.stackMm + stack.washersMm + (stack.nutMm ?? thread.nutMm)
   const needMm = toNut + 2 * thread.pitchMm
   const buyMm = stocked.find((one) => one >= needMm - 1e-9) ?? null
   const stickOutMm = (buyMm ?? needMm) - toNut

@@ -193,6 +193,7 @@ export const strakes = ['underwater', 'deck', 'rig', 'below', 'shed', 'away'] as
 export type Strake = (typeof strakes)[number]
 
 export const clockKinds = ['pot', 'cure', 'overcoat', 'immersion'] as const
+export type ClockKind = (typeof clockKinds)[number]
 
 /** Who does a job, once somebody has thought about it. */
 export const doers = ['undecided', 'own', 'trade'] as const

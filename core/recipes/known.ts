@@ -4,7 +4,7 @@ import type { Job } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import { isOpen } from '../plan/planned'
 import type { Draft } from './expand'
-import type { InputSource, Recipe, RecipeInput, RecipeInputs } from './recipe'
+import type { InputSource, InputSources, Recipe, RecipeInput, RecipeInputs } from './recipe'
 import { rework } from './rework'
 import type { Rework } from './rework'
 import { recipeFor } from './shelf'
@@ -48,24 +48,34 @@ export function toMeasure(rows: Pick<RefitRows, 'job' | 'step' | 'recipe'>): ToM
   })
 }
 
-/** A job worked again with a dimension that is known now, and who says so. */
-export function withKnownInput(
+/** A job worked again with dimensions that changed; `sources`: who knows which of them by now. */
+export function withInputs(
+  job: Job,
+  rows: RefitRows,
+  changed: RecipeInputs,
+  sources: InputSources,
+  draftOf: (inputs: RecipeInputs) => Draft,
+  newId: () => string,
+): Rework {
+  const inputs = { ...job.recipeInputs, ...changed }
+  const worked = rework(job, rows, inputs, draftOf(inputs), 'keep', newId)
+  const items = worked.items.map((item): ChangeItem =>
+    item.op === 'patch' && item.entity === 'job' && item.id === job.id
+      ? {
+          ...item,
+          patch: { ...item.patch, inputSources: { ...job.inputSources, ...sources } },
+        }
+      : item,
+  )
+  return { ...worked, items }
+}
+
+/** The same for one dimension that is known now, and who says so. */
+export const withKnownInput = (
   job: Job,
   rows: RefitRows,
   key: string,
   source: InputSource,
   draftOf: (inputs: RecipeInputs) => Draft,
   newId: () => string,
-): Rework {
-  const inputs = { ...job.recipeInputs, [key]: source.value }
-  const worked = rework(job, rows, inputs, draftOf(inputs), 'keep', newId)
-  const items = worked.items.map((item): ChangeItem =>
-    item.op === 'patch' && item.entity === 'job' && item.id === job.id
-      ? {
-          ...item,
-          patch: { ...item.patch, inputSources: { ...job.inputSources, [key]: source } },
-        }
-      : item,
-  )
-  return { ...worked, items }
-}
+): Rework => withInputs(job, rows, { [key]: source.value }, { [key]: source }, draftOf, newId)

@@ -12,6 +12,7 @@ import { statements as truthfulPlan } from './migrations/truthfulPlan'
 import { statements as walkTheBoat } from './migrations/walkTheBoat'
 import { statements as sequenceDrawn } from './migrations/sequenceDrawn'
 import { statements as chosenAndPinned } from './migrations/chosenAndPinned'
+import { statements as benchKept } from './migrations/benchKept'
 import { statements as boatsBook } from './migrations/boatsBook'
 import { statements as chainsOfStays } from './migrations/chainsOfStays'
 import { statements as curesAndReadings } from './migrations/curesAndReadings'
@@ -41,6 +42,7 @@ const migrations = [
   { name: '0016-odds-of-runs', statements: oddsOfRuns },
   { name: '0017-launch-ready', statements: launchReady },
   { name: '0018-boats-book', statements: boatsBook },
+  { name: '0019-bench-kept', statements: benchKept },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

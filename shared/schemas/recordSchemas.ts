@@ -279,6 +279,48 @@ const craneChart = Joi.array()
   )
   .max(60)
 
+/** What a sum of the bench was worked from: numbers and words, and lists of lines of them. */
+const sumScalar = Joi.alternatives(
+  Joi.number().min(-1e9).max(1e9),
+  Joi.string().max(300).allow(''),
+).allow(null)
+const sumKeyName = /^[a-z][A-Za-z0-9]{0,39}$/
+const sumValues = Joi.object()
+  .pattern(
+    sumKeyName,
+    Joi.alternatives(
+      sumScalar,
+      Joi.array()
+        .items(Joi.object().pattern(sumKeyName, sumScalar).max(20))
+        .max(500),
+    ),
+  )
+  .max(60)
+const sumKnown = Joi.object()
+  .pattern(/^[a-z][A-Za-z0-9]{0,39}(\.\d{1,3}\.[a-z][A-Za-z0-9]{0,39})?$/, Joi.boolean().valid(true))
+  .max(500)
+const sumFilled = Joi.object()
+  .pattern(/^[a-z][A-Za-z0-9]{0,39}(\.\d{1,3}\.[a-z][A-Za-z0-9]{0,39})?$/, sumScalar)
+  .max(100)
+const keptLines = Joi.array()
+  .items(
+    Joi.object({
+      kind: Joi.string().valid('size', 'setting', 'note').required(),
+      what: Joi.string().min(1).max(300).required(),
+      value: Joi.string().max(300).allow('').required(),
+    }),
+  )
+  .max(60)
+const madeRows = Joi.object()
+  .pattern(
+    /^[A-Za-z0-9 .-]{1,60}$/,
+    Joi.object({
+      entity: Joi.string().valid('part', 'step', 'bringLine', 'stock', 'asBuiltLine').required(),
+      id: idSchema.required(),
+    }),
+  )
+  .max(200)
+
 /** Schemas of records, by kind of row and field. */
 export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, Joi.Schema>>>> = {
   refit: { monthMeanC: months(-40, 50), workableShare: months(0.05, 1) },
@@ -300,6 +342,13 @@ export const recordSchemas: Partial<Record<EntityName, Readonly<Record<string, J
   countSheet: { bays },
   picture: { marks: pictureMarks },
   recipe: { body: recipeSchema },
+  keptSum: {
+    inputs: sumValues,
+    known: sumKnown,
+    filled: sumFilled,
+    asBuilt: keptLines,
+    made: madeRows,
+  },
   job: { recipeInputs, inputSources },
   step: { recipeMade: asMade },
   part: { recipeMade: asMade },

@@ -17,6 +17,8 @@ const props = defineProps<{
   min?: number
   max?: number
   mayBeEmpty?: boolean
+  whole?: boolean
+  live?: boolean
 }>()
 const store = useRefitStore()
 const units = computed(() => store.refit?.units ?? 'metric')
@@ -28,6 +30,7 @@ const parse = (text: string) => {
   if (props.mayBeEmpty && text.trim() === '') return accepted(null)
   const found = parseQuantity(text, props.unit, units.value)
   if (!found.ok) return found
+  if (props.whole && !Number.isInteger(found.value)) return refused('A whole number, please.')
   const say = (value: number) => formatQuantity(value, props.unit, units.value)
   if (props.min !== undefined && found.value < props.min - 1e-9)
     return refused(`At least ${say(props.min)}.`)
@@ -44,7 +47,7 @@ const parse = (text: string) => {
     :format="
       (value) => (value === null || value === undefined ? '' : editableQuantity(value, unit, units))
     "
-    v-bind="{ label: labelled, hideLabel, hint, error }"
+    v-bind="{ label: labelled, hideLabel, hint, error, live }"
     @invalid="emit('invalid', $event)"
   />
 </template>

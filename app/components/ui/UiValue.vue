@@ -20,6 +20,8 @@ const props = defineProps<{
   multiline?: boolean
   quiet?: boolean
   inputmode?: 'text' | 'decimal' | 'numeric'
+  /** What reads is sent as it is typed; nothing is stored by it. */
+  live?: boolean
 }>()
 const emit = defineEmits<{
   'update:modelValue': [value: Value | null]
@@ -39,6 +41,7 @@ let onScreen = true
 onBeforeUnmount(() => (onScreen = false))
 
 watch(stored, (now, before) => {
+  if (props.live && focused.value) return
   const typing = focused.value && text.value !== before && text.value !== sent
   sent = null
   if (typing) overtaken.value = now !== awaited && now !== text.value
@@ -59,7 +62,24 @@ function send(value: Value | null) {
     () => emit('update:modelValue', value),
   )
 }
+/** The value that the field had when it was entered, for Escape. */
+let entered: Value | null = null
+function enterField() {
+  focused.value = true
+  entered = props.modelValue
+}
+function leaveField() {
+  focused.value = false
+  if (props.live && wrong.value === '') text.value = stored.value
+}
+function commitLive() {
+  const read = props.parse(text.value)
+  wrong.value = read.ok ? '' : read.message
+  emit('invalid', wrong.value)
+  if (read.ok) emit('update:modelValue', read.value)
+}
 function commit() {
+  if (props.live) return commitLive()
   if (text.value === stored.value) {
     if (wrong.value !== '') emit('invalid', '')
     wrong.value = ''
@@ -83,6 +103,14 @@ function commit() {
 function typed(event: Event) {
   text.value = (event.target as HTMLInputElement).value
   sent = null
+  if (props.live) {
+    const read = props.parse(text.value)
+    if (!read.ok) return
+    if (wrong.value !== '') emit('invalid', '')
+    wrong.value = ''
+    emit('update:modelValue', read.value)
+    return
+  }
   if (wrong.value === '' || !props.parse(text.value).ok) return
   wrong.value = ''
   emit('invalid', '')
@@ -97,11 +125,17 @@ function giveBack() {
   if (wrong.value !== '') emit('invalid', '')
   wrong.value = ''
   overtaken.value = false
+  if (props.live) {
+    emit('update:modelValue', entered)
+    text.value = props.format(entered)
+    return
+  }
   text.value = stored.value
 }
 /** Escape first gives back what was typed; only then does it close what the field stands in. */
 function escape(event: KeyboardEvent) {
-  if (text.value === stored.value && wrong.value === '') return
+  const asEntered = props.live ? props.format(entered) : stored.value
+  if (text.value === asEntered && wrong.value === '') return
   event.stopPropagation()
   giveBack()
 }
@@ -135,8 +169,8 @@ function enter(event: KeyboardEvent) {
       :aria-describedby="described"
       autocomplete="off"
       @input="typed"
-      @focus="focused = true"
-      @blur="focused = false"
+      @focus="enterField"
+      @blur="leaveField"
       @change="commit"
       @keydown.enter="enter"
       @keydown.esc="escape"

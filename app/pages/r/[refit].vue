@@ -12,7 +12,7 @@ usePlannerStore()
 useWeatherStore()
 /** Drawings want the whole width: their clocks lie in a strip. */
 const wide = computed(() =>
-  /\/(sequence|stores|money|launch|log|walk|today|step|job)\b/.test(route.path),
+  /\/(sequence|stores|money|launch|log|walk|today|step|job|bench)\b/.test(route.path),
 )
 const { undo, asks, answer } = useUndo()
 useKeys(undo)

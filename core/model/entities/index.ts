@@ -10,6 +10,7 @@ import { makerItem, makerSheet, partWay, tradeItem } from './sheets'
 import { budget, invoice, spend, spendShare } from './money'
 import { delivery, lineWant, purchase, purchaseLine, stock, supplier, tool } from './stores'
 import { bag, bagWire } from './bags'
+import { keptSum } from './bench'
 import { decision, option } from './choices'
 import {
   cause,
@@ -106,6 +107,7 @@ export const kinds = {
   clock,
   clockReading,
   hoursEntry,
+  keptSum,
   asBuiltSheet,
   asBuiltLine,
   asBuiltTest,
@@ -174,6 +176,7 @@ export type DayPlan = Row<'dayPlan'>
 export type Reading = Row<'reading'>
 export type Product = Row<'product'>
 export type Part = Row<'part'>
+export type KeptSum = Row<'keptSum'>
 export type Bag = Row<'bag'>
 export type HullOpening = Row<'hullOpening'>
 export type ReadySign = Row<'readySign'>

@@ -90,6 +90,9 @@ export const stock = kind('lot on the shelf', {
   /** A piece left over, with its size. */
   isOffcut: flag('A piece left over', false),
   size: note('Size', 120),
+  /** How large it is, along and across the grain or nap; null: see its size. */
+  longMm: maybe(real('Long', { min: 1, max: 100_000, unit: 'mm' })),
+  wideMm: maybe(real('Wide', { min: 1, max: 10_000, unit: 'mm' })),
   /** The delivery that it is from. */
   deliveryId: maybe(ref('From delivery', 'delivery')),
   order: text('Order', 80),

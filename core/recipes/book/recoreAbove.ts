@@ -87,6 +87,12 @@ export const recoreAbove: Recipe = {
       formula: 'clothM2 * resinKgPerM2(cloth, 0.5)',
     },
     {
+      key: 'sessionG',
+      label: 'Mix of one session',
+      unit: 'g',
+      formula: '1000 * plyM2 * min(perSession, plies) * resinKgPerM2(cloth, 0.5)',
+    },
+    {
       key: 'layRate',
       label: 'Two people lay, g of mix an hour: 0.7 h a m² and ply between them',
       unit: 'g',

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, useId } from 'vue'
+import type { Drawing, Stuff, Tone } from '#core/bench/drawing'
+import { fitDrawing } from '#core/bench/fit'
+
+/** A drawing true to scale; pressed, a part of it opens the field it shows. */
+const props = defineProps<{
+  drawing: Drawing
+  most?: number
+  /** Small, as a picture: without words. */
+  bare?: boolean
+}>()
+const emit = defineEmits<{ field: [path: string] }>()
+const holder = ref<HTMLElement | null>(null)
+const { width: measured } = useElementSize(holder, { width: 560, height: 300 })
+const shown = computed(() =>
+  props.bare
+    ? {
+        ...props.drawing,
+        shapes: props.drawing.shapes.filter(
+          (one) => one.is !== 'text' && one.is !== 'name' && one.is !== 'length',
+        ),
+      }
+    : props.drawing,
+)
+const fitted = computed(() =>
+  fitDrawing(shown.value, Math.max(props.bare ? 120 : 260, Math.round(measured.value)), props.most ?? 420),
+)
+const id = useId()
+const fills: Readonly<Record<Stuff, string>> = {
+  metal: 'var(--water)',
+  wood: 'var(--drawn-wood)',
+  glass: `url(#${id}-glass)`,
+  core: `url(#${id}-core)`,
+  resin: 'var(--brass)',
+  seal: 'var(--ink2)',
+  paint: 'var(--rule)',
+  water: 'var(--water)',
+  paper: 'var(--sheet)',
+  stock: 'var(--brass-tint)',
+  brass: 'var(--brass)',
+  waste: `url(#${id}-waste)`,
+  short: `url(#${id}-short)`,
+  ink: 'var(--ink)',
+  none: 'none',
+}
+const tones: Readonly<Record<Tone | 'none', string>> = {
+  ink: 'var(--ink)',
+  soft: 'var(--ink2)',
+  red: 'var(--redlead)',
+  good: 'var(--verdigris)',
+  none: 'none',
+}
+/** How many times smaller than life, as it is said beside a drawing in mm on a screen of 96 to the inch. */
+const scaleSaid = computed(() => {
+  if (!props.drawing.inMm || props.bare) return ''
+  const times = 96 / 25.4 / fitted.value.scale
+  return times >= 1
+    ? `about ${times >= 10 ? Math.round(times) : times.toFixed(1)} times smaller than life on a screen`
+    : `about ${(1 / times).toFixed(1)} times life size on a screen`
+})
+</script>
+
+<template>
+  <figure class="m-0 w-full min-w-0">
+    <div ref="holder" class="w-full overflow-x-auto">
+      <svg
+        role="img"
+        :aria-label="drawing.said"
+        :width="fitted.width"
+        :height="fitted.height"
+        :viewBox="`0 0 ${fitted.width} ${fitted.height}`"
+        class="block"
+      >
+        <defs>
+          <pattern :id="`${id}-glass`" width="8" height="5" patternUnits="userSpaceOnUse">
+            <rect width="8" height="5" fill="var(--drawn-wood)" />
+            <path d="M0 2.5H8" stroke="var(--ink2)" stroke-width="0.7" opacity="0.55" />
+          </pattern>
+          <pattern :id="`${id}-core`" width="9" height="9" patternUnits="userSpaceOnUse">
+            <rect width="9" height="9" fill="var(--sheet)" />
+            <path d="M4.5 0V9" stroke="var(--ink2)" stroke-width="0.9" opacity="0.6" />
+          </pattern>
+          <pattern
+            :id="`${id}-waste`"
+            width="7"
+            height="7"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <rect width="7" height="7" fill="var(--paper)" />
+            <path d="M0 0V7" stroke="var(--ink2)" stroke-width="1.2" opacity="0.7" />
+          </pattern>
+          <pattern
+            :id="`${id}-short`"
+            width="6"
+            height="6"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <rect width="6" height="6" fill="var(--sheet)" />
+            <path d="M0 0V6" stroke="var(--redlead)" stroke-width="2.4" />
+          </pattern>
+        </defs>
+        <path
+          v-for="(one, index) in fitted.bodies"
+          :key="`b${index}`"
+          :d="one.d"
+          :fill="one.closed ? fills[one.fill ?? 'none'] : 'none'"
+          :stroke="tones[one.edge ?? 'ink']"
+          :stroke-width="one.thick ? 3 : 1.6"
+          :stroke-dasharray="one.dashed ? '5 4' : undefined"
+          :class="{ 'cursor-pointer': one.field }"
+          @click="one.field && emit('field', one.field)"
+        />
+        <template v-for="(one, index) in fitted.strokes" :key="`s${index}`">
+          <path :d="one.d" fill="none" :stroke="tones[one.tone]" stroke-width="1.3" />
+          <path v-if="one.head" :d="one.head" :fill="tones[one.tone]" />
+        </template>
+        <text
+          v-for="(one, index) in fitted.words"
+          :key="`w${index}`"
+          :x="one.x"
+          :y="one.y"
+          :text-anchor="one.anchor"
+          :fill="tones[one.tone]"
+          :font-size="one.px"
+          class="cond word"
+          :class="{ 'cursor-pointer': one.field }"
+          @click="one.field && emit('field', one.field)"
+        >
+          {{ one.text }}
+        </text>
+      </svg>
+    </div>
+    <figcaption v-if="scaleSaid" class="text-sm text-ink2">{{ scaleSaid }}</figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.word {
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
+}
+</style>

@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { ChevronLeft, Printer } from '@lucide/vue'
+import { computed, nextTick } from 'vue'
+import type { Sum } from '#core/bench/sum'
+
+/** One sum: its figures, the drawing, the answer, how it came, what to distrust, and the job it goes on. */
+const props = defineProps<{ sum: Sum }>()
+const store = useRefitStore()
+const page = useSum(props.sum)
+const job = computed(() => store.rows.job.find((one) => one.id === page.jobId.value) ?? null)
+/** What stands on the screen: the answer, or greyed the last one that could be worked. */
+const shown = computed(() => page.answer.value ?? page.lastGood.value)
+const isStale = computed(() => page.answer.value === null)
+const doubtSaid = computed(() => {
+  const doubt = page.doubt.value
+  if (!doubt || !page.answer.value) return ''
+  if (doubt.holds) return 'The same, whatever the guesses are.'
+  const range =
+    doubt.thin !== null && doubt.thick !== null && doubt.thin !== doubt.thick
+      ? `Every guess thin: ${doubt.thin}; every guess thick: ${doubt.thick}.`
+      : doubt.thin === null || doubt.thick === null
+        ? 'With the guesses off, it may not work at all.'
+        : ''
+  const [first, ...others] = doubt.decides
+  if (first === undefined) return range
+  const named = others.length > 2 ? `${first} and ${others.length} others` : doubt.decides.join(', ')
+  return `${range} Measure ${named.charAt(0).toLowerCase()}${named.slice(1)}: it decides.`.trim()
+})
+async function toField(path: string) {
+  await nextTick()
+  const field = document
+    .querySelector(`[data-path="${CSS.escape(path)}"]`)
+    ?.querySelector<HTMLElement>('input, select')
+  field?.focus()
+  if (field instanceof HTMLInputElement) field.select()
+}
+const print = () => window.print()
+useKeyScope({ benchBack: () => void navigateTo(`/r/${store.refitId}/bench`) })
+const marks = { fine: 'bung', look: 'ring', stop: 'stop' } as const
+</script>
+
+<template>
+  <div>
+    <div class="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
+      <h1 :class="{ 'opacity-60': isStale }">
+        {{ sum.title
+        }}<template v-if="shown"
+          >:
+          <span :class="shown.verdict === 'go' ? 'text-verdigris' : 'text-redlead'">{{
+            shown.heading
+          }}</span></template
+        >
+      </h1>
+      <div class="no-print flex gap-2">
+        <NuxtLink class="btn" :to="`/r/${store.refitId}/bench`" aria-keyshortcuts="Escape">
+          <ChevronLeft :size="18" aria-hidden="true" /> Bench
+        </NuxtLink>
+        <button class="btn" @click="print">
+          <Printer :size="18" aria-hidden="true" /> Print
+        </button>
+      </div>
+    </div>
+    <p class="text-ink2">
+      {{ sum.about }}<template v-if="job"> For “{{ job.title }}”.</template>
+    </p>
+    <div aria-live="polite">
+      <p v-if="page.wrong.value" class="mt-1 border-l-4 border-redlead pl-3 text-redlead">
+        {{ page.wrong.value
+        }}<template v-if="shown"> What stands below is the last answer.</template>
+      </p>
+    </div>
+    <div
+      class="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-x-7 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] xl:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)_minmax(0,1fr)]"
+    >
+      <div class="grid grid-cols-[minmax(0,1fr)] gap-4">
+        <SumDrawing
+          v-if="shown?.drawing"
+          :class="{ 'opacity-50': isStale }"
+          :drawing="shown.drawing"
+          :most="380"
+          @field="toField"
+        />
+        <form
+          class="grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 sm:grid-cols-2"
+          @submit.prevent
+        >
+          <template v-for="ask in sum.asks" :key="ask.key">
+            <SumLines v-if="ask.is === 'lines'" class="sm:col-span-2" :lines="ask" :page="page" />
+            <SumCell
+              v-else
+              :cell="ask"
+              :path="ask.key"
+              :value="page.values[ask.key] as never"
+              :error="page.problemAt(ask.key)"
+              :is-known="page.known[ask.key] === true"
+              @put="page.put(ask.key, $event)"
+              @known="page.setKnown(ask.key, $event)"
+              @unread="page.unread[ask.key] = $event"
+            />
+          </template>
+        </form>
+      </div>
+      <div
+        class="grid grid-cols-[minmax(0,1fr)] gap-5"
+        :class="{ 'opacity-50': isStale }"
+      >
+        <section v-if="shown" aria-labelledby="sum-answer">
+          <h2 id="sum-answer" class="border-b-2 border-ink">The answer</h2>
+          <dl>
+            <div
+              v-for="one in shown.figures"
+              :key="one.label"
+              class="grid grid-cols-[1fr_auto] items-baseline gap-x-3 border-b border-rule2 py-1"
+            >
+              <dt>{{ one.label }}</dt>
+              <dd
+                class="cond text-right text-lg"
+                :class="{ 'text-redlead': one.tone === 'short', 'text-verdigris': one.tone === 'good' }"
+              >
+                {{ one.value }}
+              </dd>
+              <dd v-if="one.note" class="col-span-2 text-ink2">{{ one.note }}</dd>
+            </div>
+          </dl>
+          <p v-if="doubtSaid" class="mt-2 border-l-4 border-brass pl-3">{{ doubtSaid }}</p>
+        </section>
+        <section v-if="shown?.checks && shown.checks.length > 0" aria-labelledby="sum-checks">
+          <h2 id="sum-checks" class="border-b-2 border-ink">Look first</h2>
+          <ul>
+            <li
+              v-for="one in shown.checks"
+              :key="one.text"
+              class="grid grid-cols-[1.75rem_1fr] gap-1 border-b border-rule2 py-1.5"
+            >
+              <SumMark :mark="marks[one.state]" />
+              <span>
+                <span class="cond block text-lg" :class="{ 'text-redlead': one.state !== 'fine' }">{{
+                  one.text
+                }}</span>
+                <span class="text-ink2">{{ one.detail }}</span>
+              </span>
+            </li>
+          </ul>
+        </section>
+        <section v-if="shown?.table" :aria-label="shown.table.caption" class="overflow-x-auto">
+          <table class="w-full">
+            <caption class="cond border-b-2 border-ink text-left text-xl">
+              {{ shown.table.caption }}
+            </caption>
+            <thead>
+              <tr class="cond text-left text-ink2">
+                <th
+                  v-for="(head, at) in shown.table.head"
+                  :key="head"
+                  scope="col"
+                  :class="{ 'text-right': at > 0 }"
+                >
+                  {{ head }}
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(row, at) in shown.table.rows" :key="at" class="border-b border-rule2">
+                <td
+                  v-for="(cell, column) in row"
+                  :key="column"
+                  class="py-1 pr-2"
+                  :class="{ 'text-right': column > 0, cond: column > 0 }"
+                >
+                  {{ cell }}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+      </div>
+      <div
+        class="grid grid-cols-[minmax(0,1fr)] gap-5 lg:col-span-2 lg:grid-cols-2 xl:col-span-1 xl:grid-cols-[minmax(0,1fr)]"
+      >
+        <div v-if="shown" class="grid content-start gap-4" :class="{ 'opacity-50': isStale }">
+          <section aria-labelledby="sum-working">
+            <h2 id="sum-working" class="border-b-2 border-ink">How it came</h2>
+            <ol class="mt-1 grid gap-1">
+              <li v-for="line in shown.working" :key="line">{{ line }}</li>
+            </ol>
+            <p class="mt-1 text-ink2">From {{ sum.source }}.</p>
+          </section>
+          <section aria-labelledby="sum-distrust">
+            <h2 id="sum-distrust" class="border-b-2 border-ink">What to distrust</h2>
+            <ul class="mt-1 grid gap-1">
+              <li v-for="line in shown.distrust" :key="line">{{ line }}</li>
+            </ul>
+          </section>
+          <ul v-if="shown.cautions.length > 0" class="grid gap-1" aria-label="Cautions">
+            <li v-for="line in shown.cautions" :key="line" class="border-l-4 border-redlead pl-3">
+              {{ line }}
+            </li>
+          </ul>
+        </div>
+        <SumPut :page="page" :answer="page.answer.value" />
+      </div>
+    </div>
+  </div>
+</template>

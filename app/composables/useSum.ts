@@ -1,0 +1,151 @@
+import { useDebounceFn } from '@vueuse/core'
+import { computed, onScopeDispose, reactive, ref, shallowRef, watch } from 'vue'
+import type { Ask, Scalar, Value, Values } from '#core/bench/ask'
+import { initialValues, problemsIn } from '#core/bench/check'
+import { doubtOf } from '#core/bench/doubt'
+import type { Known } from '#core/bench/doubt'
+import { plainTools } from '#core/bench/sum'
+import type { Answer, Sum } from '#core/bench/sum'
+import { keptFor, valueAt, wantedSums, withPaths } from '#core/bench/wanted'
+import { workSum } from '#core/bench/workSum'
+
+/** One sum on the screen: its figures as they are typed, which of them are measured, and the answer as it stands. */
+export function useSum(sum: Sum) {
+  const store = useRefitStore()
+  const route = useRoute()
+  const router = useRouter()
+  const air = useAirNow()
+  const units = computed(() => store.refit?.units ?? 'metric')
+
+  const asked = (name: string): string => String(route.query[name] ?? '')
+  const kept = computed(
+    () =>
+      store.rows.keptSum.find((one) => one.id === asked('kept') && one.sumKey === sum.key) ??
+      (jobId.value === '' ? null : keptFor(store.rows, sum.key, jobId.value)),
+  )
+  const jobId = ref(
+    asked('job') || (store.rows.keptSum.find((one) => one.id === asked('kept'))?.jobId ?? ''),
+  )
+  const want = computed(
+    () =>
+      wantedSums(store.rows).find(
+        (one) => one.sum.key === sum.key && one.job.id === jobId.value,
+      ) ?? null,
+  )
+
+  /** What the sum begins with here: a kept answer's figures, those of the job, or its own. */
+  function beginning(): { values: Values; known: Known } {
+    const fromKept = kept.value
+    if (fromKept)
+      return {
+        values: { ...initialValues(sum.asks), ...fromKept.inputs },
+        known: fromKept.known,
+      }
+    if (want.value) return { values: want.value.values, known: want.value.known }
+    return { values: { ...initialValues(sum.asks), ...sum.now?.(air.value) }, known: {} }
+  }
+  const begun = beginning()
+  const typed = readTyped(asked('v'))
+  const values = reactive<Record<string, Value>>({
+    ...(JSON.parse(JSON.stringify(begun.values)) as Values),
+    ...typed.values,
+  })
+  const known = reactive<Record<string, true>>({ ...begun.known, ...typed.known })
+  /** Sentences at fields whose text cannot be read, by path. */
+  const unread = reactive<Record<string, string>>({})
+
+  const problems = computed(() => problemsIn(sum.asks, values, units.value))
+  const minuteNow = () => store.zone.minutesOf(useTimeStore().now)
+  const tools = computed(() => plainTools(units.value, minuteNow()))
+  const worked = computed(() => workSum(sum, values, tools.value))
+  const lastGood = shallowRef<Answer | null>(null)
+  watch(
+    worked,
+    (now) => {
+      if (now.ok) lastGood.value = now.value
+    },
+    { immediate: true },
+  )
+  const firstUnread = computed(() => Object.values(unread).find(Boolean) ?? '')
+  /** Why there is no answer to what stands in the fields; '': there is. */
+  const wrong = computed(() => firstUnread.value || (worked.value.ok ? '' : worked.value.message))
+  const problemAt = (path: string): string =>
+    problems.value.find((one) => one.field === path)?.message ??
+    (worked.value.ok
+      ? ''
+      : (worked.value.problems?.find((one) => one.field === path)?.message ?? ''))
+  const doubt = computed(() =>
+    worked.value.ok ? doubtOf(sum, values, known, tools.value, worked.value.value) : null,
+  )
+
+  function put(path: string, value: Scalar): void {
+    if (valueAt(values, path) === value) return
+    Object.assign(values, withPaths(sum.asks, values, { [path]: value }))
+    known[path] = true
+    keepTyped()
+  }
+  function setKnown(path: string, is: boolean): void {
+    if (is) known[path] = true
+    else Reflect.deleteProperty(known, path)
+    keepTyped()
+  }
+  function setLines(key: string, list: Value): void {
+    values[key] = list
+    // Lines moved: what was known of a place may be another's now.
+    for (const path of Object.keys(known))
+      if (path.startsWith(`${key}.`)) Reflect.deleteProperty(known, path)
+    keepTyped()
+  }
+  /** What was typed stands in the address, so that a reload, the back button and a copied link keep it. */
+  const writeAddress = useDebounceFn(() => {
+    if (route.path !== here) return
+    const v = JSON.stringify({ v: differing(sum.asks, values), k: Object.keys(known) })
+    void router.replace({ query: { ...route.query, v } })
+  }, 350)
+  const here = route.path
+  const keepTyped = () => void writeAddress()
+  let gone = false
+  onScopeDispose(() => (gone = true))
+
+  return {
+    sum,
+    values,
+    known,
+    unread,
+    want,
+    kept,
+    jobId,
+    answer: computed(() => (worked.value.ok && firstUnread.value === '' ? worked.value.value : null)),
+    lastGood,
+    wrong,
+    problemAt,
+    doubt,
+    put,
+    setKnown,
+    setLines,
+    isGone: () => gone,
+  }
+}
+
+/** Values that are not what the sum begins with. */
+function differing(asks: readonly Ask[], values: Values): Record<string, Value> {
+  const first = initialValues(asks)
+  return Object.fromEntries(
+    Object.entries(values).filter(
+      ([key, value]) => JSON.stringify(value) !== JSON.stringify(first[key]),
+    ),
+  )
+}
+
+/** What an address says was typed; what cannot be read is left out, for anybody can write an address. */
+function readTyped(text: string): { values: Values; known: Known } {
+  if (text === '') return { values: {}, known: {} }
+  try {
+    const said = JSON.parse(text) as { v?: unknown; k?: unknown }
+    const values = typeof said.v === 'object' && said.v !== null ? (said.v as Values) : {}
+    const list = Array.isArray(said.k) ? said.k.filter((one) => typeof one === 'string') : []
+    return { values, known: Object.fromEntries(list.map((one) => [one, true as const])) }
+  } catch {
+    return { values: {}, known: {} }
+  }
+}

@@ -1,0 +1,188 @@
+/** What the cutting sums have in common: pieces as they are asked for, and boards as they are drawn. */
+import type { FromBoard } from '../../../cutting/cutPlan'
+import type { Laid } from '../../../cutting/guillotine'
+import { amount, count, hidden, lines, maybeAmount, pick, words } from '../../ask'
+import type { Shape } from '../../drawing'
+import { box, round, text } from '../../parts'
+import type { Put, ShelfLot, Tools } from '../../sum'
+
+export const pieceLines = (along: string) =>
+  lines(
+    'pieces',
+    'Pieces, finished size',
+    'piece',
+    [
+      words('name', 'Piece', 'piece', 40),
+      count('many', 'How many', 1, 200),
+      amount('long', `Along the ${along}`, 'mm', 600, [5, 20_000], { doubt: 0.03 }),
+      amount('wide', 'Across it', 'mm', 400, [5, 10_000], { doubt: 0.03 }),
+      pick('turn', `The ${along}`, 'keep', [
+        { value: 'keep', label: 'must run as said' },
+        { value: 'free', label: 'may run either way' },
+      ]),
+      maybeAmount('holeLong', 'Hole in it, along', 'mm', [20, 20_000]),
+      maybeAmount('holeWide', 'Hole, across', 'mm', [20, 10_000]),
+    ],
+    [
+      { name: 'side', many: 2, long: 1780, wide: 420 },
+      { name: 'bulkhead', many: 2, long: 880, wide: 610 },
+      { name: 'overhead', many: 1, long: 640, wide: 1290 },
+    ],
+    { most: 60 },
+  )
+
+export const stockLines = (what: string) =>
+  lines(
+    'stock',
+    `${what} that are there`,
+    'offcut',
+    [
+      words('name', 'Offcut', 'offcut', 60),
+      amount('long', 'Long', 'mm', 500, [5, 100_000]),
+      amount('wide', 'Wide', 'mm', 400, [5, 10_000]),
+      hidden('lot'),
+    ],
+    [],
+    { most: 40, least: 0, help: 'Pieces left over on your shelf come in by themselves where their size is known.' },
+  )
+
+export const lotsAsLines = (lots: readonly ShelfLot[]) =>
+  lots
+    .filter((one) => one.wideMm !== null)
+    .slice(0, 40)
+    .map((one) => ({
+      name: `${one.name}${one.where ? `, ${one.where}` : ''}`.slice(0, 60),
+      long: one.longMm,
+      wide: one.wideMm as number,
+      lot: one.id,
+    }))
+
+interface PieceAsked {
+  readonly name: string
+  readonly many: number
+  readonly long: number
+  readonly wide: number
+  readonly turn: 'keep' | 'free'
+  readonly holeLong: number | null
+  readonly holeWide: number | null
+}
+/** One piece to cut, with its number on the plan. */
+export interface OnePiece {
+  readonly no: number
+  readonly name: string
+  readonly long: number
+  readonly wide: number
+  readonly trim: number
+  readonly mayTurn: boolean
+  readonly hole: { readonly long: number; readonly wide: number } | null
+}
+
+/** Every piece by itself, numbered; trim or wrap lies outside the finished size on each edge. */
+export function everyPiece(asked: readonly PieceAsked[], trim: number): OnePiece[] {
+  let no = 0
+  return asked.flatMap((one) =>
+    Array.from({ length: one.many }, (_, at) => ({
+      no: ++no,
+      name: one.many > 1 ? `${one.name} ${at + 1}` : one.name,
+      long: one.long,
+      wide: one.wide,
+      trim,
+      mayTurn: one.turn === 'free',
+      hole:
+        one.holeLong !== null && one.holeWide !== null
+          ? { long: one.holeLong, wide: one.holeWide }
+          : null,
+    })),
+  )
+}
+
+/** Pieces of a plan drawn from a corner; `tint`: they come from what is there. */
+export function drawnPieces(
+  laid: readonly Laid[],
+  pieces: readonly OnePiece[],
+  [left, top]: readonly [number, number],
+  tint: boolean,
+  { say }: Tools,
+): Shape[] {
+  return laid.flatMap((one): Shape[] => {
+    const piece = pieces[one.piece] as OnePiece
+    const [x, y] = [left + one.along, top + one.across]
+    const { trim } = piece
+    const middle = [x + one.long / 2, y + one.wide / 2] as const
+    const room = [one.long * 0.94, one.wide * 0.9] as const
+    return [
+      box(x, y, one.long, one.wide, { fill: tint ? 'resin' : 'paper' }),
+      ...(trim > 0
+        ? [
+            box(x + trim, y + trim, one.long - 2 * trim, one.wide - 2 * trim, {
+              dashed: true,
+              edge: 'soft',
+            }),
+          ]
+        : []),
+      ...(piece.hole
+        ? [
+            box(
+              middle[0] - (one.isTurned ? piece.hole.wide : piece.hole.long) / 2,
+              middle[1] - (one.isTurned ? piece.hole.long : piece.hole.wide) / 2,
+              one.isTurned ? piece.hole.wide : piece.hole.long,
+              one.isTurned ? piece.hole.long : piece.hole.wide,
+              { fill: 'stock' },
+            ),
+          ]
+        : []),
+      text([x + one.long * 0.03 + trim * 0.4, y + one.wide / 2], `${piece.no}`, {
+        bold: true,
+        down: -0.5,
+        size: 'large',
+        room: [one.long * 0.9, one.wide * 0.5],
+      }),
+      text([x + one.long * 0.03 + trim * 0.4, y + one.wide / 2], piece.name, { down: 0.35, room: [room[0], room[1] * 0.55] }),
+      text(
+        [x + one.long * 0.03 + trim * 0.4, y + one.wide / 2],
+        `${say(round(piece.long, 0), 'mm')} × ${say(round(piece.wide, 0), 'mm')}`,
+        { down: 1.3, tone: 'soft', size: 'small', room: [room[0], room[1] * 0.4] },
+      ),
+      {
+        is: 'arrow',
+        from: [x + one.long * (one.isTurned ? 0.9 : 0.72), y + one.wide * (one.isTurned ? 0.62 : 0.16)],
+        to: [x + one.long * 0.9, y + one.wide * (one.isTurned ? 0.9 : 0.16)],
+      },
+    ]
+  })
+}
+
+/** A rest that is worth keeping, mm. Starting values. */
+const keptFrom = { long: 250, wide: 120 } as const
+
+/** Rests that go on the shelf, and lots that come off it. */
+export function shelfPuts(
+  what: string,
+  from: readonly FromBoard[],
+  stock: readonly { readonly name: string; readonly lot: string }[],
+  more: readonly { readonly long: number; readonly wide: number }[],
+  { say }: Tools,
+): Put[] {
+  const rests = [...from.flatMap((one) => (one.rest ? [one.rest] : [])), ...more].filter(
+    (one) =>
+      Math.max(one.long, one.wide) >= keptFrom.long && Math.min(one.long, one.wide) >= keptFrom.wide,
+  )
+  return [
+    ...from.flatMap((one): Put[] => {
+      const lot = one.board === null ? undefined : stock[one.board]
+      return lot && lot.lot !== ''
+        ? [{ is: 'useStock', key: lot.lot, stockId: lot.lot, name: `${lot.name} is cut up` }]
+        : []
+    }),
+    ...rests.map(
+      (one, at): Put => ({
+        is: 'offcut',
+        key: `rest ${at + 1}`,
+        name: `${what}, left over`,
+        size: `${say(round(one.long, 0), 'mm')} × ${say(round(one.wide, 0), 'mm')}`,
+        longMm: round(one.long, 0),
+        wideMm: round(one.wide, 0),
+      }),
+    ),
+  ]
+}

@@ -1,0 +1,212 @@
+/** Which sums open jobs want, with what the job knows filled in. */
+import type { Job, KeptSum, Step } from '../model/entities'
+import type { RefitRows } from '../model/refit'
+import { inOrder } from '../model/refit'
+import { isOpen } from '../plan/planned'
+import { expand } from '../recipes/expand'
+import { knownInputs } from '../recipes/known'
+import type { Recipe, RecipeInputs } from '../recipes/recipe'
+import { recipeFor } from '../recipes/shelf'
+import type { Ask, LineValues, Scalar, Value, Values } from './ask'
+import { initialValues, newLine, problemsIn } from './check'
+import type { Known } from './doubt'
+import type { Sum, WantedBy } from './sum'
+import { sums } from './sums'
+
+/** A sum that an open step of a job rests on. */
+export interface Want {
+  readonly sum: Sum
+  readonly by: WantedBy
+  readonly job: Job
+  readonly step: Step
+  readonly recipe: Recipe
+  /** The whole of its figures: what the job says, the sum's own beginnings for the rest. */
+  readonly values: Values
+  /** What the job says, by path. */
+  readonly filled: Readonly<Record<string, Scalar>>
+  readonly known: Known
+}
+
+const baseStep = (recipeStep: string): string => recipeStep.split('.')[0] as string
+
+type Scope = Readonly<Record<string, number | string>>
+
+function scopeOf(recipe: Recipe, inputs: RecipeInputs): Scope {
+  const worked = expand(recipe, inputs)
+  const values = worked.ok ? worked.value.values : []
+  return { ...inputs, ...Object.fromEntries(values.map((one) => [one.key, one.value])) }
+}
+
+/** The field of a path: 'hole', 'layers.2.mm'. */
+function askAt(asks: readonly Ask[], path: string): Ask | undefined {
+  const [key, , cell] = path.split('.')
+  const ask = asks.find((one) => one.key === key)
+  return ask?.is === 'lines' ? ask.of.find((one) => one.key === cell) : ask
+}
+
+/** Values with some of them put at their paths; lines that are missing are made. */
+export function withPaths(
+  asks: readonly Ask[],
+  values: Values,
+  given: Readonly<Record<string, Scalar>>,
+): Values {
+  const next: Record<string, Value> = { ...values }
+  for (const [path, value] of Object.entries(given)) {
+    const [key = '', index, cell] = path.split('.')
+    const ask = asks.find((one) => one.key === key)
+    if (!ask) continue
+    if (ask.is !== 'lines' || index === undefined || cell === undefined) {
+      next[key] = value
+      continue
+    }
+    const list = [...((next[key] ?? []) as readonly LineValues[])]
+    while (list.length <= Number(index)) list.push(newLine(ask.of))
+    list[Number(index)] = { ...list[Number(index)], [cell]: value }
+    next[key] = list
+  }
+  return next
+}
+
+function filledBy(sum: Sum, by: WantedBy, scope: Scope): Record<string, Scalar> {
+  const filled: Record<string, Scalar> = {}
+  for (const [path, from] of Object.entries(by.fill)) {
+    const parts = typeof from === 'string' ? by.adds?.[from] : undefined
+    const found =
+      typeof from !== 'string'
+        ? from.is
+        : parts
+          ? parts.reduce((all, one) => all + Number(scope[one] ?? NaN), 0)
+          : scope[from]
+    if (found === undefined || Number.isNaN(found)) continue
+    const ask = askAt(sum.asks, path)
+    const times = by.times?.[path] ?? 1
+    filled[path] =
+      ask?.is === 'pick'
+        ? String(found)
+        : typeof found === 'number'
+          ? Number((found * times).toFixed(4))
+          : found
+  }
+  return filled
+}
+
+/** What is measured for a job is measured here; a word that comes with the fill is no guess. */
+function knownBy(by: WantedBy, recipe: Recipe, job: Job): Known {
+  const sure = new Set(
+    knownInputs(recipe, job)
+      .filter((one) => one.source !== null)
+      .map((one) => one.input.key),
+  )
+  const known: Record<string, true> = {}
+  for (const [path, from] of Object.entries(by.fill)) {
+    if (typeof from !== 'string') continue
+    const names = by.adds?.[from] ?? [from]
+    if (names.every((one) => sure.has(one))) known[path] = true
+  }
+  return known
+}
+
+function shortened(values: Values, takes: WantedBy['takes']): Values {
+  const next: Record<string, Value> = { ...values }
+  for (const [key, many] of Object.entries(takes ?? {}))
+    next[key] = ((next[key] ?? []) as readonly LineValues[]).slice(0, many)
+  return next
+}
+
+/** A job's answer to the sum with what it knows; null: its figures do not fit the sum. */
+function wantOf(sum: Sum, by: WantedBy, job: Job, step: Step, recipe: Recipe): Want {
+  const filled = filledBy(sum, by, scopeOf(recipe, job.recipeInputs))
+  return {
+    sum,
+    by,
+    job,
+    step,
+    recipe,
+    filled,
+    values: withPaths(sum.asks, shortened(initialValues(sum.asks), by.takes), filled),
+    known: knownBy(by, recipe, job),
+  }
+}
+
+/** Every sum that an open step of a planned job rests on, once a job. */
+export function wantedSums(rows: RefitRows): Want[] {
+  const open = inOrder(rows.step.filter(isOpen))
+  const byJob = new Map<string, Step[]>()
+  for (const step of open) byJob.set(step.jobId, [...(byJob.get(step.jobId) ?? []), step])
+  return rows.job.flatMap((job): Want[] => {
+    const steps = byJob.get(job.id)
+    if (job.decision !== 'plan' || job.recipeKey === null || !steps) return []
+    const recipe = recipeFor(rows, job.recipeKey)
+    if (!recipe) return []
+    return sums.flatMap((sum) => {
+      const by = sum.wantedBy.find((one) => one.recipe === recipe.key)
+      const step = by && steps.find((one) => by.steps.includes(baseStep(one.recipeStep)))
+      return by && step ? [wantOf(sum, by, job, step, recipe)] : []
+    })
+  })
+}
+
+/** The answer that is kept for a sum of a job, the newest. */
+export const keptFor = (
+  rows: Pick<RefitRows, 'keptSum'>,
+  sumKey: string,
+  jobId: string,
+): KeptSum | null =>
+  rows.keptSum
+    .filter((one) => one.sumKey === sumKey && one.jobId === jobId)
+    .sort((a, b) => b.keptAt - a.keptAt)[0] ?? null
+
+/** What the job says otherwise than when the answer was kept, in the words of the sum's fields; none: it stands. */
+export function changedSince(kept: KeptSum, want: Want | null): string[] {
+  if (!want) return []
+  const now = want.filled
+  const then = kept.filled as Readonly<Record<string, Scalar>>
+  return Object.keys({ ...then, ...now })
+    .filter((path) => path in then && path in now && then[path] !== now[path])
+    .map((path) => {
+      const ask = askAt(want.sum.asks, path)
+      return ask ? ask.label.charAt(0).toLowerCase() + ask.label.slice(1) : path
+    })
+}
+
+/** Dimensions of the recipe that the figures here would change, or make known. */
+export interface ChangedInput {
+  readonly key: string
+  readonly label: string
+  readonly unit: string
+  readonly was: number
+  readonly value: number
+  readonly isMeasured: boolean
+}
+
+/** What the sum's figures say of the recipe's own dimensions, where the one is the other and it fits. */
+export function changedInputs(want: Want, values: Values, known: Known): ChangedInput[] {
+  const sure = new Map(knownInputs(want.recipe, want.job).map((one) => [one.input.key, one]))
+  return Object.entries(want.by.fill).flatMap(([path, from]): ChangedInput[] => {
+    if (typeof from !== 'string' || want.by.adds?.[from]) return []
+    const input = want.recipe.inputs.find((one) => one.key === from)
+    const was = want.job.recipeInputs[from]
+    if (!input || typeof was !== 'number') return []
+    const here = valueAt(values, path)
+    const value = Number((Number(here) / (want.by.times?.[path] ?? 1)).toFixed(6))
+    if (here === null || here === '' || !Number.isFinite(value)) return []
+    if (value < input.min || value > input.max) return []
+    const isMeasured = known[path] === true
+    const isKnown = sure.get(from)?.source != null
+    if (Math.abs(value - was) < 1e-6 && (!isMeasured || isKnown)) return []
+    return [{ key: from, label: input.label, unit: input.unit, was, value, isMeasured }]
+  })
+}
+
+/** What stands at a path. */
+export function valueAt(values: Values, path: string): Scalar | undefined {
+  const [key = '', index, cell] = path.split('.')
+  const value = values[key]
+  if (index === undefined || cell === undefined)
+    return Array.isArray(value) ? undefined : (value as Scalar | undefined)
+  return (value as readonly LineValues[] | undefined)?.[Number(index)]?.[cell]
+}
+
+/** The sum of a want worked; null: the job's figures do not do for it. */
+export const isWorkable = (want: Want): boolean =>
+  problemsIn(want.sum.asks, want.values, 'metric').length === 0
