@@ -31,7 +31,7 @@ export function useBench() {
     benchBoard(store.rows, {
       startOf: (id) => starts.value.get(id) ?? null,
       holds: (id) => held.value.get(id) ?? null,
-      tools: plainTools(store.refit?.units ?? 'metric'),
+      tools: plainTools(store.refit?.units ?? 'metric', store.refit?.currency),
     }),
   )
   const open = computed(() => items.value.filter((one) => !one.isKept))

@@ -1,5 +1,5 @@
 import { useDebounceFn } from '@vueuse/core'
-import { computed, onScopeDispose, reactive, ref, shallowRef, watch } from 'vue'
+import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import type { Ask, Scalar, Value, Values } from '#core/bench/ask'
 import { initialValues, problemsIn } from '#core/bench/check'
 import { doubtOf } from '#core/bench/doubt'
@@ -7,6 +7,7 @@ import type { Known } from '#core/bench/doubt'
 import { plainTools } from '#core/bench/sum'
 import type { Answer, Sum } from '#core/bench/sum'
 import { keptFor, valueAt, wantedSums, withPaths } from '#core/bench/wanted'
+import type { Want } from '#core/bench/wanted'
 import { workSum } from '#core/bench/workSum'
 
 /** One sum on the screen: its figures as they are typed, which of them are measured, and the answer as it stands. */
@@ -15,6 +16,8 @@ export function useSum(sum: Sum) {
   const route = useRoute()
   const router = useRouter()
   const air = useAirNow()
+  const lots = useShelfLots()
+  const currency = computed(() => store.refit?.currency ?? 'EUR')
   const units = computed(() => store.refit?.units ?? 'metric')
 
   const asked = (name: string): string => String(route.query[name] ?? '')
@@ -28,9 +31,8 @@ export function useSum(sum: Sum) {
   )
   const want = computed(
     () =>
-      wantedSums(store.rows).find(
-        (one) => one.sum.key === sum.key && one.job.id === jobId.value,
-      ) ?? null,
+      wantedSums(store.rows).find((one) => one.sum.key === sum.key && one.job.id === jobId.value) ??
+      null,
   )
 
   /** What the sum begins with here: a kept answer's figures, those of the job, or its own. */
@@ -41,8 +43,13 @@ export function useSum(sum: Sum) {
         values: { ...initialValues(sum.asks), ...fromKept.inputs },
         known: fromKept.known,
       }
-    if (want.value) return { values: want.value.values, known: want.value.known }
-    return { values: { ...initialValues(sum.asks), ...sum.now?.(air.value) }, known: {} }
+    const here = { ...sum.now?.(air.value), ...sum.shelf?.(lots.value) }
+    if (want.value)
+      return {
+        values: { ...want.value.values, ...here, ...paths(want.value) },
+        known: want.value.known,
+      }
+    return { values: { ...initialValues(sum.asks), ...here }, known: {} }
   }
   const begun = beginning()
   const typed = readTyped(asked('v'))
@@ -55,8 +62,7 @@ export function useSum(sum: Sum) {
   const unread = reactive<Record<string, string>>({})
 
   const problems = computed(() => problemsIn(sum.asks, values, units.value))
-  const minuteNow = () => store.zone.minutesOf(useTimeStore().now)
-  const tools = computed(() => plainTools(units.value, minuteNow()))
+  const tools = computed(() => plainTools(units.value, currency.value))
   const worked = computed(() => workSum(sum, values, tools.value))
   const lastGood = shallowRef<Answer | null>(null)
   watch(
@@ -74,6 +80,16 @@ export function useSum(sum: Sum) {
     (worked.value.ok
       ? ''
       : (worked.value.problems?.find((one) => one.field === path)?.message ?? ''))
+  const quick = computed(() =>
+    worked.value.ok && firstUnread.value === '' ? worked.value.value : null,
+  )
+  const search = useSumSearch(
+    sum,
+    values,
+    quick,
+    () => units.value,
+    () => currency.value,
+  )
   const doubt = computed(() =>
     worked.value.ok ? doubtOf(sum, values, known, tools.value, worked.value.value) : null,
   )
@@ -104,8 +120,6 @@ export function useSum(sum: Sum) {
   }, 350)
   const here = route.path
   const keepTyped = () => void writeAddress()
-  let gone = false
-  onScopeDispose(() => (gone = true))
 
   return {
     sum,
@@ -115,7 +129,8 @@ export function useSum(sum: Sum) {
     want,
     kept,
     jobId,
-    answer: computed(() => (worked.value.ok && firstUnread.value === '' ? worked.value.value : null)),
+    answer: computed(() => (quick.value === null ? null : (search.best.value ?? quick.value))),
+    search,
     lastGood,
     wrong,
     problemAt,
@@ -123,8 +138,15 @@ export function useSum(sum: Sum) {
     put,
     setKnown,
     setLines,
-    isGone: () => gone,
   }
+}
+
+/** What a job says goes before what the air and the shelf say, field by field. */
+function paths({ sum, values, filled }: Want): Values {
+  const keys = new Set(Object.keys(filled).map((path) => path.split('.')[0] as string))
+  return Object.fromEntries(
+    sum.asks.flatMap((ask) => (keys.has(ask.key) ? [[ask.key, values[ask.key] as Value]] : [])),
+  )
 }
 
 /** Values that are not what the sum begins with. */

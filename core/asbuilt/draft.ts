@@ -93,6 +93,7 @@ export function draftSheet(
     ...materialsUsed(job.id, steps, rows).map((line) => ({ kind: 'material', ...line })),
     ...recipeSizes(job, rows).map((line) => ({ kind: 'size', ...line })),
     ...counts.map((line) => ({ kind: 'size', ...line })),
+    ...rows.keptSum.filter((one) => one.jobId === job.id).flatMap((one) => one.asBuilt),
     ...cures.map((line) => ({ kind: 'clock', ...line })),
     ...bagsOf(job, steps, rows).map((line) => ({ kind: 'note', ...line })),
   ]

@@ -37,9 +37,7 @@ export function benchBoard(rows: RefitRows, facts: BoardFacts): BoardItem[] {
       const kept = keptFor(rows, want.sum.key, want.job.id)
       const changed = kept ? changedSince(kept, want) : []
       const worked =
-        isWorkable(want) && !want.sum.isSearch
-          ? workSum(want.sum, want.values, facts.tools)
-          : null
+        isWorkable(want) && !want.sum.isSearch ? workSum(want.sum, want.values, facts.tools) : null
       return {
         want,
         at: facts.startOf(want.step.id),
@@ -53,5 +51,8 @@ export function benchBoard(rows: RefitRows, facts: BoardFacts): BoardItem[] {
         holds: facts.holds(want.step.id),
       }
     })
-    .sort((a, b) => (a.at ?? Infinity) - (b.at ?? Infinity) || (a.want.sum.key < b.want.sum.key ? -1 : 1))
+    .sort(
+      (a, b) =>
+        (a.at ?? Infinity) - (b.at ?? Infinity) || (a.want.sum.key < b.want.sum.key ? -1 : 1),
+    )
 }

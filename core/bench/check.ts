@@ -30,6 +30,8 @@ function cellProblem(cell: Cell, value: Scalar | undefined, units: UnitSystem): 
   if (value === null || value === undefined)
     return cell.is === 'maybe' ? null : `${label} is missing.`
   if (typeof value !== 'number' || !Number.isFinite(value)) return `${label} is not a number.`
+  if ((cell.unit === 'money' || cell.unit === 'clock') && (value < cell.min || value > cell.max))
+    return `${label} cannot be that.`
   const say = (one: number) => formatQuantity(one, cell.unit, units)
   if (value < cell.min || value > cell.max)
     return `${label} must be ${say(cell.min)} to ${say(cell.max)}; ${say(value)} is not.`
@@ -49,8 +51,7 @@ export function problemsIn(
       const message = cellProblem(ask, value as Scalar | undefined, units)
       return message === null ? [] : [{ field: ask.key, message }]
     }
-    if (!Array.isArray(value))
-      return [{ field: ask.key, message: `${ask.label} is missing.` }]
+    if (!Array.isArray(value)) return [{ field: ask.key, message: `${ask.label} is missing.` }]
     const list = value as readonly LineValues[]
     const least = ask.least ?? 1
     if (list.length < least || list.length > ask.most)

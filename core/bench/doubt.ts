@@ -17,7 +17,11 @@ const isNumber = (cell: Cell): cell is Guess['cell'] => cell.is === 'amount' || 
 /** Guesses that may be off, with the name of their line where they stand in a list. */
 export function guessesIn(asks: readonly Ask[], values: Values, known: Known): Guess[] {
   const of = (cell: Cell, value: unknown, path: string, label: string): Guess[] =>
-    isNumber(cell) && cell.doubt !== undefined && typeof value === 'number' && value > 0 && !known[path]
+    isNumber(cell) &&
+    cell.doubt !== undefined &&
+    typeof value === 'number' &&
+    value > 0 &&
+    !known[path]
       ? [{ path, label, cell, value }]
       : []
   return asks.flatMap((ask) => {
@@ -27,7 +31,12 @@ export function guessesIn(asks: readonly Ask[], values: Values, known: Known): G
       const name = ask.of.find((cell) => cell.is === 'words')
       const said = name ? String(line[name.key] ?? '') : ''
       return ask.of.flatMap((cell) =>
-        of(cell, line[cell.key], `${ask.key}.${index}.${cell.key}`, said || `${ask.one} ${index + 1}`),
+        of(
+          cell,
+          line[cell.key],
+          `${ask.key}.${index}.${cell.key}`,
+          said || `${ask.one} ${index + 1}`,
+        ),
       )
     })
   })

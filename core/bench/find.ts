@@ -31,8 +31,7 @@ function index(): MiniSearch {
   return built
 }
 
-const isThreads = (ask: Ask): boolean =>
-  ask.is === 'pick' && ask.options.length === threads.length
+const isThreads = (ask: Ask): boolean => ask.is === 'pick' && ask.options.length === threads.length
 
 /** 'M12' and '5/16"' name a thread; other words one of the things to choose from. */
 function saidOf(sum: Sum, words: readonly string[]): Record<string, Scalar> {

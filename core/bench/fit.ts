@@ -79,10 +79,23 @@ function pointsOf(shape: Shape): readonly At[] {
   }
 }
 
+/** Narrower than this, names beside the drawing are cut: their figure stands first. */
+const narrow = 460
+const mostLetters = 17
+const withShortNames = (drawing: Drawing): Drawing => ({
+  ...drawing,
+  shapes: drawing.shapes.map((one) =>
+    one.is === 'name' && one.text.length > mostLetters
+      ? { ...one, text: `${one.text.slice(0, mostLetters - 1)}…` }
+      : one,
+  ),
+})
+
 const fixed = (value: number): string => value.toFixed(1)
 
 /** Lays a drawing out in `width` pixels, no higher than `mostHeight`. Precondition: every number in it is finite. */
-export function fitDrawing(drawing: Drawing, width: number, mostHeight: number): Fitted {
+export function fitDrawing(given: Drawing, width: number, mostHeight: number): Fitted {
+  const drawing = width < narrow ? withShortNames(given) : given
   const own = emptyBox()
   for (const shape of drawing.shapes) for (const [x, y] of pointsOf(shape)) widen(own, x, y)
   const spanX = Math.max(own.right - own.left, 1e-9)
@@ -104,9 +117,7 @@ export function fitDrawing(drawing: Drawing, width: number, mostHeight: number):
     const high = Math.max(60, mostHeight - 2 * margin - spareY)
     const fitX = room / spanX
     const scaleX = drawing.free ? fitX : Math.min(fitX, high / spanY)
-    const scaleY = drawing.free
-      ? Math.min(high, room * drawing.free.ratio) / spanY
-      : scaleX
+    const scaleY = drawing.free ? Math.min(high, room * drawing.free.ratio) / spanY : scaleX
     laid = new Laid(drawing, own, scaleX, scaleY)
     const { box } = laid
     const wide = box.right - box.left
@@ -125,8 +136,12 @@ class Laid {
     tone: Tone
     head: boolean
   }[] = []
-  private readonly shapes: { points: readonly At[]; look: Look; closed: boolean; radius?: number }[] =
-    []
+  private readonly shapes: {
+    points: readonly At[]
+    look: Look
+    closed: boolean
+    radius?: number
+  }[] = []
   private readonly words: Word[] = []
 
   constructor(
@@ -265,27 +280,21 @@ class Laid {
 
   private names(drawing: Drawing, side: 'left' | 'right'): void {
     const named = drawing.shapes
-      .flatMap((one) => (one.is === 'name' && one.side === side ? [{ one, at: this.at(one.at) }] : []))
+      .flatMap((one) =>
+        one.is === 'name' && one.side === side ? [{ one, at: this.at(one.at) }] : [],
+      )
       .sort((a, b) => a.at[1] - b.at[1])
     if (named.length === 0) return
     const edge = side === 'left' ? this.box.left - 26 : this.box.right + 26
     // Each under the last; then all moved up by half of what they were pushed down.
     const ys: number[] = []
-    for (const { at } of named)
-      ys.push(Math.max(at[1], (ys.at(-1) ?? -Infinity) + nameGap))
+    for (const { at } of named) ys.push(Math.max(at[1], (ys.at(-1) ?? -Infinity) + nameGap))
     const pushed = ys.map((y, index) => y - (named[index]?.at[1] ?? y))
     const up = Math.max(...pushed) / 2
     named.forEach(({ one, at }, index) => {
       const y = (ys[index] as number) - up
       const away = side === 'left' ? -4 : 4
-      this.pixelLine(
-        [
-          [edge, y],
-          [edge - away * 3, y],
-          at,
-        ],
-        one.tone ?? 'soft',
-      )
+      this.pixelLine([[edge, y], [edge - away * 3, y], at], one.tone ?? 'soft')
       this.word([edge + away, y + 5], one.text, {
         anchor: side === 'left' ? 'end' : 'start',
         tone: one.tone,

@@ -69,3 +69,11 @@ export function clockTime(minutes: number): string {
   const said = `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`
   return day === 0 ? said : day === 1 ? `${said} next day` : `${said}, ${day} days on`
 }
+
+/** '600 × 400 mm' of '600 mm' and '400 mm'; as they are where their units differ. */
+export function by(one: string, other: string): string {
+  const unit = / \S+$/.exec(other)?.[0]
+  return unit !== undefined && one.endsWith(unit)
+    ? `${one.slice(0, -unit.length)} × ${other}`
+    : `${one} × ${other}`
+}

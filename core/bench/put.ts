@@ -150,7 +150,9 @@ export function puttingItems(
       const done = partItems(put, { ...putting }, rows, madeId, newId)
       items.push(
         ...done.items.map((item) =>
-          item.op === 'create' ? { ...item, patch: { ...item.patch, neededByStepId: stepId } } : item,
+          item.op === 'create'
+            ? { ...item, patch: { ...item.patch, neededByStepId: stepId } }
+            : item,
         ),
       )
       made[key] = { entity: 'part', id: done.id }
@@ -179,8 +181,7 @@ export function puttingItems(
       made[key] = { entity: 'stock', id }
     } else if (put.is === 'useStock') {
       const lot = rows.stock.find((one) => one.id === put.stockId && one.quantity > 0)
-      if (lot)
-        items.push(patchOf('stock', lot, { quantity: Math.max(0, lot.quantity - 1) }))
+      if (lot) items.push(patchOf('stock', lot, { quantity: Math.max(0, lot.quantity - 1) }))
     } else if (put.is === 'asBuilt') {
       const line = { kind: put.kind, what: put.what, value: put.value.slice(0, 300) }
       if (!sheet) {

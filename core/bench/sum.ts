@@ -2,6 +2,7 @@
 import type { ClockKind, Operation, WaitKind } from '../model/words'
 import type { Result } from '../result'
 import type { UnitSystem } from '../units/length'
+import { formatMoney } from '../money/money'
 import { formatQuantity } from '../units/quantity'
 import type { Ask, Values, ValuesOf } from './ask'
 import type { Drawing } from './drawing'
@@ -87,12 +88,26 @@ export type Put =
       readonly wideMm: number
     }
   /** A lot of the shelf that is used up. */
-  | { readonly is: 'useStock'; readonly key: string; readonly stockId: string; readonly name: string }
+  | {
+      readonly is: 'useStock'
+      readonly key: string
+      readonly stockId: string
+      readonly name: string
+    }
 /** Something that runs from the moment a button is pressed. */
 export interface StartClock {
-  readonly label: string
-  readonly detail: string
-  readonly title: string
+  /** What was done when it is pressed: 'Cup'. */
+  readonly what: string
+  readonly many: number
+  /** From one to the next, minutes. */
+  readonly everyMin: number
+  /** Minutes that the first one lasts. */
+  readonly lastsMin: number
+  /** Field with the hour of the day at which the first is begun: a late one moves the rest. */
+  readonly startField: string
+  readonly size: string
+  /** Where it is worked, °C: the clock's first reading. */
+  readonly tempC: number
   readonly kind: ClockKind
   readonly closesH?: number
   readonly opensH?: number
@@ -128,10 +143,10 @@ export interface Tools {
   readonly units: UnitSystem
   /** An amount in the units of the refit. */
   readonly say: (value: number, unit: string) => string
+  /** A sum of money in the refit's currency, from its minor units. */
+  readonly money: (minor: number) => string
   /** For a search that is never done: whether to stop now, and dice. */
   readonly search: { readonly isOver: () => boolean; readonly random: () => number }
-  /** Wall-clock minutes of the day now, where times are said. */
-  readonly minuteNow: number
 }
 
 /** What a recipe's job knows already, by key of the sum. */
@@ -195,7 +210,10 @@ export interface Sum {
   readonly work: (values: Values, tools: Tools) => Result<Answer>
 }
 
-type Given<Asks extends readonly Ask[]> = Omit<Sum, 'work' | 'asks' | 'isSearch' | 'wantedBy' | 'isWide'> & {
+type Given<Asks extends readonly Ask[]> = Omit<
+  Sum,
+  'work' | 'asks' | 'isSearch' | 'wantedBy' | 'isWide'
+> & {
   readonly asks: Asks
   readonly isSearch?: boolean
   readonly isWide?: boolean
@@ -213,9 +231,9 @@ export const sum = <const Asks extends readonly Ask[]>(given: Given<Asks>): Sum 
 })
 
 /** Tools for a sum that searches nothing. */
-export const plainTools = (units: UnitSystem, minuteNow = 9 * 60): Tools => ({
+export const plainTools = (units: UnitSystem, currency = 'EUR'): Tools => ({
   units,
   say: (value, unit) => formatQuantity(value, unit, units),
+  money: (minor) => formatMoney(Math.round(minor), currency),
   search: { isOver: () => true, random: () => 0.5 },
-  minuteNow,
 })

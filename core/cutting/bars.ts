@@ -52,7 +52,11 @@ function laid(
   return bars.filter((one) => one.pieces.length > 0)
 }
 
-function fresh(lengths: readonly number[], need: number, choose: (need: number) => number): Open | null {
+function fresh(
+  lengths: readonly number[],
+  need: number,
+  choose: (need: number) => number,
+): Open | null {
   const long = choose(need)
   return lengths.includes(long) ? { stock: null, long, rest: long, pieces: [] } : null
 }
@@ -72,7 +76,9 @@ export function barPlan(
     needRange('barPlan', 'length', one, 1e-6, 1e9)
   needRange('barPlan', 'kerf', kerf, 0, 1e6)
   const sizes = [...new Set(lengths)].sort((a, b) => a - b)
-  const byLength = pieces.map((_, at) => at).sort((a, b) => (pieces[b] as number) - (pieces[a] as number) || a - b)
+  const byLength = pieces
+    .map((_, at) => at)
+    .sort((a, b) => (pieces[b] as number) - (pieces[a] as number) || a - b)
   const cost = (bars: readonly Open[]): number =>
     bars.reduce((sum, one) => sum + (one.stock === null ? one.long : 0), 0)
   let best: Open[] | null = null
@@ -96,18 +102,30 @@ export function barPlan(
     })
     if (!found) return null
     const shrunk = found.map((one) => shorter(one, sizes, pieces, kerf))
-    if (!best || cost(shrunk) < cost(best) - hair || (cost(shrunk) < cost(best) + hair && shrunk.length < best.length))
+    if (
+      !best ||
+      cost(shrunk) < cost(best) - hair ||
+      (cost(shrunk) < cost(best) + hair && shrunk.length < best.length)
+    )
       best = shrunk
   }
   const bars = best ?? []
   const bought = sizes
-    .map((long) => ({ long, count: bars.filter((one) => one.stock === null && one.long === long).length }))
+    .map((long) => ({
+      long,
+      count: bars.filter((one) => one.stock === null && one.long === long).length,
+    }))
     .filter((one) => one.count > 0)
   return { bars, bought, boughtLong: cost(bars) }
 }
 
 /** A bought bar that is longer than its pieces want is bought shorter. */
-function shorter(bar: Open, sizes: readonly number[], pieces: readonly number[], kerf: number): Open {
+function shorter(
+  bar: Open,
+  sizes: readonly number[],
+  pieces: readonly number[],
+  kerf: number,
+): Open {
   if (bar.stock !== null) return bar
   const need =
     bar.pieces.reduce((sum, at) => sum + (pieces[at] as number), 0) + kerf * (bar.pieces.length - 1)

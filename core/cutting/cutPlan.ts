@@ -36,10 +36,18 @@ function shuffled(list: readonly number[], random: () => number): number[] {
 }
 
 const largest = (rests: readonly Board[]): Board | null =>
-  rests.reduce<Board | null>((best, one) => (!best || areaOf(one) > areaOf(best) ? one : best), null)
+  rests.reduce<Board | null>(
+    (best, one) => (!best || areaOf(one) > areaOf(best) ? one : best),
+    null,
+  )
 
 /** Orders in which a board is tried: large ones first, long ones first, wide ones first, and dice. */
-function orders(pieces: readonly CutPiece[], open: readonly number[], search: StripSearch, tries: number): number[][] {
+function orders(
+  pieces: readonly CutPiece[],
+  open: readonly number[],
+  search: StripSearch,
+  tries: number,
+): number[][] {
   const by = (size: (one: CutPiece) => number): number[] =>
     [...open].sort((a, b) => size(pieces[b] as CutPiece) - size(pieces[a] as CutPiece) || a - b)
   const dice = (): number[] =>
@@ -140,27 +148,42 @@ export function rollPlan(
         atLeast: roll.atLeast,
       }
   }
-  const turns = [() => false, () => true, (at: number) => (pieces[at]?.long ?? 0) < (pieces[at]?.wide ?? 0)]
-  for (const boardOrder of [boards, [...boards].reverse()]) {
+  const turns = [
+    () => false,
+    () => true,
+    (at: number) => (pieces[at]?.long ?? 0) < (pieces[at]?.wide ?? 0),
+  ]
+  for (const boardOrder of [boards, [...boards].reverse(), []]) {
     const { used, open } = fromBoards(pieces, stock, boardOrder, 0, search)
-    for (const turn of turns) keep(used, onRoll(pieces, open, rollWide, turn, { ...search, ...quick }))
+    for (const turn of turns)
+      keep(used, onRoll(pieces, open, rollWide, turn, { ...search, ...quick }))
   }
   const anyTurns = pieces.some((one) => one.mayTurn)
   // Rounds of the whole: another way to use what is there, another way to lie, and a while of search on the roll.
   for (let round = 0; !search.isOver() && round < 400; round++) {
     const from = round === 0 ? boards : shuffled(boards, search.random)
-    const some = round % 3 === 2 ? from.slice(0, Math.floor(search.random() * (from.length + 1))) : from
+    const some =
+      round % 3 === 2 ? from.slice(0, Math.floor(search.random() * (from.length + 1))) : from
     const { used, open } = fromBoards(pieces, stock, some, 0, search)
     const turn =
       !anyTurns || round % 2 === 0
         ? (turns[round % turns.length] as (at: number) => boolean)
-        : ((flips) => (at: number) => flips[at] === true)(pieces.map(() => search.random() < 0.5))
+        : (
+            (flips) => (at: number) =>
+              flips[at] === true
+          )(pieces.map(() => search.random() < 0.5))
     let asked = 0
     const slice = { random: search.random, isOver: () => search.isOver() || (asked += 1) > 60 }
     const found = onRoll(pieces, open, rollWide, turn, slice)
     keep(used, found)
     const now = best as RollPlan | null
-    if (now && now.length <= now.atLeast + 1e-7 && now.fromStock.length === stock.length && !anyTurns) break
+    if (
+      now &&
+      now.length <= now.atLeast + 1e-7 &&
+      now.fromStock.length === stock.length &&
+      !anyTurns
+    )
+      break
   }
   return best as unknown as RollPlan
 }
@@ -207,7 +230,11 @@ export function sheetPlan(
       left = left.filter((one) => !taken.has(one))
     }
     const rest = Math.max(0, ...sheets.map((one) => (one.rest ? areaOf(one.rest) : 0)))
-    if (!best || sheets.length < best.sheets || (sheets.length === best.sheets && rest > bestRest)) {
+    if (
+      !best ||
+      sheets.length < best.sheets ||
+      (sheets.length === best.sheets && rest > bestRest)
+    ) {
       best = { sheets: sheets.length, from: [...used, ...sheets] }
       bestRest = rest
     }

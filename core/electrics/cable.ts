@@ -83,9 +83,5 @@ export function cableFor({ runM, loadA, volts, dropPercent, derating }: CableRun
 }
 
 /** The same in the open, mm², as recipes ask for it. */
-export const cableMm2 = (
-  runM: number,
-  loadA: number,
-  volts: number,
-  dropPercent: number,
-): number => cableFor({ runM, loadA, volts, dropPercent, derating: 1 }).mm2
+export const cableMm2 = (runM: number, loadA: number, volts: number, dropPercent: number): number =>
+  cableFor({ runM, loadA, volts, dropPercent, derating: 1 }).mm2

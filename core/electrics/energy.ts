@@ -17,7 +17,13 @@ export const inverterShare = 0.85
 const solarShare = 0.7
 
 /** Ah a day of a load: W × how many × hours ÷ volts, through an inverter ÷ 0.85. Volts 1–600; throws RangeError outside. */
-export function loadAh(watts: number, many: number, hours: number, volts: number, isByInverter: boolean): number {
+export function loadAh(
+  watts: number,
+  many: number,
+  hours: number,
+  volts: number,
+  isByInverter: boolean,
+): number {
   needRange('loadAh', 'hours a day', hours, 0, 24)
   needRange('loadAh', 'volts', volts, 1, 600)
   return (watts * many * hours) / volts / (isByInverter ? inverterShare : 1)
@@ -36,7 +42,13 @@ export function solarAh(watts: number, sunHours: number, volts: number): number 
 }
 
 /** Cost of a kilowatt-hour that is used: price ÷ (usable kWh × cycles). All over 0. Source: handbook 13. */
-export function costOfKwh(price: number, ah: number, volts: number, usable: number, cycles: number): number {
+export function costOfKwh(
+  price: number,
+  ah: number,
+  volts: number,
+  usable: number,
+  cycles: number,
+): number {
   needRange('costOfKwh', 'Ah', ah, 1e-3, 1e6)
   needRange('costOfKwh', 'cycles', cycles, 1, 1e6)
   return price / (((ah * volts) / 1000) * usable * cycles)

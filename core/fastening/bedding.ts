@@ -83,7 +83,9 @@ const families: readonly Family[] = [
     is: 'for gaskets of glazing that it suits',
     first: ['glazing'],
     not: ({ joint }) =>
-      joint === 'glazing' ? null : 'nothing sticks where it has been, paint and the next seal neither',
+      joint === 'glazing'
+        ? null
+        : 'nothing sticks where it has been, paint and the next seal neither',
   },
 ]
 

@@ -4,7 +4,9 @@ import { needRange } from '../guard'
  * Area under girths measured along a waterline: [metres along, metres of girth], two and more, in any order. Trapezoid
  * rule. Throws RangeError for fewer. Example: 0, 4, 0 m of girth at 0, 5, 10 m → 20 m².
  */
-export function girthAreaM2(girths: readonly (readonly [alongM: number, girthM: number])[]): number {
+export function girthAreaM2(
+  girths: readonly (readonly [alongM: number, girthM: number])[],
+): number {
   needRange('girthAreaM2', 'girths', girths.length, 2, 1000)
   const sorted = [...girths].sort((a, b) => a[0] - b[0])
   return sorted.slice(1).reduce((sum, [x, girth], index) => {

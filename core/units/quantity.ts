@@ -138,11 +138,17 @@ export const formatTemp = (tempC: number, units: UnitSystem): string =>
 export const formatTempStep = (stepC: number, units: UnitSystem): string =>
   units === 'us' ? `${plainNumber((stepC * 9) / 5)} °F` : `${plainNumber(stepC)} °C`
 
+const smallerOf: Readonly<Record<string, string>> = { kg: 'g', L: 'mL' }
+
 /** An amount with its unit, in the units of the refit. Pieces and times have none. */
 export function formatQuantity(value: number, unit: string, units: UnitSystem): string {
   if (unit === '°C') return formatTemp(value, units)
   if (units === 'us' && isLength(unit))
     return formatLength(unit === 'mm' ? value / 1000 : value, units)
+  // A few grams are not '0 kg'.
+  const smaller = smallerOf[unit]
+  if (units !== 'us' && smaller && value !== 0 && Math.abs(value) < 0.1)
+    return formatQuantity(value * 1000, smaller, units)
   const kind = kinds[unit]
   if (units === 'us' && kind) {
     const fit = kind.us.find((one) => value / one.size >= 1) ?? (kind.us.at(-1) as Unit)

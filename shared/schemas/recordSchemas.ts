@@ -290,14 +290,15 @@ const sumValues = Joi.object()
     sumKeyName,
     Joi.alternatives(
       sumScalar,
-      Joi.array()
-        .items(Joi.object().pattern(sumKeyName, sumScalar).max(20))
-        .max(500),
+      Joi.array().items(Joi.object().pattern(sumKeyName, sumScalar).max(20)).max(500),
     ),
   )
   .max(60)
 const sumKnown = Joi.object()
-  .pattern(/^[a-z][A-Za-z0-9]{0,39}(\.\d{1,3}\.[a-z][A-Za-z0-9]{0,39})?$/, Joi.boolean().valid(true))
+  .pattern(
+    /^[a-z][A-Za-z0-9]{0,39}(\.\d{1,3}\.[a-z][A-Za-z0-9]{0,39})?$/,
+    Joi.boolean().valid(true),
+  )
   .max(500)
 const sumFilled = Joi.object()
   .pattern(/^[a-z][A-Za-z0-9]{0,39}(\.\d{1,3}\.[a-z][A-Za-z0-9]{0,39})?$/, sumScalar)

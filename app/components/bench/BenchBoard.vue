@@ -38,11 +38,9 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
         <span class="plank" aria-hidden="true" />
         <span class="block px-2 pt-1.5 pb-2">
           <span class="flex items-baseline gap-2">
-            <span
-              class="cond px-1.5 text-sheet"
-              :class="one.holds ? 'bg-redlead' : 'bg-ink'"
-              >{{ when(one) }}</span
-            >
+            <span class="cond px-1.5 text-sheet" :class="one.holds ? 'bg-redlead' : 'bg-ink'">{{
+              when(one)
+            }}</span>
             <span class="cond truncate text-lg">{{ one.want.sum.title }}</span>
           </span>
           <span class="cond block truncate text-xl" :class="{ 'text-redlead': !one.answer }">{{
@@ -70,11 +68,7 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
   grid-auto-flow: column;
   grid-auto-columns: minmax(11.5rem, 1fr);
   overflow-x: auto;
-  background: linear-gradient(
-    to bottom,
-    transparent 0 7rem,
-    var(--brass-tint) 7rem
-  );
+  background: linear-gradient(to bottom, transparent 0 7rem, var(--brass-tint) 7rem);
   border-bottom: 2px solid var(--ink);
 }
 .bench.alone {

@@ -39,7 +39,7 @@ const sayHolding = ({ want, holds }: BoardItem) =>
       work without a job too.
     </p>
     <div
-      class="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-x-5 gap-y-5 xl:grid-cols-[minmax(0,1fr)_17.5rem]"
+      class="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-x-5 gap-y-5 xl:grid-cols-[minmax(0,1fr)_15.5rem]"
     >
       <ToolRoll :items="items" />
       <KeptSums :items="items" />

@@ -18,6 +18,17 @@ const emit = defineEmits<{
   known: [is: boolean]
   unread: [message: string]
 }>()
+const store = useRefitStore()
+const isAmount = computed(() => props.cell.is === 'amount' || props.cell.is === 'maybe')
+const unit = computed(() => ('unit' in props.cell ? props.cell.unit : ''))
+/** Hours of the day, as a clock shows them. */
+const asClock = (hours: number | null): string | null => {
+  if (hours === null) return null
+  const minutes = Math.round(hours * 60)
+  return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
+}
+const fromClock = (said: string | null): number | null =>
+  said === null || said === '' ? null : Number(said.slice(0, 2)) + Number(said.slice(3, 5)) / 60
 const isGuessable = computed(
   () =>
     (props.cell.is === 'amount' || props.cell.is === 'maybe') &&
@@ -40,8 +51,31 @@ const why = computed(() =>
 
 <template>
   <div class="flex items-end gap-1" :data-path="path">
+    <UiMoney
+      v-if="isAmount && unit === 'money'"
+      class="min-w-0 grow"
+      :model-value="value as number | null"
+      :label="label"
+      :hide-label="hideLabel"
+      :currency="store.refit?.currency ?? 'EUR'"
+      :may-be-empty="cell.is === 'maybe'"
+      :error="error"
+      @update:model-value="emit('put', $event ?? null)"
+      @invalid="emit('unread', $event)"
+    />
+    <UiTime
+      v-else-if="isAmount && unit === 'clock'"
+      class="min-w-0 grow"
+      :model-value="asClock(value as number | null)"
+      :label="label"
+      :hide-label="hideLabel"
+      :may-be-empty="cell.is === 'maybe'"
+      :error="error"
+      @update:model-value="emit('put', fromClock($event ?? null))"
+      @invalid="emit('unread', $event)"
+    />
     <UiQuantity
-      v-if="cell.is === 'amount' || cell.is === 'maybe'"
+      v-else-if="cell.is === 'amount' || cell.is === 'maybe'"
       class="min-w-0 grow"
       :model-value="value as number | null"
       :label="label"

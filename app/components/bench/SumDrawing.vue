@@ -25,7 +25,11 @@ const shown = computed(() =>
     : props.drawing,
 )
 const fitted = computed(() =>
-  fitDrawing(shown.value, Math.max(props.bare ? 120 : 260, Math.round(measured.value)), props.most ?? 420),
+  fitDrawing(
+    shown.value,
+    Math.max(props.bare ? 120 : 260, Math.round(measured.value)),
+    props.most ?? 420,
+  ),
 )
 const id = useId()
 const fills: Readonly<Record<Stuff, string>> = {

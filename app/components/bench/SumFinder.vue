@@ -16,7 +16,10 @@ const to = ({ sum, filled }: SumHit) => {
   const changed = Object.fromEntries(Object.keys(filled).map((path) => [path, values[path]]))
   return {
     path: `/r/${store.refitId}/bench/${sum.key}`,
-    query: Object.keys(filled).length > 0 ? { v: JSON.stringify({ v: changed, k: Object.keys(filled) }) } : {},
+    query:
+      Object.keys(filled).length > 0
+        ? { v: JSON.stringify({ v: changed, k: Object.keys(filled) }) }
+        : {},
   }
 }
 function openFirst() {

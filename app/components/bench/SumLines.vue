@@ -8,11 +8,17 @@ import { valueAt } from '#core/bench/wanted'
 /** A list of a sum, line by line; lines are added, taken away and moved up. */
 const props = defineProps<{ lines: Lines; page: ReturnType<typeof useSum> }>()
 const isNarrow = useNarrow()
+/** Too many figures for one row: each has its label, as on a phone. */
+const isStacked = computed(() => isNarrow.value || cells.value.length > 5)
 const list = computed(() => (props.page.values[props.lines.key] ?? []) as readonly LineValues[])
 const pathOf = (index: number, key: string) => `${props.lines.key}.${index}.${key}`
+/** Words that only go along are not shown. */
+const cells = computed(() =>
+  props.lines.of.filter((cell) => !(cell.is === 'words' && cell.isHidden)),
+)
 const columns = computed(
   () =>
-    props.lines.of
+    cells.value
       .map((cell) =>
         cell.is === 'words'
           ? 'minmax(6rem,1.5fr)'
@@ -49,29 +55,32 @@ const least = computed(() => props.lines.least ?? 1)
     <p v-if="page.problemAt(lines.key)" class="text-redlead" role="alert">
       {{ page.problemAt(lines.key) }}
     </p>
+    <p v-if="lines.help" class="text-ink2">{{ lines.help }}</p>
     <div
-      class="cond grid gap-x-1 text-ink2 max-sm:hidden"
+      v-if="!isStacked && list.length > 0"
+      class="cond grid gap-x-1 text-ink2"
       :style="{ gridTemplateColumns: columns }"
       aria-hidden="true"
     >
-      <span v-for="cell in lines.of" :key="cell.key" class="truncate">{{ cell.label }}</span>
+      <span v-for="cell in cells" :key="cell.key" class="truncate">{{ cell.label }}</span>
     </div>
     <ul>
       <li
         v-for="(line, index) in list"
         :key="index"
         class="line border-b border-rule2 py-1"
+        :class="{ stacked: isStacked }"
         :style="{ '--columns': columns }"
       >
         <SumCell
-          v-for="cell in lines.of"
+          v-for="cell in cells"
           :key="cell.key"
           :cell="cell"
           :path="pathOf(index, cell.key)"
           :value="valueAt(page.values, pathOf(index, cell.key)) ?? null"
           :error="page.problemAt(pathOf(index, cell.key))"
           :is-known="page.known[pathOf(index, cell.key)] === true"
-          :hide-label="!isNarrow"
+          :hide-label="!isStacked"
           :within="nameOf(line, index)"
           @put="page.put(pathOf(index, cell.key), $event)"
           @known="page.setKnown(pathOf(index, cell.key), $event)"
@@ -117,10 +126,8 @@ const least = computed(() => props.lines.least ?? 1)
   column-gap: 0.25rem;
   align-items: end;
 }
-@media (max-width: 640px) {
-  .line {
-    grid-template-columns: 1fr 1fr;
-    row-gap: 0.25rem;
-  }
+.line.stacked {
+  grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+  row-gap: 0.25rem;
 }
 </style>

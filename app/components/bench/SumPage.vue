@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, Printer } from '@lucide/vue'
 import { computed, nextTick } from 'vue'
-import type { Sum } from '#core/bench/sum'
+import type { Check, Sum } from '#core/bench/sum'
 
 /** One sum: its figures, the drawing, the answer, how it came, what to distrust, and the job it goes on. */
 const props = defineProps<{ sum: Sum }>()
@@ -21,10 +21,11 @@ const doubtSaid = computed(() => {
       : doubt.thin === null || doubt.thick === null
         ? 'With the guesses off, it may not work at all.'
         : ''
-  const [first, ...others] = doubt.decides
-  if (first === undefined) return range
-  const named = others.length > 2 ? `${first} and ${others.length} others` : doubt.decides.join(', ')
-  return `${range} Measure ${named.charAt(0).toLowerCase()}${named.slice(1)}: it decides.`.trim()
+  const small = doubt.decides.map((one) => one.charAt(0).toLowerCase() + one.slice(1))
+  if (small.length === 0) return range
+  const named =
+    small.length > 3 ? `${small[0]} and ${small.length - 1} others` : small.join(' and ')
+  return `${range} Measure ${named}: ${small.length === 1 ? 'it decides' : 'they decide'}.`.trim()
 })
 async function toField(path: string) {
   await nextTick()
@@ -36,7 +37,11 @@ async function toField(path: string) {
 }
 const print = () => window.print()
 useKeyScope({ benchBack: () => void navigateTo(`/r/${store.refitId}/bench`) })
-const marks = { fine: 'bung', look: 'ring', stop: 'stop' } as const
+const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
+  fine: 'bung',
+  look: 'ring',
+  stop: 'stop',
+}
 </script>
 
 <template>
@@ -55,9 +60,7 @@ const marks = { fine: 'bung', look: 'ring', stop: 'stop' } as const
         <NuxtLink class="btn" :to="`/r/${store.refitId}/bench`" aria-keyshortcuts="Escape">
           <ChevronLeft :size="18" aria-hidden="true" /> Bench
         </NuxtLink>
-        <button class="btn" @click="print">
-          <Printer :size="18" aria-hidden="true" /> Print
-        </button>
+        <button class="btn" @click="print"><Printer :size="18" aria-hidden="true" /> Print</button>
       </div>
     </div>
     <p class="text-ink2">
@@ -70,20 +73,50 @@ const marks = { fine: 'bung', look: 'ring', stop: 'stop' } as const
       </p>
     </div>
     <div
+      v-if="sum.isSearch && page.answer.value"
+      class="no-print mt-2 flex min-h-11 flex-wrap items-center gap-3"
+      aria-live="polite"
+    >
+      <template v-if="page.search.running.value">
+        <progress
+          class="w-40 accent-(--verdigris)"
+          :value="page.search.share.value"
+          max="1"
+          aria-label="How far the search is"
+        />
+        <span>Looking for a better one; the best so far stands here.</span>
+        <button class="btn btn-small" @click="page.search.stop()">Stop here</button>
+      </template>
+      <template v-else>
+        <span class="text-ink2">{{
+          page.search.share.value >= 1 ? 'Searched to the end.' : 'Stopped.'
+        }}</span>
+        <button class="btn btn-small" @click="page.search.start()">Search again</button>
+      </template>
+      <span v-if="page.search.wrong.value" class="text-redlead" role="alert">{{
+        page.search.wrong.value
+      }}</span>
+    </div>
+    <SumDrawing
+      v-if="sum.isWide && shown?.drawing"
+      class="mt-3"
+      :class="{ 'opacity-50': isStale }"
+      :drawing="shown.drawing"
+      :most="430"
+      @field="toField"
+    />
+    <div
       class="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-x-7 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] xl:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)_minmax(0,1fr)]"
     >
       <div class="grid grid-cols-[minmax(0,1fr)] gap-4">
         <SumDrawing
-          v-if="shown?.drawing"
+          v-if="!sum.isWide && shown?.drawing"
           :class="{ 'opacity-50': isStale }"
           :drawing="shown.drawing"
           :most="380"
           @field="toField"
         />
-        <form
-          class="grid grid-cols-[minmax(0,1fr)] gap-x-4 gap-y-2 sm:grid-cols-2"
-          @submit.prevent
-        >
+        <form class="grid grid-cols-[minmax(0,1fr)] items-end gap-x-4 gap-y-2 sm:grid-cols-2" @submit.prevent>
           <template v-for="ask in sum.asks" :key="ask.key">
             <SumLines v-if="ask.is === 'lines'" class="sm:col-span-2" :lines="ask" :page="page" />
             <SumCell
@@ -100,11 +133,9 @@ const marks = { fine: 'bung', look: 'ring', stop: 'stop' } as const
           </template>
         </form>
       </div>
-      <div
-        class="grid grid-cols-[minmax(0,1fr)] gap-5"
-        :class="{ 'opacity-50': isStale }"
-      >
-        <section v-if="shown" aria-labelledby="sum-answer">
+      <div class="grid grid-cols-[minmax(0,1fr)] gap-5" :class="{ 'opacity-50': isStale }">
+        <SumClock v-if="shown?.starts && !isStale" :starts="shown.starts" :page="page" />
+        <section v-if="shown && shown.figures.length > 0" aria-labelledby="sum-answer">
           <h2 id="sum-answer" class="border-b-2 border-ink">The answer</h2>
           <dl>
             <div
@@ -115,7 +146,10 @@ const marks = { fine: 'bung', look: 'ring', stop: 'stop' } as const
               <dt>{{ one.label }}</dt>
               <dd
                 class="cond text-right text-lg"
-                :class="{ 'text-redlead': one.tone === 'short', 'text-verdigris': one.tone === 'good' }"
+                :class="{
+                  'text-redlead': one.tone === 'short',
+                  'text-verdigris': one.tone === 'good',
+                }"
               >
                 {{ one.value }}
               </dd>
@@ -134,9 +168,11 @@ const marks = { fine: 'bung', look: 'ring', stop: 'stop' } as const
             >
               <SumMark :mark="marks[one.state]" />
               <span>
-                <span class="cond block text-lg" :class="{ 'text-redlead': one.state !== 'fine' }">{{
-                  one.text
-                }}</span>
+                <span
+                  class="cond block text-lg"
+                  :class="{ 'text-redlead': one.state !== 'fine' }"
+                  >{{ one.text }}</span
+                >
                 <span class="text-ink2">{{ one.detail }}</span>
               </span>
             </li>
@@ -145,7 +181,9 @@ const marks = { fine: 'bung', look: 'ring', stop: 'stop' } as const
         <section v-if="shown?.table" :aria-label="shown.table.caption" class="overflow-x-auto">
           <table class="w-full">
             <caption class="cond border-b-2 border-ink text-left text-xl">
-              {{ shown.table.caption }}
+              {{
+                shown.table.caption
+              }}
             </caption>
             <thead>
               <tr class="cond text-left text-ink2">

@@ -89,7 +89,8 @@ const what = (put: Put): string => {
 /** Without a job only what belongs to none. */
 const lines = computed(() =>
   (props.answer?.puts ?? []).filter(
-    (put) => job.value !== null || put.is === 'offcut' || put.is === 'useStock' || put.is === 'part',
+    (put) =>
+      job.value !== null || put.is === 'offcut' || put.is === 'useStock' || put.is === 'part',
   ),
 )
 const ticked = computed(() => lines.value.filter((put) => isOn(keyOf(put), isStanding(put))))
@@ -119,14 +120,7 @@ function reworked(): readonly ChangeItem[] | null {
     toasts.say(worked.message, true)
     return null
   }
-  const { items } = withInputs(
-    want.job,
-    store.rows,
-    inputs,
-    sources,
-    () => worked.value,
-    newId,
-  )
+  const { items } = withInputs(want.job, store.rows, inputs, sources, () => worked.value, newId)
   return items
 }
 
@@ -163,7 +157,8 @@ async function keep(puts: readonly Put[], withDimensions: boolean) {
       ? `On “${job.value?.title ?? 'no job'}”: ${answer.says}.`
       : `Kept: ${answer.says}.`,
   )
-  if (!before.value) void navigateTo({ query: { ...useRoute().query, kept: keptId } }, { replace: true })
+  if (!before.value)
+    void navigateTo({ query: { ...useRoute().query, kept: keptId } }, { replace: true })
 }
 /** What the job says once it was worked again with these dimensions. */
 function filledThen() {
@@ -213,8 +208,7 @@ useKeyScope({ benchPut: () => void keep(ticked.value, true) })
             <template v-for="(one, index) in changed" :key="one.key"
               >{{ index > 0 ? '; ' : '' }}{{ one.label.toLowerCase() }}
               {{ formatQuantity(one.value, one.unit, units)
-              }}{{
-                one.value !== one.was ? `, was ${formatQuantity(one.was, one.unit, units)}` : ''
+              }}{{ one.value !== one.was ? `, was ${formatQuantity(one.was, one.unit, units)}` : ''
               }}{{ one.isMeasured ? ', measured' : '' }}</template
             >. Its hours and parts are worked again from them.
           </p>
@@ -240,7 +234,12 @@ useKeyScope({ benchPut: () => void keep(ticked.value, true) })
         >
           {{ many <= 1 ? 'Put it on the job' : `Put ${many} on the job` }}
         </button>
-        <button v-else-if="ticked.length > 0" class="btn grow" :disabled="busy" @click="keep(ticked, false)">
+        <button
+          v-else-if="ticked.length > 0"
+          class="btn grow"
+          :disabled="busy"
+          @click="keep(ticked, false)"
+        >
           Keep, with what is ticked
         </button>
         <button class="btn" :disabled="busy" @click="keep([], false)">Keep</button>

@@ -89,7 +89,10 @@ const tools: Readonly<Record<PocketKey, readonly { d: string; fill: string }[]>>
     { d: 'M64 58A10 10 0 1 1 84 58A10 10 0 1 1 64 58Z', fill: 'var(--sheet)' },
   ],
   electrics: [
-    { d: 'M30 66C20 50 26 30 34 26V8H40V26C50 30 54 50 46 66H40L38 44L36 66Z', fill: 'var(--water)' },
+    {
+      d: 'M30 66C20 50 26 30 34 26V8H40V26C50 30 54 50 46 66H40L38 44L36 66Z',
+      fill: 'var(--water)',
+    },
     { d: 'M70 14H104V66H70Z', fill: 'var(--brass)' },
     { d: 'M76 20H98V36H76Z', fill: 'var(--sheet)' },
   ],
@@ -149,15 +152,17 @@ const tools: Readonly<Record<PocketKey, readonly { d: string; fill: string }[]>>
           <li v-for="sum in pocket.sums" :key="sum.key">
             <NuxtLink
               :to="to(sum)"
-              class="flex min-h-8 items-center justify-between gap-2 px-2 hover:bg-brass-tint max-sm:min-h-11"
+              class="flex min-h-8 items-center justify-between gap-1 px-1.5 hover:bg-brass-tint max-sm:min-h-11"
               :class="{
                 cond: stateOf(sum) !== 'none',
                 'text-redlead': stateOf(sum) === 'redRing',
               }"
             >
-              <span class="cond-thin text-[1.05rem]" :class="{ 'font-semibold': stateOf(sum).endsWith('ing') }">{{
-                sum.title
-              }}</span>
+              <span
+                class="cond-thin text-base leading-tight whitespace-nowrap"
+                :class="{ 'font-semibold': stateOf(sum).endsWith('ing') }"
+                >{{ sum.title }}</span
+              >
               <SumMark :mark="stateOf(sum)" :said="said[stateOf(sum)]" />
             </NuxtLink>
           </li>

@@ -1,6 +1,6 @@
 import { barPlan } from '../../../cutting/bars'
 import { accepted, refused } from '../../../result'
-import { counted } from '../../../units/counted'
+import { capital, counted } from '../../../units/counted'
 import { amount, count, hidden, lines, maybeAmount, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { box, round, text } from '../../parts'
@@ -11,14 +11,17 @@ export const barsAndPlanks = sum({
   key: 'bars-and-planks',
   title: 'Bars, planks, hose',
   pocket: 'cutting',
-  about: 'Lengths out of bars, planks, hose or cable as they are sold, with what the saw takes, first from what is there.',
+  about:
+    'Lengths out of bars, planks, hose or cable as they are sold, with what the saw takes, first from what is there.',
   words: 'bar plank tube hose cable rail batten length saw offcut stock cut list wire',
   source: 'handbook-2 I5; first fit with search',
   isWide: true,
   asks: [
     words('what', 'What it is', 'bar', 60),
     amount('kerf', 'The saw takes', 'mm', 2, [0, 20]),
-    amount('spare', 'Left on each piece', 'mm', 0, [0, 2000], { help: 'For fitting, for ends, for a drip loop.' }),
+    amount('spare', 'Left on each piece', 'mm', 0, [0, 2000], {
+      help: 'For fitting, for ends, for a drip loop.',
+    }),
     lines(
       'pieces',
       'Pieces',
@@ -39,7 +42,10 @@ export const barsAndPlanks = sum({
       'sold',
       'Sold in lengths of',
       'length',
-      [amount('long', 'Long', 'mm', 6000, [50, 500_000]), maybeAmount('price', 'Costs', '', [0, 100_000])],
+      [
+        amount('long', 'Long', 'mm', 6000, [50, 500_000]),
+        maybeAmount('price', 'Costs', 'money', [0, 1e8]),
+      ],
       [{ long: 6000 }],
       { most: 8 },
     ),
@@ -47,7 +53,11 @@ export const barsAndPlanks = sum({
       'stock',
       'Lengths that are there',
       'length',
-      [words('name', 'Which', 'offcut', 60), amount('long', 'Long', 'mm', 1000, [5, 500_000]), hidden('lot')],
+      [
+        words('name', 'Which', 'offcut', 60),
+        amount('long', 'Long', 'mm', 1000, [5, 500_000]),
+        hidden('lot'),
+      ],
       [],
       { most: 40, least: 0 },
     ),
@@ -58,7 +68,7 @@ export const barsAndPlanks = sum({
       .slice(0, 40)
       .map((one) => ({ name: one.name.slice(0, 60), long: one.longMm, lot: one.id })),
   }),
-  work: ({ what, kerf, spare, pieces, sold, stock }, { say }) => {
+  work: ({ what, kerf, spare, pieces, sold, stock }, { say, money }) => {
     const all = pieces.flatMap((one) =>
       Array.from({ length: one.many }, (_, at) => ({
         name: one.many > 1 ? `${one.name} ${at + 1}` : one.name,
@@ -82,7 +92,12 @@ export const barsAndPlanks = sum({
       const longest = Math.max(...all.map((one) => one.long))
       return refused(
         `${say(longest, 'mm')} is longer than any that is sold. Join it of two, or find a longer one.`,
-        [{ field: 'pieces', message: `The longest sold is ${say(Math.max(...sold.map((one) => one.long)), 'mm')}.` }],
+        [
+          {
+            field: 'pieces',
+            message: `The longest sold is ${say(Math.max(...sold.map((one) => one.long)), 'mm')}.`,
+          },
+        ],
       )
     }
     const m = (mm: number) => say(round(mm / 1000, 2), 'm')
@@ -91,7 +106,10 @@ export const barsAndPlanks = sum({
       const price = sold.find((each) => each.long === one.long)?.price ?? null
       return price === null ? null : price * one.count
     })
-    const costSaid = cost.length > 0 && cost.every((one) => one !== null) ? round(cost.reduce<number>((a, b) => a + (b ?? 0), 0), 2) : null
+    const costSaid =
+      cost.length > 0 && cost.every((one) => one !== null)
+        ? money(cost.reduce<number>((a, b) => a + (b ?? 0), 0))
+        : null
     const most = Math.max(...plan.bars.map((one) => one.long))
     const shapes: Shape[] = plan.bars.slice(0, 24).flatMap((bar, at): Shape[] => {
       const high = most / 34
@@ -106,20 +124,38 @@ export const barsAndPlanks = sum({
           x += piece.long + kerf
           return [
             box(from, y, piece.long, high, { fill: bar.stock === null ? 'metal' : 'resin' }),
-            text([from + piece.long / 2, y + high / 2], piece.name, { anchor: 'middle', size: 'small', room: [piece.long * 0.95, high] }),
+            text([from + piece.long / 2, y + high / 2], piece.name, {
+              anchor: 'middle',
+              size: 'small',
+              room: [piece.long * 0.95, high],
+            }),
           ]
         }),
       ]
     })
-    const waste = plan.boughtLong === 0 ? 0 : plan.bars.filter((one) => one.stock === null).reduce((sum_, one) => sum_ + one.rest, 0) / plan.boughtLong
+    const waste =
+      plan.boughtLong === 0
+        ? 0
+        : plan.bars.filter((one) => one.stock === null).reduce((sum_, one) => sum_ + one.rest, 0) /
+          plan.boughtLong
     return accepted({
       says: plan.bought.length === 0 ? 'nothing to buy' : boughtSaid,
       takes: boughtSaid,
-      heading: plan.bought.length === 0 ? 'all of it comes out of what is there' : `buy ${boughtSaid}`,
+      heading:
+        plan.bought.length === 0 ? 'all of it comes out of what is there' : `buy ${boughtSaid}`,
       verdict: 'go',
       figures: [
-        { label: 'Buy', value: boughtSaid || 'nothing', note: costSaid === null ? undefined : `${costSaid} in all`, tone: 'good' },
-        { label: 'Pieces come to', value: m(all.reduce((sum_, one) => sum_ + one.long, 0)), note: `${counted(all.length, 'piece')}` },
+        {
+          label: 'Buy',
+          value: boughtSaid || 'nothing',
+          note: costSaid === null ? undefined : `${costSaid} in all`,
+          tone: 'good',
+        },
+        {
+          label: 'Pieces come to',
+          value: m(all.reduce((sum_, one) => sum_ + one.long, 0)),
+          note: `${counted(all.length, 'piece')}`,
+        },
         { label: 'Left over of what is bought', value: `${Math.round(waste * 100)} %` },
       ],
       table: {
@@ -127,24 +163,47 @@ export const barsAndPlanks = sum({
         head: ['Out of', 'pieces in the order they are cut', 'left'],
         rows: plan.bars.map((bar) => [
           bar.stock === null ? m(bar.long) : `${stock[bar.stock]?.name}, ${m(bar.long)}`,
-          bar.pieces.map((at) => `${all[at]?.name} ${say(round(all[at]?.long ?? 0, 0), 'mm')}`).join(' · '),
+          bar.pieces
+            .map((at) => `${all[at]?.name} ${say(round(all[at]?.long ?? 0, 0), 'mm')}`)
+            .join(' · '),
           say(round(bar.rest, 0), 'mm'),
         ]),
       },
       working: [
-        `${counted(all.length, 'piece')} with ${say(spare, 'mm')} on each, ${say(kerf, 'mm')} lost at each cut.`,
+        `${capital(counted(all.length, 'piece'))} with ${say(spare, 'mm')} on each, ${say(kerf, 'mm')} lost at each cut.`,
         'The longest first, each where the least is left over; some hundred orders are tried and the shortest total taken.',
       ],
-      distrust: ['The ends of bars are often damaged: look before you count on the last of them.', 'Bent pieces: their flat length, not their outside.'],
+      distrust: [
+        'The ends of bars are often damaged: look before you count on the last of them.',
+        'Bent pieces: their flat length, not their outside.',
+      ],
       cautions: ['Saw: goggles; metal chips are hot.'],
-      drawing: { shapes, inMm: true, said: `${all.length} pieces out of ${plan.bars.length} lengths.` },
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `${all.length} pieces out of ${plan.bars.length} lengths.`,
+      },
       puts: [
-        ...plan.bought.map((one): Put => ({ is: 'part', key: `bar ${one.long}`, name: `${what}, ${m(one.long)}`, quantity: one.count, unit: 'pieces' })),
+        ...plan.bought.map((one): Put => ({
+          is: 'part',
+          key: `bar ${one.long}`,
+          name: `${what}, ${m(one.long)}`,
+          quantity: one.count,
+          unit: 'pieces',
+        })),
         ...plan.bars.flatMap((bar): Put[] => {
           const lot = bar.stock === null ? undefined : stock[bar.stock]
-          return lot && lot.lot !== '' ? [{ is: 'useStock', key: lot.lot, stockId: lot.lot, name: `${lot.name} is cut up` }] : []
+          return lot && lot.lot !== ''
+            ? [{ is: 'useStock', key: lot.lot, stockId: lot.lot, name: `${lot.name} is cut up` }]
+            : []
         }),
-        { is: 'asBuilt', key: 'pieces', kind: 'size', what: `${what}, pieces`, value: `${all.length}, ${boughtSaid || 'from what was there'}` },
+        {
+          is: 'asBuilt',
+          key: 'pieces',
+          kind: 'size',
+          what: `${what}, pieces`,
+          value: `${all.length}, ${boughtSaid || 'from what was there'}`,
+        },
       ],
     })
   },

@@ -3,10 +3,13 @@ import type { FromBoard } from '../../../cutting/cutPlan'
 import type { Laid } from '../../../cutting/guillotine'
 import { amount, count, hidden, lines, maybeAmount, pick, words } from '../../ask'
 import type { Shape } from '../../drawing'
-import { box, round, text } from '../../parts'
+import { by, box, round, text } from '../../parts'
 import type { Put, ShelfLot, Tools } from '../../sum'
 
-export const pieceLines = (along: string) =>
+export const pieceLines = (
+  along: string,
+  initial: readonly { name: string; many: number; long: number; wide: number }[],
+) =>
   lines(
     'pieces',
     'Pieces, finished size',
@@ -23,11 +26,7 @@ export const pieceLines = (along: string) =>
       maybeAmount('holeLong', 'Hole in it, along', 'mm', [20, 20_000]),
       maybeAmount('holeWide', 'Hole, across', 'mm', [20, 10_000]),
     ],
-    [
-      { name: 'side', many: 2, long: 1780, wide: 420 },
-      { name: 'bulkhead', many: 2, long: 880, wide: 610 },
-      { name: 'overhead', many: 1, long: 640, wide: 1290 },
-    ],
+    initial,
     { most: 60 },
   )
 
@@ -43,7 +42,11 @@ export const stockLines = (what: string) =>
       hidden('lot'),
     ],
     [],
-    { most: 40, least: 0, help: 'Pieces left over on your shelf come in by themselves where their size is known.' },
+    {
+      most: 40,
+      least: 0,
+      help: 'Pieces left over on your shelf come in by themselves where their size is known.',
+    },
   )
 
 export const lotsAsLines = (lots: readonly ShelfLot[]) =>
@@ -108,6 +111,7 @@ export function drawnPieces(
     const piece = pieces[one.piece] as OnePiece
     const [x, y] = [left + one.along, top + one.across]
     const { trim } = piece
+    const textLeft = x + trim + one.long * 0.02
     const middle = [x + one.long / 2, y + one.wide / 2] as const
     const room = [one.long * 0.94, one.wide * 0.9] as const
     return [
@@ -131,21 +135,27 @@ export function drawnPieces(
             ),
           ]
         : []),
-      text([x + one.long * 0.03 + trim * 0.4, y + one.wide / 2], `${piece.no}`, {
+      text([textLeft, y + one.wide / 2], `${piece.no}`, {
         bold: true,
-        down: -0.5,
+        down: -0.95,
         size: 'large',
         room: [one.long * 0.9, one.wide * 0.5],
       }),
-      text([x + one.long * 0.03 + trim * 0.4, y + one.wide / 2], piece.name, { down: 0.35, room: [room[0], room[1] * 0.55] }),
+      text([textLeft, y + one.wide / 2], piece.name, {
+        down: 0.35,
+        room: [room[0], room[1] * 0.55],
+      }),
       text(
-        [x + one.long * 0.03 + trim * 0.4, y + one.wide / 2],
-        `${say(round(piece.long, 0), 'mm')} × ${say(round(piece.wide, 0), 'mm')}`,
+        [textLeft, y + one.wide / 2],
+        `${by(say(round(piece.long, 0), 'mm'), say(round(piece.wide, 0), 'mm'))}`,
         { down: 1.3, tone: 'soft', size: 'small', room: [room[0], room[1] * 0.4] },
       ),
       {
         is: 'arrow',
-        from: [x + one.long * (one.isTurned ? 0.9 : 0.72), y + one.wide * (one.isTurned ? 0.62 : 0.16)],
+        from: [
+          x + one.long * (one.isTurned ? 0.9 : 0.72),
+          y + one.wide * (one.isTurned ? 0.62 : 0.16),
+        ],
         to: [x + one.long * 0.9, y + one.wide * (one.isTurned ? 0.9 : 0.16)],
       },
     ]
@@ -165,7 +175,8 @@ export function shelfPuts(
 ): Put[] {
   const rests = [...from.flatMap((one) => (one.rest ? [one.rest] : [])), ...more].filter(
     (one) =>
-      Math.max(one.long, one.wide) >= keptFrom.long && Math.min(one.long, one.wide) >= keptFrom.wide,
+      Math.max(one.long, one.wide) >= keptFrom.long &&
+      Math.min(one.long, one.wide) >= keptFrom.wide,
   )
   return [
     ...from.flatMap((one): Put[] => {
@@ -174,15 +185,61 @@ export function shelfPuts(
         ? [{ is: 'useStock', key: lot.lot, stockId: lot.lot, name: `${lot.name} is cut up` }]
         : []
     }),
-    ...rests.map(
-      (one, at): Put => ({
-        is: 'offcut',
-        key: `rest ${at + 1}`,
-        name: `${what}, left over`,
-        size: `${say(round(one.long, 0), 'mm')} × ${say(round(one.wide, 0), 'mm')}`,
-        longMm: round(one.long, 0),
-        wideMm: round(one.wide, 0),
-      }),
-    ),
+    ...rests.map((one, at): Put => ({
+      is: 'offcut',
+      key: `rest ${at + 1}`,
+      name: `${what}, left over`,
+      size: `${by(say(round(one.long, 0), 'mm'), say(round(one.wide, 0), 'mm'))}`,
+      longMm: round(one.long, 0),
+      wideMm: round(one.wide, 0),
+    })),
   ]
+}
+
+/** A board that is there, or a hole of a piece: `of` is the place of that piece in the list; −1: it is none. */
+export interface There {
+  readonly name: string
+  readonly long: number
+  readonly wide: number
+  readonly lot: string
+  readonly of: number
+}
+
+/** What is there, and the holes of the pieces: they are stock too, less what their own edge needs on each side. */
+export const thereAnd = (
+  stock: readonly Omit<There, 'of'>[],
+  pieces: readonly OnePiece[],
+  edge: number,
+): There[] => [
+  ...stock.map((one) => ({ ...one, of: -1 })),
+  ...pieces.flatMap((one, at) =>
+    one.hole && one.hole.long > 2 * edge && one.hole.wide > 2 * edge
+      ? [
+          {
+            name: `the hole of ${one.no}`,
+            long: one.hole.long - 2 * edge,
+            wide: one.hole.wide - 2 * edge,
+            lot: '',
+            of: at,
+          },
+        ]
+      : [],
+  ),
+]
+
+/** True where a piece would come out of its own hole, or out of a hole in what is cut out of it. */
+export function goesRound(from: readonly FromBoard[], there: readonly There[]): boolean {
+  const within = new Map<number, number>()
+  for (const one of from) {
+    const of = one.board === null ? -1 : (there[one.board]?.of ?? -1)
+    if (of >= 0) for (const piece of one.laid) within.set(piece.piece, of)
+  }
+  return [...within.keys()].some((piece) => {
+    const seen = new Set<number>()
+    for (let at: number | undefined = piece; at !== undefined; at = within.get(at)) {
+      if (seen.has(at)) return true
+      seen.add(at)
+    }
+    return false
+  })
 }

@@ -1,13 +1,21 @@
 import { fitsRoll, rollPlan } from '../../../cutting/cutPlan'
-import type { RollPlan } from '../../../cutting/cutPlan'
 import { accepted, refused } from '../../../result'
-import { counted } from '../../../units/counted'
+import { capital, counted } from '../../../units/counted'
 import { amount, maybeAmount, words } from '../../ask'
 import type { Shape } from '../../drawing'
-import { box, length, round, text } from '../../parts'
+import { by, box, length, round, text } from '../../parts'
 import type { Figure } from '../../sum'
 import { sum } from '../../sum'
-import { drawnPieces, everyPiece, lotsAsLines, pieceLines, shelfPuts, stockLines } from './pieces'
+import {
+  drawnPieces,
+  everyPiece,
+  goesRound,
+  lotsAsLines,
+  pieceLines,
+  shelfPuts,
+  stockLines,
+  thereAnd,
+} from './pieces'
 
 const quick = { isOver: () => true, random: () => 0.5 }
 
@@ -25,8 +33,12 @@ export const fromRoll = sum({
     amount('roll', 'Roll, wide', 'mm', 1370, [50, 10_000]),
     amount('trim', 'Trim or wrap on each edge', 'mm', 30, [0, 500]),
     amount('step', 'Sold by', 'mm', 100, [1, 5000]),
-    maybeAmount('priceM', 'A metre costs', '', [0, 100_000]),
-    pieceLines('nap'),
+    maybeAmount('priceM', 'A metre costs', 'money', [0, 1e8]),
+    pieceLines('nap', [
+      { name: 'side', many: 2, long: 1780, wide: 420 },
+      { name: 'bulkhead', many: 2, long: 880, wide: 610 },
+      { name: 'overhead', many: 1, long: 640, wide: 1290 },
+    ]),
     stockLines('Offcuts'),
   ],
   wantedBy: [
@@ -75,17 +87,19 @@ export const fromRoll = sum({
         [{ field: `pieces.${line}.wide`, message: `The roll is ${say(roll, 'mm')} wide.` }],
       )
     }
-    // Holes are stock too, less the wrap that their own edge needs.
-    const holes = pieces.flatMap((one) =>
-      one.hole && one.hole.long > 2 * trim && one.hole.wide > 2 * trim
-        ? [{ name: `the hole of ${one.no}`, long: one.hole.long - 2 * trim, wide: one.hole.wide - 2 * trim, lot: '', of: one.no - 1 }]
-        : [],
-    )
-    const there = [...stock.map((one) => ({ ...one, of: -1 })), ...holes]
-    const plan = withoutLoops(rollPlan(toCut, there, roll, search), there, toCut, roll, search)
-    const bare = stock.length > 0 || holes.length > 0 ? rollPlan(toCut, [], roll, quick) : plan
+    const all = thereAnd(stock, pieces, trim)
+    // A piece out of its own hole: rare, and done then with what lies on the shelf alone.
+    const tried = rollPlan(toCut, all, roll, search)
+    const there = goesRound(tried.fromStock, all) ? thereAnd(stock, [], trim) : all
+    const plan = there === all ? tried : rollPlan(toCut, there, roll, search)
+    const bare = there.length > 0 ? rollPlan(toCut, [], roll, quick) : plan
     const turned = toCut.some((one) => !one.mayTurn)
-      ? rollPlan(toCut.map((one) => ({ ...one, mayTurn: true })), there, roll, quick)
+      ? rollPlan(
+          toCut.map((one) => ({ ...one, mayTurn: true })),
+          there,
+          roll,
+          quick,
+        )
       : null
     const buy = (mm: number): number => Math.ceil(mm / step - 1e-9) * step
     const toBuy = buy(plan.length)
@@ -93,26 +107,52 @@ export const fromRoll = sum({
     const waste = toBuy > 0 ? 1 - used / (toBuy * roll) : 0
     const m = (mm: number) => say(round(mm / 1000, 2), 'm')
     const price = (mm: number): string | undefined =>
-      priceM === null ? undefined : `${round((mm / 1000) * priceM, 2)} at ${round(priceM, 2)} a metre`
+      priceM === null
+        ? undefined
+        : `${tools.money((mm / 1000) * priceM)} at ${tools.money(priceM)} a metre`
     const saved = buy(bare.length) - toBuy
     const figures: Figure[] = [
       { label: 'Buy', value: m(toBuy), note: price(toBuy), tone: 'good' },
       ...(there.length > 0
-        ? [{ label: 'Nothing from what is there', value: m(Math.max(buy(bare.length), toBuy)), note: saved > 0 ? `${m(saved)} more` : 'gains nothing' }]
+        ? [
+            {
+              label: 'Nothing from what is there',
+              value: m(Math.max(buy(bare.length), toBuy)),
+              note: saved > 0 ? `${m(saved)} more` : 'gains nothing',
+            },
+          ]
         : []),
       ...(turned
-        ? [{ label: 'Nap free to turn', value: m(Math.min(buy(turned.length), toBuy)), note: buy(turned.length) < toBuy ? `${m(toBuy - buy(turned.length))} less, with the nap both ways` : 'gains nothing' }]
+        ? [
+            {
+              label: 'Nap free to turn',
+              value: m(Math.min(buy(turned.length), toBuy)),
+              note:
+                buy(turned.length) < toBuy
+                  ? `${m(toBuy - buy(turned.length))} less, with the nap both ways`
+                  : 'gains nothing',
+            },
+          ]
         : []),
       { label: 'Waste', value: `${Math.round(waste * 100)} % of what is bought` },
-      { label: 'No plan is shorter than', value: m(plan.atLeast), note: plan.length <= plan.atLeast + 0.5 ? 'this is as short as can be' : undefined },
+      {
+        label: 'No plan is shorter than',
+        value: m(plan.atLeast),
+        note: plan.length <= plan.atLeast + 0.5 ? 'this is as short as can be' : undefined,
+      },
     ]
     const shapes: Shape[] = []
     if (plan.length > 0) {
       shapes.push(
         box(0, 0, toBuy, roll, { fill: 'waste' }),
         ...drawnPieces(plan.onRoll, pieces, [0, 0], false, tools),
-        length([0, roll], [plan.length, roll], `last cut at ${say(round(plan.length, 0), 'mm')}`, { off: 0.5 }),
-        text([0, 0], `free end; roll ${say(roll, 'mm')} wide, nap away from you →`, { down: -0.8, bold: true }),
+        length([0, roll], [plan.length, roll], `last cut at ${say(round(plan.length, 0), 'mm')}`, {
+          off: 0.5,
+        }),
+        text([0, 0], `free end; roll ${say(roll, 'mm')} wide, nap away from you →`, {
+          down: -0.8,
+          bold: true,
+        }),
       )
     }
     let x = 0
@@ -146,68 +186,83 @@ export const fromRoll = sum({
         rows: [
           ...[...plan.onRoll]
             .sort((a, b) => a.along - b.along || a.across - b.across)
-            .map((one) => rowOf(one, pieces[one.piece]?.no ?? 0, pieces[one.piece]?.name ?? '', say)),
+            .map((one) =>
+              rowOf(one, pieces[one.piece]?.no ?? 0, pieces[one.piece]?.name ?? '', say),
+            ),
           ...plan.fromStock.flatMap((from) =>
             from.laid.map((one) => [
               `${pieces[one.piece]?.no} ${pieces[one.piece]?.name}`,
               there[from.board ?? -1]?.name ?? '',
               '',
-              `${say(round(one.long, 0), 'mm')} × ${say(round(one.wide, 0), 'mm')}`,
+              `${by(say(round(one.long, 0), 'mm'), say(round(one.wide, 0), 'mm'))}`,
             ]),
           ),
         ],
       },
       working: [
-        `${counted(pieces.length, 'piece')}, ${say(trim, 'mm')} of trim on each edge.`,
+        `${capital(counted(pieces.length, 'piece'))}, ${say(trim, 'mm')} of trim on each edge.`,
         `Pieces that fit go on what is there first, the smallest of it first; the rest lie on the roll.`,
         `Their area alone, the longest, and those that cannot lie side by side want ${m(plan.atLeast)}; this plan takes ${m(plan.length)}, sold by ${say(step, 'mm')}.`,
       ],
       distrust: [
         'Measure the roll’s width and its first edge before you cut: few are square.',
         'A piece whose size is a guess is cut last.',
-        ...(holes.length > 0 ? ['Cut what comes out of a hole only after the piece round it is wrapped.'] : []),
+        ...(there.some((one) => one.of >= 0)
+          ? ['Cut what comes out of a hole only after the piece round it is wrapped.']
+          : []),
       ],
       cautions: ['Contact glue: ventilation, no flames.'],
-      drawing: { shapes, inMm: true, said: `${plan.onRoll.length} pieces on ${round(plan.length / 1000, 2)} metres of roll, ${fromThere} from what is there.` },
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `${plan.onRoll.length} pieces on ${round(plan.length / 1000, 2)} metres of roll, ${fromThere} from what is there.`,
+      },
       puts: [
-        ...(toBuy > 0 ? [{ is: 'part' as const, key: 'roll', name: `${what}, ${say(roll, 'mm')} wide`, quantity: round(toBuy / 1000, 3), unit: 'm' }] : []),
-        { is: 'step', key: 'cut', title: `Cut ${counted(pieces.length, 'piece')} of ${what} from the free end`, operation: 'cut', hours: round(Math.max(0.1, pieces.length * 0.07), 1), units: { name: 'pieces', count: pieces.length } },
-        ...shelfPuts(what, plan.fromStock.filter((one) => (there[one.board ?? -1]?.of ?? 0) < 0), stock, restAtEnd > 0 ? [{ long: restAtEnd, wide: roll }] : [], tools),
-        { is: 'asBuilt', key: 'pieces', kind: 'size', what: `${what}, pieces`, value: `${pieces.length}, ${m(toBuy)} bought` },
+        ...(toBuy > 0
+          ? [
+              {
+                is: 'part' as const,
+                key: 'roll',
+                name: `${what}, ${say(roll, 'mm')} wide`,
+                quantity: round(toBuy / 1000, 3),
+                unit: 'm',
+              },
+            ]
+          : []),
+        {
+          is: 'step',
+          key: 'cut',
+          title: `Cut ${counted(pieces.length, 'piece')} of ${what} from the free end`,
+          operation: 'cut',
+          hours: round(Math.max(0.1, pieces.length * 0.07), 1),
+          units: { name: 'pieces', count: pieces.length },
+        },
+        ...shelfPuts(
+          what,
+          plan.fromStock.filter((one) => (there[one.board ?? -1]?.of ?? 0) < 0),
+          stock,
+          restAtEnd > 0 ? [{ long: restAtEnd, wide: roll }] : [],
+          tools,
+        ),
+        {
+          is: 'asBuilt',
+          key: 'pieces',
+          kind: 'size',
+          what: `${what}, pieces`,
+          value: `${pieces.length}, ${m(toBuy)} bought`,
+        },
       ],
     })
   },
 })
 
-/** A piece cannot be cut out of its own hole, nor out of a hole that lies in what is cut out of it. */
-function withoutLoops(
-  plan: RollPlan,
-  there: readonly { readonly of: number; readonly long: number; readonly wide: number }[],
-  pieces: readonly { readonly long: number; readonly wide: number; readonly mayTurn: boolean }[],
-  roll: number,
-  search: { readonly isOver: () => boolean; readonly random: () => number },
-): RollPlan {
-  const within = new Map<number, number>()
-  for (const from of plan.fromStock) {
-    const of = there[from.board ?? -1]?.of ?? -1
-    if (of >= 0) for (const one of from.laid) within.set(one.piece, of)
-  }
-  const loops = [...within.keys()].some((piece) => {
-    const seen = new Set<number>()
-    for (let at: number | undefined = piece; at !== undefined; at = within.get(at)) {
-      if (seen.has(at)) return true
-      seen.add(at)
-    }
-    return false
-  })
-  if (!loops) return plan
-  // Rare: done without the holes, with what lies on the shelf alone.
-  const shelf = there.filter((one) => one.of < 0)
-  return rollPlan(pieces, shelf, roll, search)
-}
-
 function rowOf(
-  one: { readonly along: number; readonly across: number; readonly long: number; readonly wide: number },
+  one: {
+    readonly along: number
+    readonly across: number
+    readonly long: number
+    readonly wide: number
+  },
   no: number,
   name: string,
   say: (value: number, unit: string) => string,
@@ -216,6 +271,6 @@ function rowOf(
     `${no} ${name}`,
     say(round(one.along, 0), 'mm'),
     say(round(one.across, 0), 'mm'),
-    `${say(round(one.long, 0), 'mm')} × ${say(round(one.wide, 0), 'mm')}`,
+    `${by(say(round(one.long, 0), 'mm'), say(round(one.wide, 0), 'mm'))}`,
   ]
 }

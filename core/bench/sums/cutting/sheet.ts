@@ -1,17 +1,27 @@
 import { leastSheets, sheetPlan } from '../../../cutting/cutPlan'
 import { accepted, refused } from '../../../result'
-import { counted } from '../../../units/counted'
+import { capital, counted } from '../../../units/counted'
 import { amount, maybeAmount, words } from '../../ask'
 import type { Shape } from '../../drawing'
-import { box, round, text } from '../../parts'
+import { by, box, round, text } from '../../parts'
 import { sum } from '../../sum'
-import { drawnPieces, everyPiece, lotsAsLines, pieceLines, shelfPuts, stockLines } from './pieces'
+import {
+  drawnPieces,
+  everyPiece,
+  goesRound,
+  lotsAsLines,
+  pieceLines,
+  shelfPuts,
+  stockLines,
+  thereAnd,
+} from './pieces'
 
 export const fromSheet = sum({
   key: 'from-a-sheet',
   title: 'From a sheet',
   pocket: 'cutting',
-  about: 'Pieces out of sheets by cuts from edge to edge, as a saw makes them, first from what is there.',
+  about:
+    'Pieces out of sheets by cuts from edge to edge, as a saw makes them, first from what is there.',
   words: 'cutting plan plywood ply board panel sheet saw kerf guillotine grain offcut',
   source: 'handbook 10, sheet goods; cuts from edge to edge with search',
   isSearch: true,
@@ -22,8 +32,12 @@ export const fromSheet = sum({
     amount('sheetWide', 'Sheet, wide', 'mm', 1220, [50, 5000]),
     amount('kerf', 'The saw takes', 'mm', 3, [0, 20]),
     amount('trim', 'Left on for fitting, each edge', 'mm', 5, [0, 200]),
-    maybeAmount('price', 'A sheet costs', '', [0, 100_000]),
-    pieceLines('grain'),
+    maybeAmount('price', 'A sheet costs', 'money', [0, 1e8]),
+    pieceLines('grain', [
+      { name: 'locker side', many: 2, long: 900, wide: 620 },
+      { name: 'shelf', many: 3, long: 860, wide: 300 },
+      { name: 'berth top', many: 1, long: 1900, wide: 640 },
+    ]),
     stockLines('Offcuts'),
   ],
   shelf: (lots) => ({ stock: lotsAsLines(lots) }),
@@ -48,24 +62,44 @@ export const fromSheet = sum({
       const line = asked.findIndex((one) => (left -= one.many) < 0)
       return refused(
         `${pieces[tooLarge]?.name ?? 'A piece'} is larger than the sheet. Scarf two together, or take a larger one.`,
-        [{ field: `pieces.${line}.long`, message: `With its trim ${say(toCut[tooLarge]?.long ?? 0, 'mm')} × ${say(toCut[tooLarge]?.wide ?? 0, 'mm')}.` }],
+        [
+          {
+            field: `pieces.${line}.long`,
+            message: `With its trim ${by(say(toCut[tooLarge]?.long ?? 0, 'mm'), say(toCut[tooLarge]?.wide ?? 0, 'mm'))}.`,
+          },
+        ],
       )
     }
     const sheet = { long: sheetLong, wide: sheetWide }
-    const plan = sheetPlan(toCut, stock, sheet, kerf, search)
+    const whole = thereAnd(stock, pieces, kerf)
+    const tried = sheetPlan(toCut, whole, sheet, kerf, search)
+    // A piece out of its own hole: rare, and done then with what lies on the shelf alone.
+    const there = goesRound(tried.from, whole) ? thereAnd(stock, [], kerf) : whole
+    const plan = there === whole ? tried : sheetPlan(toCut, there, sheet, kerf, search)
     const area = toCut.reduce((all, one) => all + one.long * one.wide, 0)
     const onSheets = plan.from
       .filter((one) => one.board === null)
-      .reduce((all, one) => all + one.laid.reduce((sum_, each) => sum_ + each.long * each.wide, 0), 0)
+      .reduce(
+        (all, one) => all + one.laid.reduce((sum_, each) => sum_ + each.long * each.wide, 0),
+        0,
+      )
     const waste = plan.sheets === 0 ? 0 : 1 - onSheets / (plan.sheets * sheetLong * sheetWide)
-    const fromThere = plan.from.filter((one) => one.board !== null).reduce((all, one) => all + one.laid.length, 0)
+    const fromThere = plan.from
+      .filter((one) => one.board !== null)
+      .reduce((all, one) => all + one.laid.length, 0)
     const shapes: Shape[] = []
     let x = 0
     let top = 0
     let high = 0
     const row = Math.max(sheetLong * 2.2, 2600)
     plan.from.forEach((from, at) => {
-      const board = from.board === null ? { ...sheet, name: `sheet ${plan.from.slice(0, at + 1).filter((one) => one.board === null).length}` } : stock[from.board]
+      const board =
+        from.board === null
+          ? {
+              ...sheet,
+              name: `sheet ${plan.from.slice(0, at + 1).filter((one) => one.board === null).length}`,
+            }
+          : there[from.board]
       if (!board) return
       if (x > 0 && x + board.long > row) {
         top += high * 1.22
@@ -89,18 +123,37 @@ export const fromSheet = sum({
           ? 'all of it comes out of what is there'
           : `buy ${says}${fromThere > 0 ? `, ${counted(fromThere, 'piece')} from what is there` : ''}`,
       verdict: 'go',
-      score: plan.sheets * 1000 - Math.max(0, ...plan.from.map((one) => (one.board === null && one.rest ? (one.rest.long * one.rest.wide) / 1e6 : 0))),
+      score:
+        plan.sheets * 1000 -
+        Math.max(
+          0,
+          ...plan.from.map((one) =>
+            one.board === null && one.rest ? (one.rest.long * one.rest.wide) / 1e6 : 0,
+          ),
+        ),
       figures: [
-        { label: 'Buy', value: says, note: price === null ? undefined : `${round(price * plan.sheets, 2)} in all`, tone: 'good' },
+        {
+          label: 'Buy',
+          value: says,
+          note: price === null ? undefined : `${tools.money(price * plan.sheets)} in all`,
+          tone: 'good',
+        },
         { label: 'Waste', value: `${Math.round(waste * 100)} % of what is bought` },
-        { label: 'By area alone', value: counted(leastSheets(toCut, sheet), 'sheet'), note: plan.sheets === leastSheets(toCut, sheet) ? 'fewer cannot be' : undefined },
+        {
+          label: 'By area alone',
+          value: counted(leastSheets(toCut, sheet), 'sheet'),
+          note: plan.sheets === leastSheets(toCut, sheet) ? 'fewer cannot be' : undefined,
+        },
         { label: 'From what is there', value: counted(fromThere, 'piece') },
       ],
       table: {
         caption: 'Cut by cut',
         head: ['Piece', 'out of', 'from the end', 'from the edge', 'cut'],
         rows: plan.from.flatMap((from, at) => {
-          const name = from.board === null ? `sheet ${plan.from.slice(0, at + 1).filter((one) => one.board === null).length}` : (stock[from.board]?.name ?? '')
+          const name =
+            from.board === null
+              ? `sheet ${plan.from.slice(0, at + 1).filter((one) => one.board === null).length}`
+              : (there[from.board]?.name ?? '')
           return [...from.laid]
             .sort((a, b) => a.along - b.along || a.across - b.across)
             .map((one) => [
@@ -108,22 +161,58 @@ export const fromSheet = sum({
               name,
               say(round(one.along, 0), 'mm'),
               say(round(one.across, 0), 'mm'),
-              `${say(round(one.long, 0), 'mm')} × ${say(round(one.wide, 0), 'mm')}`,
+              `${by(say(round(one.long, 0), 'mm'), say(round(one.wide, 0), 'mm'))}`,
             ])
         }),
       },
       working: [
-        `${counted(pieces.length, 'piece')}, ${say(trim, 'mm')} left on each edge, ${say(kerf, 'mm')} lost at each cut: ${say(round(area / 1e6, 2), 'm²')}.`,
+        `${capital(counted(pieces.length, 'piece'))}, ${say(trim, 'mm')} left on each edge, ${say(kerf, 'mm')} lost at each cut: ${say(round(area / 1e6, 2), 'm²')}.`,
         `A sheet is ${say(round((sheetLong * sheetWide) / 1e6, 2), 'm²')}; every cut goes from edge to edge of what is left.`,
       ],
-      distrust: ['Sheets are not always square: cut one true edge first.', 'Both faces have a better side: mark it on the plan.'],
+      distrust: [
+        'Sheets are not always square: cut one true edge first.',
+        'Both faces have a better side: mark it on the plan.',
+      ],
       cautions: ['Saw: dust mask, goggles, the sheet held on both sides of the cut.'],
-      drawing: { shapes, inMm: true, said: `${pieces.length} pieces on ${plan.sheets} sheets, ${fromThere} from what is there.` },
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `${pieces.length} pieces on ${plan.sheets} sheets, ${fromThere} from what is there.`,
+      },
       puts: [
-        ...(plan.sheets > 0 ? [{ is: 'part' as const, key: 'sheets', name: `${what}, ${say(sheetLong, 'mm')} × ${say(sheetWide, 'mm')}`, quantity: plan.sheets, unit: 'sheets' }] : []),
-        { is: 'step', key: 'cut', title: `Cut ${counted(pieces.length, 'piece')} of ${what}`, operation: 'cut', hours: round(Math.max(0.2, pieces.length * 0.15), 1), units: { name: 'pieces', count: pieces.length } },
-        ...shelfPuts(what, plan.from, stock, [], tools),
-        { is: 'asBuilt', key: 'pieces', kind: 'size', what: `${what}, pieces`, value: `${pieces.length}, ${says}` },
+        ...(plan.sheets > 0
+          ? [
+              {
+                is: 'part' as const,
+                key: 'sheets',
+                name: `${what}, ${by(say(sheetLong, 'mm'), say(sheetWide, 'mm'))}`,
+                quantity: plan.sheets,
+                unit: 'sheets',
+              },
+            ]
+          : []),
+        {
+          is: 'step',
+          key: 'cut',
+          title: `Cut ${counted(pieces.length, 'piece')} of ${what}`,
+          operation: 'cut',
+          hours: round(Math.max(0.2, pieces.length * 0.15), 1),
+          units: { name: 'pieces', count: pieces.length },
+        },
+        ...shelfPuts(
+          what,
+          plan.from.filter((one) => one.board === null || (there[one.board]?.of ?? -1) < 0),
+          stock,
+          [],
+          tools,
+        ),
+        {
+          is: 'asBuilt',
+          key: 'pieces',
+          kind: 'size',
+          what: `${what}, pieces`,
+          value: `${pieces.length}, ${says}`,
+        },
       ],
     })
   },

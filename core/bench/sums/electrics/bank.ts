@@ -11,10 +11,12 @@ const said = { anchor: 'at anchor', passage: 'on passage', alongside: 'alongside
 
 export const loadsToBank = sum({
   key: 'loads-to-bank',
-  title: 'Loads to bank, sun, engine',
+  title: 'Loads to bank',
   pocket: 'electrics',
-  about: 'What she uses in a day at anchor, on passage and alongside, the bank that carries it, and what sun and engine put back.',
-  words: 'battery bank energy budget ah solar panel engine hours loads watts amp fridge lithium agm consumption',
+  about:
+    'What she uses in a day at anchor, on passage and alongside, the bank that carries it, and what sun and engine put back.',
+  words:
+    'battery bank energy budget ah solar panel engine hours loads watts amp fridge lithium agm consumption',
   source: 'handbook 13: Ah a day × days ÷ what may be drawn × 1.1; W × sun hours × 0.7',
   isWide: true,
   asks: [
@@ -27,8 +29,16 @@ export const loadsToBank = sum({
     amount('days', 'Days without charge', 'days', 2, [0.1, 30]),
     pick('kind', 'Bank of', 'agm', [
       { value: 'lead', label: 'lead, flooded', why: 'Half may be drawn. Cheapest to buy, heavy.' },
-      { value: 'agm', label: 'AGM', why: 'Half may be drawn. No gas in use, dislikes being left half full.' },
-      { value: 'lithium', label: 'lithium iron phosphate', why: 'Four fifths may be drawn. Needs its own protection and chargers: a licensed person.' },
+      {
+        value: 'agm',
+        label: 'AGM',
+        why: 'Half may be drawn. No gas in use, dislikes being left half full.',
+      },
+      {
+        value: 'lithium',
+        label: 'lithium iron phosphate',
+        why: 'Four fifths may be drawn. Needs its own protection and chargers: a licensed person.',
+      },
     ]),
     amount('panels', 'Panels', 'W', 200, [0, 20_000]),
     amount('sun', 'Peak sun hours a day', 'h', 4.2, [0, 12], { doubt: 0.3 }),
@@ -59,14 +69,32 @@ export const loadsToBank = sum({
         { name: 'radio, AIS', watts: 9, anchor: 8, passage: 24, need: 'need' },
         { name: 'depth, log, compass', watts: 5, anchor: 2, passage: 24, need: 'need' },
         { name: 'autopilot', watts: 42, anchor: 0, passage: 16, need: 'need' },
-        { name: 'cabin lights', watts: 2.5, many: 8, anchor: 4, passage: 2, alongside: 4, need: 'want' },
+        {
+          name: 'cabin lights',
+          watts: 2.5,
+          many: 8,
+          anchor: 4,
+          passage: 2,
+          alongside: 4,
+          need: 'want',
+        },
         { name: 'fridge', watts: 45, anchor: 9, passage: 9, alongside: 9, need: 'want' },
-        { name: 'laptop', watts: 60, anchor: 2, passage: 1, alongside: 2, need: 'want', by: 'inverter' },
+        {
+          name: 'laptop',
+          watts: 60,
+          anchor: 2,
+          passage: 1,
+          alongside: 2,
+          need: 'want',
+          by: 'inverter',
+        },
       ],
       { most: 60 },
     ),
   ],
-  wantedBy: [{ recipe: 'electrical-system', steps: ['loads', 'schematic'], fill: { volts: 'volts' } }],
+  wantedBy: [
+    { recipe: 'electrical-system', steps: ['loads', 'schematic'], fill: { volts: 'volts' } },
+  ],
   work: ({ place, volts, days, kind, panels, sun, alternator, loads }, { say }) => {
     const ahOf = (one: (typeof loads)[number], at: (typeof where)[number]) =>
       loadAh(one.watts, one.many, one[at], volts, one.by === 'inverter')
@@ -87,8 +115,15 @@ export const loadsToBank = sum({
     loads.slice(0, 24).forEach((one, at) => {
       const value = ahOf(one, place)
       shapes.push(
-        text([0, at * row + 8], `${one.name}${one.many > 1 ? ` × ${one.many}` : ''} `, { anchor: 'end', bold: one.need === 'need', tone: one.need === 'need' ? 'ink' : 'soft' }),
-        box(4, at * row + 2, Math.max(0.5, value * scale), 12, { fill: one.need === 'need' ? 'ink' : 'paper', dashed: one.need !== 'need' }),
+        text([0, at * row + 8], `${one.name}${one.many > 1 ? ` × ${one.many}` : ''} `, {
+          anchor: 'end',
+          bold: one.need === 'need',
+          tone: one.need === 'need' ? 'ink' : 'soft',
+        }),
+        box(4, at * row + 2, Math.max(0.5, value * scale), 12, {
+          fill: one.need === 'need' ? 'ink' : 'paper',
+          dashed: one.need !== 'need',
+        }),
         text([8 + value * scale, at * row + 8], ` ${ah(value)}`, {}),
       )
     })
@@ -100,9 +135,21 @@ export const loadsToBank = sum({
     const wantShare = bank === 0 ? 0 : ((all - needs) * days) / bank
     const rest = bank === 0 ? 0 : (all * days) / usable / bank - needShare - wantShare
     let x = -120
-    const block = (share: number, words_: string, look: Parameters<typeof box>[4], tone?: 'ink') => {
+    const block = (
+      share: number,
+      words_: string,
+      look: Parameters<typeof box>[4],
+      tone?: 'ink',
+    ) => {
       if (share <= 0) return
-      shapes.push(box(x, y, part(share), 26, look), text([x + part(share) / 2, y + 13], words_, { anchor: 'middle', tone, room: [part(share), 26] }))
+      shapes.push(
+        box(x, y, part(share), 26, look),
+        text([x + part(share) / 2, y + 13], words_, {
+          anchor: 'middle',
+          tone,
+          room: [part(share), 26],
+        }),
+      )
       x += part(share)
     }
     block(needShare, 'needed', { fill: 'stock' })
@@ -114,8 +161,12 @@ export const loadsToBank = sum({
     const dayScale = wide / Math.max(all, gives, 0.1)
     shapes.push(
       box(-120, sunY, Math.min(gives, all) * dayScale, 18, { fill: 'brass' }),
-      ...(short > 0 ? [box(-120 + gives * dayScale, sunY, short * dayScale, 18, { fill: 'short', edge: 'red' })] : []),
-      text([-120, sunY], `${round(panels)} W give ${ah(gives)} of ${ah(all)} a day`, { down: -0.6 }),
+      ...(short > 0
+        ? [box(-120 + gives * dayScale, sunY, short * dayScale, 18, { fill: 'short', edge: 'red' })]
+        : []),
+      text([-120, sunY], `${round(panels)} W give ${ah(gives)} of ${ah(all)} a day`, {
+        down: -0.6,
+      }),
     )
     const says = ah(bank)
     return accepted({
@@ -131,8 +182,22 @@ export const loadsToBank = sum({
         { label: 'Bank for all of it', value: says },
         { label: 'Bank for needs alone', value: ah(bankNeeds) },
         { label: 'The sun gives', value: ah(gives) },
-        { label: short > 0 ? 'Short a day' : 'Over a day', value: ah(Math.abs(short)), note: short > 0 ? (alternator > 0 ? `engine ${Math.round(engineMin)} min at ${round(alternator)} A` : 'nothing closes it') : undefined, tone: short > 0 ? 'short' : 'good' },
-        { label: 'By its charging', value: ah(alternator * 5), note: `a ${kind === 'lithium' ? 'lithium' : 'lead'} bank much smaller than five times what charges it is forced` },
+        {
+          label: short > 0 ? 'Short a day' : 'Over a day',
+          value: ah(Math.abs(short)),
+          note:
+            short > 0
+              ? alternator > 0
+                ? `engine ${Math.round(engineMin)} min at ${round(alternator)} A`
+                : 'nothing closes it'
+              : undefined,
+          tone: short > 0 ? 'short' : 'good',
+        },
+        {
+          label: 'By its charging',
+          value: ah(alternator * 5),
+          note: `a ${kind === 'lithium' ? 'lithium' : 'lead'} bank much smaller than five times what charges it is forced`,
+        },
       ],
       table: {
         caption: 'A day, three places',
@@ -141,12 +206,24 @@ export const loadsToBank = sum({
           ['Needs', ...where.map((one) => ah(total(one, 'need')))],
           ['Wants', ...where.map((one) => ah(total(one, 'want')))],
           ['Bank', ...where.map((one) => ah(bankAh(total(one), days, kind as Chemistry)))],
-          ['Sun is short', ...where.map((one) => { const gap = total(one) - gives; return gap > 0 ? ah(gap) : 'nothing' })],
+          [
+            'Sun is short',
+            ...where.map((one) => {
+              const gap = total(one) - gives
+              return gap > 0 ? ah(gap) : 'nothing'
+            }),
+          ],
         ],
       },
       checks:
         kind === 'lithium'
-          ? [{ text: 'Lithium', detail: 'protection, charging and fusing by a licensed person', state: 'look' }]
+          ? [
+              {
+                text: 'Lithium',
+                detail: 'protection, charging and fusing by a licensed person',
+                state: 'look',
+              },
+            ]
           : undefined,
       working: [
         `Σ W × number × hours ÷ ${round(volts)} V, what goes through an inverter ÷ 0.85: ${ah(all)} a day.`,
@@ -157,12 +234,35 @@ export const loadsToBank = sum({
         'Hours are guesses until a meter has run a week.',
         'Half the sun hours are left in late autumn, and a shadow of a shroud takes half of what is left.',
       ],
-      cautions: ['Isolate, prove dead. A battery cannot be switched off: cover its posts. Mains and lithium: licensed people.'],
-      drawing: { shapes, said: `${loads.length} loads, a bank of ${Math.round(bank)} Ah, sun giving ${Math.round(gives)} of ${Math.round(all)} Ah a day.` },
+      cautions: [
+        'Isolate, prove dead. A battery cannot be switched off: cover its posts. Mains and lithium: licensed people.',
+      ],
+      drawing: {
+        shapes,
+        said: `${loads.length} loads, a bank of ${Math.round(bank)} Ah, sun giving ${Math.round(gives)} of ${Math.round(all)} Ah a day.`,
+      },
       puts: [
-        { is: 'part', key: 'bank', name: `Batteries, ${chemistries[kind as Chemistry].name}, ${Math.ceil(bank / 10) * 10} Ah`, quantity: 1, unit: 'sets' },
-        { is: 'asBuilt', key: 'budget', kind: 'size', what: `Energy a day ${said[place]}`, value: `${ah(all)}, needs ${ah(needs)}; bank ${says} for ${round(days)} days` },
-        { is: 'asBuilt', key: 'sun', kind: 'size', what: 'Sun', value: `${say(panels, 'W')}, ${ah(gives)} a day at ${round(sun)} h` },
+        {
+          is: 'part',
+          key: 'bank',
+          name: `Batteries, ${chemistries[kind as Chemistry].name}, ${Math.ceil(bank / 10) * 10} Ah`,
+          quantity: 1,
+          unit: 'sets',
+        },
+        {
+          is: 'asBuilt',
+          key: 'budget',
+          kind: 'size',
+          what: `Energy a day ${said[place]}`,
+          value: `${ah(all)}, needs ${ah(needs)}; bank ${says} for ${round(days)} days`,
+        },
+        {
+          is: 'asBuilt',
+          key: 'sun',
+          kind: 'size',
+          what: 'Sun',
+          value: `${say(panels, 'W')}, ${ah(gives)} a day at ${round(sun)} h`,
+        },
       ],
     })
   },

@@ -13,18 +13,30 @@ export const inverterSize = sum({
   key: 'inverter',
   title: 'Inverter',
   pocket: 'electrics',
-  about: 'The inverter for what runs at once and for what starts, what it draws from the bank, and its cable.',
+  about:
+    'The inverter for what runs at once and for what starts, what it draws from the bank, and its cable.',
   words: 'inverter mains 230 watt surge kettle microwave tools draw',
   source: 'handbook 13: loads through an inverter ÷ 0.85',
   asks: [
     amount('volts', 'Volts of the bank', 'V', 12, [6, 60]),
     amount('bank', 'Bank', 'Ah', 300, [10, 20_000]),
     amount('run', 'From bank to inverter', 'm', 1.5, [0.1, 20]),
-    lines('things', 'What runs at once', 'thing', [words('name', 'Thing', 'thing', 40), amount('watts', 'Watts', 'W', 100, [1, 10_000], { doubt: 0.1 }), amount('start', 'When it starts, times', '', 1, [1, 10])], [
-      { name: 'laptop', watts: 60, start: 1 },
-      { name: 'drill charger', watts: 150, start: 1 },
-      { name: 'sander', watts: 400, start: 3 },
-    ], { most: 30 }),
+    lines(
+      'things',
+      'What runs at once',
+      'thing',
+      [
+        words('name', 'Thing', 'thing', 40),
+        amount('watts', 'Watts', 'W', 100, [1, 10_000], { doubt: 0.1 }),
+        amount('start', 'When it starts, times', '', 1, [1, 10]),
+      ],
+      [
+        { name: 'laptop', watts: 60, start: 1 },
+        { name: 'drill charger', watts: 150, start: 1 },
+        { name: 'sander', watts: 400, start: 3 },
+      ],
+      { most: 30 },
+    ),
   ],
   work: ({ volts, bank, run, things }, { say }) => {
     const all = things.reduce((sum_, one) => sum_ + one.watts, 0)
@@ -35,7 +47,8 @@ export const inverterSize = sum({
     const amps = all / volts / inverterShare
     const full = take / volts / inverterShare
     const share = amps / bank
-    const cable = full <= 150 ? cableFor({ runM: run, loadA: full, volts, dropPercent: 3, derating: 1 }) : null
+    const cable =
+      full <= 150 ? cableFor({ runM: run, loadA: full, volts, dropPercent: 3, derating: 1 }) : null
     const hard = share > 0.25
     const w = (value: number) => `${Math.round(value)} W`
     const scale = 360 / Math.max(surge, take)
@@ -43,31 +56,72 @@ export const inverterSize = sum({
       box(0, 0, all * scale, 20, { fill: 'resin' }),
       box(all * scale, 0, Math.max(0, surge - all) * scale, 20, { fill: 'short', edge: 'red' }),
       text([0, 0], `at once ${w(all)}, starting ${w(surge)}`, { down: -0.6 }),
-      path([[take * scale, -8], [take * scale, 34]], { thick: true }),
+      path(
+        [
+          [take * scale, -8],
+          [take * scale, 34],
+        ],
+        { thick: true },
+      ),
       text([take * scale, 34], w(take), { anchor: 'end', down: 0.7, bold: true }),
     ]
     return accepted({
       says: w(take),
       takes: w(take),
-      heading: hard ? `${w(take)}, drawing ${Math.round(amps)} A: much for a bank of ${Math.round(bank)} Ah` : `${w(take)}; it draws ${Math.round(amps)} A`,
+      heading: hard
+        ? `${w(take)}, drawing ${Math.round(amps)} A: much for a bank of ${Math.round(bank)} Ah`
+        : `${w(take)}; it draws ${Math.round(amps)} A`,
       verdict: hard ? 'look' : 'go',
       figures: [
-        { label: 'Inverter', value: w(take), note: 'steady four fifths of its plate, twice it for a start' },
+        {
+          label: 'Inverter',
+          value: w(take),
+          note: 'steady four fifths of its plate, twice it for a start',
+        },
         { label: 'Draws, as said', value: `${round(amps)} A` },
         { label: 'Draws, at its plate', value: `${round(full)} A` },
-        { label: 'Of the bank, an hour', value: `${Math.round(share * 100)} %`, tone: hard ? 'short' : undefined },
-        { label: 'Cable', value: cable ? `${cable.mm2} mm², fuse ${cable.fuseA} A` : 'more than one cable: the maker’s sheet', note: say(run, 'm') },
+        {
+          label: 'Of the bank, an hour',
+          value: `${Math.round(share * 100)} %`,
+          tone: hard ? 'short' : undefined,
+        },
+        {
+          label: 'Cable',
+          value: cable
+            ? `${cable.mm2} mm², fuse ${cable.fuseA} A`
+            : 'more than one cable: the maker’s sheet',
+          note: say(run, 'm'),
+        },
       ],
       working: [
         `${w(all)} ÷ ${steady} = ${w(all / steady)}; the worst start ${w(surge)} ÷ 2 = ${w(surge / 2)}.`,
         `${w(all)} ÷ ${round(volts)} V ÷ ${inverterShare} = ${round(amps)} A.`,
       ],
-      distrust: ['A motor’s start is three to six times its plate: read it, or ask.', 'It draws something when nothing runs: switch it off.'],
+      distrust: [
+        'A motor’s start is three to six times its plate: read it, or ask.',
+        'It draws something when nothing runs: switch it off.',
+      ],
       cautions: ['230 V aboard: earth-leakage breaker, a licensed person, local code.'],
-      drawing: { shapes, free: { ratio: 0.25 }, said: `${Math.round(all)} watts at once, ${Math.round(surge)} at a start, against an inverter of ${take}.` },
+      drawing: {
+        shapes,
+        free: { ratio: 0.25 },
+        said: `${Math.round(all)} watts at once, ${Math.round(surge)} at a start, against an inverter of ${take}.`,
+      },
       puts: [
-        { is: 'part', key: 'inverter', name: `Inverter ${w(take)}, ${round(volts)} V`, quantity: 1, unit: 'pieces' },
-        { is: 'asBuilt', key: 'inverter', kind: 'setting', what: 'Inverter', value: `${w(take)}${cable ? `, ${cable.mm2} mm², fuse ${cable.fuseA} A` : ''}` },
+        {
+          is: 'part',
+          key: 'inverter',
+          name: `Inverter ${w(take)}, ${round(volts)} V`,
+          quantity: 1,
+          unit: 'pieces',
+        },
+        {
+          is: 'asBuilt',
+          key: 'inverter',
+          kind: 'setting',
+          what: 'Inverter',
+          value: `${w(take)}${cable ? `, ${cable.mm2} mm², fuse ${cable.fuseA} A` : ''}`,
+        },
       ],
     })
   },

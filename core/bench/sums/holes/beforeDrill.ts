@@ -19,23 +19,60 @@ export const beforeDrill = sum({
   asks: [
     amount('hole', 'Hole', 'mm', 9, [1, 200]),
     amount('plate', 'Washer, plate or socket round it, across', 'mm', 30, [1, 1000]),
-    amount('room', 'From the middle of the hole to the nearest wall, frame or edge', 'mm', 60, [0, 5000]),
+    amount(
+      'room',
+      'From the middle of the hole to the nearest wall, frame or edge',
+      'mm',
+      60,
+      [0, 5000],
+    ),
     maybeAmount('oldHole', 'To the middle of the nearest old hole', 'mm', [0, 5000]),
-    amount('outAlong', 'Outside, along from a mark that shows on both sides', 'mm', 500, [0, 20_000]),
+    amount(
+      'outAlong',
+      'Outside, along from a mark that shows on both sides',
+      'mm',
+      500,
+      [0, 20_000],
+    ),
     amount('outAcross', 'Outside, across from it', 'mm', 100, [0, 10_000]),
     amount('inAlong', 'Inside, along from the same mark', 'mm', 500, [0, 20_000]),
     amount('inAcross', 'Inside, across from it', 'mm', 100, [0, 10_000]),
     amount('doubt', 'Each of these measured to', 'mm', 2, [0.5, 50]),
     amount('thick', 'Thickness to go through', 'mm', 20, [0.5, 300], { doubt: 0.15 }),
     maybeAmount('behind', 'From its far side to what lies behind', 'mm', [0, 5000]),
-    maybeAmount('beside', 'From the middle of the hole, inside, to the nearest wire, pipe or tank', 'mm', [0, 5000]),
+    maybeAmount(
+      'beside',
+      'From the middle of the hole, inside, to the nearest wire, pipe or tank',
+      'mm',
+      [0, 5000],
+    ),
     amount('margin', 'Kept clear of it', 'mm', 5, [0, 100]),
   ],
   wantedBy: [
-    { recipe: 'sleeve-and-bed', steps: ['overDrill', 'mark'], fill: { thick: 'thick' }, adds: { thick: ['skin', 'core'] } },
-    { recipe: 'solar-on-arch', steps: ['overDrill'], fill: { thick: 'thick' }, adds: { thick: ['skin', 'core'] } },
-    { recipe: 'through-hull', steps: ['pilot'], fill: { hole: { is: 6 }, plate: 'pad', thick: 'thick' }, adds: { thick: ['core', 'inner'] } },
-    { recipe: 'transducer', steps: ['pilot', 'mark'], fill: { hole: { is: 6 }, plate: 'pad', thick: 'thick' }, adds: { thick: ['core', 'inner'] } },
+    {
+      recipe: 'sleeve-and-bed',
+      steps: ['overDrill', 'mark'],
+      fill: { thick: 'thick' },
+      adds: { thick: ['skin', 'core'] },
+    },
+    {
+      recipe: 'solar-on-arch',
+      steps: ['overDrill'],
+      fill: { thick: 'thick' },
+      adds: { thick: ['skin', 'core'] },
+    },
+    {
+      recipe: 'through-hull',
+      steps: ['pilot'],
+      fill: { hole: { is: 6 }, plate: 'pad', thick: 'thick' },
+      adds: { thick: ['core', 'inner'] },
+    },
+    {
+      recipe: 'transducer',
+      steps: ['pilot', 'mark'],
+      fill: { hole: { is: 6 }, plate: 'pad', thick: 'thick' },
+      adds: { thick: ['core', 'inner'] },
+    },
   ],
   work: (given, { say }) => {
     const { hole, plate, room, oldHole, doubt, thick, behind, beside, margin } = given
@@ -55,7 +92,11 @@ export const beforeDrill = sum({
         state: room >= plate / 2 ? 'fine' : 'stop',
       },
       oldHole === null
-        ? { text: 'Old holes near it', detail: 'not looked for: strip the place bare and look', state: 'look' }
+        ? {
+            text: 'Old holes near it',
+            detail: 'not looked for: strip the place bare and look',
+            state: 'look',
+          }
         : {
             text: `Old hole ${mm(oldHole)} off`,
             detail:
@@ -75,7 +116,11 @@ export const beforeDrill = sum({
         state: apart <= off ? 'fine' : 'stop',
       },
       beside === null
-        ? { text: 'What lies beside it, inside', detail: 'nobody looked: open it, or look with a camera', state: 'look' }
+        ? {
+            text: 'What lies beside it, inside',
+            detail: 'nobody looked: open it, or look with a camera',
+            state: 'look',
+          }
         : beside <= hole / 2 + off
           ? {
               text: `${mm(beside)} to what lies beside it`,
@@ -83,17 +128,33 @@ export const beforeDrill = sum({
               state: 'stop',
             }
           : beside <= plate / 2 + off
-            ? { text: `${mm(beside)} to what lies beside it`, detail: 'clear of the bit, not of the plate: tie it off first', state: 'look' }
-            : { text: `${mm(beside)} to what lies beside it`, detail: 'clear of hole and plate', state: 'fine' },
+            ? {
+                text: `${mm(beside)} to what lies beside it`,
+                detail: 'clear of the bit, not of the plate: tie it off first',
+                state: 'look',
+              }
+            : {
+                text: `${mm(beside)} to what lies beside it`,
+                detail: 'clear of hole and plate',
+                state: 'fine',
+              },
       behind === null
-        ? { text: 'What lies behind it', detail: 'not measured: no depth stop can be set', state: 'look' }
+        ? {
+            text: 'What lies behind it',
+            detail: 'not measured: no depth stop can be set',
+            state: 'look',
+          }
         : behind < margin + cone
           ? {
               text: `${mm(behind)} behind it`,
               detail: `the cone of the bit alone reaches ${mm(cone)} further, and ${mm(margin)} stay clear. Do not drill from this side`,
               state: 'stop',
             }
-          : { text: `${mm(behind)} behind it`, detail: `depth stop at ${mm(stopAt ?? thick)} from the point of the bit`, state: 'fine' },
+          : {
+              text: `${mm(behind)} behind it`,
+              detail: `depth stop at ${mm(stopAt ?? thick)} from the point of the bit`,
+              state: 'fine',
+            },
     ]
     const stops = checks.filter((one) => one.state === 'stop').length
     const looks = checks.filter((one) => one.state === 'look').length
@@ -104,28 +165,46 @@ export const beforeDrill = sum({
       box(-wide / 2, 0, wide / 2 - hole / 2, thick, { fill: 'glass', field: 'thick' }),
       box(hole / 2, 0, wide / 2 - hole / 2, thick, { fill: 'glass', field: 'thick' }),
       box(-hole / 2, -thick * 0.8, hole, thick * 0.8 + deep - cone, { fill: 'metal' }),
-      { is: 'shape', fill: 'metal', corners: [[-hole / 2, deep - cone], [hole / 2, deep - cone], [0, deep]] },
+      {
+        is: 'shape',
+        fill: 'metal',
+        corners: [
+          [-hole / 2, deep - cone],
+          [hole / 2, deep - cone],
+          [0, deep],
+        ],
+      },
       box(-plate / 2, -2, plate / 2 - hole / 2, 2, { fill: 'metal', dashed: true }),
       box(hole / 2, -2, plate / 2 - hole / 2, 2, { fill: 'metal', dashed: true }),
       length([-wide / 2, 0], [-wide / 2, thick], mm(thick), { off: -0.6, field: 'thick' }),
     ]
     if (behind !== null)
       shapes.push(
-        box(-wide / 2, thick + far, wide, Math.max(2, thick * 0.15), { fill: 'short', edge: 'red', field: 'behind' }),
-        length([wide / 2, thick], [wide / 2, thick + far], mm(far), { off: 0.6, tone: 'red', field: 'behind' }),
+        box(-wide / 2, thick + far, wide, Math.max(2, thick * 0.15), {
+          fill: 'short',
+          edge: 'red',
+          field: 'behind',
+        }),
+        length([wide / 2, thick], [wide / 2, thick + far], mm(far), {
+          off: 0.6,
+          tone: 'red',
+          field: 'behind',
+        }),
       )
     if (stopAt !== null)
       shapes.push(
-        path([[-hole * 1.5, deep], [hole * 1.5, deep]], { dashed: true }),
+        path(
+          [
+            [-hole * 1.5, deep],
+            [hole * 1.5, deep],
+          ],
+          { dashed: true },
+        ),
         text([hole * 1.6, deep], `stop ${mm(deep)}`, { tone: 'good', bold: true }),
       )
     const verdict = stops > 0 ? 'stop' : looks > 0 ? 'look' : 'go'
     const says =
-      stops > 0
-        ? 'do not drill'
-        : looks > 0
-          ? `${looks} to look at`
-          : `stop at ${mm(deep)}`
+      stops > 0 ? 'do not drill' : looks > 0 ? `${looks} to look at` : `stop at ${mm(deep)}`
     return accepted({
       says,
       takes: verdict,
@@ -139,7 +218,11 @@ export const beforeDrill = sum({
             : `drill, with the depth stop at ${mm(deep)}`,
       verdict,
       figures: [
-        { label: 'Depth stop', value: stopAt === null ? 'not known' : mm(stopAt), note: 'from the point of the bit' },
+        {
+          label: 'Depth stop',
+          value: stopAt === null ? 'not known' : mm(stopAt),
+          note: 'from the point of the bit',
+        },
         { label: 'Inside against outside', value: mm(apart), note: `doubt ±${mm(off)}` },
         { label: 'Cone of the bit', value: mm(cone) },
       ],
@@ -160,10 +243,26 @@ export const beforeDrill = sum({
         'Below the waterline: depth stop, plug and hammer within reach, never alone afloat.',
         'Glass dust: P3 and extraction. Tired: stop drilling.',
       ],
-      drawing: { shapes, inMm: true, said: `A ${round(hole)} mm bit through ${round(thick)} mm${behind === null ? '' : `, ${round(behind)} mm to what lies behind`}.` },
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `A ${round(hole)} mm bit through ${round(thick)} mm${behind === null ? '' : `, ${round(behind)} mm to what lies behind`}.`,
+      },
       puts: [
-        { is: 'bring', key: 'bit', what: `Drill bit ${mm(hole)}${stopAt === null ? '' : ` with a stop at ${mm(stopAt)}`}`, amount: '1', kind: 'tool' },
-        { is: 'asBuilt', key: 'hole', kind: 'size', what: 'Hole', value: `${mm(hole)} through ${mm(thick)}, ${mm(given.outAlong)} along and ${mm(given.outAcross)} across from the mark` },
+        {
+          is: 'bring',
+          key: 'bit',
+          what: `Drill bit ${mm(hole)}${stopAt === null ? '' : ` with a stop at ${mm(stopAt)}`}`,
+          amount: '1',
+          kind: 'tool',
+        },
+        {
+          is: 'asBuilt',
+          key: 'hole',
+          kind: 'size',
+          what: 'Hole',
+          value: `${mm(hole)} through ${mm(thick)}, ${mm(given.outAlong)} along and ${mm(given.outAcross)} across from the mark`,
+        },
       ],
     })
   },

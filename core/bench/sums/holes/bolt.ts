@@ -122,7 +122,7 @@ export const boltInStack = sum({
       shapes.push(box(-wide / 2, y, wide / 2 - hole, one.mm, look))
       shapes.push(box(hole, y, wide / 2 - hole, one.mm, look))
       shapes.push(
-        name([-wide / 2, y + one.mm / 2], `${one.what} ${say(one.mm, 'mm')}`, 'left', {
+        name([-wide / 2, y + one.mm / 2], `${say(one.mm, 'mm')} ${one.what}`, 'left', {
           field,
           tone: one.there === 'toCome' ? 'soft' : 'ink',
         }),
@@ -164,10 +164,19 @@ export const boltInStack = sum({
     const ruler = wide / 2 + d * 0.6
     shapes.push(
       length([ruler, from], [ruler, end], `${named}`, { off: 0.4 }),
-      length([-d * 0.9, stackMm + below + nutMm], [-d * 0.9, end], `sticks out ${say(round(stickOutMm), 'mm')}`, {
-        off: -0.4,
+      length(
+        [-d * 0.9, stackMm + below + nutMm],
+        [-d * 0.9, end],
+        `sticks out ${say(round(stickOutMm), 'mm')}`,
+        {
+          off: -0.4,
+        },
+      ),
+      text([0, end], `wanted ${say(round(needMm), 'mm')}`, {
+        anchor: 'middle',
+        down: 1,
+        tone: 'soft',
       }),
-      text([0, end], `wanted ${say(round(needMm), 'mm')}`, { anchor: 'middle', down: 1, tone: 'soft' }),
     )
     const tooLong = found.tooLongForSocket
     return accepted({
@@ -179,9 +188,18 @@ export const boltInStack = sum({
       verdict: tooLong ? 'look' : 'go',
       figures: [
         { label: 'Take', value: named, note: `${buy} of them, a tenth to spare` },
-        { label: 'Stack', value: say(round(stackMm), 'mm'), note: toCome.length > 0 ? `${say(round(toComeMm), 'mm')} of it still to come` : undefined },
+        {
+          label: 'Stack',
+          value: say(round(stackMm), 'mm'),
+          note: toCome.length > 0 ? `${say(round(toComeMm), 'mm')} of it still to come` : undefined,
+        },
         { label: 'Wanted at least', value: say(round(needMm), 'mm') },
-        { label: 'Sticks out', value: say(round(stickOutMm), 'mm'), note: `two turns want ${say(round(2 * thread.pitchMm), 'mm')}`, tone: tooLong ? 'short' : undefined },
+        {
+          label: 'Sticks out',
+          value: say(round(stickOutMm), 'mm'),
+          note: `two turns want ${say(round(2 * thread.pitchMm), 'mm')}`,
+          tone: tooLong ? 'short' : undefined,
+        },
         { label: 'Clearance hole', value: say(thread.clearanceMm, 'mm') },
       ],
       working: [
@@ -192,7 +210,9 @@ export const boltInStack = sum({
       ],
       distrust: [
         ...(toCome.length > 0
-          ? ['Layers to come are what you mean to lay, not what will be there: measure the first hole again before you buy for all.']
+          ? [
+              'Layers to come are what you mean to lay, not what will be there: measure the first hole again before you buy for all.',
+            ]
           : []),
         'Butyl goes on thick and creeps for days: nip it up again after a day and after a week.',
         'Heads, washers and nuts differ by maker: hold one against the drawing.',
@@ -204,13 +224,46 @@ export const boltInStack = sum({
         said: `A bolt ${named} through ${counted(layers.length, 'layer')}, ${round(stickOutMm)} mm past the nut.`,
       },
       puts: [
-        { is: 'part', key: 'bolts', name: `Bolt ${named}`, quantity: buy, unit: 'pieces', specification: head === 'sunk' ? 'countersunk' : undefined },
-        { is: 'part', key: 'nuts', name: `Nut ${thread.name}${nut === 'lock' ? ', locking' : ''}`, quantity: buy, unit: 'pieces' },
+        {
+          is: 'part',
+          key: 'bolts',
+          name: `Bolt ${named}`,
+          quantity: buy,
+          unit: 'pieces',
+          specification: head === 'sunk' ? 'countersunk' : undefined,
+        },
+        {
+          is: 'part',
+          key: 'nuts',
+          name: `Nut ${thread.name}${nut === 'lock' ? ', locking' : ''}`,
+          quantity: buy,
+          unit: 'pieces',
+        },
         ...(washers > 0
-          ? [{ is: 'part' as const, key: 'washers', name: `Washer ${thread.name}`, quantity: buy * washers, unit: 'pieces' }]
+          ? [
+              {
+                is: 'part' as const,
+                key: 'washers',
+                name: `Washer ${thread.name}`,
+                quantity: buy * washers,
+                unit: 'pieces',
+              },
+            ]
           : []),
-        { is: 'bring', key: 'bit', what: `Drill bit ${say(thread.clearanceMm, 'mm')}`, amount: '1', kind: 'tool' },
-        { is: 'asBuilt', key: 'bolts', kind: 'size', what: 'Bolts', value: `${bolts} × ${named}, through ${say(round(stackMm), 'mm')}` },
+        {
+          is: 'bring',
+          key: 'bit',
+          what: `Drill bit ${say(thread.clearanceMm, 'mm')}`,
+          amount: '1',
+          kind: 'tool',
+        },
+        {
+          is: 'asBuilt',
+          key: 'bolts',
+          kind: 'size',
+          what: 'Bolts',
+          value: `${bolts} × ${named}, through ${say(round(stackMm), 'mm')}`,
+        },
       ],
     })
   },

@@ -4,7 +4,7 @@ import type { BoltGrade } from '../../../fastening/boltLoad'
 import { accepted, refused } from '../../../result'
 import { amount, count, pick } from '../../ask'
 import type { Shape } from '../../drawing'
-import { box, length, round, text, threadAt, threadPick } from '../../parts'
+import { by, box, length, round, text, threadAt, threadPick } from '../../parts'
 import { sum } from '../../sum'
 
 /** Over this a bolt a surveyor or designer says how. Starting value. */
@@ -59,7 +59,7 @@ export const loadAndPlate = sum({
     const half = (long * wide) / 2
     const mpa = (pullKn * row * 1000) / half
     const grow = Math.sqrt(Math.max(1, mpa / (crush[under] / 2)))
-    const plate = `${say(Math.ceil(long * grow), 'mm')} × ${say(Math.ceil(wide * grow), 'mm')}`
+    const plate = `${by(say(Math.ceil(long * grow), 'mm'), say(Math.ceil(wide * grow), 'mm'))}`
     const mpaThen = mpa / grow ** 2
     const isPast = togetherKn > surveyorKn || share > 0.5
     const kn = (value: number) => `${round(value)} kN`
@@ -67,12 +67,20 @@ export const loadAndPlate = sum({
     const shapes: Shape[] = [
       box(-given.footLong / 2, -12, given.footLong, 12, { fill: 'metal' }),
       box(-15, -lever - 12, 30, lever, { fill: 'metal' }),
-      box(-w * 0.75, 0, w * 1.5, 20, { fill: under === 'solid' ? 'glass' : under === 'wood' ? 'wood' : 'core' }),
+      box(-w * 0.75, 0, w * 1.5, 20, {
+        fill: under === 'solid' ? 'glass' : under === 'wood' ? 'wood' : 'core',
+      }),
       box((-long * grow) / 2, 20, long * grow, 8, { fill: 'glass', dashed: true }),
       box(spread / 2 - thread.sizeMm / 2, -18, thread.sizeMm, 58, { fill: 'metal' }),
       box(-spread / 2 - thread.sizeMm / 2, -18, thread.sizeMm, 58, { fill: 'metal' }),
       { is: 'arrow', from: [-15, -lever], to: [-w * 0.7, -lever], tone: 'red' },
-      text([-w * 0.45, -lever], kn(load), { down: -0.9, tone: 'red', bold: true, anchor: 'middle', field: 'load' }),
+      text([-w * 0.45, -lever], kn(load), {
+        down: -0.9,
+        tone: 'red',
+        bold: true,
+        anchor: 'middle',
+        field: 'load',
+      }),
       length([w * 0.6, -lever], [w * 0.6, 0], say(lever, 'mm'), { off: 0.4, field: 'lever' }),
       { is: 'arrow', from: [spread / 2, 44], to: [spread / 2, 74], tone: 'ink' },
       text([spread / 2, 74], kn(pullKn), { down: 0.7, anchor: 'middle', bold: true }),
@@ -88,9 +96,18 @@ export const loadAndPlate = sum({
       figures: [
         { label: 'Pull on a bolt', value: kn(pullKn) },
         { label: 'Sideways on a bolt', value: kn(shearKn) },
-        { label: 'Both, as pull', value: kn(togetherKn), note: `${Math.round(share * 100)} % of ${kn(bearsKn)}`, tone: isPast ? 'short' : 'good' },
+        {
+          label: 'Both, as pull',
+          value: kn(togetherKn),
+          note: `${Math.round(share * 100)} % of ${kn(bearsKn)}`,
+          tone: isPast ? 'short' : 'good',
+        },
         ...(isPast ? [] : [{ label: 'Plate', value: plate }]),
-        { label: 'Crushing under it', value: `${round(isPast ? mpa : mpaThen, 2)} MPa`, note: `half of ${crush[under]} is used` },
+        {
+          label: 'Crushing under it',
+          value: `${round(isPast ? mpa : mpaThen, 2)} MPa`,
+          note: `half of ${crush[under]} is used`,
+        },
       ],
       working: [
         `Pull: ${round(load)} kN × ${round(lever)} ÷ ${round(spread)} mm ÷ ${row} bolts = ${round(pullKn, 2)} kN.`,
@@ -103,11 +120,23 @@ export const loadAndPlate = sum({
         'What the deck bears away from the plate is not in it.',
         'Crushing limits are careful starting values; the maker’s sheet of the core decides.',
       ],
-      cautions: ['Anchoring, towing and rig loads are for a surveyor or designer: this says when to ask, not that it holds.'],
-      drawing: { shapes, inMm: true, said: `A pull of ${round(load)} kN at ${round(lever)} mm; ${round(pullKn)} kN on each bolt of the far row.` },
+      cautions: [
+        'Anchoring, towing and rig loads are for a surveyor or designer: this says when to ask, not that it holds.',
+      ],
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `A pull of ${round(load)} kN at ${round(lever)} mm; ${round(pullKn)} kN on each bolt of the far row.`,
+      },
       puts: [
         { is: 'part', key: 'plate', name: `Backing plate ${plate}`, quantity: 1, unit: 'pieces' },
-        { is: 'asBuilt', key: 'plate', kind: 'size', what: 'Backing plate', value: `${plate}, for ${kn(load)} at ${say(lever, 'mm')}` },
+        {
+          is: 'asBuilt',
+          key: 'plate',
+          kind: 'size',
+          what: 'Backing plate',
+          value: `${plate}, for ${kn(load)} at ${say(lever, 'mm')}`,
+        },
       ],
     })
   },

@@ -83,7 +83,9 @@ export const sleevedHoles = sum({
       text([0, depth / 2], `${say(thread.clearanceMm, 'mm')}`, { anchor: 'middle' }),
       name([half, outer / 2], `skin ${say(outer, 'mm')}`, 'right', { field: 'outer' }),
       name([half, outer + core / 2], `core ${say(core, 'mm')}`, 'right', { field: 'core' }),
-      name([half, depth + inner / 2], `left whole ${say(inner, 'mm')}`, 'right', { field: 'inner' }),
+      name([half, depth + inner / 2], `left whole ${say(inner, 'mm')}`, 'right', {
+        field: 'inner',
+      }),
     ]
     const amountSaid = say(round(all, 0), 'mL')
     return accepted({
@@ -91,7 +93,11 @@ export const sleevedHoles = sum({
       heading: `${amountSaid} of thick mix for ${holes}; cast one, drill it, then the others`,
       verdict: 'go',
       figures: [
-        { label: 'Thick mix', value: amountSaid, note: `${say(round(each), 'mL')} a hole, a quarter lost in it` },
+        {
+          label: 'Thick mix',
+          value: amountSaid,
+          note: `${say(round(each), 'mL')} a hole, a quarter lost in it`,
+        },
         { label: 'Over-drill', value: say(over, 'mm'), note: `to ${say(depth, 'mm')} deep` },
         { label: 'Drill again', value: say(thread.clearanceMm, 'mm') },
         { label: 'Resin', value: say(round(mix.resinG, 0), 'g') },
@@ -99,7 +105,7 @@ export const sleevedHoles = sum({
         { label: 'Powder', value: say(round(mix.powderG, 0), 'g') },
       ],
       working: [
-        `Bore: π/4 × ${round(over)}² × ${round(depth)} = ${round((Math.PI / 4) * over ** 2 * depth / 1000, 2)} mL.`,
+        `Bore: π/4 × ${round(over)}² × ${round(depth)} = ${round(((Math.PI / 4) * over ** 2 * depth) / 1000, 2)} mL.`,
         `Ring in the core: π × (${round(u)}² − ${round(r)}²) × ${round(core)} = ${round((Math.PI * (u ** 2 - r ** 2) * core) / 1000, 2)} mL.`,
         `Together and a quarter for cup, stick and sand-off: ${round(each, 2)} mL a hole, times ${holes}.`,
         'By weight 100 of resin to 33 of hardener, powder stirred in last.',
@@ -118,9 +124,27 @@ export const sleevedHoles = sum({
         said: `A hole over-drilled to ${round(over)} mm, the core dug back ${round(undercut)} mm and filled, the inner skin left whole.`,
       },
       puts: [
-        { is: 'part', key: 'resin', name: 'Epoxy resin', quantity: round(mix.resinG / 1000, 3), unit: 'kg' },
-        { is: 'part', key: 'hardener', name: 'Epoxy hardener', quantity: round(mix.hardenerG / 1000, 3), unit: 'kg' },
-        { is: 'part', key: 'powder', name: 'Thickening powder', quantity: round(mix.powderG / 1000, 3), unit: 'kg' },
+        {
+          is: 'part',
+          key: 'resin',
+          name: 'Epoxy resin',
+          quantity: round(mix.resinG / 1000, 3),
+          unit: 'kg',
+        },
+        {
+          is: 'part',
+          key: 'hardener',
+          name: 'Epoxy hardener',
+          quantity: round(mix.hardenerG / 1000, 3),
+          unit: 'kg',
+        },
+        {
+          is: 'part',
+          key: 'powder',
+          name: 'Thickening powder',
+          quantity: round(mix.powderG / 1000, 3),
+          unit: 'kg',
+        },
         {
           is: 'step',
           key: 'fill',
@@ -130,8 +154,20 @@ export const sleevedHoles = sum({
           wait: { kind: 'chem', hours: cureH, minC: 10 },
           units: { name: 'holes', count: holes },
         },
-        { is: 'bring', key: 'bit', what: `Drill bit ${say(over, 'mm')} with a depth stop at ${say(depth, 'mm')}`, amount: '1', kind: 'tool' },
-        { is: 'asBuilt', key: 'sleeve', kind: 'size', what: 'Sleeved holes', value: `${holes} of ${say(over, 'mm')}, ${say(depth, 'mm')} deep, core dug back ${say(undercut, 'mm')}` },
+        {
+          is: 'bring',
+          key: 'bit',
+          what: `Drill bit ${say(over, 'mm')} with a depth stop at ${say(depth, 'mm')}`,
+          amount: '1',
+          kind: 'tool',
+        },
+        {
+          is: 'asBuilt',
+          key: 'sleeve',
+          kind: 'size',
+          what: 'Sleeved holes',
+          value: `${holes} of ${say(over, 'mm')}, ${say(depth, 'mm')} deep, core dug back ${say(undercut, 'mm')}`,
+        },
       ],
     })
   },

@@ -42,15 +42,31 @@ export const holesToDrill = sum({
     const rivet = fitting + base + 1.5 * d
     const goes = screw - fitting
     const through = goes > base
-    const mm = (value: number) => say(round(value), 'mm')
+    const mm = (value: number) => say(round(value, 2), 'mm')
     const shapes: Shape[] = [
       box(-60, -fitting, 120, Math.max(fitting, 0.5), { fill: 'metal', field: 'fitting' }),
-      box(-80, 0, 160, base, { fill: into === 'laminate' ? 'glass' : into === 'metal' ? 'metal' : 'wood', field: 'base' }),
-      box(-pilot / 2, 0, pilot, Math.max(0.5, Math.min(base, goes)), { fill: 'paper', dashed: true }),
+      box(-80, 0, 160, base, {
+        fill: into === 'laminate' ? 'glass' : into === 'metal' ? 'metal' : 'wood',
+        field: 'base',
+      }),
+      box(-pilot / 2, 0, pilot, Math.max(0.5, Math.min(base, goes)), {
+        fill: 'paper',
+        dashed: true,
+      }),
       box(-d / 2, -fitting, d, Math.max(1, screw), { edge: through ? 'red' : 'ink' }),
-      path([[-d, -fitting - 4], [d, -fitting - 4]], { thick: true }),
+      path(
+        [
+          [-d, -fitting - 4],
+          [d, -fitting - 4],
+        ],
+        { thick: true },
+      ),
       length([80, 0], [80, base], mm(base), { off: 0.5, field: 'base' }),
-      text([0, base], `edge ${mm(row.edge * d)}, end ${mm(row.end * d)}`, { anchor: 'middle', down: 1, tone: 'soft' }),
+      text([0, base], `edge ${mm(row.edge * d)}, end ${mm(row.end * d)}`, {
+        anchor: 'middle',
+        down: 1,
+        tone: 'soft',
+      }),
     ]
     return accepted({
       says: `clear ${mm(thread.clearanceMm)}, tap ${mm(tap)}`,
@@ -60,7 +76,16 @@ export const holesToDrill = sum({
         { label: 'Clearance hole', value: mm(thread.clearanceMm) },
         { label: 'To be tapped', value: mm(tap), note: `pitch ${mm(thread.pitchMm)}` },
         { label: `Pilot in ${row.name}`, value: mm(pilot) },
-        { label: 'Screw goes in', value: mm(goes), note: through ? 'comes out behind' : goes < 3 * d ? 'under three diameters: little hold' : undefined, tone: through || goes < 0 ? 'short' : undefined },
+        {
+          label: 'Screw goes in',
+          value: mm(goes),
+          note: through
+            ? 'comes out behind'
+            : goes < 3 * d
+              ? 'under three diameters: little hold'
+              : undefined,
+          tone: through || goes < 0 ? 'short' : undefined,
+        },
         { label: 'Rivet, long', value: mm(rivet), note: 'both pieces and 1.5 diameters' },
         { label: 'From an edge', value: mm(row.edge * d) },
         { label: 'From an end', value: mm(row.end * d) },
@@ -74,8 +99,20 @@ export const holesToDrill = sum({
       cautions: ['Before you drill: know what is behind. Goggles.'],
       drawing: { shapes, inMm: true, said: `A hole for ${thread.name} in ${row.name}.` },
       puts: [
-        { is: 'bring', key: 'bits', what: `Drill bits ${mm(thread.clearanceMm)}, ${mm(tap)}, ${mm(pilot)}`, amount: '', kind: 'tool' },
-        { is: 'asBuilt', key: 'holes', kind: 'size', what: 'Holes', value: `${thread.name}: clear ${mm(thread.clearanceMm)}, tap ${mm(tap)}, pilot ${mm(pilot)}` },
+        {
+          is: 'bring',
+          key: 'bits',
+          what: `Drill bits ${mm(thread.clearanceMm)}, ${mm(tap)}, ${mm(pilot)}`,
+          amount: '',
+          kind: 'tool',
+        },
+        {
+          is: 'asBuilt',
+          key: 'holes',
+          kind: 'size',
+          what: 'Holes',
+          value: `${thread.name}: clear ${mm(thread.clearanceMm)}, tap ${mm(tap)}, pilot ${mm(pilot)}`,
+        },
       ],
     })
   },

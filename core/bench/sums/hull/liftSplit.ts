@@ -26,9 +26,29 @@ export const liftSplitSum = sum({
     const { foreT, aftT, foreLegT, aftLegT } = split.value
     const t = (value: number) => say(round(value, 2), 't')
     const shapes: Shape[] = [
-      shape([[0, -loa * 0.07], [loa, -loa * 0.06], [loa * 0.97, 0], [loa * 0.6, loa * 0.03], [loa * 0.1, loa * 0.02]], { fill: 'paper' }),
-      ...([[fore, foreT], [aft, aftT]] as const).flatMap(([x, load]): Shape[] => [
-        path([[x, loa * 0.04], [x, -loa * 0.16]], { thick: true }),
+      shape(
+        [
+          [0, -loa * 0.07],
+          [loa, -loa * 0.06],
+          [loa * 0.97, 0],
+          [loa * 0.6, loa * 0.03],
+          [loa * 0.1, loa * 0.02],
+        ],
+        { fill: 'paper' },
+      ),
+      ...(
+        [
+          [fore, foreT],
+          [aft, aftT],
+        ] as const
+      ).flatMap(([x, load]): Shape[] => [
+        path(
+          [
+            [x, loa * 0.04],
+            [x, -loa * 0.16],
+          ],
+          { thick: true },
+        ),
         text([x, -loa * 0.16], t(load), { anchor: 'middle', down: -0.6, bold: true }),
       ]),
       { is: 'arrow', from: [centre, -loa * 0.04], to: [centre, loa * 0.11], tone: 'red' },
@@ -47,10 +67,23 @@ export const liftSplitSum = sum({
         `${round(weight, 2)} × (${round(aft, 2)} − ${round(centre, 2)}) ÷ (${round(aft, 2)} − ${round(fore, 2)}) = ${round(foreT, 2)} t.`,
         `A leg: half of it ÷ cos ${round(lean)}°.`,
       ],
-      distrust: ['Ask again for weight and sling points when engine, mast, ballast or tanks changed.'],
+      distrust: [
+        'Ask again for weight and sling points when engine, mast, ballast or tanks changed.',
+      ],
       cautions: ['The crane firm’s lift plan decides. Nobody under, nobody aboard.'],
-      drawing: { shapes, said: `${round(foreT, 2)} tonnes on the fore sling, ${round(aftT, 2)} on the aft.` },
-      puts: [{ is: 'asBuilt', key: 'lift', kind: 'setting', what: 'Slings', value: `${say(fore, 'm')} and ${say(aft, 'm')} from the stem; ${t(foreT)} and ${t(aftT)}` }],
+      drawing: {
+        shapes,
+        said: `${round(foreT, 2)} tonnes on the fore sling, ${round(aftT, 2)} on the aft.`,
+      },
+      puts: [
+        {
+          is: 'asBuilt',
+          key: 'lift',
+          kind: 'setting',
+          what: 'Slings',
+          value: `${say(fore, 'm')} and ${say(aft, 'm')} from the stem; ${t(foreT)} and ${t(aftT)}`,
+        },
+      ],
     })
   },
 })

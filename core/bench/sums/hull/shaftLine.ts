@@ -2,7 +2,7 @@ import { exitOvalMm, lineAngleDeg } from '../../../geometry/shaftLine'
 import { accepted } from '../../../result'
 import { amount, maybeAmount } from '../../ask'
 import type { Shape } from '../../drawing'
-import { box, length, path, round, text } from '../../parts'
+import { by, box, length, path, round, text } from '../../parts'
 import type { Check } from '../../sum'
 import { sum } from '../../sum'
 
@@ -16,22 +16,35 @@ export const shaftLine = sum({
   key: 'shaft-line',
   title: 'Shaft line',
   pocket: 'hull',
-  about: 'The angle of a shaft, how long it is, its oval through the skin, where the strut comes, and room at the tip and the gearbox.',
+  about:
+    'The angle of a shaft, how long it is, its oval through the skin, where the strut comes, and room at the tip and the gearbox.',
   words: 'shaft propeller angle strut tube gearbox coupling tip clearance bearing span engine line',
   source: 'handbook 14; handbook-2 I7: oval D ÷ sin, tip ≥ 0.15 D, gearbox ≥ 50 mm clear',
   isWide: true,
   asks: [
     amount('run', 'From coupling to propeller, level', 'mm', 2400, [100, 20_000], { doubt: 0.01 }),
-    amount('drop', 'and down', 'mm', 320, [0, 10_000], { doubt: 0.03 }),
+    amount('drop', 'From coupling to propeller, down', 'mm', 320, [0, 10_000], { doubt: 0.03 }),
     amount('shaft', 'Shaft', 'mm', 30, [10, 200]),
     amount('propeller', 'Propeller', 'mm', 430, [50, 3000]),
-    amount('hullAbove', 'From the middle of the propeller up to the hull', 'mm', 290, [10, 5000], { doubt: 0.05 }),
+    amount('hullAbove', 'From the middle of the propeller up to the hull', 'mm', 290, [10, 5000], {
+      doubt: 0.05,
+    }),
     amount('hullSlope', 'Hull there rises aft by', '°', 4, [-20, 45], { doubt: 0.15 }),
-    amount('exitAt', 'Goes through the hull from the coupling, level', 'mm', 1000, [0, 20_000], { doubt: 0.03 }),
-    amount('strutAt', 'Strut or last bearing from the coupling, level', 'mm', 2250, [0, 20_000], { doubt: 0.03 }),
+    amount('exitAt', 'Goes through the hull from the coupling, level', 'mm', 1000, [0, 20_000], {
+      doubt: 0.03,
+    }),
+    amount('strutAt', 'Strut or last bearing from the coupling, level', 'mm', 2250, [0, 20_000], {
+      doubt: 0.03,
+    }),
     maybeAmount('gearbox', 'Gearbox or pump to what is under it', 'mm', [0, 2000]),
   ],
-  wantedBy: [{ recipe: 'shaft-and-gland', steps: ['draw', 'height', 'align', 'wear'], fill: { shaft: 'shaft' } }],
+  wantedBy: [
+    {
+      recipe: 'shaft-and-gland',
+      steps: ['draw', 'height', 'align', 'wear'],
+      fill: { shaft: 'shaft' },
+    },
+  ],
   work: (given, { say }) => {
     const { run, drop, shaft, propeller, hullAbove, hullSlope, exitAt, strutAt, gearbox } = given
     const angle = lineAngleDeg(drop, run)
@@ -45,37 +58,115 @@ export const shaftLine = sum({
     const spanMost = spanTimes * shaft
     const mm = (value: number) => say(round(value, 0), 'mm')
     const checks: Check[] = [
-      { text: `Tip ${mm(tip)} off the hull`, detail: tip >= tipWant ? `${mm(tipWant)} wanted` : `${mm(tipWant)} wanted: noise and shake. A smaller propeller, or lower the shaft`, state: tip >= tipWant ? 'fine' : tip <= 0 ? 'stop' : 'look' },
+      {
+        text: `Tip ${mm(tip)} off the hull`,
+        detail:
+          tip >= tipWant
+            ? `${mm(tipWant)} wanted`
+            : `${mm(tipWant)} wanted: noise and shake. A smaller propeller, or lower the shaft`,
+        state: tip >= tipWant ? 'fine' : tip <= 0 ? 'stop' : 'look',
+      },
       gearbox === null
         ? { text: 'Room under the gearbox', detail: 'not measured', state: 'look' }
-        : { text: `${mm(gearbox)} under the gearbox`, detail: gearbox >= wantedClear ? 'it may move on its mounts' : `${mm(wantedClear)} wanted: it moves on its mounts`, state: gearbox >= wantedClear ? 'fine' : 'stop' },
-      { text: `${mm(between)} free between bearings`, detail: between <= spanMost ? `up to ${mm(spanMost)} at this thickness` : `over ${mm(spanMost)} it may whip: a bearing more, or thicker`, state: between <= spanMost ? 'fine' : 'look' },
-      { text: `${round(angle)}° down`, detail: angle <= 12 ? 'usual' : 'steep: the engine maker’s limit, running, decides', state: angle <= 12 ? 'fine' : 'look' },
+        : {
+            text: `${mm(gearbox)} under the gearbox`,
+            detail:
+              gearbox >= wantedClear
+                ? 'it may move on its mounts'
+                : `${mm(wantedClear)} wanted: it moves on its mounts`,
+            state: gearbox >= wantedClear ? 'fine' : 'stop',
+          },
+      {
+        text: `${mm(between)} free between bearings`,
+        detail:
+          between <= spanMost
+            ? `up to ${mm(spanMost)} at this thickness`
+            : `over ${mm(spanMost)} it may whip: a bearing more, or thicker`,
+        state: between <= spanMost ? 'fine' : 'look',
+      },
+      {
+        text: `${round(angle)}° down`,
+        detail: angle <= 12 ? 'usual' : 'steep: the engine maker’s limit, running, decides',
+        state: angle <= 12 ? 'fine' : 'look',
+      },
     ]
     const stop = checks.some((one) => one.state === 'stop')
     const look = checks.filter((one) => one.state === 'look').length
-    const hullY = (x: number) => drop - hullAbove - (run - x) * -Math.tan((hullSlope * Math.PI) / 180) * -1
+    const hullY = (x: number) =>
+      drop - hullAbove - (run - x) * -Math.tan((hullSlope * Math.PI) / 180) * -1
     const shapes: Shape[] = [
-      path([[0, 0], [run, drop]], { thick: true }),
-      path([[0, 0], [run, 0]], { dashed: true }),
-      path([[exitAt * 0.4, hullY(exitAt * 0.4)], [run * 1.08, hullY(run * 1.08)]], { thick: true, edge: 'soft' }),
+      path(
+        [
+          [0, 0],
+          [run, drop],
+        ],
+        { thick: true },
+      ),
+      path(
+        [
+          [0, 0],
+          [run, 0],
+        ],
+        { dashed: true },
+      ),
+      path(
+        [
+          [exitAt * 0.4, hullY(exitAt * 0.4)],
+          [run * 1.08, hullY(run * 1.08)],
+        ],
+        { thick: true, edge: 'soft' },
+      ),
       box(-run * 0.06, -run * 0.05, run * 0.06, run * 0.07, { fill: 'metal' }),
-      path([[run, drop - propeller / 2], [run, drop + propeller / 2]], { thick: true, edge: tip >= tipWant ? 'ink' : 'red' }),
-      path([[strutAt, hullY(strutAt)], [strutAt, strutDrop]], { thick: true }),
-      length([run, drop - hullAbove], [run, drop - propeller / 2], mm(tip), { off: 0.6, tone: tip >= tipWant ? 'ink' : 'red', field: 'hullAbove' }),
+      path(
+        [
+          [run, drop - propeller / 2],
+          [run, drop + propeller / 2],
+        ],
+        { thick: true, edge: tip >= tipWant ? 'ink' : 'red' },
+      ),
+      path(
+        [
+          [strutAt, hullY(strutAt)],
+          [strutAt, strutDrop],
+        ],
+        { thick: true },
+      ),
+      length([run, drop - hullAbove], [run, drop - propeller / 2], mm(tip), {
+        off: 0.6,
+        tone: tip >= tipWant ? 'ink' : 'red',
+        field: 'hullAbove',
+      }),
       length([0, 0], [strutAt, 0], mm(strutAt), { off: -1, field: 'strutAt' }),
-      text([run * 0.45, drop * 0.45], `${round(angle)}°, ${say(round(long / 1000, 3), 'm')}`, { down: 1, bold: true }),
+      text([run * 0.45, drop * 0.45], `${round(angle)}°, ${say(round(long / 1000, 3), 'm')}`, {
+        down: 1,
+        bold: true,
+      }),
     ]
     return accepted({
       says: `${round(angle)}°, ${say(round(long / 1000, 2), 'm')}`,
-      heading: stop ? 'it does not go like this' : `${round(angle)}° down, ${say(round(long / 1000, 3), 'm')} from coupling to propeller${look > 0 ? `; ${look} to look at` : ''}`,
+      heading: stop
+        ? 'it does not go like this'
+        : `${round(angle)}° down, ${say(round(long / 1000, 3), 'm')} from coupling to propeller${look > 0 ? `; ${look} to look at` : ''}`,
       verdict: stop ? 'stop' : look > 0 ? 'look' : 'go',
       figures: [
         { label: 'Angle', value: `${round(angle, 2)}°` },
-        { label: 'Shaft, coupling to propeller', value: mm(long), note: 'taper and thread come on top' },
-        { label: 'Oval through the skin', value: `${mm(oval)} × ${mm(shaft)}`, note: `at ${round(toHull)}° to it; the tube is larger` },
+        {
+          label: 'Shaft, coupling to propeller',
+          value: mm(long),
+          note: 'taper and thread come on top',
+        },
+        {
+          label: 'Oval through the skin',
+          value: `${by(mm(oval), mm(shaft))}`,
+          note: `at ${round(toHull)}° to it; the tube is larger`,
+        },
         { label: 'Strut: shaft under the coupling by', value: mm(strutDrop) },
-        { label: 'Tip to hull', value: mm(tip), note: `${mm(tipWant)} wanted`, tone: tip >= tipWant ? 'good' : 'short' },
+        {
+          label: 'Tip to hull',
+          value: mm(tip),
+          note: `${mm(tipWant)} wanted`,
+          tone: tip >= tipWant ? 'good' : 'short',
+        },
       ],
       checks,
       working: [
@@ -84,12 +175,33 @@ export const shaftLine = sum({
         `Tip: ${round(hullAbove)} − ${round(propeller)}/2 = ${round(tip)} mm; 0.15 × ${round(propeller)} = ${round(tipWant)}.`,
         `At the strut: ${round(drop)} × ${round(strutAt)} ÷ ${round(run)} = ${round(strutDrop)} mm.`,
       ],
-      distrust: ['A string sags: a wire, or a light, over two metres.', 'She bends when she is lifted: the line is proved again afloat, after a day.', 'The engine maker’s sheet says how steep it may lie, running.'],
+      distrust: [
+        'A string sags: a wire, or a light, over two metres.',
+        'She bends when she is lifted: the line is proved again afloat, after a day.',
+        'The engine maker’s sheet says how steep it may lie, running.',
+      ],
       cautions: ['The line is signed before bearers, tube or strut are fixed.'],
-      drawing: { shapes, inMm: true, said: `A shaft at ${round(angle)} degrees over ${round(long)} mm.` },
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `A shaft at ${round(angle)} degrees over ${round(long)} mm.`,
+      },
       puts: [
-        { is: 'part', key: 'shaft', name: `Shaft ${mm(shaft)}, ${mm(long)} from coupling to propeller`, quantity: 1, unit: 'pieces', specification: 'length with taper and thread by the maker’s sheet' },
-        { is: 'asBuilt', key: 'line', kind: 'size', what: 'Shaft line', value: `${round(angle, 2)}°, ${mm(long)}; tip ${mm(tip)} off the hull` },
+        {
+          is: 'part',
+          key: 'shaft',
+          name: `Shaft ${mm(shaft)}, ${mm(long)} from coupling to propeller`,
+          quantity: 1,
+          unit: 'pieces',
+          specification: 'length with taper and thread by the maker’s sheet',
+        },
+        {
+          is: 'asBuilt',
+          key: 'line',
+          kind: 'size',
+          what: 'Shaft line',
+          value: `${round(angle, 2)}°, ${mm(long)}; tip ${mm(tip)} off the hull`,
+        },
       ],
     })
   },

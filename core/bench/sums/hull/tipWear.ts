@@ -6,9 +6,10 @@ import { sum } from '../../sum'
 
 export const wearAgainstWorst = sum({
   key: 'wear',
-  title: 'Wear against worst',
+  title: 'Wear',
   pocket: 'hull',
-  about: 'How much of a bearing, a shaft, a pin or an anode is left between new and worn out, and when it will be.',
+  about:
+    'How much of a bearing, a shaft, a pin or an anode is left between new and worn out, and when it will be.',
   words: 'wear bearing cutless shaft pin rudder play clearance measure worst new season',
   source: 'handbook-2 I7: wear against new and worst',
   asks: [
@@ -29,8 +30,17 @@ export const wearAgainstWorst = sum({
     const at = (value: number) => (span === 0 ? 0 : ((value - fresh) / span) * 300)
     const shapes: Shape[] = [
       box(0, 0, 300, 22, { fill: 'paper' }),
-      box(0, 0, Math.max(0, Math.min(300, gone * 300)), 22, { fill: past ? 'short' : 'resin', edge: past ? 'red' : 'ink' }),
-      path([[at(now), -10], [at(now), 32]], { thick: true }),
+      box(0, 0, Math.max(0, Math.min(300, gone * 300)), 22, {
+        fill: past ? 'short' : 'resin',
+        edge: past ? 'red' : 'ink',
+      }),
+      path(
+        [
+          [at(now), -10],
+          [at(now), 32],
+        ],
+        { thick: true },
+      ),
       text([at(now), -10], mm(now), { anchor: 'middle', down: -0.6, bold: true, field: 'now' }),
       text([0, 22], `new ${mm(fresh)}`, { down: 1 }),
       text([300, 22], `worst ${mm(worst)}`, { down: 1, anchor: 'end' }),
@@ -38,18 +48,45 @@ export const wearAgainstWorst = sum({
     return accepted({
       says: past ? 'worn out' : `${Math.round(Math.max(0, gone) * 100)} % gone`,
       takes: past ? 'worn out' : left !== null && left < 1 ? 'this season' : 'later',
-      heading: odd ? 'better than new: measure again' : past ? 'worn out: renew it now' : left === null ? 'nothing gone' : `${Math.round(gone * 100)} % gone; about ${round(left)} seasons left at this pace`,
+      heading: odd
+        ? 'better than new: measure again'
+        : past
+          ? 'worn out: renew it now'
+          : left === null
+            ? 'nothing gone'
+            : `${Math.round(gone * 100)} % gone; about ${round(left)} seasons left at this pace`,
       verdict: odd ? 'look' : past ? 'stop' : left !== null && left < 1 ? 'look' : 'go',
       figures: [
         { label: 'Gone', value: `${Math.round(gone * 100)} %`, tone: past ? 'short' : undefined },
         { label: 'A season', value: `${Math.round(pace * 100)} %` },
-        ...(left === null ? [] : [{ label: 'Seasons left', value: String(round(Math.max(0, left))), tone: left < 1 ? ('short' as const) : undefined }]),
+        ...(left === null
+          ? []
+          : [
+              {
+                label: 'Seasons left',
+                value: String(round(Math.max(0, left))),
+                tone: left < 1 ? ('short' as const) : undefined,
+              },
+            ]),
       ],
-      working: [`(${round(now, 2)} − ${round(fresh, 2)}) ÷ (${round(worst, 2)} − ${round(fresh, 2)}) = ${Math.round(gone * 100)} %; ÷ ${round(seasons)} seasons.`],
-      distrust: ['Measured where it is worst, all the way round, not where it is easy.', 'The last tenth goes faster than the first.'],
+      working: [
+        `(${round(now, 2)} − ${round(fresh, 2)}) ÷ (${round(worst, 2)} − ${round(fresh, 2)}) = ${Math.round(gone * 100)} %; ÷ ${round(seasons)} seasons.`,
+      ],
+      distrust: [
+        'Measured where it is worst, all the way round, not where it is easy.',
+        'The last tenth goes faster than the first.',
+      ],
       cautions: ['Rudder and keel crush: chocked, never under.'],
       drawing: { shapes, said: `${Math.round(gone * 100)} per cent of the wear there is.` },
-      puts: [{ is: 'asBuilt', key: 'wear', kind: 'setting', what: 'Measured', value: `${mm(now)}; new ${mm(fresh)}, worst ${mm(worst)}` }],
+      puts: [
+        {
+          is: 'asBuilt',
+          key: 'wear',
+          kind: 'setting',
+          what: 'Measured',
+          value: `${mm(now)}; new ${mm(fresh)}, worst ${mm(worst)}`,
+        },
+      ],
     })
   },
 })

@@ -1,12 +1,12 @@
 import { accepted, refused } from '../../../result'
 import { amount } from '../../ask'
 import type { At, Shape } from '../../drawing'
-import { length, path, round, shape } from '../../parts'
+import { by, length, path, round, shape } from '../../parts'
 import { sum } from '../../sum'
 
 export const bendMarksRound = sum({
   key: 'bend-marks',
-  title: 'Bend marks round a frame',
+  title: 'Bend marks',
   pocket: 'layout',
   about: 'Where to bend one bar round a closed frame, and how long it is cut.',
   words: 'bend marks frame hatch bar tube closed rectangle corner arch',
@@ -19,21 +19,39 @@ export const bendMarksRound = sum({
     amount('start', 'The joint lies from the middle of a long side by', 'mm', 0, [0, 5000]),
     amount('lap', 'Lap or weld at the joint', 'mm', 0, [-50, 500]),
   ],
-  wantedBy: [{ recipe: 'water-lip', steps: ['bend'], fill: { long: 'longMm', wide: 'wideMm', radius: 'radius', thick: 'sheet' } }],
+  wantedBy: [
+    {
+      recipe: 'water-lip',
+      steps: ['bend'],
+      fill: { long: 'longMm', wide: 'wideMm', radius: 'radius', thick: 'sheet' },
+    },
+  ],
   work: ({ long, wide, thick, radius, start, lap }, { say }) => {
     const outer = radius + thick
     if (2 * outer > Math.min(long, wide))
-      return refused('The corners are larger than the frame.', [{ field: 'radius', message: `At most ${say(Math.min(long, wide) / 2 - thick, 'mm')} for this frame.` }])
+      return refused('The corners are larger than the frame.', [
+        {
+          field: 'radius',
+          message: `At most ${say(Math.min(long, wide) / 2 - thick, 'mm')} for this frame.`,
+        },
+      ])
     const straightLong = long - 2 * outer
     const straightWide = wide - 2 * outer
     if (start > straightLong / 2)
-      return refused('The joint would lie in a corner.', [{ field: 'start', message: `At most ${say(straightLong / 2, 'mm')}.` }])
+      return refused('The joint would lie in a corner.', [
+        { field: 'start', message: `At most ${say(straightLong / 2, 'mm')}.` },
+      ])
     const arc = (Math.PI / 2) * (radius + thick / 2)
     const total = 2 * straightLong + 2 * straightWide + 4 * arc + lap
     const firstStraight = straightLong / 2 - start
     const marks: [string, number, number][] = []
     let at = firstStraight
-    for (const [index, straight] of [straightWide, straightLong, straightWide, straightLong].entries()) {
+    for (const [index, straight] of [
+      straightWide,
+      straightLong,
+      straightWide,
+      straightLong,
+    ].entries()) {
       marks.push([`corner ${index + 1}`, at, at + arc])
       at += arc + straight
     }
@@ -53,33 +71,86 @@ export const bendMarksRound = sum({
     const scale = long / Math.max(total, 1)
     const shapes: Shape[] = [
       shape(ring, { thick: true }),
-      shape(ring.map(([x, y]): At => [long / 2 + (x - long / 2) * (1 - (2 * thick) / long), wide / 2 + (y - wide / 2) * (1 - (2 * thick) / wide)]), { edge: 'soft' }),
-      path([[long / 2 + start, -8], [long / 2 + start, thick + 8]], { edge: 'red', thick: true }),
+      shape(
+        ring.map(([x, y]): At => [
+          long / 2 + (x - long / 2) * (1 - (2 * thick) / long),
+          wide / 2 + (y - wide / 2) * (1 - (2 * thick) / wide),
+        ]),
+        { edge: 'soft' },
+      ),
+      path(
+        [
+          [long / 2 + start, -8],
+          [long / 2 + start, thick + 8],
+        ],
+        { edge: 'red', thick: true },
+      ),
       length([0, wide], [long, wide], mm(long), { off: 0.6, field: 'long' }),
       length([long, 0], [long, wide], mm(wide), { off: 0.6, field: 'wide' }),
-      shape([[0, bar + 20], [total * scale, bar + 20], [total * scale, bar + 20 + thick], [0, bar + 20 + thick]], { fill: 'metal' }),
-      ...marks.flatMap(([, from, to]): Shape[] => [from, to].map((x) => path([[x * scale, bar + 12], [x * scale, bar + 28 + thick]]))),
+      shape(
+        [
+          [0, bar + 20],
+          [total * scale, bar + 20],
+          [total * scale, bar + 20 + thick],
+          [0, bar + 20 + thick],
+        ],
+        { fill: 'metal' },
+      ),
+      ...marks.flatMap(([, from, to]): Shape[] =>
+        [from, to].map((x) =>
+          path([
+            [x * scale, bar + 12],
+            [x * scale, bar + 28 + thick],
+          ]),
+        ),
+      ),
     ]
     return accepted({
       says: `cut ${mm(total)}`,
       heading: `cut ${mm(total)}; bends begin at ${marks.map(([, from]) => mm(from)).join(', ')}`,
       verdict: 'go',
       figures: [
-        { label: 'Cut', value: mm(total), note: lap === 0 ? 'butt to butt' : `with ${mm(lap)} at the joint` },
+        {
+          label: 'Cut',
+          value: mm(total),
+          note: lap === 0 ? 'butt to butt' : `with ${mm(lap)} at the joint`,
+        },
         { label: 'Each corner takes', value: mm(arc) },
         { label: 'Between corners', value: `${mm(straightLong)} and ${mm(straightWide)}` },
       ],
-      table: { caption: 'Marks from the cut end', head: ['Where', 'bend begins', 'bend ends'], rows: marks.map(([what, from, to]) => [what, mm(from), mm(to)]) },
+      table: {
+        caption: 'Marks from the cut end',
+        head: ['Where', 'bend begins', 'bend ends'],
+        rows: marks.map(([what, from, to]) => [what, mm(from), mm(to)]),
+      },
       working: [
         `Corner: π/2 × (${round(radius)} + ${round(thick)}/2) = ${round(arc, 1)} mm along the middle of the bar.`,
         `2 × ${round(straightLong)} + 2 × ${round(straightWide)} + 4 × ${round(arc, 1)}${lap === 0 ? '' : ` + ${round(lap)}`} = ${round(total, 1)} mm.`,
       ],
-      distrust: ['Bend the first corner, hold it to the frame, and move the other marks by what it was out.'],
+      distrust: [
+        'Bend the first corner, hold it to the frame, and move the other marks by what it was out.',
+      ],
       cautions: ['Hot bending: gloves, fire watch, nothing that burns beside it.'],
-      drawing: { shapes, inMm: true, said: `A closed frame ${round(long)} by ${round(wide)} mm from a bar of ${round(total)} mm.` },
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `A closed frame ${round(long)} by ${round(wide)} mm from a bar of ${round(total)} mm.`,
+      },
       puts: [
-        { is: 'part', key: 'bar', name: `Bar for the frame, ${mm(thick)}`, quantity: round(total / 1000, 3), unit: 'm' },
-        { is: 'asBuilt', key: 'frame', kind: 'size', what: 'Frame', value: `${mm(long)} × ${mm(wide)}, bar ${mm(total)}` },
+        {
+          is: 'part',
+          key: 'bar',
+          name: `Bar for the frame, ${mm(thick)}`,
+          quantity: round(total / 1000, 3),
+          unit: 'm',
+        },
+        {
+          is: 'asBuilt',
+          key: 'frame',
+          kind: 'size',
+          what: 'Frame',
+          value: `${by(mm(long), mm(wide))}, bar ${mm(total)}`,
+        },
       ],
     })
   },

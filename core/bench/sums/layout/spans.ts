@@ -10,7 +10,8 @@ export const spansAndPosts = sum({
   key: 'spans-and-posts',
   title: 'Spans and posts',
   pocket: 'layout',
-  about: 'Where posts, brackets or bolts stand along a run, as evenly as can be, clear of what is in the way and with a gate.',
+  about:
+    'Where posts, brackets or bolts stand along a run, as evenly as can be, clear of what is in the way and with a gate.',
   words: 'posts stanchions spacing equal spans rail lifelines gate keep out tape marks brackets',
   source: 'handbook 11: fewest posts, then the most even, proven on a grid of millimetres',
   isWide: true,
@@ -41,30 +42,80 @@ export const spansAndPosts = sum({
     {
       recipe: 'posts-and-rail',
       steps: ['plan', 'walk', 'wedges', 'fabricate'],
-      fill: { long: 'lengthM', longest: 'longestM', hasGate: { is: 'yes' }, gateAt: 'gateAtM', gate: 'gateM' },
+      fill: {
+        long: 'lengthM',
+        longest: 'longestM',
+        hasGate: { is: 'yes' },
+        gateAt: 'gateAtM',
+        gate: 'gateM',
+      },
     },
   ],
   work: ({ long, longest, hasGate, gateAt, gate, keepOuts, datum }, { say }) => {
     const opening: Stretch | null = hasGate === 'yes' ? [gateAt, gateAt + gate] : null
-    const out = keepOuts.map((one): Stretch => [Math.min(one.from, one.to), Math.max(one.from, one.to)])
-    const { marksM, largestM, smallestM } = postsOnRun(long, longest, opening, out.filter(([a, b]) => b > a))
+    const out = keepOuts.map((one): Stretch => [
+      Math.min(one.from, one.to),
+      Math.max(one.from, one.to),
+    ])
+    const { marksM, largestM, smallestM } = postsOnRun(
+      long,
+      longest,
+      opening,
+      out.filter(([a, b]) => b > a),
+    )
     const fromDatum = (mark: number): number => (datum === 'fore' ? mark : long - mark)
     const marks = [...marksM].map(fromDatum).sort((a, b) => a - b)
     const m = (value: number) => say(round(value * 1000, 0), 'mm')
     const high = long * 0.085
-    const isGap = (at: number) => opening !== null && Math.abs((marksM[at] ?? 0) - opening[0]) < 1e-6
+    const isGap = (at: number) =>
+      opening !== null && Math.abs((marksM[at] ?? 0) - opening[0]) < 1e-6
     const shapes: Shape[] = [
       box(-long * 0.01, 0, long * 1.02, high * 0.16, { fill: 'wood' }),
-      ...out.map(([a, b]) => box(a, -high * 1.15, b - a, high * 1.15, { fill: 'short', edge: 'red' })),
+      ...out.map(([a, b]) =>
+        box(a, -high * 1.15, b - a, high * 1.15, { fill: 'short', edge: 'red' }),
+      ),
       ...marksM.flatMap((mark, at): Shape[] => [
         box(mark - long * 0.003, -high, long * 0.006, high, { fill: 'metal' }),
         ...(at < marksM.length - 1 && !isGap(at)
-          ? [path([[mark, -high], [marksM[at + 1] ?? mark, -high]], { thick: true }), path([[mark, -high * 0.5], [marksM[at + 1] ?? mark, -high * 0.5]])]
+          ? [
+              path(
+                [
+                  [mark, -high],
+                  [marksM[at + 1] ?? mark, -high],
+                ],
+                { thick: true },
+              ),
+              path([
+                [mark, -high * 0.5],
+                [marksM[at + 1] ?? mark, -high * 0.5],
+              ]),
+            ]
           : []),
-        text([mark, high * 0.16], m(fromDatum(mark)), { anchor: 'middle', down: at % 2 === 0 ? 0.8 : 1.8, size: 'small' }),
+        text([mark, high * 0.16], m(fromDatum(mark)), {
+          anchor: 'middle',
+          down: at % 2 === 0 ? 0.8 : 1.8,
+          size: 'small',
+        }),
       ]),
-      ...(opening ? [text([(opening[0] + opening[1]) / 2, -high], 'gate', { anchor: 'middle', down: -0.7, bold: true })] : []),
-      ...(marksM.length > 1 ? [length([marksM[0] ?? 0, -high], [marksM[1] ?? 0, -high], m((marksM[1] ?? 0) - (marksM[0] ?? 0)), { off: -1.2 })] : []),
+      ...(opening
+        ? [
+            text([(opening[0] + opening[1]) / 2, -high], 'gate', {
+              anchor: 'middle',
+              down: -0.7,
+              bold: true,
+            }),
+          ]
+        : []),
+      ...(marksM.length > 1
+        ? [
+            length(
+              [marksM[0] ?? 0, -high],
+              [marksM[1] ?? 0, -high],
+              m((marksM[1] ?? 0) - (marksM[0] ?? 0)),
+              { off: -1.2 },
+            ),
+          ]
+        : []),
     ]
     const says = `${marksM.length} posts, ${m(largestM)}`
     return accepted({
@@ -75,7 +126,11 @@ export const spansAndPosts = sum({
       figures: [
         { label: 'Posts', value: String(marksM.length) },
         { label: 'Largest span', value: m(largestM), note: `no more than ${m(longest)}` },
-        { label: 'Smallest span', value: m(smallestM), note: largestM - smallestM > 0.0015 ? 'as even as the keep-outs let it be' : 'all alike' },
+        {
+          label: 'Smallest span',
+          value: m(smallestM),
+          note: largestM - smallestM > 0.0015 ? 'as even as the keep-outs let it be' : 'all alike',
+        },
       ],
       table: {
         caption: `Tape marks from ${datum === 'fore' ? 'the forward' : 'the after'} end, the tape left lying`,
@@ -101,8 +156,20 @@ export const spansAndPosts = sum({
       drawing: { shapes, said: `${marksM.length} posts along ${round(long, 2)} metres.` },
       puts: [
         { is: 'part', key: 'posts', name: 'Posts', quantity: marksM.length, unit: 'pieces' },
-        { is: 'bring', key: 'tape', what: 'Tape, batten and a pencil line from one datum', amount: '1', kind: 'tool' },
-        { is: 'asBuilt', key: 'marks', kind: 'size', what: `Posts from the ${datum === 'fore' ? 'forward' : 'after'} end`, value: marks.map(m).join(' · ').slice(0, 300) },
+        {
+          is: 'bring',
+          key: 'tape',
+          what: 'Tape, batten and a pencil line from one datum',
+          amount: '1',
+          kind: 'tool',
+        },
+        {
+          is: 'asBuilt',
+          key: 'marks',
+          kind: 'size',
+          what: `Posts from the ${datum === 'fore' ? 'forward' : 'after'} end`,
+          value: marks.map(m).join(' · ').slice(0, 300),
+        },
       ],
     })
   },

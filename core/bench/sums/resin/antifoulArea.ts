@@ -21,7 +21,11 @@ export const antifoulArea = sum({
     pick('way', 'Known by', 'rule', [
       { value: 'rule', label: 'her sizes', why: 'Quick, within a fifth.' },
       { value: 'girths', label: 'girths with a tape', why: 'The best, where she stands ashore.' },
-      { value: 'litres', label: 'what went on last time', why: 'As good as what was written down.' },
+      {
+        value: 'litres',
+        label: 'what went on last time',
+        why: 'As good as what was written down.',
+      },
     ]),
     pick('full', 'Under water she is', 'moderate', [
       { value: 'full', label: 'full, or a motor boat' },
@@ -50,12 +54,16 @@ export const antifoulArea = sum({
     ),
     maybeAmount('keel', 'Keel and rudder, both sides together', 'm²', [0, 200]),
     amount('litres', 'Litres that went on', 'L', 4, [0.1, 500]),
-    count('coatsThen', 'in so many coats', 2, 20),
+    count('coatsThen', 'That was in so many coats', 2, 20),
     amount('rate', 'Covers, by the tin', 'm²/L', 10, [1, 40]),
     count('coats', 'Coats now', 2, 10),
   ],
   wantedBy: [
-    { recipe: 'strip-barrier-antifoul', steps: ['antifoul', 'barrier', 'scrape'], fill: { coats: 'antifoulCoats' } },
+    {
+      recipe: 'strip-barrier-antifoul',
+      steps: ['antifoul', 'barrier', 'scrape'],
+      fill: { coats: 'antifoulCoats' },
+    },
   ],
   work: (given, { say }) => {
     const { way, full, lwl, beam, draught, girths, keel, litres, coatsThen, rate, coats } = given
@@ -71,15 +79,41 @@ export const antifoulArea = sum({
     const sections: At[] =
       way === 'girths'
         ? girths.map((one): At => [one.at, one.girth / 2])
-        : [[0, 0], [lwl * 0.25, (beam + draught) * 0.42], [lwl * 0.5, (beam + draught) * 0.5], [lwl * 0.75, (beam + draught) * 0.4], [lwl, (beam + draught) * 0.08]]
+        : [
+            [0, 0],
+            [lwl * 0.25, (beam + draught) * 0.42],
+            [lwl * 0.5, (beam + draught) * 0.5],
+            [lwl * 0.75, (beam + draught) * 0.4],
+            [lwl, (beam + draught) * 0.08],
+          ]
     const sorted = [...sections].sort((a, b) => a[0] - b[0])
     const long = (sorted.at(-1)?.[0] ?? lwl) - (sorted[0]?.[0] ?? 0)
     const shapes: Shape[] = [
       shape([...sorted, [sorted.at(-1)?.[0] ?? 0, 0], [sorted[0]?.[0] ?? 0, 0]], { fill: 'water' }),
-      path([[(sorted[0]?.[0] ?? 0) - long * 0.04, 0], [(sorted.at(-1)?.[0] ?? 0) + long * 0.04, 0]], { thick: true }),
-      ...sorted.map(([x, y]): Shape => path([[x, 0], [x, y]], { dashed: true })),
-      length([sorted[0]?.[0] ?? 0, 0], [sorted.at(-1)?.[0] ?? 0, 0], say(round(long, 2), 'm'), { off: -0.7 }),
-      text([(sorted[0]?.[0] ?? 0) + long / 2, Math.max(...sorted.map((one) => one[1]))], 'half her girth, laid flat', { anchor: 'middle', down: 0.8, tone: 'soft' }),
+      path(
+        [
+          [(sorted[0]?.[0] ?? 0) - long * 0.04, 0],
+          [(sorted.at(-1)?.[0] ?? 0) + long * 0.04, 0],
+        ],
+        { thick: true },
+      ),
+      ...sorted.map(([x, y]): Shape =>
+        path(
+          [
+            [x, 0],
+            [x, y],
+          ],
+          { dashed: true },
+        ),
+      ),
+      length([sorted[0]?.[0] ?? 0, 0], [sorted.at(-1)?.[0] ?? 0, 0], say(round(long, 2), 'm'), {
+        off: -0.7,
+      }),
+      text(
+        [(sorted[0]?.[0] ?? 0) + long / 2, Math.max(...sorted.map((one) => one[1]))],
+        'half her girth, laid flat',
+        { anchor: 'middle', down: 0.8, tone: 'soft' },
+      ),
     ]
     const apart = Math.abs(own - rule) / rule
     return accepted({
@@ -88,8 +122,21 @@ export const antifoulArea = sum({
       verdict: 'go',
       figures: [
         { label: 'Under water', value: m2(own) },
-        ...(way === 'rule' ? [] : [{ label: 'By her sizes', value: m2(rule), note: apart > 0.25 ? 'far from it: measure one of them again' : 'near enough', tone: apart > 0.25 ? ('short' as const) : undefined }]),
-        { label: 'Paint', value: say(round(need, 1), 'L'), note: 'edges and waterline once more in it' },
+        ...(way === 'rule'
+          ? []
+          : [
+              {
+                label: 'By her sizes',
+                value: m2(rule),
+                note: apart > 0.25 ? 'far from it: measure one of them again' : 'near enough',
+                tone: apart > 0.25 ? ('short' as const) : undefined,
+              },
+            ]),
+        {
+          label: 'Paint',
+          value: say(round(need, 1), 'L'),
+          note: 'edges and waterline once more in it',
+        },
       ],
       working: [
         way === 'rule'
@@ -100,7 +147,9 @@ export const antifoulArea = sum({
         `${round(own, 1)} × ${coats} ÷ ${round(rate, 1)} ÷ 0.85 and a tenth: ${round(need, 1)} L.`,
       ],
       distrust: [
-        ...(way === 'rule' ? ['The rule is within a fifth: girths are better, and she stands there.'] : []),
+        ...(way === 'rule'
+          ? ['The rule is within a fifth: girths are better, and she stands there.']
+          : []),
         ...(way === 'girths' && keel === null ? ['Keel and rudder are not in it.'] : []),
         'A rough bottom drinks a fifth more.',
       ],
@@ -108,7 +157,13 @@ export const antifoulArea = sum({
       drawing: { shapes, said: `Her underwater body laid flat along ${round(long, 1)} metres.` },
       puts: [
         { is: 'part', key: 'antifoul', name: 'Antifouling', quantity: round(need, 1), unit: 'L' },
-        { is: 'asBuilt', key: 'area', kind: 'size', what: 'Area under water', value: `${m2(own)}, by ${way === 'rule' ? 'her sizes' : way === 'girths' ? 'girths' : 'what went on'}` },
+        {
+          is: 'asBuilt',
+          key: 'area',
+          kind: 'size',
+          what: 'Area under water',
+          value: `${m2(own)}, by ${way === 'rule' ? 'her sizes' : way === 'girths' ? 'girths' : 'what went on'}`,
+        },
       ],
     })
   },

@@ -13,7 +13,8 @@ export const coatsAndTins = sum({
   key: 'coats-and-tins',
   title: 'Coats and tins',
   pocket: 'resin',
-  about: 'Litres for an area and a film, tins to buy, what is left over, and how many coats build a film.',
+  about:
+    'Litres for an area and a film, tins to buy, what is left over, and how many coats build a film.',
   words: 'paint primer varnish barrier litres film thickness solids coverage spreading rate tin',
   source: 'handbook 9: m²/L = volume solids % × 10 / dry film µm',
   asks: [
@@ -34,9 +35,27 @@ export const coatsAndTins = sum({
     amount('edges', 'One more coat on edges, share of the area', '%', 0, [0, 100]),
   ],
   wantedBy: [
-    { recipe: 'strip-barrier-antifoul', steps: ['barrier', 'barrierRest'], fill: { areaM2: 'areaM2', solids: 'solids', by: { is: 'film' }, film: { is: 250 }, coatFilm: 'filmUm' } },
-    { recipe: 'recore-above', steps: ['primer', 'paint'], fill: { areaM2: 'areaM2', coats: { is: 2 } } },
-    { recipe: 'varnish-wood', steps: ['varnish', 'oil', 'twoPart', 'seal'], fill: { areaM2: 'areaM2', coats: 'coats' } },
+    {
+      recipe: 'strip-barrier-antifoul',
+      steps: ['barrier', 'barrierRest'],
+      fill: {
+        areaM2: 'areaM2',
+        solids: 'solids',
+        by: { is: 'film' },
+        film: { is: 250 },
+        coatFilm: 'filmUm',
+      },
+    },
+    {
+      recipe: 'recore-above',
+      steps: ['primer', 'paint'],
+      fill: { areaM2: 'areaM2', coats: { is: 2 } },
+    },
+    {
+      recipe: 'varnish-wood',
+      steps: ['varnish', 'oil', 'twoPart', 'seal'],
+      fill: { areaM2: 'areaM2', coats: 'coats' },
+    },
   ],
   work: ({ areaM2, solids, by, coats: asked, film, coatFilm, how, tin, edges }, { say }) => {
     const coats = by === 'coats' ? asked : Math.max(1, coatsForFilm(film, coatFilm))
@@ -53,7 +72,12 @@ export const coatsAndTins = sum({
     )
     shapes.push(
       box(0, 0, 160, 16, { fill: 'glass' }),
-      length([160, -coats * 12], [160, 0], `${coats} × ${say(coatFilm, 'µm')} = ${say(total, 'µm')}`, { off: 0.6 }),
+      length(
+        [160, -coats * 12],
+        [160, 0],
+        `${coats} × ${say(coatFilm, 'µm')} = ${say(total, 'µm')}`,
+        { off: 0.6 },
+      ),
       ...Array.from({ length: Math.min(tins, 12) }, (_, at) =>
         box(at * 26, 40, 20, 26, { fill: 'paper' }),
       ),
@@ -69,24 +93,57 @@ export const coatsAndTins = sum({
       heading: `${l(litres)} for ${counted(coats, 'coat')}: ${counted(tins, 'tin')} of ${l(tin)}, ${l(left)} over`,
       verdict: 'go',
       figures: [
-        { label: 'In all', value: l(litres), note: how === 'brush' ? '15 % stays in tray and roller' : '40 % goes by with the gun' },
+        {
+          label: 'In all',
+          value: l(litres),
+          note: how === 'brush' ? '15 % stays in tray and roller' : '40 % goes by with the gun',
+        },
         { label: 'A coat', value: l(each) },
         { label: 'Covers', value: say(round(rate, 1), 'm²/L') },
-        { label: 'Dry film in all', value: say(round(total, 0), 'µm'), tone: by === 'film' && total < film ? 'short' : undefined },
-        { label: 'Wet, on the comb', value: say(round(wet, 0), 'µm'), note: 'a coat, as it is laid' },
+        {
+          label: 'Dry film in all',
+          value: say(round(total, 0), 'µm'),
+          tone: by === 'film' && total < film ? 'short' : undefined,
+        },
+        {
+          label: 'Wet, on the comb',
+          value: say(round(wet, 0), 'µm'),
+          note: 'a coat, as it is laid',
+        },
         { label: 'Left over', value: l(left) },
       ],
       working: [
         `${round(solids)} % × 10 ÷ ${round(coatFilm)} µm = ${round(rate, 2)} m²/L.`,
-        ...(by === 'film' ? [`${round(film)} µm ÷ ${round(coatFilm)} a coat, rounded up: ${coats}.`] : []),
+        ...(by === 'film'
+          ? [`${round(film)} µm ÷ ${round(coatFilm)} a coat, rounded up: ${coats}.`]
+          : []),
         `${round(areaM2, 2)} m² ÷ ${round(rate, 2)} ÷ ${1 - losses[how]} = ${round(each, 2)} L a coat, × ${coats}${edges > 0 ? `, and ${round(edges)} % once more` : ''}.`,
       ],
-      distrust: ['Bare wood, filler and core drink the first coat: buy a tin more or thin it by the sheet.', 'The film is what the comb says, not what the tin hopes for.'],
-      cautions: ['Solvent: ventilation, no flames, rags laid flat to dry.', 'Two-part paint sprayed: an air-fed mask, or leave it to a trade.'],
+      distrust: [
+        'Bare wood, filler and core drink the first coat: buy a tin more or thin it by the sheet.',
+        'The film is what the comb says, not what the tin hopes for.',
+      ],
+      cautions: [
+        'Solvent: ventilation, no flames, rags laid flat to dry.',
+        'Two-part paint sprayed: an air-fed mask, or leave it to a trade.',
+      ],
       drawing: { shapes, said: `${coats} coats of ${Math.round(coatFilm)} µm; ${tins} tins.` },
       puts: [
-        { is: 'part', key: 'paint', name: 'Paint', quantity: round(litres, 2), unit: 'L', pack: tin },
-        { is: 'asBuilt', key: 'coats', kind: 'size', what: 'Coats', value: `${coats} of ${say(coatFilm, 'µm')} dry over ${say(round(areaM2, 1), 'm²')}` },
+        {
+          is: 'part',
+          key: 'paint',
+          name: 'Paint',
+          quantity: round(litres, 2),
+          unit: 'L',
+          pack: tin,
+        },
+        {
+          is: 'asBuilt',
+          key: 'coats',
+          kind: 'size',
+          what: 'Coats',
+          value: `${coats} of ${say(coatFilm, 'µm')} dry over ${say(round(areaM2, 1), 'm²')}`,
+        },
       ],
     })
   },

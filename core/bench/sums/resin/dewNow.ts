@@ -12,7 +12,8 @@ export const dewNow = sum({
   key: 'dew-now',
   title: 'Dew now',
   pocket: 'resin',
-  about: 'Whether a surface is far enough over the dew point to be coated, and how far it may cool.',
+  about:
+    'Whether a surface is far enough over the dew point to be coated, and how far it may cool.',
   words: 'dew point humidity condensation blush paint surface temperature',
   source: 'handbook 9: Magnus, a = 17.625, b = 243.04 °C; 3 °C of margin',
   asks: [
@@ -20,11 +21,10 @@ export const dewNow = sum({
     amount('humidity', 'Humidity', '%', 65, [1, 100], { doubt: 0.08 }),
     amount('surfaceC', 'The surface', '°C', 15, [-20, 80], { doubt: 0.08 }),
   ],
-  wantedBy: ['recore-above', 'strip-barrier-antifoul'].map((recipe) => ({
-    recipe,
-    steps: ['primer', 'paint', 'barrier', 'barrierRest'],
-    fill: {},
-  })),
+  wantedBy: [
+    { recipe: 'recore-above', steps: ['primer', 'paint'], fill: {} },
+    { recipe: 'strip-barrier-antifoul', steps: ['barrier', 'barrierRest'], fill: {} },
+  ],
   now: ({ airC, dewC, deckC }) => ({
     airC,
     surfaceC: deckC,
@@ -34,8 +34,7 @@ export const dewNow = sum({
           humidity: Math.min(
             100,
             round(
-              100 *
-                Math.exp((17.625 * dewC) / (243.04 + dewC) - (17.625 * airC) / (243.04 + airC)),
+              100 * Math.exp((17.625 * dewC) / (243.04 + dewC) - (17.625 * airC) / (243.04 + airC)),
               0,
             ),
           ),
@@ -52,10 +51,23 @@ export const dewNow = sum({
       box(0, at(dew), 60, -at(dew), { fill: 'water' }),
       box(0, at(dew + marginC), 60, at(dew) - at(dew + marginC), { fill: 'short', edge: 'red' }),
       box(0, at(top + 2), 60, at(dew + marginC) - at(top + 2), { fill: 'paper' }),
-      path([[-12, at(surfaceC)], [72, at(surfaceC)]], { thick: true, edge: fine ? 'good' : 'red' }),
-      text([74, at(surfaceC)], ` surface ${t(surfaceC)}`, { bold: true, tone: fine ? 'good' : 'red', field: 'surfaceC' }),
+      path(
+        [
+          [-12, at(surfaceC)],
+          [72, at(surfaceC)],
+        ],
+        { thick: true, edge: fine ? 'good' : 'red' },
+      ),
+      text([74, at(surfaceC)], ` surface ${t(surfaceC)}`, {
+        bold: true,
+        tone: fine ? 'good' : 'red',
+        field: 'surfaceC',
+      }),
       text([-4, at(dew)], `dew ${t(dew)} `, { anchor: 'end' }),
-      text([-4, at(dew + marginC)], `dry from ${t(dew + marginC)} `, { anchor: 'end', tone: 'soft' }),
+      text([-4, at(dew + marginC)], `dry from ${t(dew + marginC)} `, {
+        anchor: 'end',
+        tone: 'soft',
+      }),
     ]
     return accepted({
       says: fine ? `${round(over)}° over` : `${round(over)}° over: wait`,
@@ -68,8 +80,16 @@ export const dewNow = sum({
       verdict: fine ? 'go' : 'stop',
       figures: [
         { label: 'Dew point', value: t(dew) },
-        { label: 'The surface is over it by', value: `${round(over)}°`, tone: fine ? 'good' : 'short' },
-        { label: fine ? 'It may cool by' : 'It has to warm by', value: `${round(Math.abs(over - marginC))}°`, note: 'until it is touch-dry as well' },
+        {
+          label: 'The surface is over it by',
+          value: `${round(over)}°`,
+          tone: fine ? 'good' : 'short',
+        },
+        {
+          label: fine ? 'It may cool by' : 'It has to warm by',
+          value: `${round(Math.abs(over - marginC))}°`,
+          note: 'until it is touch-dry as well',
+        },
       ],
       working: [
         `ln(${round(humidity)}/100) + 17.625 × ${round(airC)} ÷ (243.04 + ${round(airC)}), turned round: ${round(dew, 2)} °C.`,
@@ -82,8 +102,20 @@ export const dewNow = sum({
       cautions: ['Heaters in tents and cabins: carbon monoxide alarm.'],
       drawing: { shapes, said: `Dew point ${round(dew)}, surface ${round(surfaceC)} degrees.` },
       puts: [
-        { is: 'bring', key: 'meter', what: 'Surface thermometer and hygrometer', amount: '1', kind: 'tool' },
-        { is: 'asBuilt', key: 'dew', kind: 'setting', what: 'Over the dew point', value: `${round(over)}°: air ${t(airC)} at ${round(humidity)} %, surface ${t(surfaceC)}` },
+        {
+          is: 'bring',
+          key: 'meter',
+          what: 'Surface thermometer and hygrometer',
+          amount: '1',
+          kind: 'tool',
+        },
+        {
+          is: 'asBuilt',
+          key: 'dew',
+          kind: 'setting',
+          what: 'Over the dew point',
+          value: `${round(over)}°: air ${t(airC)} at ${round(humidity)} %, surface ${t(surfaceC)}`,
+        },
       ],
     })
   },

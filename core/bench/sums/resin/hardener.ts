@@ -12,7 +12,8 @@ export const whichHardener = sum({
   key: 'which-hardener',
   title: 'Which hardener',
   pocket: 'resin',
-  about: 'Which of your hardeners leaves time to spread and clamp at today’s warmth, and when it is hard.',
+  about:
+    'Which of your hardeners leaves time to spread and clamp at today’s warmth, and when it is hard.',
   words: 'hardener slow fast pot life temperature clamp spread cure epoxy',
   source: 'handbook 9; handbook-2 I4',
   asks: [
@@ -63,8 +64,18 @@ export const whichHardener = sum({
       text([0, at * 22 + 6], `${one.name} `, { anchor: 'end', tone: one.tooCold ? 'red' : 'ink' }),
     ])
     shapes.push(
-      path([[minutes, -8], [minutes, list.length * 22]], { thick: true }),
-      text([minutes, -8], `${round(minutes)} min wanted`, { anchor: 'middle', down: -0.6, field: 'minutes' }),
+      path(
+        [
+          [minutes, -8],
+          [minutes, list.length * 22],
+        ],
+        { thick: true },
+      ),
+      text([minutes, -8], `${round(minutes)} min wanted`, {
+        anchor: 'middle',
+        down: -0.6,
+        field: 'minutes',
+      }),
       text([longest, list.length * 22 - 4], '', {}),
     )
     const min = (value: number) => `${Math.round(value)} min`
@@ -81,19 +92,45 @@ export const whichHardener = sum({
         note: one.tooCold
           ? `too cold: not under ${say(one.minC, '°C')}`
           : `goes off after ${min(one.inCup)}, hard after ${round(one.hardH)} h`,
-        tone: one === best ? ('good' as const) : one.tooCold || one.useMin < minutes ? ('short' as const) : undefined,
+        tone:
+          one === best
+            ? ('good' as const)
+            : one.tooCold || one.useMin < minutes
+              ? ('short' as const)
+              : undefined,
       })),
       working: [
         `Pot life doubles for every 10° less and falls with (${round(mass)} g in the cup)^0.35; seven tenths are for work.`,
         'Of those that leave time the soonest hard is taken.',
       ],
-      distrust: ['A sheet’s pot life is for its own cup and its own air.', 'Under its lowest warmth it looks hard and is not.'],
-      cautions: ['Cups that warm go outdoors on concrete or metal. Gloves: resin sensitises for life.'],
-      drawing: { shapes, free: { ratio: 0.12 * list.length + 0.06 }, said: `${list.length} hardeners against ${round(minutes)} minutes of work.` },
+      distrust: [
+        'A sheet’s pot life is for its own cup and its own air.',
+        'Under its lowest warmth it looks hard and is not.',
+      ],
+      cautions: [
+        'Cups that warm go outdoors on concrete or metal. Gloves: resin sensitises for life.',
+      ],
+      drawing: {
+        shapes,
+        free: { ratio: 0.12 * list.length + 0.06 },
+        said: `${list.length} hardeners against ${round(minutes)} minutes of work.`,
+      },
       puts: best
         ? [
-            { is: 'bring', key: 'hardener', what: `Hardener: ${best.name}`, amount: '', kind: 'consumable' },
-            { is: 'asBuilt', key: 'hardener', kind: 'setting', what: 'Hardener', value: `${best.name}, at ${say(tempC, '°C')}` },
+            {
+              is: 'bring',
+              key: 'hardener',
+              what: `Hardener: ${best.name}`,
+              amount: '',
+              kind: 'consumable',
+            },
+            {
+              is: 'asBuilt',
+              key: 'hardener',
+              kind: 'setting',
+              what: 'Hardener',
+              value: `${best.name}, at ${say(tempC, '°C')}`,
+            },
           ]
         : [],
     })

@@ -42,14 +42,23 @@ export const mixByWeightSum = sum({
     amount('hardenerDensity', 'Hardener weighs, g to a mL', '', 1, [0.7, 1.6]),
   ],
   wantedBy: [
-    { recipe: 'dry-local-core', steps: ['fill'], fill: { use: { is: 'fill' }, by: { is: 'volume' }, volume: 'thickMix' } },
-    { recipe: 'post-through-deck', steps: ['tabs', 'foot'], fill: { use: { is: 'fillet' }, by: { is: 'volume' }, volume: 'filletMl' } },
+    {
+      recipe: 'dry-local-core',
+      steps: ['fill'],
+      fill: { use: { is: 'fill' }, by: { is: 'volume' }, volume: 'thickMix' },
+    },
+    {
+      recipe: 'post-through-deck',
+      steps: ['tabs', 'foot'],
+      fill: { use: { is: 'fillet' }, by: { is: 'volume' }, volume: 'filletMl' },
+    },
   ],
   work: (given, { say }) => {
     const { use, by, resin, hardener, resinDensity, hardenerDensity } = given
     const { powder, density, name } = uses[use]
     // Of one gram of mixed resin and hardener.
-    const mlOf = resin / (resin + hardener) / resinDensity + hardener / (resin + hardener) / hardenerDensity
+    const mlOf =
+      resin / (resin + hardener) / resinDensity + hardener / (resin + hardener) / hardenerDensity
     const mlOfAll = mlOf + powder / density
     const liquidG = by === 'mass' ? given.mass / (1 + powder) : given.volume / mlOfAll
     if (liquidG < 0.5) return refused('Too little to weigh: make more and throw some away.')
@@ -64,13 +73,19 @@ export const mixByWeightSum = sum({
     const shapes: Shape[] = [
       box(0, 0, resinG, totalG * 0.12, { fill: 'resin' }),
       box(resinG, 0, hardenerG, totalG * 0.12, { fill: 'water' }),
-      ...(powderG > 0 ? [box(resinG + hardenerG, 0, powderG, totalG * 0.12, { fill: 'paper' })] : []),
+      ...(powderG > 0
+        ? [box(resinG + hardenerG, 0, powderG, totalG * 0.12, { fill: 'paper' })]
+        : []),
       text([resinG / 2, totalG * 0.06], 'resin', { anchor: 'middle' }),
       length([0, totalG * 0.12], [resinG, totalG * 0.12], g(resinG), { off: 0.7 }),
       length([resinG, 0], [resinG + hardenerG, 0], `+ ${g(hardenerG)}`, { off: -0.7 }),
     ]
     if (powderG > 0)
-      shapes.push(length([resinG + hardenerG, totalG * 0.12], [totalG, totalG * 0.12], `+ ${g(powderG)}`, { off: 0.7 }))
+      shapes.push(
+        length([resinG + hardenerG, totalG * 0.12], [totalG, totalG * 0.12], `+ ${g(powderG)}`, {
+          off: 0.7,
+        }),
+      )
     return accepted({
       says: `${g(resinG)} + ${g(hardenerG)}`,
       heading: `resin to ${g(to[0] as number)}, hardener to ${g(to[1] as number)}${powderG > 0 ? `, powder to ${g(to[2] as number)}` : ''}`,
@@ -78,9 +93,21 @@ export const mixByWeightSum = sum({
       figures: [
         { label: 'Resin', value: g(resinG), note: ml(byVolume[0]) },
         { label: 'Hardener', value: g(hardenerG), note: ml(byVolume[1]) },
-        ...(powderG > 0 ? [{ label: 'Powder', value: g(powderG), note: `until it stands as it should to ${name}` }] : []),
+        ...(powderG > 0
+          ? [
+              {
+                label: 'Powder',
+                value: g(powderG),
+                note: `until it stands as it should to ${name}`,
+              },
+            ]
+          : []),
         { label: 'All of it', value: g(totalG), note: ml(totalMl) },
-        { label: 'By volume', value: `${round((resin / resinDensity / (hardener / hardenerDensity)) * 1, 2)} to 1`, note: 'resin to hardener' },
+        {
+          label: 'By volume',
+          value: `${round((resin / resinDensity / (hardener / hardenerDensity)) * 1, 2)} to 1`,
+          note: 'resin to hardener',
+        },
       ],
       working: [
         by === 'mass'
@@ -98,12 +125,43 @@ export const mixByWeightSum = sum({
         'More hardener does not cure faster: it does not cure.',
         'Light powder floats in the air: mask. Gloves: resin sensitises for life.',
       ],
-      drawing: { shapes, said: `On the scales: resin ${Math.round(resinG)} g, hardener ${Math.round(hardenerG)} g, powder ${Math.round(powderG)} g.` },
+      drawing: {
+        shapes,
+        said: `On the scales: resin ${Math.round(resinG)} g, hardener ${Math.round(hardenerG)} g, powder ${Math.round(powderG)} g.`,
+      },
       puts: [
-        { is: 'part', key: 'resin', name: 'Epoxy resin', quantity: round(resinG / 1000, 3), unit: 'kg' },
-        { is: 'part', key: 'hardener', name: 'Epoxy hardener', quantity: round(hardenerG / 1000, 3), unit: 'kg' },
-        ...(powderG > 0 ? [{ is: 'part' as const, key: 'powder', name: 'Thickening powder', quantity: round(powderG / 1000, 3), unit: 'kg' }] : []),
-        { is: 'asBuilt', key: 'mix', kind: 'setting', what: 'Mix', value: `${round(resin)}:${round(hardener)} by weight, to ${name}` },
+        {
+          is: 'part',
+          key: 'resin',
+          name: 'Epoxy resin',
+          quantity: round(resinG / 1000, 3),
+          unit: 'kg',
+        },
+        {
+          is: 'part',
+          key: 'hardener',
+          name: 'Epoxy hardener',
+          quantity: round(hardenerG / 1000, 3),
+          unit: 'kg',
+        },
+        ...(powderG > 0
+          ? [
+              {
+                is: 'part' as const,
+                key: 'powder',
+                name: 'Thickening powder',
+                quantity: round(powderG / 1000, 3),
+                unit: 'kg',
+              },
+            ]
+          : []),
+        {
+          is: 'asBuilt',
+          key: 'mix',
+          kind: 'setting',
+          what: 'Mix',
+          value: `${round(resin)}:${round(hardener)} by weight, to ${name}`,
+        },
       ],
     })
   },

@@ -62,13 +62,15 @@ export const pliesToLevelSum = sum({
   ],
   work: ({ level, cloth, kind, binder, resin, areaM2, waste, ratio }, { say }) => {
     if (binder === 'emulsion' && resin === 'epoxy')
-      return refused('Emulsion-bound cloth is not wetted by epoxy: it stays dry inside. Use stitched cloth, or polyester.', [
-        { field: 'binder', message: 'Epoxy does not wet it: take stitched cloth.' },
-      ])
+      return refused(
+        'Emulsion-bound cloth is not wetted by epoxy: it stays dry inside. Use stitched cloth, or polyester.',
+        [{ field: 'binder', message: 'Epoxy does not wet it: take stitched cloth.' }],
+      )
     const { share, name } = cloths[kind]
     const each = plyThicknessMm(cloth, share, resinKgM3[resin])
     const { plies, overMm } = pliesToLevel(level, each)
-    if (plies > 200) return refused('That takes over 200 plies: core or solid stuff first, plies on top.')
+    if (plies > 200)
+      return refused('That takes over 200 plies: core or solid stuff first, plies on top.')
     const kg = resinKgPerM2(cloth, share)
     const clothM2 = areaM2 === null ? null : areaM2 * plies * (1 + waste / 100)
     const resinKg = clothM2 === null ? null : clothM2 * kg
@@ -80,8 +82,19 @@ export const pliesToLevelSum = sum({
     )
     shapes.push(
       box(0, 0, wide, Math.max(total * 0.3, 1), { fill: 'paint' }),
-      { is: 'path', points: [[-wide * 0.1, -level], [wide * 1.1, -level]], dashed: true, edge: 'red' },
-      text([wide * 1.1, -level], ` level ${say(round(level), 'mm')}`, { tone: 'red', field: 'level' }),
+      {
+        is: 'path',
+        points: [
+          [-wide * 0.1, -level],
+          [wide * 1.1, -level],
+        ],
+        dashed: true,
+        edge: 'red',
+      },
+      text([wide * 1.1, -level], ` level ${say(round(level), 'mm')}`, {
+        tone: 'red',
+        field: 'level',
+      }),
       length([0, -total], [0, 0], `${plies} plies, ${say(round(total, 2), 'mm')}`, { off: -0.6 }),
     )
     return accepted({
@@ -90,7 +103,11 @@ export const pliesToLevelSum = sum({
       heading: `${counted(plies, 'ply', 'plies')}, ${overMm < 0.05 ? 'just level' : `${say(round(overMm), 'mm')} over`}`,
       verdict: 'go',
       figures: [
-        { label: 'Plies', value: String(plies), note: `one fewer is ${say(round(each - overMm, 2), 'mm')} short` },
+        {
+          label: 'Plies',
+          value: String(plies),
+          note: `one fewer is ${say(round(each - overMm, 2), 'mm')} short`,
+        },
         { label: 'One ply', value: say(round(each, 2), 'mm') },
         { label: 'Over the level', value: say(round(overMm, 2), 'mm') },
         { label: 'Taper', value: say(round(taper, 0), 'mm'), note: 'ground round the edge' },
@@ -104,22 +121,50 @@ export const pliesToLevelSum = sum({
       working: [
         `Glass ${round(cloth)} g/m² ÷ 2560 kg/m³ and resin ${round(cloth)} × (1 − ${share}) ÷ ${share} ÷ ${resinKgM3[resin]} kg/m³: ${round(each, 3)} mm a ply of ${name}.`,
         `${round(level)} ÷ ${round(each, 3)} = ${round(level / each, 2)}, so ${plies}.`,
-        ...(clothM2 === null ? [] : [`Cloth ${round(areaM2 ?? 0, 2)} m² × ${plies} and ${round(waste)} %: ${round(clothM2, 2)} m²; resin ${round(kg, 3)} kg to each.`]),
+        ...(clothM2 === null
+          ? []
+          : [
+              `Cloth ${round(areaM2 ?? 0, 2)} m² × ${plies} and ${round(waste)} %: ${round(clothM2, 2)} m²; resin ${round(kg, 3)} kg to each.`,
+            ]),
       ],
       distrust: [
         'A dry hand lays thinner plies and a wet one thicker: measure after the second.',
-        ...(binder === 'powder' && resin === 'epoxy' ? ['Powder-bound cloth is doubtful in epoxy: wet out a scrap and tear it.'] : []),
+        ...(binder === 'powder' && resin === 'epoxy'
+          ? ['Powder-bound cloth is doubtful in epoxy: wet out a scrap and tear it.']
+          : []),
       ],
       cautions: ['Grinding glass: P3, goggles, extraction. Resin: no bare skin.'],
-      drawing: { shapes, inMm: true, said: `${plies} plies, ${round(total, 1)} mm, against a level of ${round(level, 1)} mm.` },
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `${plies} plies, ${round(total, 1)} mm, against a level of ${round(level, 1)} mm.`,
+      },
       puts: [
         ...(clothM2 === null || resinKg === null
           ? []
           : [
-              { is: 'part' as const, key: 'cloth', name: `Glass cloth ${round(cloth)} g/m², ${name}`, quantity: round(clothM2, 2), unit: 'm²' },
-              { is: 'part' as const, key: 'resin', name: resin === 'epoxy' ? 'Epoxy, mixed' : 'Polyester resin', quantity: round(resinKg, 2), unit: 'kg' },
+              {
+                is: 'part' as const,
+                key: 'cloth',
+                name: `Glass cloth ${round(cloth)} g/m², ${name}`,
+                quantity: round(clothM2, 2),
+                unit: 'm²',
+              },
+              {
+                is: 'part' as const,
+                key: 'resin',
+                name: resin === 'epoxy' ? 'Epoxy, mixed' : 'Polyester resin',
+                quantity: round(resinKg, 2),
+                unit: 'kg',
+              },
             ]),
-        { is: 'asBuilt', key: 'plies', kind: 'size', what: 'Laminate', value: `${plies} plies ${round(cloth)} g/m² ${name}, ${say(round(total, 1), 'mm')}` },
+        {
+          is: 'asBuilt',
+          key: 'plies',
+          kind: 'size',
+          what: 'Laminate',
+          value: `${plies} plies ${round(cloth)} g/m² ${name}, ${say(round(total, 1), 'mm')}`,
+        },
       ],
     })
   },

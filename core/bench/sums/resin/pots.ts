@@ -25,20 +25,21 @@ export const potsAndCups = sum({
   about:
     'How much to stir at a time, when, and until when each cup can be worked, at the warmth there is as the day goes on.',
   words: 'pot life cup epoxy resin stir mix gel laying laminate time temperature',
-  source: 'handbook 9: pot life halves for 10 °C, falls with the mass in the cup to the power 0.35, seven tenths of it are used',
+  source:
+    'handbook 9: pot life halves for 10 °C, falls with the mass in the cup to the power 0.35, seven tenths of it are used',
   asks: [
     amount('total', 'Mix in all', 'g', 1200, [10, 200_000], { doubt: 0.15 }),
     amount('rate', 'The crew lays in an hour', 'g', 1300, [20, 50_000], { doubt: 0.25 }),
     amount('cup', 'Most in one cup', 'g', 400, [20, 5000]),
     amount('lifeMin', 'Pot life by the sheet', 'min', 30, [1, 600]),
-    amount('massG', 'for this much', 'g', 100, [10, 20_000]),
-    amount('refC', 'at', '°C', 20, [0, 40]),
+    amount('massG', 'Pot life is for this much', 'g', 100, [10, 20_000]),
+    amount('refC', 'and at', '°C', 20, [0, 40]),
     amount('deckC', 'Where you work it is', '°C', 18, [-5, 50], { doubt: 0.1 }),
-    amount('warming', 'and gets warmer an hour by', '°', 0, [-5, 8]),
+    amount('warming', 'It gets warmer an hour by', '°', 0, [-5, 8]),
     amount('resin', 'Resin, parts by weight', '', 100, [1, 1000]),
     amount('hardener', 'Hardener, parts by weight', '', 33, [0.5, 1000]),
-    amount('startH', 'Begin at, hour of the day', 'h', 9, [0, 23.99]),
-    maybeAmount('endH', 'No later than, hour of the day', 'h', [0, 24]),
+    amount('startH', 'Begin at', 'clock', 9, [0, 23.999]),
+    maybeAmount('endH', 'Laid no later than', 'clock', [0, 23.999]),
   ],
   wantedBy: [
     {
@@ -86,17 +87,20 @@ export const potsAndCups = sum({
       const y = at * 10
       shapes.push(
         box(one.atMin - startMin, y, one.brushMin, 7, { fill: 'resin' }),
-        box(
-          one.atMin - startMin + one.brushMin,
-          y,
-          Math.max(0.5, one.lifeMin - one.brushMin),
-          7,
-          { fill: 'short', edge: 'red' },
+        box(one.atMin - startMin + one.brushMin, y, Math.max(0.5, one.lifeMin - one.brushMin), 7, {
+          fill: 'short',
+          edge: 'red',
+        }),
+        text(
+          [one.atMin - startMin + one.lifeMin, y + 3.5],
+          `\u00a0${at + 1}: stir ${clockTime(one.atMin)}, off ${clockTime(one.atMin + one.lifeMin)}`,
         ),
-        text([one.atMin - startMin + one.lifeMin, y + 3.5], ` ${at + 1}: stir ${clockTime(one.atMin)}, off ${clockTime(one.atMin + one.lifeMin)}`),
       )
     })
-    if (cups > most) shapes.push(text([0, most * 10 + 4], `and ${cups - most} more, one every ${Math.round(brushMin)} min`))
+    if (cups > most)
+      shapes.push(
+        text([0, most * 10 + 4], `and ${cups - most} more, one every ${Math.round(brushMin)} min`),
+      )
     if (endH !== null)
       shapes.push(
         path(
@@ -125,7 +129,11 @@ export const potsAndCups = sum({
         { label: 'Resin to', value: g(resinG) },
         { label: 'then to', value: g(cupG), note: `${g(hardenerG)} of hardener on top` },
         { label: 'One every', value: `${Math.round(brushMin)} min` },
-        { label: 'The first goes off after', value: `${Math.round(first.lifeMin)} min`, note: `the last after ${Math.round(last.lifeMin)}` },
+        {
+          label: 'The first goes off after',
+          value: `${Math.round(first.lifeMin)} min`,
+          note: `the last after ${Math.round(last.lifeMin)}`,
+        },
         { label: 'All laid', value: clockTime(overMin), tone: isLate ? 'short' : undefined },
       ],
       table: {
@@ -162,14 +170,36 @@ export const potsAndCups = sum({
         said: `${counted(cups, 'cup')}, one every ${Math.round(brushMin)} minutes from ${clockTime(startMin)}.`,
       },
       puts: [
-        { is: 'bring', key: 'cups', what: `Cups for ${g(cupG)}`, amount: String(cups + Math.ceil(cups / 10)), kind: 'consumable' },
-        { is: 'bring', key: 'scales', what: 'Scales, stir sticks, gloves', amount: '', kind: 'tool' },
-        { is: 'asBuilt', key: 'cups', kind: 'setting', what: 'Cups', value: `${says} at ${say(round(deckC), '°C')}` },
+        {
+          is: 'bring',
+          key: 'cups',
+          what: `Cups for ${g(cupG)}`,
+          amount: String(cups + Math.ceil(cups / 10)),
+          kind: 'consumable',
+        },
+        {
+          is: 'bring',
+          key: 'scales',
+          what: 'Scales, stir sticks, gloves',
+          amount: '',
+          kind: 'tool',
+        },
+        {
+          is: 'asBuilt',
+          key: 'cups',
+          kind: 'setting',
+          what: 'Cups',
+          value: `${says} at ${say(round(deckC), '°C')}`,
+        },
       ],
       starts: {
-        label: 'Cup stirred',
-        detail: `starts its clock, ${Math.round(first.lifeMin)} min`,
-        title: `Cup of ${g(cupG)}`,
+        what: 'Cup',
+        many: cups,
+        everyMin: brushMin,
+        lastsMin: first.lifeMin,
+        startField: 'startH',
+        size: g(cupG),
+        tempC: deckC,
         kind: 'pot',
         closesH: lifeMin / 60,
         refC,

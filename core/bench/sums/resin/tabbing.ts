@@ -12,7 +12,8 @@ export const tabbingAndFillet = sum({
   key: 'tabbing-and-fillet',
   title: 'Tabbing and fillet',
   pocket: 'resin',
-  about: 'Filler for the corner and the widths of the plies that tie a bulkhead, a stringer or a post to the skin.',
+  about:
+    'Filler for the corner and the widths of the plies that tie a bulkhead, a stringer or a post to the skin.',
   words: 'tabbing fillet bulkhead corner tape filler radius cloth strips',
   source: 'handbook 10: fillet first, r²(1 − π/4)',
   asks: [
@@ -24,7 +25,11 @@ export const tabbingAndFillet = sum({
     amount('waste', 'Cut away and lapped', '%', 10, [0, 60]),
   ],
   wantedBy: [
-    { recipe: 'post-through-deck', steps: ['tabs'], fill: { lengthM: 'jointM', fillet: 'fillet', plies: 'plies', cloth: 'cloth' } },
+    {
+      recipe: 'post-through-deck',
+      steps: ['tabs'],
+      fill: { lengthM: 'jointM', fillet: 'fillet', plies: 'plies', cloth: 'cloth' },
+    },
   ],
   work: ({ lengthM, fillet, leg, plies, cloth, waste }, { say }) => {
     const widths = tabbingWidthsMm(leg, fillet, plies)
@@ -45,9 +50,20 @@ export const tabbingAndFillet = sum({
       ...widths.map((_, at) => {
         const out = 1.5 + at * 2.5
         const far = leg + at * 12 + fillet
-        return path([[out, -far], [out, -fillet], ...arc.map(([x, y]): At => [x + out * 0.7, y - out * 0.7]), [fillet, -out], [far, -out]], { thick: at === 0 })
+        return path(
+          [
+            [out, -far],
+            [out, -fillet],
+            ...arc.map(([x, y]): At => [x + out * 0.7, y - out * 0.7]),
+            [fillet, -out],
+            [far, -out],
+          ],
+          { thick: at === 0 },
+        )
       }),
-      length([reach + fillet + 14, -reach - fillet], [reach + fillet + 14, 0], mm(reach + fillet), { off: 0.3 }),
+      length([reach + fillet + 14, -reach - fillet], [reach + fillet + 14, 0], mm(reach + fillet), {
+        off: 0.3,
+      }),
       length([fillet, 10], [leg + fillet, 10], mm(leg), { off: 0.6, field: 'leg' }),
     ]
     return accepted({
@@ -55,7 +71,11 @@ export const tabbingAndFillet = sum({
       heading: `${say(round(fillMl, 0), 'mL')} of filler, strips from ${mm(widths[0] as number)} to ${mm(widths.at(-1) as number)} wide`,
       verdict: 'go',
       figures: [
-        { label: 'Filler', value: say(round(fillMl, 0), 'mL'), note: `${say(round(filler.resinG, 0), 'g')} resin, ${say(round(filler.hardenerG, 0), 'g')} hardener, ${say(round(filler.powderG, 0), 'g')} powder` },
+        {
+          label: 'Filler',
+          value: say(round(fillMl, 0), 'mL'),
+          note: `${say(round(filler.resinG, 0), 'g')} resin, ${say(round(filler.hardenerG, 0), 'g')} hardener, ${say(round(filler.powderG, 0), 'g')} powder`,
+        },
         { label: 'Cloth', value: say(round(clothM2, 2), 'm²') },
         { label: 'Resin, mixed', value: say(round(resinKg, 2), 'kg') },
       ],
@@ -70,11 +90,33 @@ export const tabbingAndFillet = sum({
       ],
       distrust: ['Round every outside corner to 6 mm and more: glass does not turn sharp corners.'],
       cautions: ['Grinding for the tabs: P3 and extraction. Resin: no bare skin.'],
-      drawing: { shapes, inMm: true, said: `A fillet of ${Math.round(fillet)} mm with ${plies} plies, the last reaching ${Math.round(reach + fillet)} mm.` },
+      drawing: {
+        shapes,
+        inMm: true,
+        said: `A fillet of ${Math.round(fillet)} mm with ${plies} plies, the last reaching ${Math.round(reach + fillet)} mm.`,
+      },
       puts: [
-        { is: 'part', key: 'cloth', name: `Glass cloth ${round(cloth)} g/m², biaxial`, quantity: round(clothM2, 2), unit: 'm²' },
-        { is: 'part', key: 'resin', name: 'Epoxy, mixed', quantity: round(resinKg + (filler.resinG + filler.hardenerG) / 1000, 2), unit: 'kg' },
-        { is: 'asBuilt', key: 'tabs', kind: 'size', what: 'Tabbing', value: `${plies} plies ${round(cloth)} g/m² over a fillet of ${mm(fillet)}, ${say(round(lengthM, 2), 'm')}` },
+        {
+          is: 'part',
+          key: 'cloth',
+          name: `Glass cloth ${round(cloth)} g/m², biaxial`,
+          quantity: round(clothM2, 2),
+          unit: 'm²',
+        },
+        {
+          is: 'part',
+          key: 'resin',
+          name: 'Epoxy, mixed',
+          quantity: round(resinKg + (filler.resinG + filler.hardenerG) / 1000, 2),
+          unit: 'kg',
+        },
+        {
+          is: 'asBuilt',
+          key: 'tabs',
+          kind: 'size',
+          what: 'Tabbing',
+          value: `${plies} plies ${round(cloth)} g/m² over a fillet of ${mm(fillet)}, ${say(round(lengthM, 2), 'm')}`,
+        },
       ],
     })
   },

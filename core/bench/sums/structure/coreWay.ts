@@ -10,7 +10,8 @@ export const whichCoreWay = sum({
   key: 'which-core-way',
   title: 'Which core way',
   pocket: 'structure',
-  about: 'The ways to mend a wet core, which fits this one and why the others do not, with hours and waits.',
+  about:
+    'The ways to mend a wet core, which fits this one and why the others do not, with hours and waits.',
   words: 'core balsa foam wet deck dry fill inject recore above below delaminated',
   source: 'handbook 12; hours of the recipes',
   asks: [
@@ -31,14 +32,28 @@ export const whichCoreWay = sum({
     amount('fittings', 'Fittings on it', 'pieces', 2, [0, 60], { whole: true }),
   ],
   wantedBy: [
-    { recipe: 'recore-above', steps: ['map', 'strip', 'cut'], fill: { area: 'areaM2', edge: 'edgeM', core: 'core', fittings: 'fittings' } },
+    {
+      recipe: 'recore-above',
+      steps: ['map', 'strip', 'cut'],
+      fill: { area: 'areaM2', edge: 'edgeM', core: 'core', fittings: 'fittings' },
+    },
     { recipe: 'dry-local-core', steps: ['open', 'pick'], fill: { area: 'areaM2', core: 'core' } },
   ],
   work: (given, { say }) => {
     const { area, edge, core, outer, load, spreads, sample, falling, lining, fittings } = given
     const about: PanelCase = {
       panel: { carriesLoad: load === 'yes', coreMm: core, fittings: [], dampFrom: 14 },
-      figures: { wetM2: area, dampM2: 0, dullM2: 0, openM2: area, wetShare: 1, unreadM2: 0, highest: null, wetKeys: new Set(), deepestMm: null },
+      figures: {
+        wetM2: area,
+        dampM2: 0,
+        dullM2: 0,
+        openM2: area,
+        wetShare: 1,
+        unreadM2: 0,
+        highest: null,
+        wetKeys: new Set(),
+        deepestMm: null,
+      },
       spreading: spreads === 'yes',
       parted: sample === 'parted',
       powder: sample === 'powder',
@@ -59,27 +74,49 @@ export const whichCoreWay = sum({
       box(-side, outer * 6, side * 3, core * 6, { fill: 'core' }),
       box(0, outer * 6, side, core * 6, { fill: 'short', edge: 'red' }),
       box(-side, (outer + core) * 6, side * 3, outer * 4, { fill: 'glass' }),
-      text([side / 2, 0], say(round(area, 2), 'm²'), { anchor: 'middle', down: -0.6, bold: true, field: 'area' }),
+      text([side / 2, 0], say(round(area, 2), 'm²'), {
+        anchor: 'middle',
+        down: -0.6,
+        bold: true,
+        field: 'area',
+      }),
     ]
     return accepted({
       says: best.recipe.title.toLowerCase(),
       takes: best.key,
-      heading: best.fit === 'not' ? 'none of the ways is advised here: ask a surveyor' : `${best.recipe.title.toLowerCase()}: ${round(best.hours)} h`,
+      heading:
+        best.fit === 'not'
+          ? 'none of the ways is advised here: ask a surveyor'
+          : `${best.recipe.title.toLowerCase()}: ${round(best.hours)} h`,
       verdict: best.fit === 'not' ? 'stop' : 'go',
       figures: ways.map((one) => ({
         label: one.recipe.title,
         value: `${round(one.hours)} h, ${round(one.waitDays, 0)} days of waits`,
         note: `${word[one.fit]}: ${one.because}`,
-        tone: one === best && one.fit === 'fits' ? ('good' as const) : one.fit === 'not' ? ('short' as const) : undefined,
+        tone:
+          one === best && one.fit === 'fits'
+            ? ('good' as const)
+            : one.fit === 'not'
+              ? ('short' as const)
+              : undefined,
       })),
       working: [
         'Up to 0.05 m² round one fitting is dried and filled; to 0.1 m² either way is done; more, or what spreads, is re-cored.',
         'Hours and waits are those of the recipes with these sizes in.',
       ],
-      distrust: ['A meter and a tap find the edge within a hand’s width. One sample outranks both.', 'Without a map this area is one person’s opinion: Walk draws one.'],
+      distrust: [
+        'A meter and a tap find the edge within a hand’s width. One sample outranks both.',
+        'Without a map this area is one person’s opinion: Walk draws one.',
+      ],
       cautions: ['Propped from below before a skin that carries load is cut. Glass dust: P3.'],
-      drawing: { shapes, free: { ratio: 0.25 }, said: `${round(area, 2)} square metres of bad core.` },
-      puts: [{ is: 'asBuilt', key: 'way', kind: 'note', what: 'Why this way', value: best.because }],
+      drawing: {
+        shapes,
+        free: { ratio: 0.25 },
+        said: `${round(area, 2)} square metres of bad core.`,
+      },
+      puts: [
+        { is: 'asBuilt', key: 'way', kind: 'note', what: 'Why this way', value: best.because },
+      ],
     })
   },
 })

@@ -9,7 +9,8 @@ export const countTheBad = sum({
   key: 'count-the-bad',
   title: 'Count the bad',
   pocket: 'structure',
-  about: 'From the members that were seen, how many bad ones to expect among all, the hours they take, and from when renewing all is less.',
+  about:
+    'From the members that were seen, how many bad ones to expect among all, the hours they take, and from when renewing all is less.',
   words: 'frames floors members count rotten cracked estimate survey hours structure renew',
   source: 'handbook 12; handbook-2 F3: rate with Jeffreys’ prior, four chances in five',
   asks: [
@@ -22,8 +23,14 @@ export const countTheBad = sum({
   ],
   wantedBy: [{ recipe: 'sister-frame', steps: ['clear', 'pattern'], fill: { bad: 'members' } }],
   work: ({ all, seen, bad, mend, open, renew }, { say }) => {
-    if (seen > all) return refused('More were seen than there are.', [{ field: 'seen', message: `There are ${all}.` }])
-    if (bad > seen) return refused('More are bad than were seen.', [{ field: 'bad', message: `${seen} were seen.` }])
+    if (seen > all)
+      return refused('More were seen than there are.', [
+        { field: 'seen', message: `There are ${all}.` },
+      ])
+    if (bad > seen)
+      return refused('More are bad than were seen.', [
+        { field: 'bad', message: `${seen} were seen.` },
+      ])
     const found = expectedBad(bad, seen - bad, all - seen)
     const likely = bad + found.more
     const hours = likely * mend + (all - seen) * open
@@ -33,29 +40,70 @@ export const countTheBad = sum({
     const perRow = 20
     const shapes: Shape[] = Array.from({ length: Math.min(all, 200) }, (_, at): Shape => {
       const is = at < bad ? 'bad' : at < seen ? 'sound' : 'unseen'
-      return box((at % perRow) * 14, Math.floor(at / perRow) * 34, 9, 27, is === 'bad' ? { fill: 'short', edge: 'red' } : is === 'sound' ? { fill: 'wood' } : { fill: 'paper', dashed: true })
+      return box(
+        (at % perRow) * 14,
+        Math.floor(at / perRow) * 34,
+        9,
+        27,
+        is === 'bad'
+          ? { fill: 'short', edge: 'red' }
+          : is === 'sound'
+            ? { fill: 'wood' }
+            : { fill: 'paper', dashed: true },
+      )
     })
-    shapes.push(text([0, (Math.floor((Math.min(all, 200) - 1) / perRow) + 1) * 34], 'hatched bad · solid sound · dashed not seen', { down: 0.6, tone: 'soft', size: 'small' }))
+    shapes.push(
+      text(
+        [0, (Math.floor((Math.min(all, 200) - 1) / perRow) + 1) * 34],
+        'hatched bad · solid sound · dashed not seen',
+        { down: 0.6, tone: 'soft', size: 'small' },
+      ),
+    )
     return accepted({
       says: `${round(likely)} of ${all}, ${h(hours)}`,
       takes: worth ? 'renew all' : 'mend one by one',
-      heading: worth ? `about ${round(likely)} of ${all}: renewing all is less` : `about ${round(likely)} of ${all}, ${found.from} to ${found.to}: mend them one by one`,
+      heading: worth
+        ? `about ${round(likely)} of ${all}: renewing all is less`
+        : `about ${round(likely)} of ${all}, ${found.from} to ${found.to}: mend them one by one`,
       verdict: 'go',
       figures: [
-        { label: 'Bad in all, likely', value: String(round(likely)), note: `${found.from} to ${found.to}, four chances in five` },
+        {
+          label: 'Bad in all, likely',
+          value: String(round(likely)),
+          note: `${found.from} to ${found.to}, four chances in five`,
+        },
         { label: 'Share that is bad', value: `${Math.round(found.rate * 100)} %` },
         { label: 'Hours, mended', value: h(hours), note: 'opening what is hidden in it' },
-        { label: 'Hours, all renewed', value: h(renew), note: `less from ${from} bad ones on`, tone: worth ? 'good' : undefined },
+        {
+          label: 'Hours, all renewed',
+          value: h(renew),
+          note: `less from ${from} bad ones on`,
+          tone: worth ? 'good' : undefined,
+        },
       ],
       working: [
         `(${bad} + ½) ÷ (${seen} + 1) = ${round(found.rate * 100)} % of the ${all - seen} unseen, ${round(found.more)} more.`,
         `${round(likely)} × ${round(mend)} h and ${all - seen} × ${round(open)} h to look.`,
         `${round(renew)} ÷ ${round(mend)} = ${from}.`,
       ],
-      distrust: ['What is easy to see is not like what is hidden: the bilge is worse.', 'A pattern (one leak, one bay) makes neighbours alike: look there next.'],
+      distrust: [
+        'What is easy to see is not like what is hidden: the bilge is worse.',
+        'A pattern (one leak, one bay) makes neighbours alike: look there next.',
+      ],
       cautions: ['Keel and floors: she stands on them. Chocked, a surveyor asked.'],
-      drawing: { shapes, said: `${bad} bad and ${seen - bad} sound of ${all}, ${all - seen} not seen.` },
-      puts: [{ is: 'asBuilt', key: 'count', kind: 'note', what: 'Members', value: `${bad} bad of ${seen} seen, ${all} in all` }],
+      drawing: {
+        shapes,
+        said: `${bad} bad and ${seen - bad} sound of ${all}, ${all - seen} not seen.`,
+      },
+      puts: [
+        {
+          is: 'asBuilt',
+          key: 'count',
+          kind: 'note',
+          what: 'Members',
+          value: `${bad} bad of ${seen} seen, ${all} in all`,
+        },
+      ],
     })
   },
 })

@@ -12,7 +12,8 @@ export const glueForJoint = sum({
   key: 'glue-for-a-joint',
   title: 'Glue for a joint',
   pocket: 'structure',
-  about: 'Mix for a glued joint: what wets both faces, what fills the gap, and what is squeezed out.',
+  about:
+    'Mix for a glued joint: what wets both faces, what fills the gap, and what is squeezed out.',
   words: 'glue epoxy joint laminate sister scarf beam bond gap clamp',
   source: 'handbook-2 I4: area × faces × 0.2 kg/m² + gap, 15 % squeezed out',
   asks: [
@@ -24,7 +25,11 @@ export const glueForJoint = sum({
     maybeAmount('clampEvery', 'A clamp every', 'mm', [20, 2000]),
   ],
   wantedBy: [
-    { recipe: 'sister-frame', steps: ['bend', 'fasten'], fill: { long: 'lengthM', joints: 'members' } },
+    {
+      recipe: 'sister-frame',
+      steps: ['bend', 'fasten'],
+      fill: { long: 'lengthM', joints: 'members' },
+    },
   ],
   work: ({ long, wide, joints, faces, gap, clampEvery }, { say }) => {
     const area = long * (wide / 1000) * joints
@@ -52,8 +57,14 @@ export const glueForJoint = sum({
         `Gap ${round(gap, 2)} mm: ${round(gapMl)} mL of thick mix, ${round(gapG)} g.`,
         `Together and 15 %: ${round(total)} g.`,
       ],
-      distrust: ['The gap is what the dry fit shows with clamps on, not what the plane hoped for.', 'End grain drinks: wet it twice.'],
-      cautions: ['Too much pressure starves an epoxy joint: clamp until it oozes, no more.', 'Resin: no bare skin.'],
+      distrust: [
+        'The gap is what the dry fit shows with clamps on, not what the plane hoped for.',
+        'End grain drinks: wet it twice.',
+      ],
+      cautions: [
+        'Too much pressure starves an epoxy joint: clamp until it oozes, no more.',
+        'Resin: no bare skin.',
+      ],
       drawing: {
         shapes: [
           box(0, 0, 200, 30, { fill: 'wood' }),
@@ -65,10 +76,38 @@ export const glueForJoint = sum({
         said: `Two pieces glued over ${round(long, 2)} metres with a gap of ${round(gap, 1)} mm.`,
       },
       puts: [
-        { is: 'part', key: 'resin', name: 'Epoxy resin', quantity: round(mix.resinG / 1000, 3), unit: 'kg' },
-        { is: 'part', key: 'hardener', name: 'Epoxy hardener', quantity: round(mix.hardenerG / 1000, 3), unit: 'kg' },
-        ...(clamps === null ? [] : [{ is: 'bring' as const, key: 'clamps', what: 'Clamps', amount: String(clamps), kind: 'tool' as const }]),
-        { is: 'asBuilt', key: 'glue', kind: 'size', what: 'Glue', value: `${g(total)} over ${say(round(area, 2), 'm²')}, gap ${say(gap, 'mm')}` },
+        {
+          is: 'part',
+          key: 'resin',
+          name: 'Epoxy resin',
+          quantity: round(mix.resinG / 1000, 3),
+          unit: 'kg',
+        },
+        {
+          is: 'part',
+          key: 'hardener',
+          name: 'Epoxy hardener',
+          quantity: round(mix.hardenerG / 1000, 3),
+          unit: 'kg',
+        },
+        ...(clamps === null
+          ? []
+          : [
+              {
+                is: 'bring' as const,
+                key: 'clamps',
+                what: 'Clamps',
+                amount: String(clamps),
+                kind: 'tool' as const,
+              },
+            ]),
+        {
+          is: 'asBuilt',
+          key: 'glue',
+          kind: 'size',
+          what: 'Glue',
+          value: `${g(total)} over ${say(round(area, 2), 'm²')}, gap ${say(gap, 'mm')}`,
+        },
       ],
     })
   },

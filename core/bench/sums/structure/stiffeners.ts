@@ -3,16 +3,19 @@ import type { StuffKey } from '../../../structure/stiffness'
 import { accepted } from '../../../result'
 import { amount, count, pick } from '../../ask'
 import type { At, Shape } from '../../drawing'
-import { length, path, round, text } from '../../parts'
+import { by, length, path, round, text } from '../../parts'
 import { sum } from '../../sum'
 
-const options = (Object.entries(stuffs) as [StuffKey, { name: string }][]).map(([value, { name }]) => ({ value, label: name.toLowerCase() }))
+const options = (Object.entries(stuffs) as [StuffKey, { name: string }][]).map(
+  ([value, { name }]) => ({ value, label: name.toLowerCase() }),
+)
 
 export const stiffenersSum = sum({
   key: 'stiffeners',
   title: 'Stiffeners',
   pocket: 'structure',
-  about: 'How far a panel or a lid sags under a person, and how many stiffeners keep it to a wanted sag.',
+  about:
+    'How far a panel or a lid sags under a person, and how many stiffeners keep it to a wanted sag.',
   words: 'stiffener sag deflection beam lid hatch panel shelf stringer support',
   source: 'handbook-2 I6: F·L³ ÷ 48EI',
   asks: [
@@ -40,20 +43,47 @@ export const stiffenersSum = sum({
       return [t * span, shown * Math.sin(Math.PI * t)]
     })
     const shapes: Shape[] = [
-      path([[0, 0], [span, 0]], { dashed: true }),
+      path(
+        [
+          [0, 0],
+          [span, 0],
+        ],
+        { dashed: true },
+      ),
       path(curve, { thick: true, edge: enough ? 'ink' : 'red' }),
-      { is: 'arrow', from: [span / 2, -span * 0.15], to: [span / 2, shown - span * 0.01], tone: 'red' },
-      text([span / 2, -span * 0.15], say(load, 'kg'), { anchor: 'middle', down: -0.6, field: 'load' }),
+      {
+        is: 'arrow',
+        from: [span / 2, -span * 0.15],
+        to: [span / 2, shown - span * 0.01],
+        tone: 'red',
+      },
+      text([span / 2, -span * 0.15], say(load, 'kg'), {
+        anchor: 'middle',
+        down: -0.6,
+        field: 'load',
+      }),
       length([0, shown], [span, shown], mm(span), { off: 1, field: 'span' }),
     ]
     return accepted({
       says: enough ? `${mm(now)} sag` : `${need} wanted`,
       takes: String(need),
-      heading: enough ? `${mm(now)} of sag: enough` : now === null ? `${need} of them keep it to ${mm(wanted)}` : `${mm(now)} of sag: ${need} of them, or ${mm(higher)} high`,
+      heading: enough
+        ? `${mm(now)} of sag: enough`
+        : now === null
+          ? `${need} of them keep it to ${mm(wanted)}`
+          : `${mm(now)} of sag: ${need} of them, or ${mm(higher)} high`,
       verdict: enough || have === 0 ? 'go' : 'look',
       figures: [
         { label: 'Sag with one', value: mm(one) },
-        ...(now === null ? [] : [{ label: `Sag with ${have}`, value: mm(now), tone: enough ? ('good' as const) : ('short' as const) }]),
+        ...(now === null
+          ? []
+          : [
+              {
+                label: `Sag with ${have}`,
+                value: mm(now),
+                tone: enough ? ('good' as const) : ('short' as const),
+              },
+            ]),
         { label: 'Wanted', value: String(need), note: `for ${mm(wanted)}` },
         { label: have > 1 ? 'Or each as high as' : 'Or one as high as', value: mm(higher) },
       ],
@@ -61,12 +91,31 @@ export const stiffenersSum = sum({
         `I = ${round(wide)} × ${round(high)}³ ÷ 12 = ${Math.round(inertia)} mm⁴; E of ${name.toLowerCase()} ${eGpa} GPa.`,
         `${round(load * 9.81, 0)} N × ${round(span)}³ ÷ (48 × ${eGpa} 000 × ${Math.round(inertia)}) = ${round(one, 2)} mm.`,
       ],
-      distrust: ['Ends that are held fast sag a quarter of it; ends that give, more.', 'The skin glued to it helps and is not counted.', 'Stiffness of wood differs by a third from piece to piece.'],
+      distrust: [
+        'Ends that are held fast sag a quarter of it; ends that give, more.',
+        'The skin glued to it helps and is not counted.',
+        'Stiffness of wood differs by a third from piece to piece.',
+      ],
       cautions: ['A deck that bears the rig, a keel’s floors: a designer, not this.'],
-      drawing: { shapes, said: `A beam over ${round(span)} mm with ${round(load)} kg in the middle, its sag exaggerated.` },
+      drawing: {
+        shapes,
+        said: `A beam over ${round(span)} mm with ${round(load)} kg in the middle, its sag exaggerated.`,
+      },
       puts: [
-        { is: 'part', key: 'stuff', name: `${name} ${mm(wide)} × ${mm(high)}`, quantity: round((need * span * 1.1) / 1000, 2), unit: 'm' },
-        { is: 'asBuilt', key: 'stiff', kind: 'size', what: 'Stiffeners', value: `${need} × ${mm(wide)} × ${mm(high)} over ${mm(span)}` },
+        {
+          is: 'part',
+          key: 'stuff',
+          name: `${name} ${by(mm(wide), mm(high))}`,
+          quantity: round((need * span * 1.1) / 1000, 2),
+          unit: 'm',
+        },
+        {
+          is: 'asBuilt',
+          key: 'stiff',
+          kind: 'size',
+          what: 'Stiffeners',
+          value: `${need} × ${by(mm(wide), mm(high))} over ${mm(span)}`,
+        },
       ],
     })
   },

@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest'
+import { answerOf, shown } from '../../../testing/bench'
+
+describe('what she uses', () => {
+  it('in a day, and the bank for it', () => {
+    // Needs (9.6 + 30 + 72 + 10)/12 = 10.13 Ah; wants 6.67 + 33.75 + 120/0.85/12 = 52.18; 62.31 × 2 ÷ 0.5 × 1.1 = 274.2.
+    // 200·4.2·0.7/12 = 49; 13.3 Ah short: 20 min at 40 A.
+    const labels = [
+      'A day at anchor',
+      'Bank for all of it',
+      'Bank for needs alone',
+      'The sun gives',
+      'Short a day',
+    ]
+    expect(shown('loads-to-bank', {}, labels)).toEqual([
+      '62.3 Ah',
+      '274 Ah',
+      '44.6 Ah',
+      '49 Ah',
+      '13.3 Ah',
+    ])
+    const short = answerOf('loads-to-bank').figures.find((one) => one.label === 'Short a day')
+    expect(short?.note).toBe('engine 20 min at 40 A')
+  })
+  it('with lithium, and alongside', () => {
+    // One load of 24 W for 10 h alongside at 24 V: 10 Ah; × 3 ÷ 0.8 × 1.1 = 41.25
+    const loads = [
+      {
+        name: 'heater',
+        watts: 24,
+        many: 1,
+        anchor: 0,
+        passage: 0,
+        alongside: 10,
+        need: 'need',
+        by: 'bank',
+      },
+    ]
+    const given = { loads, volts: 24, days: 3, kind: 'lithium', place: 'alongside', panels: 0 }
+    expect(shown('loads-to-bank', given, ['says', 'A day alongside'])).toEqual(['41 Ah', '10 Ah'])
+    expect(answerOf('loads-to-bank', given).checks?.[0]?.text).toBe('Lithium')
+  })
+  it('by the cost of what is used', () => {
+    // 550 ÷ (330·12/1000 × 0.5 × 480) = 0.579: its six years end before its 500 cycles.
+    const [lead, agm, lithium] = answerOf('which-battery').figures
+    expect(lead?.value).toBe('€0.58 a kWh')
+    expect(lead?.note).toContain('aged out')
+    // 950 ÷ (3.96·0.5·560), 1500 ÷ (2.4·0.8·960)
+    expect([agm?.value, lithium?.value]).toEqual(['€0.86 a kWh', '€0.81 a kWh'])
+    // Used every day lithium is the cheapest: 1500 ÷ (1.92·3000) = 0.26.
+    expect(answerOf('which-battery', { perYear: 300 }).takes).toBe('Lithium iron phosphate')
+  })
+  it('through an inverter', () => {
+    // 610 W ÷ 0.8 = 763 → 800; sander 3 × 400 + 210 = 1410 ÷ 2; 610/12/0.85 = 59.8 A.
+    expect(shown('inverter', {}, ['Inverter', 'Draws, as said'])).toEqual(['800 W', '59.8 A'])
+    const kettle = { things: [{ name: 'kettle', watts: 1800, start: 1 }] }
+    // 2250 → 3000; 176.5 A of 300 Ah
+    expect(answerOf('inverter', kettle).says).toBe('3000 W')
+    expect(answerOf('inverter', kettle).verdict).toBe('look')
+  })
+})
+
+describe('cables', () => {
+  const run = (name: string, long: number, amps: number, drop: string, derate = 100) => ({
+    runs: [{ name, long, amps, drop, derate }],
+  })
+  it('by drop, or by the fuse they bear', () => {
+    // 2·6·12·0.0195/0.36 = 7.8 → 10 mm², 0.281 V; 1.25·12 = 15 A.
+    expect(answerOf('cable-and-fuse', run('sun', 6, 12, 'three')).says).toBe('10 mm², 15 A')
+    // 2·7.5·75·0.0195/1.2 = 18.3 → 25, which bears 71 A; fuse 93.75 → 100 A wants 50.
+    const windlass = answerOf('cable-and-fuse', run('windlass', 7.5, 75, 'ten'))
+    expect(windlass.says).toBe('50 mm², 100 A')
+    expect(windlass.table?.rows[0]?.slice(3, 6)).toEqual(['50 mm² ▲', '0.44 V', '1.2 V'])
+    // Half of the table: 10 mm² bears 20 A still; 4 A at 6 m in 10 %: 0.78 → 0.75? 2·6·4·0.0195/1.2 = 0.78 → 1 mm², 5 A of 4 → 1.5.
+    expect(answerOf('cable-and-fuse', run('light', 6, 4, 'ten', 50)).says).toBe('1.5 mm², 5 A')
+  })
+})
+
+describe('what fails, what is read', () => {
+  it('follows what hangs on what', () => {
+    const rows = answerOf('if-one-thing-fails').table?.rows ?? []
+    // Without the house bank the start bank starts her by the link switch.
+    expect(rows.find((row) => row[0] === 'house bank')).toEqual([
+      'house bank',
+      'by hand',
+      'by hand',
+      'by hand',
+      'dead',
+      'works',
+    ])
+    expect(rows.find((row) => row[0] === 'nav panel')?.slice(1, 3)).toEqual(['works', 'works'])
+    expect(rows.find((row) => row[0] === 'link switch')?.at(-1)).toBe('dead')
+    // Two that hang on each other work for nobody.
+    const loop = answerOf('if-one-thing-fails', {
+      sources: [
+        { name: 'a', on: 'b', way: 'all' },
+        { name: 'b', on: 'a', way: 'all' },
+      ],
+      things: [{ name: 'lamp', on: 'a', way: 'all', hand: 'no' }],
+    })
+    expect(loop.table?.rows[1]?.[1]).toBe('dead')
+    const unknown = { things: [{ name: 'lamp', on: 'nowhere', way: 'all', hand: 'no' }] }
+    expect(answerOf('if-one-thing-fails', unknown).verdict).toBe('look')
+  })
+  it('volts', () => {
+    // 12.5: a fifth of the way from 12.45 (75) to 12.7 (100).
+    expect(answerOf('volts-read').says).toBe('80 %')
+    expect(answerOf('volts-read', { rest: 12.125 }).says).toBe('38 %')
+    expect(answerOf('volts-read', { on: 12.6 }).verdict).toBe('stop')
+    expect(answerOf('volts-read', { on: 14.2 }).verdict).toBe('go')
+    expect(answerOf('volts-read', { rest: 12.5, before: 12.7 }).verdict).toBe('look')
+    // 13.1 V: half way between 13.0 (30) and 13.2 (70).
+    expect(answerOf('volts-read', { kind: 'lithium', rest: 13.1 }).says).toBe('50 %')
+  })
+})
