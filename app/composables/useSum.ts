@@ -1,11 +1,11 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import type { Ask, Scalar, Value, Values } from '#core/bench/ask'
-import { initialValues, problemsIn } from '#core/bench/check'
+import { askedValues, initialValues, isAsked, problemsIn } from '#core/bench/check'
 import { doubtOf } from '#core/bench/doubt'
 import type { Known } from '#core/bench/doubt'
 import { plainTools } from '#core/bench/sum'
-import type { Answer, Sum } from '#core/bench/sum'
+import type { Answer, ShelfLot, Sum } from '#core/bench/sum'
 import { keptFor, valueAt, wantedSums, withPaths } from '#core/bench/wanted'
 import type { Want } from '#core/bench/wanted'
 import { workSum } from '#core/bench/workSum'
@@ -43,7 +43,12 @@ export function useSum(sum: Sum) {
         values: { ...initialValues(sum.asks), ...fromKept.inputs },
         known: fromKept.known,
       }
-    const here = { ...sum.now?.(air.value), ...sum.shelf?.(lots.value) }
+    const here = {
+      ...sum.now?.(air.value),
+      ...sum.shelf?.(
+        lotsOf(lots.value, String(want.value?.values.what ?? initialValues(sum.asks).what ?? '')),
+      ),
+    }
     if (want.value)
       return {
         values: { ...want.value.values, ...here, ...paths(want.value) },
@@ -61,7 +66,7 @@ export function useSum(sum: Sum) {
   /** Sentences at fields whose text cannot be read, by path. */
   const unread = reactive<Record<string, string>>({})
 
-  const problems = computed(() => problemsIn(sum.asks, values, units.value))
+  const problems = computed(() => problemsIn(sum.asks, askedValues(sum.asks, values), units.value))
   const tools = computed(() => plainTools(units.value, currency.value))
   const worked = computed(() => workSum(sum, values, tools.value))
   const lastGood = shallowRef<Answer | null>(null)
@@ -72,7 +77,12 @@ export function useSum(sum: Sum) {
     },
     { immediate: true },
   )
-  const firstUnread = computed(() => Object.values(unread).find(Boolean) ?? '')
+  const asks = computed(() => sum.asks.filter((one) => isAsked(one, values)))
+  /** A field that is not asked for any more says nothing. */
+  const isOnScreen = (path: string) => asks.value.some((one) => one.key === path.split('.')[0])
+  const firstUnread = computed(
+    () => Object.entries(unread).find(([path, said]) => said !== '' && isOnScreen(path))?.[1] ?? '',
+  )
   /** Why there is no answer to what stands in the fields; '': there is. */
   const wrong = computed(() => firstUnread.value || (worked.value.ok ? '' : worked.value.message))
   const problemAt = (path: string): string =>
@@ -100,6 +110,17 @@ export function useSum(sum: Sum) {
     known[path] = true
     keepTyped()
   }
+  /** What the shelf has of what is cut, as long as nobody changed the list by hand. */
+  let fromShelf = JSON.stringify(values.stock ?? null)
+  watch(
+    () => values.what,
+    (what) => {
+      const next = sum.shelf?.(lotsOf(lots.value, String(what ?? '')))
+      if (!next || JSON.stringify(values.stock ?? null) !== fromShelf) return
+      Object.assign(values, next)
+      fromShelf = JSON.stringify(values.stock ?? null)
+    },
+  )
   function setKnown(path: string, is: boolean): void {
     if (is) known[path] = true
     else Reflect.deleteProperty(known, path)
@@ -123,6 +144,7 @@ export function useSum(sum: Sum) {
 
   return {
     sum,
+    asks,
     values,
     known,
     unread,
@@ -147,6 +169,15 @@ function paths({ sum, values, filled }: Want): Values {
   return Object.fromEntries(
     sum.asks.flatMap((ask) => (keys.has(ask.key) ? [[ask.key, values[ask.key] as Value]] : [])),
   )
+}
+
+/** Pieces left over of what is asked for: they share a word with it. */
+function lotsOf(lots: readonly ShelfLot[], what: string): ShelfLot[] {
+  const words = what
+    .toLowerCase()
+    .split(/[^\p{L}\d]+/u)
+    .filter((one) => one.length > 2)
+  return lots.filter((one) => words.some((word) => one.name.toLowerCase().includes(word)))
 }
 
 /** Values that are not what the sum begins with. */

@@ -1,5 +1,8 @@
 /** What a sum of the bench asks for, described once: its field, its check and the type its work reads follow from it. */
 
+/** Asked for only where a choice is one of these: its key, then its values. */
+type OnlyIf = readonly [key: string, ...values: string[]]
+
 /** A number that is measured, counted or guessed. */
 export interface Amount<Key extends string = string> {
   readonly is: 'amount'
@@ -15,6 +18,7 @@ export interface Amount<Key extends string = string> {
   /** By how much of itself a guess may be off; absent: a guess is as good as it gets. */
   readonly doubt?: number
   readonly help?: string
+  readonly onlyIf?: OnlyIf
 }
 /** A number that may be left out. */
 export interface MaybeAmount<Key extends string = string> extends Omit<Amount<Key>, 'is'> {
@@ -56,6 +60,7 @@ export interface Lines<Key extends string = string, Of extends readonly Cell[] =
   readonly most: number
   readonly least?: number
   readonly help?: string
+  readonly onlyIf?: OnlyIf
 }
 export type Ask = Cell | Lines
 
@@ -80,7 +85,7 @@ export type ValuesOf<Asks extends readonly Ask[]> = {
   readonly [A in Asks[number] as A['key']]: ValueOf<A>
 }
 
-type More = Partial<Pick_<Amount, 'whole' | 'doubt' | 'help'>>
+type More = Partial<Pick_<Amount, 'whole' | 'doubt' | 'help' | 'onlyIf'>>
 type Pick_<T, K extends keyof T> = { readonly [P in K]: T[P] }
 
 /** A number from `min` to `max` in `unit`. */
@@ -119,6 +124,7 @@ export const count = <const Key extends string>(
   max,
   whole: true,
   help: more.help,
+  onlyIf: more.onlyIf,
 })
 
 export const pick = <const Key extends string, const Option extends string>(
@@ -152,5 +158,10 @@ export const lines = <const Key extends string, const Of extends readonly Cell[]
   one: string,
   of: Of,
   initial: readonly LineValues[],
-  more: { readonly most?: number; readonly least?: number; readonly help?: string } = {},
+  more: {
+    readonly most?: number
+    readonly least?: number
+    readonly help?: string
+    readonly onlyIf?: OnlyIf
+  } = {},
 ): Lines<Key, Of> => ({ is: 'lines', key, label, one, of, initial, most: 60, ...more })

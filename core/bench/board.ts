@@ -3,7 +3,7 @@ import type { KeptSum } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import { guessesIn } from './doubt'
 import type { Answer, Tools } from './sum'
-import { changedSince, isWorkable, keptFor, wantedSums } from './wanted'
+import { changedSince, isSaid, isWorkable, keptFor, wantedSums } from './wanted'
 import type { Want } from './wanted'
 import { workSum } from './workSum'
 
@@ -11,7 +11,7 @@ export interface BoardItem {
   readonly want: Want
   /** When its step begins in the plan, UTC ms; null: it has no place there. */
   readonly at: number | null
-  /** Null: it cannot be worked from what the job says. */
+  /** Null: the job says none of its figures, they do not go together, or it is a search. */
   readonly answer: Answer | null
   /** Figures that are guessed and may be off. */
   readonly guesses: readonly string[]
@@ -43,7 +43,11 @@ export function benchBoard(rows: RefitRows, facts: BoardFacts): BoardItem[] {
         at: facts.startOf(want.step.id),
         answer: worked?.ok ? worked.value : null,
         guesses: [
-          ...new Set(guessesIn(want.sum.asks, want.values, want.known).map((one) => one.label)),
+          ...new Set(
+            isSaid(want)
+              ? guessesIn(want.sum.asks, want.values, want.known).map((one) => one.label)
+              : [],
+          ),
         ],
         isKept: kept !== null && changed.length === 0,
         changed,

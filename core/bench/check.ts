@@ -74,3 +74,19 @@ export function problemsIn(
     )
   })
 }
+
+/** Whether a field is asked for with these choices. */
+export function isAsked(ask: Ask, values: Values): boolean {
+  const only = 'onlyIf' in ask ? ask.onlyIf : undefined
+  if (!only) return true
+  const [key, ...wanted] = only
+  return wanted.includes(String(values[key]))
+}
+
+/** The values as a sum is worked: what is not asked for stands at its beginning, whatever was typed there before. */
+export function askedValues(asks: readonly Ask[], values: Values): Values {
+  const first = initialValues(asks)
+  return Object.fromEntries(
+    asks.map((ask) => [ask.key, (isAsked(ask, values) ? values[ask.key] : first[ask.key]) ?? null]),
+  )
+}

@@ -1,6 +1,7 @@
 /** What the answer hangs on: everything that is only guessed, taken thin and thick. */
 import type { Ask, Cell, LineValues, Value, Values } from './ask'
 import type { Answer, Sum, Tools } from './sum'
+import { isAsked } from './check'
 import { workSum } from './workSum'
 
 /** Paths ('hole', 'layers.2.mm') whose value somebody measured. What is not named is a guess. */
@@ -25,6 +26,7 @@ export function guessesIn(asks: readonly Ask[], values: Values, known: Known): G
       ? [{ path, label, cell, value }]
       : []
   return asks.flatMap((ask) => {
+    if (!isAsked(ask, values)) return []
     if (ask.is !== 'lines') return of(ask, values[ask.key], ask.key, ask.label)
     const list = (values[ask.key] ?? []) as readonly LineValues[]
     return list.flatMap((line, index) => {

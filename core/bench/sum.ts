@@ -186,6 +186,12 @@ export interface AirNow {
   readonly warmingC: number
 }
 
+/** Steps written by hand that rest on a sum: by what is done, and by words of their name where that is not enough. */
+export interface WantedAt {
+  readonly operations: readonly Operation[]
+  readonly words?: RegExp
+}
+
 export interface Sum {
   /** Letters, digits and dashes; its address. */
   readonly key: string
@@ -200,6 +206,7 @@ export interface Sum {
   /** A search: a first answer at once, a better one from a worker. */
   readonly isSearch: boolean
   readonly wantedBy: readonly WantedBy[]
+  readonly wantedAt?: WantedAt
   /** What the air of now says of its fields. */
   readonly now?: (air: AirNow) => Values
   /** What lies on the shelf, as its fields have it. */

@@ -16,10 +16,11 @@ import { sums } from './sums'
 /** A sum that an open step of a job rests on. */
 export interface Want {
   readonly sum: Sum
-  readonly by: WantedBy
+  /** Null: the job was written by hand and says no figures. */
+  readonly by: WantedBy | null
   readonly job: Job
   readonly step: Step
-  readonly recipe: Recipe
+  readonly recipe: Recipe | null
   /** The whole of its figures: what the job says, the sum's own beginnings for the rest. */
   readonly values: Values
   /** What the job says, by path. */
@@ -128,6 +129,31 @@ function wantOf(sum: Sum, by: WantedBy, job: Job, step: Step, recipe: Recipe): W
   }
 }
 
+/** Sums that steps written by hand rest on, once a job: the job says nothing of their figures. */
+const byHand = (job: Job, steps: readonly Step[]): Want[] =>
+  sums.flatMap((sum): Want[] => {
+    const { wantedAt } = sum
+    const step = steps.find(
+      (one) =>
+        wantedAt?.operations.includes(one.operation) &&
+        (wantedAt.words?.test(`${one.title} ${job.title}`) ?? true),
+    )
+    return step
+      ? [
+          {
+            sum,
+            by: null,
+            job,
+            step,
+            recipe: null,
+            filled: {},
+            values: initialValues(sum.asks),
+            known: {},
+          },
+        ]
+      : []
+  })
+
 /** Every sum that an open step of a planned job rests on, once a job. */
 export function wantedSums(rows: RefitRows): Want[] {
   const open = inOrder(rows.step.filter(isOpen))
@@ -135,9 +161,9 @@ export function wantedSums(rows: RefitRows): Want[] {
   for (const step of open) byJob.set(step.jobId, [...(byJob.get(step.jobId) ?? []), step])
   return rows.job.flatMap((job): Want[] => {
     const steps = byJob.get(job.id)
-    if (job.decision !== 'plan' || job.recipeKey === null || !steps) return []
-    const recipe = recipeFor(rows, job.recipeKey)
-    if (!recipe) return []
+    if (job.decision !== 'plan' || !steps) return []
+    const recipe = job.recipeKey === null ? undefined : recipeFor(rows, job.recipeKey)
+    if (!recipe) return byHand(job, steps)
     return sums.flatMap((sum) => {
       const by = sum.wantedBy.find((one) => one.recipe === recipe.key)
       const step = by && steps.find((one) => by.steps.includes(baseStep(one.recipeStep)))
@@ -181,14 +207,16 @@ export interface ChangedInput {
 
 /** What the sum's figures say of the recipe's own dimensions, where the one is the other and it fits. */
 export function changedInputs(want: Want, values: Values, known: Known): ChangedInput[] {
-  const sure = new Map(knownInputs(want.recipe, want.job).map((one) => [one.input.key, one]))
-  return Object.entries(want.by.fill).flatMap(([path, from]): ChangedInput[] => {
-    if (typeof from !== 'string' || want.by.adds?.[from]) return []
-    const input = want.recipe.inputs.find((one) => one.key === from)
+  const { by, recipe } = want
+  if (!by || !recipe) return []
+  const sure = new Map(knownInputs(recipe, want.job).map((one) => [one.input.key, one]))
+  return Object.entries(by.fill).flatMap(([path, from]): ChangedInput[] => {
+    if (typeof from !== 'string' || by.adds?.[from]) return []
+    const input = recipe.inputs.find((one) => one.key === from)
     const was = want.job.recipeInputs[from]
     if (!input || typeof was !== 'number') return []
     const here = valueAt(values, path)
-    const value = Number((Number(here) / (want.by.times?.[path] ?? 1)).toFixed(6))
+    const value = Number((Number(here) / (by.times?.[path] ?? 1)).toFixed(6))
     if (here === null || here === '' || !Number.isFinite(value)) return []
     if (value < input.min || value > input.max) return []
     const isMeasured = known[path] === true
@@ -206,6 +234,10 @@ export function valueAt(values: Values, path: string): Scalar | undefined {
     return Array.isArray(value) ? undefined : (value as Scalar | undefined)
   return (value as readonly LineValues[] | undefined)?.[Number(index)]?.[cell]
 }
+
+/** Whether the job says any figure of it: if not, an answer to the sum's own examples would be none for this job. */
+export const isSaid = ({ filled }: Want): boolean =>
+  Object.values(filled).some((value) => typeof value === 'number')
 
 /** The sum of a want worked; null: the job's figures do not do for it. */
 export const isWorkable = (want: Want): boolean =>

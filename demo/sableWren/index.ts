@@ -7,6 +7,7 @@ import { derive } from '#core/progress/derive'
 import { snapshotFigures } from '#core/week/review'
 import { Writer } from '../write'
 import { writeBags } from './bags'
+import { writeBench } from './bench'
 import { writeFoundWork } from './foundWork'
 import { writeFrame } from './frame'
 import { writeLaunch } from './launch'
@@ -52,6 +53,7 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeCovers(write)
   writeLaunch(write)
   writeLog(write)
+  writeBench(write)
   lastWeek(write)
   return write.rows
 }

@@ -43,8 +43,8 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
             }}</span>
             <span class="cond truncate text-lg">{{ one.want.sum.title }}</span>
           </span>
-          <span class="cond block truncate text-xl" :class="{ 'text-redlead': !one.answer }">{{
-            one.answer?.says ?? 'to be worked out'
+          <span class="cond block truncate text-xl" :class="{ 'text-ink2': !one.answer }">{{
+            one.kept?.says ?? one.answer?.says ?? 'to be measured'
           }}</span>
           <span v-if="one.changed.length > 0" class="flex gap-1 text-redlead">
             <SumMark mark="redRing" /> {{ one.changed[0] }} changed

@@ -116,8 +116,11 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
           :most="380"
           @field="toField"
         />
-        <form class="grid grid-cols-[minmax(0,1fr)] items-end gap-x-4 gap-y-2 sm:grid-cols-2" @submit.prevent>
-          <template v-for="ask in sum.asks" :key="ask.key">
+        <form
+          class="grid grid-cols-[minmax(0,1fr)] items-end gap-x-4 gap-y-2 sm:grid-cols-2"
+          @submit.prevent
+        >
+          <template v-for="ask in page.asks.value" :key="ask.key">
             <SumLines v-if="ask.is === 'lines'" class="sm:col-span-2" :lines="ask" :page="page" />
             <SumCell
               v-else

@@ -46,7 +46,7 @@ const keyOf = (put: Put) => `${put.is} ${put.key}`
 /** A job made by a recipe buys and plans what the recipe says: there its dimensions are put right instead. */
 const isStanding = (put: Put): boolean =>
   before.value?.made[keyOf(put)] !== undefined ||
-  !(props.page.want.value && (put.is === 'part' || put.is === 'step' || put.is === 'bring'))
+  !(props.page.want.value?.recipe && (put.is === 'part' || put.is === 'step' || put.is === 'bring'))
 const chosen = ref<Record<string, boolean>>({})
 const isOn = (key: string, standing: boolean) => chosen.value[key] ?? standing
 watch(
@@ -100,7 +100,7 @@ const busy = ref(false)
 
 function reworked(): readonly ChangeItem[] | null {
   const want = props.page.want.value
-  if (!want || !dimensionsOn.value) return []
+  if (!want?.recipe || !dimensionsOn.value) return []
   const inputs = Object.fromEntries(changed.value.map((one) => [one.key, one.value]))
   const sources = Object.fromEntries(
     changed.value
@@ -222,7 +222,7 @@ useKeyScope({ benchPut: () => void keep(ticked.value, true) })
           <p v-if="where(put)" class="pl-7 text-ink2">{{ where(put) }}</p>
         </li>
       </ul>
-      <p v-if="page.want.value" class="mt-1 text-ink2">
+      <p v-if="page.want.value?.recipe" class="mt-1 text-ink2">
         The job’s recipe buys and plans already; lines not ticked would come on top.
       </p>
       <div class="no-print mt-2 flex flex-wrap gap-2">

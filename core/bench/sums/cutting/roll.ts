@@ -66,6 +66,7 @@ export const fromRoll = sum({
     },
   ],
   shelf: (lots) => ({ stock: lotsAsLines(lots) }),
+  wantedAt: { operations: ['cut', 'fit'], words: /lining|vinyl|carpet|headliner/i },
   work: ({ what, roll, trim, step, priceM, pieces: asked, stock }, tools) => {
     const { say, search } = tools
     const pieces = everyPiece(asked, trim)

@@ -95,6 +95,10 @@ export const loadsToBank = sum({
   wantedBy: [
     { recipe: 'electrical-system', steps: ['loads', 'schematic'], fill: { volts: 'volts' } },
   ],
+  wantedAt: {
+    operations: ['survey', 'buy', 'fit'],
+    words: /energy|load list|battery bank|budget/i,
+  },
   work: ({ place, volts, days, kind, panels, sun, alternator, loads }, { say }) => {
     const ahOf = (one: (typeof loads)[number], at: (typeof where)[number]) =>
       loadAh(one.watts, one.many, one[at], volts, one.by === 'inverter')

@@ -56,6 +56,7 @@ export const cableAndFuse = sum({
       takes: { runs: 1 },
     },
   ],
+  wantedAt: { operations: ['wire'] },
   work: ({ volts, runs }, { say }) => {
     const sized = runs.map((one) => ({
       ...one,

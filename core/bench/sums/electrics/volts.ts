@@ -30,6 +30,7 @@ export const voltsRead = sum({
     { recipe: 'electrical-system', steps: ['check'], fill: {} },
     { recipe: 'winter-lay-up', steps: ['battery'], fill: {} },
   ],
+  wantedAt: { operations: ['test'], words: /batter|volt/i },
   work: ({ kind, rest, on, before, load }, { say }) => {
     const percent = restCharge(rest, kind)
     const v = (value: number) => `${round(value, 2)} V`

@@ -81,6 +81,7 @@ export const beddingAndBead = sum({
       fill: { joint: { is: 'underwater' }, under: { is: 'yes' } },
     },
   ],
+  wantedAt: { operations: ['bed'] },
   work: (given, { say }) => {
     const { joint, bolted, under, plastic, off, sun, moves, method, bead, long, bed, firstDay } =
       given

@@ -74,6 +74,7 @@ export const beforeDrill = sum({
       adds: { thick: ['core', 'inner'] },
     },
   ],
+  wantedAt: { operations: ['drill'] },
   work: (given, { say }) => {
     const { hole, plate, room, oldHole, doubt, thick, behind, beside, margin } = given
     const mm = (value: number) => say(round(value), 'mm')

@@ -88,6 +88,7 @@ export const boltInStack = sum({
     },
     adds: { deck: ['skin', 'core'] },
   })),
+  wantedAt: { operations: ['bed', 'fit'], words: /bolt|bitt|cleat|stanchion|winch|windlass/i },
   work: ({ bolt, bolts, layers, washers, head, nut, socketMm }, { say }) => {
     const thread = threadAt(bolt)
     const stackMm = layers.reduce((all, one) => all + one.mm, 0)

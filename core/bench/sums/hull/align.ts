@@ -40,6 +40,7 @@ export const lineUpToShims = sum({
     amount('perTurn', 'One turn of a mount’s nut lifts', 'mm', 1.5, [0.2, 10]),
   ],
   wantedBy: [{ recipe: 'shaft-and-gland', steps: ['align'], fill: {} }],
+  wantedAt: { operations: ['fit', 'test', 'survey'], words: /align/i },
   work: ({ flange, turns, high, side, back, front, perTurn }, { say }) => {
     const found = alignment(turns, flange, high, side, front, back)
     const mm2 = (value: number) => say(round(value, 2), 'mm')

@@ -21,9 +21,9 @@ export const deadrise = sum({
       { value: 'rise', label: 'a level held to the hull: rise and run' },
       { value: 'angle', label: 'a protractor' },
     ]),
-    amount('run', 'Run, level', 'mm', 300, [10, 5000]),
-    amount('rise', 'Rise over it', 'mm', 95, [0, 5000], { doubt: 0.08 }),
-    amount('angle', 'Angle read', '°', 18, [0, 60], { doubt: 0.1 }),
+    amount('run', 'Run, level', 'mm', 300, [10, 5000], { onlyIf: ['by', 'rise'] }),
+    amount('rise', 'Rise over it', 'mm', 95, [0, 5000], { doubt: 0.08, onlyIf: ['by', 'rise'] }),
+    amount('angle', 'Angle read', '°', 18, [0, 60], { doubt: 0.1, onlyIf: ['by', 'angle'] }),
     amount('tiltA', 'Housings are made for', '°', 0, [0, 45]),
     amount('tiltB', 'or for', '°', 12, [0, 45]),
     maybeAmount('tiltC', 'or for, third', '°', [0, 45], { initial: 20 }),
@@ -36,6 +36,7 @@ export const deadrise = sum({
       fill: { by: { is: 'angle' }, angle: 'deadrise', body: 'pad' },
     },
   ],
+  wantedAt: { operations: ['survey', 'drill', 'fit'], words: /transducer|deadrise/i },
   work: ({ by, run, rise, angle, tiltA, tiltB, tiltC, body }, { say }) => {
     const slope = by === 'angle' ? angle : lineAngleDeg(rise, run)
     const tilts = [tiltA, tiltB, ...(tiltC === null ? [] : [tiltC])]

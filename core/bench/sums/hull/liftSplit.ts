@@ -20,6 +20,7 @@ export const liftSplitSum = sum({
     amount('lean', 'Slings lean from upright', '°', 25, [0, 60]),
     amount('loa', 'She is long', 'm', 12, [2, 60]),
   ],
+  wantedAt: { operations: ['lift'] },
   work: ({ weight, fore, aft, centre, lean, loa }, { say }) => {
     const split = slingSplit(weight, fore, aft, centre, lean)
     if (!split.ok) return split

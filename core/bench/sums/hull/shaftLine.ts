@@ -45,6 +45,7 @@ export const shaftLine = sum({
       fill: { shaft: 'shaft' },
     },
   ],
+  wantedAt: { operations: ['survey', 'fit'], words: /shaft/i },
   work: (given, { say }) => {
     const { run, drop, shaft, propeller, hullAbove, hullSlope, exitAt, strutAt, gearbox } = given
     const angle = lineAngleDeg(drop, run)

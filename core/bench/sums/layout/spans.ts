@@ -19,8 +19,8 @@ export const spansAndPosts = sum({
     amount('long', 'Run', 'm', 9, [0.1, 100], { doubt: 0.01 }),
     amount('longest', 'No span over', 'm', 1.5, [0.2, 20]),
     yesNo('hasGate', 'A gate in it'),
-    amount('gateAt', 'Gate begins at', 'm', 3, [0, 100]),
-    amount('gate', 'Gate, wide', 'm', 0.7, [0.1, 10]),
+    amount('gateAt', 'Gate begins at', 'm', 3, [0, 100], { onlyIf: ['hasGate', 'yes'] }),
+    amount('gate', 'Gate, wide', 'm', 0.7, [0.1, 10], { onlyIf: ['hasGate', 'yes'] }),
     lines(
       'keepOuts',
       'Where no post can stand',
@@ -51,6 +51,7 @@ export const spansAndPosts = sum({
       },
     },
   ],
+  wantedAt: { operations: ['survey', 'fit', 'drill', 'cut'], words: /posts?|stanchion|spacing/i },
   work: ({ long, longest, hasGate, gateAt, gate, keepOuts, datum }, { say }) => {
     const opening: Stretch | null = hasGate === 'yes' ? [gateAt, gateAt + gate] : null
     const out = keepOuts.map((one): Stretch => [

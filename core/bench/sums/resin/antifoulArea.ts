@@ -50,11 +50,13 @@ export const antifoulArea = sum({
         { at: 7.5, girth: 3.4 },
         { at: 10, girth: 1 },
       ],
-      { most: 40, least: 2 },
+      { most: 40, least: 2, onlyIf: ['way', 'girths'] },
     ),
-    maybeAmount('keel', 'Keel and rudder, both sides together', 'm²', [0, 200]),
-    amount('litres', 'Litres that went on', 'L', 4, [0.1, 500]),
-    count('coatsThen', 'That was in so many coats', 2, 20),
+    maybeAmount('keel', 'Keel and rudder, both sides together', 'm²', [0, 200], {
+      onlyIf: ['way', 'girths'],
+    }),
+    amount('litres', 'Litres that went on', 'L', 4, [0.1, 500], { onlyIf: ['way', 'litres'] }),
+    count('coatsThen', 'That was in so many coats', 2, 20, { onlyIf: ['way', 'litres'] }),
     amount('rate', 'Covers, by the tin', 'm²/L', 10, [1, 40]),
     count('coats', 'Coats now', 2, 10),
   ],
@@ -65,6 +67,7 @@ export const antifoulArea = sum({
       fill: { coats: 'antifoulCoats' },
     },
   ],
+  wantedAt: { operations: ['antifoul'] },
   work: (given, { say }) => {
     const { way, full, lwl, beam, draught, girths, keel, litres, coatsThen, rate, coats } = given
     const rule = underwaterAreaM2(hullFullness[full], lwl, beam, draught)

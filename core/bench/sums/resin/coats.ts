@@ -24,8 +24,8 @@ export const coatsAndTins = sum({
       { value: 'coats', label: 'how many coats' },
       { value: 'film', label: 'the film they are to build' },
     ]),
-    count('coats', 'Coats', 2, 20),
-    amount('film', 'Dry film in all', 'µm', 250, [5, 3000]),
+    count('coats', 'Coats', 2, 20, { onlyIf: ['by', 'coats'] }),
+    amount('film', 'Dry film in all', 'µm', 250, [5, 3000], { onlyIf: ['by', 'film'] }),
     amount('coatFilm', 'Dry film of one coat', 'µm', 60, [2, 1000]),
     pick('how', 'Put on by', 'brush', [
       { value: 'brush', label: 'brush or roller' },
@@ -57,6 +57,7 @@ export const coatsAndTins = sum({
       fill: { areaM2: 'areaM2', coats: 'coats' },
     },
   ],
+  wantedAt: { operations: ['paint', 'varnish', 'prime', 'barrier'] },
   work: ({ areaM2, solids, by, coats: asked, film, coatFilm, how, tin, edges }, { say }) => {
     const coats = by === 'coats' ? asked : Math.max(1, coatsForFilm(film, coatFilm))
     const rate = spreadingRateM2PerL(solids, coatFilm)

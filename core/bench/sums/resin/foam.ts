@@ -21,12 +21,13 @@ export const foamAndVents = sum({
       { value: 'sizes', label: 'its sizes' },
       { value: 'litres', label: 'litres' },
     ]),
-    amount('areaM2', 'Area', 'm²', 0.5, [0.001, 100], { doubt: 0.1 }),
-    amount('deep', 'Deep', 'mm', 30, [1, 2000], { doubt: 0.15 }),
-    amount('litres', 'Void', 'L', 15, [0.05, 2000], { doubt: 0.15 }),
+    amount('areaM2', 'Area', 'm²', 0.5, [0.001, 100], { doubt: 0.1, onlyIf: ['by', 'sizes'] }),
+    amount('deep', 'Deep', 'mm', 30, [1, 2000], { doubt: 0.15, onlyIf: ['by', 'sizes'] }),
+    amount('litres', 'Void', 'L', 15, [0.05, 2000], { doubt: 0.15, onlyIf: ['by', 'litres'] }),
     amount('growth', 'Grows, times', '', 15, [1, 60], { doubt: 0.15 }),
     amount('pour', 'Most in one pour', 'mm', 100, [5, 1000], {
       help: 'How high the foam of one pour may stand, by its sheet.',
+      onlyIf: ['by', 'sizes'],
     }),
   ],
   wantedBy: [

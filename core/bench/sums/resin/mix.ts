@@ -34,8 +34,14 @@ export const mixByWeightSum = sum({
       { value: 'mass', label: 'weight' },
       { value: 'volume', label: 'volume' },
     ]),
-    amount('mass', 'Weight of the mix', 'g', 400, [1, 200_000], { doubt: 0.1 }),
-    amount('volume', 'Volume of the mix', 'mL', 400, [1, 200_000], { doubt: 0.1 }),
+    amount('mass', 'Weight of the mix', 'g', 400, [1, 200_000], {
+      doubt: 0.1,
+      onlyIf: ['by', 'mass'],
+    }),
+    amount('volume', 'Volume of the mix', 'mL', 400, [1, 200_000], {
+      doubt: 0.1,
+      onlyIf: ['by', 'volume'],
+    }),
     amount('resin', 'Resin, parts by weight', '', 100, [1, 1000]),
     amount('hardener', 'Hardener, parts by weight', '', 33, [0.5, 1000]),
     amount('resinDensity', 'Resin weighs, g to a mL', '', 1.15, [0.8, 2]),
@@ -53,6 +59,7 @@ export const mixByWeightSum = sum({
       fill: { use: { is: 'fillet' }, by: { is: 'volume' }, volume: 'filletMl' },
     },
   ],
+  wantedAt: { operations: ['fill'] },
   work: (given, { say }) => {
     const { use, by, resin, hardener, resinDensity, hardenerDensity } = given
     const { powder, density, name } = uses[use]

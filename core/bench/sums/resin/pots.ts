@@ -53,6 +53,7 @@ export const potsAndCups = sum({
     warming: warmingC,
     startH: round(Math.ceil(minute / 15) / 4, 2),
   }),
+  wantedAt: { operations: ['laminate'] },
   work: (given, { say }) => {
     const { total, rate, cup, lifeMin, massG, refC, deckC, warming, startH, endH } = given
     const lifeAt = (celsius: number) => (lifeMin / 60) * 2 ** ((refC - celsius) / 10)

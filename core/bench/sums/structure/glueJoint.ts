@@ -31,6 +31,7 @@ export const glueForJoint = sum({
       fill: { long: 'lengthM', joints: 'members' },
     },
   ],
+  wantedAt: { operations: ['laminate', 'fit'], words: /glue|beam|sister|scarf/i },
   work: ({ long, wide, joints, faces, gap, clampEvery }, { say }) => {
     const area = long * (wide / 1000) * joints
     const wetG = area * faces * wetKgM2 * 1000

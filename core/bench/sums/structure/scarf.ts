@@ -37,7 +37,7 @@ export const scarfAndSister = sum({
       { value: '12', label: '12 to 1', why: 'What bears load.' },
     ]),
     count('many', 'How many alike', 1, 200),
-    amount('spacing', 'Fastenings every', 'mm', 100, [10, 1000]),
+    amount('spacing', 'Fastenings every', 'mm', 100, [10, 1000], { onlyIf: ['how', 'sister'] }),
   ],
   wantedBy: [
     {

@@ -164,6 +164,7 @@ async function addStep() {
       >
         <CameAgainHere :zone-id="job.zoneId" />
         <MeasuredInputs :job="job" />
+        <JobSums :job="job" />
         <JobMaterials :job="job" />
         <BredTree :job="job" />
         <section v-if="lastTime">
