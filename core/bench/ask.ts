@@ -17,6 +17,8 @@ export interface Amount<Key extends string = string> {
   readonly whole?: boolean
   /** By how much of itself a guess may be off; absent: a guess is as good as it gets. */
   readonly doubt?: number
+  /** Two buttons move it by so much: for what changes while it is worked. */
+  readonly nudge?: number
   readonly help?: string
   readonly onlyIf?: OnlyIf
 }
@@ -85,7 +87,7 @@ export type ValuesOf<Asks extends readonly Ask[]> = {
   readonly [A in Asks[number] as A['key']]: ValueOf<A>
 }
 
-type More = Partial<Pick_<Amount, 'whole' | 'doubt' | 'help' | 'onlyIf'>>
+type More = Partial<Pick_<Amount, 'whole' | 'doubt' | 'nudge' | 'help' | 'onlyIf'>>
 type Pick_<T, K extends keyof T> = { readonly [P in K]: T[P] }
 
 /** A number from `min` to `max` in `unit`. */

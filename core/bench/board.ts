@@ -37,7 +37,9 @@ export function benchBoard(rows: RefitRows, facts: BoardFacts): BoardItem[] {
       const kept = keptFor(rows, want.sum.key, want.job.id)
       const changed = kept ? changedSince(kept, want) : []
       const worked =
-        isWorkable(want) && !want.sum.isSearch ? workSum(want.sum, want.values, facts.tools) : null
+        isSaid(want) && isWorkable(want) && !want.sum.isSearch
+          ? workSum(want.sum, want.values, facts.tools)
+          : null
       return {
         want,
         at: facts.startOf(want.step.id),

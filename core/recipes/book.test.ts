@@ -713,6 +713,201 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
         Sealant: 1 cartridges in 1
       hose test 0.3 [P2]`,
   ],
+  [
+    'paint-surface',
+    { areaM2: 10, old: 'soft', school: 'twoPart', tread: 'yes' },
+    // 50 % at 50 µm: 10 m²/L, 10/10/0.85 = 1.18 L a coat. Soft under two-part: off, two primers. Tape 22 m → a roll of 50.
+    `
+      rub test 0.2
+      wash clean 0.5 [D]
+      strip strip 5
+      fair fair 1.5 [D T10] | chem 12 ≥10
+        Fairing filler: 1 L
+      key grind 2 [D]
+        Paper 220 and 320: 20 sheets
+      mask fit 0.4
+        Fine-line masking tape: 22 m in 1
+      primer.1 prime 1 [D T10] | chem 12 ≥10 | within 72
+        Primer for that paint: 1.18 L
+      primer.2 prime 1 [D T10] | chem 12 ≥10 | within 72
+        Primer for that paint: 1.18 L
+      twoPart.1 paint 1.5 [P1-2 D T12] | chem 16 ≥12 | within 48
+        Two-part paint, mixed: 1.18 L
+      twoPart.2 paint 1.5 [P1-2 D T12] | chem 16 ≥12 | within 48
+        Two-part paint, mixed: 1.18 L
+        Non-skid grit: 1.5 kg
+      twoPart.3 paint 1.5 [P1-2 D T12] | chem 16 ≥12 | within 48
+        Two-part paint, mixed: 1.18 L
+      pull finish 0.3`,
+  ],
+  [
+    'bare-metal',
+    {},
+    // Both windows shut after four hours. Primer 2/7/0.85, top 2/10/0.85.
+    `
+      degrease clean 0.3
+      bare grind 1.6 [D] | within 4
+        Discs and paper: 8 sheets
+      wash clean 0.6 [D T10] | within 4
+        Etching wash for that metal: 0.3 L
+      primer.1 prime 0.24 [D T10] | chem 8 ≥10 | within 48
+        Epoxy primer for metal: 0.34 L
+      primer.2 prime 0.24 [D T10] | chem 8 ≥10 | within 48
+        Epoxy primer for metal: 0.34 L
+      top.1 paint 0.24 [D T10] | chem 16 ≥10 | within 48
+        Top coat: 0.24 L
+      top.2 paint 0.24 [D T10] | chem 16 ≥10 | within 48
+        Top coat: 0.24 L`,
+  ],
+  [
+    'seams',
+    {},
+    // 5 × 6 mm × 40 m = 1200 mL × 1.15 ÷ 290 = 4.8 → 5.
+    `
+      walk survey 0.6
+      rake strip 4
+      fasten fit 1
+        Fastenings and bungs: 11 pieces
+        Bedding for bungs: 20 mL
+      dry setUp 0 | dry 72
+      reading test 0.2
+      tape prime 2.4 [D T8] | chem 1 ≥8 | within 8
+        Bond breaker tape: 42 m
+        Primer for seam rubber: 160 mL
+      rubber bed 3.2 [P1-2 D T8] | moisture 120
+        Seam rubber: 5 cartridges in 5
+      sand finish 2.4 [D]
+      hose test 0.5 [P2]`,
+  ],
+  [
+    'crack-in-laminate',
+    { sides: 'both' },
+    // 6/0.567 → 11 plies in 3 sessions; taper 72, steps of 6.545: Σ(150 + 13.09k)(40 + 13.09k) = 0.3169 m². Ground
+    // 294 × 184 = 0.0541 m². A session 0.3 + (1.65 + 0.317)/3.
+    `
+      why survey 0.5
+      taper grind 0.48 [D]
+      backer laminate 0.6 [T12] | chem 12 ≥12
+        Backer or mould sheet: 0.01 m²
+        Epoxy, mixed: 0.1 kg
+      plies.1 laminate 0.96 [D T12] | chem 16 ≥12 | within 72
+        Biaxial 450 g/m², stitched: 0.12 m²
+        Epoxy, mixed: 0.05 kg
+        Peel ply: 0.07 m²
+      plies.2 laminate 0.96 [D T12] | chem 16 ≥12 | within 72
+        Biaxial 450 g/m², stitched: 0.12 m²
+        Epoxy, mixed: 0.05 kg
+        Peel ply: 0.07 m²
+      plies.3 laminate 0.96 [D T12] | chem 16 ≥12 | within 72
+        Biaxial 450 g/m², stitched: 0.12 m²
+        Epoxy, mixed: 0.05 kg
+        Peel ply: 0.07 m²
+      inside laminate 0.6 [T12] | chem 16 ≥12
+        Biaxial 450 g/m², stitched: 0.12 m²
+        Epoxy, mixed: 0.05 kg
+      tap test 0.1
+      fair fair 0.35 [D T10] | chem 12 ≥10
+        Fairing filler: 0.04 L
+      seal.1 paint 0.21 [D T10] | chem 16 ≥10 | within 48
+        Primer or gelcoat to match: 0.01 L
+      seal.2 paint 0.21 [D T10] | chem 16 ≥10 | within 48
+        Primer or gelcoat to match: 0.01 L`,
+  ],
+  [
+    'renew-structure',
+    {},
+    // Joint 3 m: fillet 15²(1 − π/4)·3·1.25 = 181 mL; tabs (123.6 + 147.6 + 171.6)·3 m·1.1 = 1.461 m². Bed 1.5·18·4·1.25.
+    `
+      support setUp 0.8
+      pattern survey 0.4
+      cut cut 1.2
+      grind grind 0.75
+      make fit 1.25 [S]
+        Stuff for the pieces, 80 × 18 mm: 1.65 m
+      seal prime 0.2 [T10] | chem 8 ≥10 | within 48
+        Epoxy, mixed, to seal: 0.07 kg
+      bed laminate 0.9 [P2 T12] | chem 12 ≥12
+        Thick bedding mix: 135 mL
+      tab laminate 2.85 [T12] | chem 16 ≥12
+        Fillet mix: 181.07 mL
+        Biaxial 450 g/m², stitched: 1.46 m²
+        Epoxy, mixed: 0.66 kg
+        Peel ply: 0.49 m²
+      tap test 0.3
+      paint paint 0.6 [T10] | chem 16 ≥10
+        Bilge paint: 0.03 L`,
+  ],
+  [
+    'tank',
+    { voidL: 30 },
+    // Clips 4 × 4 = 16 → 18. Foam 30/15·1.15 = 2.3 L.
+    `
+      empty plumb 1 | calendar 24
+      wayIn strip 1.8
+      mark label 0.4
+      out move 1.75 [P2-3]
+      look survey 1
+      pressure test 0.8
+      bedIn fit 2.25 [P2-3]
+        Straps and chocks: 4 pieces
+        Rubber strip: 4 m
+      hoses plumb 0.8
+        Hose clip, stainless: 18 pieces
+        Hose for that stuff: 2.4 m
+      fill test 0.5 | calendar 24
+      foam fill 1 [T12] | chem 12 ≥12
+        Two-part closed-cell foam: 2.3 L in 3
+      back close 1.2`,
+  ],
+  [
+    'small-fittings',
+    {},
+    // Over 12, 16 deep: (π/4·12²·16 + π(11² − 6²)·12)·1.25 = 6.267 mL × 24. Bolt 26 + 3.2 + 5.2 + 2 = 36.4 → 40; 12 → 14.
+    `
+      mark survey 0.6
+      drill drill 2.88 [D]
+      fill fill 1.92 [D T10] | chem 16 ≥10
+        Epoxy thickened for filling: 150.42 mL
+      again drill 1.44
+      dryFit fit 0.48
+      bed bed 1.26 [P2 D]
+        Butyl tape: 2.07 m in 1
+        Bolt M6 × 40 mm: 14 pieces
+        Screw 6 mm: 14 pieces
+      hose test 0.3 [P2]
+      takeUp fit 0.22 [G]
+      log label 0.1`,
+  ],
+  [
+    'new-shaft-line',
+    {},
+    // √(2400² + 320²) = 2421 mm. Two bearers: 3 h, 400 mL, 1.2 m², 0.8 kg each.
+    `
+      measure survey 1.5 [A]
+      stretch survey 1.5 [P2 A]
+      sign test 0.8 [P2 A]
+      order contract 0 [away] | calendar 720
+        Shaft 30 mm, to drawing: 1 pieces
+        Stern tube and gland for 30 mm: 1 pieces
+        Strut and bearing for 30 mm: 1 pieces
+      bearers laminate 6 [P2 A T12] | chem 24 ≥12
+        Thick bedding mix: 800 mL
+        Biaxial 600 g/m², stitched: 2.4 m²
+        Epoxy, mixed: 1.6 kg
+      tube laminate 3 [P2 A T12] | chem 24 ≥12
+        Thick bedding mix: 500 mL
+        Biaxial 600 g/m², stitched: 0.5 m²
+        Epoxy, mixed: 0.3 kg
+      strut bed 2.5 [P2 A] | moisture 168
+        Sealant for below the waterline: 1 cartridges in 1
+        Strut bolts and plate: 1 pieces
+      engine fit 4 [P2 @mechanics A]
+      gland fit 2 [@mechanics A]
+        Packing or seal kit: 1 pieces
+      rough test 1 [A]
+      watch test 0.2 [P2 W] | calendar 24
+      final test 2 [@mechanics F G]`,
+  ],
 ]
 
 const worked = (key: string, given: RecipeInputs, units: 'metric' | 'us' = 'metric'): Draft => {

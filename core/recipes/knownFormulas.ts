@@ -83,6 +83,9 @@ export const knownFormulas: Readonly<Record<string, KnownFormula>> = {
   floor: formula(['number'], 'whole number below', (a: number) => Math.floor(a + 1e-9)),
   min: formula(['number', 'number'], 'the smaller', (a: number, b: number) => Math.min(a, b)),
   max: formula(['number', 'number'], 'the larger', (a: number, b: number) => Math.max(a, b)),
+  diagonal: formula(['side', 'side'], 'from corner to corner', (a: number, b: number) =>
+    Math.hypot(a, b),
+  ),
   circleM: formula(['diameter mm'], 'way round, m', (d: number) => (Math.PI * d) / 1000),
   circleM2: formula(['diameter mm'], 'area, m²', (d: number) => (Math.PI * d * d) / 4e6),
   resinKgPerM2: formula(['cloth g/m²', 'fibre share'], 'resin, kg/m²', resinKgPerM2),

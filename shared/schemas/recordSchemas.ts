@@ -280,9 +280,10 @@ const craneChart = Joi.array()
   .max(60)
 
 /** What a sum of the bench was worked from: numbers and words, and lists of lines of them. */
+// Words first: '12' is a choice of a sum and stays a word.
 const sumScalar = Joi.alternatives(
-  Joi.number().min(-1e9).max(1e9),
   Joi.string().max(300).allow(''),
+  Joi.number().min(-1e9).max(1e9),
 ).allow(null)
 const sumKeyName = /^[a-z][A-Za-z0-9]{0,39}$/
 const sumValues = Joi.object()

@@ -25,7 +25,7 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
 
 <template>
   <ul class="bench mt-3" :class="{ alone: items.length === 1 }" aria-label="Wanted next">
-    <li v-for="one in items" :key="`${one.want.sum.key} ${one.want.job.id}`" class="min-w-0">
+    <li v-for="one in items" :key="`${one.want.sum.key} ${one.want.job.id}`" class="one min-w-0">
       <NuxtLink :to="to(one)" class="piece">
         <span class="drawn" aria-hidden="true">
           <SumDrawing
@@ -64,15 +64,16 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
 
 <style scoped>
 .bench {
-  display: grid;
-  grid-auto-flow: column;
-  grid-auto-columns: minmax(11.5rem, 1fr);
+  display: flex;
   overflow-x: auto;
   background: linear-gradient(to bottom, transparent 0 7rem, var(--brass-tint) 7rem);
   border-bottom: 2px solid var(--ink);
 }
 .bench.alone {
   background: linear-gradient(to bottom, transparent 0 14rem, var(--brass-tint) 14rem);
+}
+.one {
+  flex: 1 1 11.5rem;
 }
 .piece {
   display: block;
@@ -98,8 +99,7 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
 }
 @media (max-width: 640px) {
   .bench {
-    grid-auto-flow: row;
-    grid-auto-columns: auto;
+    flex-direction: column;
     background: none;
   }
   .drawn {

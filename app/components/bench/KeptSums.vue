@@ -52,7 +52,7 @@ const forget = (one: KeptSum) =>
     <ul>
       <li v-for="one in shown" :key="one.id" class="flex items-start border-b border-rule">
         <NuxtLink :to="to(one)" class="block min-w-0 grow py-1.5 hover:underline">
-          <span class="flex items-baseline justify-between gap-2">
+          <span class="flex flex-wrap items-baseline justify-between gap-x-2">
             <span class="cond">{{ titleOf(one) }}</span>
             <span class="cond text-lg">{{ one.says }}</span>
           </span>

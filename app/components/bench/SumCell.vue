@@ -21,6 +21,12 @@ const emit = defineEmits<{
 const store = useRefitStore()
 const isAmount = computed(() => props.cell.is === 'amount' || props.cell.is === 'maybe')
 const unit = computed(() => ('unit' in props.cell ? props.cell.unit : ''))
+const nudge = computed(() => ('nudge' in props.cell ? (props.cell.nudge ?? 0) : 0))
+function move(by: -1 | 1) {
+  if (!('max' in props.cell) || typeof props.value !== 'number') return
+  const to = Number((props.value + by * nudge.value).toFixed(3))
+  emit('put', Math.min(props.cell.max, Math.max(props.cell.min, to)))
+}
 /** Hours of the day, as a clock shows them. */
 const asClock = (hours: number | null): string | null => {
   if (hours === null) return null
@@ -112,6 +118,14 @@ const why = computed(() =>
       :error="error"
       @update:model-value="emit('put', $event ?? '')"
     />
+    <template v-if="nudge > 0">
+      <button type="button" class="btn nudge" :aria-label="`${label}: less`" @click="move(-1)">
+        −
+      </button>
+      <button type="button" class="btn nudge" :aria-label="`${label}: more`" @click="move(1)">
+        +
+      </button>
+    </template>
     <button
       v-if="isGuessable"
       type="button"
@@ -128,6 +142,11 @@ const why = computed(() =>
 </template>
 
 <style scoped>
+.nudge {
+  flex: none;
+  min-width: 2.75rem;
+  font-size: 1.3rem;
+}
 .mark {
   flex: none;
   min-width: 2.25rem;

@@ -116,12 +116,10 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
           :most="380"
           @field="toField"
         />
-        <form
-          class="grid grid-cols-[minmax(0,1fr)] items-end gap-x-4 gap-y-2 sm:grid-cols-2"
-          @submit.prevent
-        >
+        <SumClock v-if="shown?.starts && !isStale" :starts="shown.starts" :page="page" />
+        <form class="grid grid-cols-2 items-end gap-x-4 gap-y-2" @submit.prevent>
           <template v-for="ask in page.asks.value" :key="ask.key">
-            <SumLines v-if="ask.is === 'lines'" class="sm:col-span-2" :lines="ask" :page="page" />
+            <SumLines v-if="ask.is === 'lines'" class="col-span-2" :lines="ask" :page="page" />
             <SumCell
               v-else
               :cell="ask"
@@ -137,7 +135,6 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
         </form>
       </div>
       <div class="grid grid-cols-[minmax(0,1fr)] gap-5" :class="{ 'opacity-50': isStale }">
-        <SumClock v-if="shown?.starts && !isStale" :starts="shown.starts" :page="page" />
         <section v-if="shown && shown.figures.length > 0" aria-labelledby="sum-answer">
           <h2 id="sum-answer" class="border-b-2 border-ink">The answer</h2>
           <dl>

@@ -8,6 +8,7 @@ import type { PocketKey, Sum } from '#core/bench/sum'
 const props = defineProps<{ items: readonly BoardItem[] }>()
 const store = useRefitStore()
 const isNarrow = useNarrow()
+const { sayDate } = useDates()
 const byKey = computed(() => {
   const map = new Map<string, BoardItem[]>()
   for (const one of props.items)
@@ -37,7 +38,6 @@ const to = (sum: Sum) => {
 const tagOf = (key: PocketKey): string => {
   const next = props.items.find((one) => !one.isKept && one.want.sum.pocket === key)
   if (!next || next.at === null) return ''
-  const { sayDate } = useDates()
   return sayDate(store.zone.dateOf(next.at))
 }
 const openPocket = ref<PocketKey>('resin')
@@ -143,9 +143,14 @@ const tools: Readonly<Record<PocketKey, readonly { d: string; fill: string }[]>>
             </button>
             <template v-else>{{ pocket.name }}</template>
           </h2>
-          <p v-if="!isNarrow" class="cond-thin text-ink2">
-            {{ pocket.about
-            }}<template v-if="tagOf(pocket.key)"> · next {{ tagOf(pocket.key) }}</template>
+          <p v-if="!isNarrow" class="cond-thin flex justify-between gap-1 text-ink2">
+            {{ pocket.about }}
+            <span
+              v-if="tagOf(pocket.key)"
+              class="cond whitespace-nowrap text-ink"
+              :title="`Next wanted ${tagOf(pocket.key)}`"
+              ><span class="sr-only">next wanted </span>{{ tagOf(pocket.key) }}</span
+            >
           </p>
         </div>
         <ul v-if="!isNarrow || openPocket === pocket.key" class="py-1">

@@ -55,6 +55,23 @@ export const beddingAndBead = sum({
     }),
   ],
   wantedBy: [
+    { recipe: 'small-fittings', steps: ['bed', 'bedSealant'], fill: { long: 'bead' } },
+    {
+      recipe: 'seams',
+      steps: ['rubber'],
+      fill: {
+        joint: { is: 'teak' },
+        bolted: { is: 'no' },
+        off: { is: 'no' },
+        long: 'lengthM',
+        bead: 'wideMm',
+      },
+    },
+    {
+      recipe: 'new-shaft-line',
+      steps: ['strut'],
+      fill: { joint: { is: 'underwater' }, under: { is: 'yes' } },
+    },
     ...['sleeve-and-bed', 'posts-and-rail', 'solar-on-arch'].map((recipe) => ({
       recipe,
       steps: ['bed', 'bedSealant'],

@@ -29,18 +29,20 @@ export const sleevedHoles = sum({
     amount('core', 'Core', 'mm', 12, [1, 120], { doubt: 0.15 }),
     amount('inner', 'Inner skin, left whole', 'mm', 3, [0, 50]),
   ],
-  wantedBy: ['sleeve-and-bed', 'posts-and-rail', 'solar-on-arch'].map((recipe) => ({
-    recipe,
-    steps: ['fill', 'overDrill'],
-    fill: {
-      holes: 'holes',
-      bolt: 'bolt',
-      overDrill: 'overDrill',
-      undercut: 'undercut',
-      outer: 'skin',
-      core: 'core',
-    },
-  })),
+  wantedBy: ['sleeve-and-bed', 'posts-and-rail', 'solar-on-arch', 'small-fittings'].map(
+    (recipe) => ({
+      recipe,
+      steps: recipe === 'small-fittings' ? ['fill', 'drill'] : ['fill', 'overDrill'],
+      fill: {
+        holes: 'holes',
+        bolt: 'bolt',
+        overDrill: 'overDrill',
+        undercut: 'undercut',
+        outer: 'skin',
+        core: 'core',
+      },
+    }),
+  ),
   work: ({ holes, bolt, overDrill, undercut, outer, core, inner }, { say }) => {
     const thread = threadAt(bolt)
     const over = thread.sizeMm + overDrill

@@ -39,7 +39,10 @@ export const lineUpToShims = sum({
     amount('front', 'Front mounts, forward of it', 'mm', 750, [1, 8000]),
     amount('perTurn', 'One turn of a mount’s nut lifts', 'mm', 1.5, [0.2, 10]),
   ],
-  wantedBy: [{ recipe: 'shaft-and-gland', steps: ['align'], fill: {} }],
+  wantedBy: [
+    { recipe: 'new-shaft-line', steps: ['rough', 'final'], fill: {} },
+    { recipe: 'shaft-and-gland', steps: ['align'], fill: {} },
+  ],
   wantedAt: { operations: ['fit', 'test', 'survey'], words: /align/i },
   work: ({ flange, turns, high, side, back, front, perTurn }, { say }) => {
     const found = alignment(turns, flange, high, side, front, back)

@@ -40,6 +40,11 @@ export const shaftLine = sum({
   ],
   wantedBy: [
     {
+      recipe: 'new-shaft-line',
+      steps: ['measure', 'stretch', 'sign'],
+      fill: { run: 'runMm', drop: 'dropMm', shaft: 'shaft' },
+    },
+    {
       recipe: 'shaft-and-gland',
       steps: ['draw', 'height', 'align', 'wear'],
       fill: { shaft: 'shaft' },

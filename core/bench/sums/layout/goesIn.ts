@@ -30,6 +30,7 @@ export const doesItGoIn = sum({
     amount('spaceB', 'The place, wide', 'mm', 600, [1, 50_000], { doubt: 0.02 }),
     amount('spaceC', 'The place, high', 'mm', 450, [1, 50_000], { doubt: 0.02 }),
   ],
+  wantedBy: [{ recipe: 'tank', steps: ['out', 'make', 'bedIn'], fill: {} }],
   work: (given, { say }) => {
     const item = [given.a, given.b, given.c] as const
     const turns = turnsThrough(item, [given.openLong, given.openWide], given.clear)

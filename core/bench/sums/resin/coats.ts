@@ -36,6 +36,12 @@ export const coatsAndTins = sum({
   ],
   wantedBy: [
     {
+      recipe: 'paint-surface',
+      steps: ['primer', 'onePart', 'twoPart'],
+      fill: { areaM2: 'areaM2', solids: 'solids', coatFilm: 'filmUm', coats: { is: 3 } },
+    },
+    { recipe: 'bare-metal', steps: ['primer'], fill: { areaM2: 'areaM2', coats: 'primeCoats' } },
+    {
       recipe: 'strip-barrier-antifoul',
       steps: ['barrier', 'barrierRest'],
       fill: {

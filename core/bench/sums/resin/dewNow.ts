@@ -22,6 +22,8 @@ export const dewNow = sum({
     amount('surfaceC', 'The surface', '°C', 15, [-20, 80], { doubt: 0.08 }),
   ],
   wantedBy: [
+    { recipe: 'bare-metal', steps: ['primer'], fill: {} },
+    { recipe: 'paint-surface', steps: ['primer', 'onePart', 'twoPart'], fill: {} },
     { recipe: 'recore-above', steps: ['primer', 'paint'], fill: {} },
     { recipe: 'strip-barrier-antifoul', steps: ['barrier', 'barrierRest'], fill: {} },
   ],

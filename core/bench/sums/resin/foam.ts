@@ -32,6 +32,11 @@ export const foamAndVents = sum({
   ],
   wantedBy: [
     {
+      recipe: 'tank',
+      steps: ['foam'],
+      fill: { by: { is: 'litres' }, litres: 'voidL', growth: 'growth' },
+    },
+    {
       recipe: 'inject-panel',
       steps: ['inject', 'cup'],
       fill: { by: { is: 'litres' }, litres: 'voidL', growth: 'growth' },

@@ -35,6 +35,13 @@ export const patchAndTaper = sum({
       },
     ]),
   ],
+  wantedBy: [
+    {
+      recipe: 'crack-in-laminate',
+      steps: ['taper', 'plies'],
+      fill: { long: 'longMm', wide: 'wideMm', thick: 'skin', plies: 'plies', school: 'stack' },
+    },
+  ],
   work: ({ long, wide, thick, ratio, plies, school }, { say }) => {
     const taper = thick * (ratio === 'structural' ? 12 : 8)
     const stack = patchStack(long, wide, taper, plies, school)

@@ -49,6 +49,7 @@ export const pliesToLevelSum = sum({
     ]),
   ],
   wantedBy: [
+    { recipe: 'crack-in-laminate', steps: ['plies'], fill: { level: 'skin', cloth: 'cloth' } },
     {
       recipe: 'recore-above',
       steps: ['plies', 'taper'],

@@ -34,7 +34,7 @@ export const potsAndCups = sum({
     amount('lifeMin', 'Pot life by the sheet', 'min', 30, [1, 600]),
     amount('massG', 'Pot life is for this much', 'g', 100, [10, 20_000]),
     amount('refC', 'and at', '°C', 20, [0, 40]),
-    amount('deckC', 'Where you work it is', '°C', 18, [-5, 50], { doubt: 0.1 }),
+    amount('deckC', 'Where you work it is', '°C', 18, [-5, 50], { doubt: 0.1, nudge: 1 }),
     amount('warming', 'It gets warmer an hour by', '°', 0, [-5, 8]),
     amount('resin', 'Resin, parts by weight', '', 100, [1, 1000]),
     amount('hardener', 'Hardener, parts by weight', '', 33, [0.5, 1000]),

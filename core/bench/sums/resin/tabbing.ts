@@ -26,6 +26,11 @@ export const tabbingAndFillet = sum({
   ],
   wantedBy: [
     {
+      recipe: 'renew-structure',
+      steps: ['tab'],
+      fill: { lengthM: 'jointM', fillet: 'fillet', plies: 'plies', cloth: 'cloth' },
+    },
+    {
       recipe: 'post-through-deck',
       steps: ['tabs'],
       fill: { lengthM: 'jointM', fillet: 'fillet', plies: 'plies', cloth: 'cloth' },

@@ -41,6 +41,11 @@ export const scarfAndSister = sum({
   ],
   wantedBy: [
     {
+      recipe: 'renew-structure',
+      steps: ['make', 'pattern'],
+      fill: { thick: 'thick', wide: 'highMm', many: 'pieces' },
+    },
+    {
       recipe: 'sister-frame',
       steps: ['scarf', 'pattern', 'saw', 'steam'],
       fill: { how: { is: 'sister' }, many: 'members', spacing: 'spacing' },

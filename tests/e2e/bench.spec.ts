@@ -1,0 +1,195 @@
+/** Worked out in the yard, on a phone: five answers on five jobs, a cutting plan on paper, and its offcut used next time. */
+import { expect, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { TestServer } from './server'
+
+const server = new TestServer()
+const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-bench-'))
+test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
+test.afterAll(async () => {
+  rmSync(folder, { recursive: true, force: true })
+  await server.end()
+})
+
+const phone = { viewport: { width: 390, height: 844 }, hasTouch: true }
+
+interface Rows {
+  readonly part: {
+    readonly name: string
+    readonly jobId: string | null
+    readonly quantity: number
+  }[]
+  readonly keptSum: {
+    readonly sumKey: string
+    readonly jobId: string | null
+    readonly says: string
+  }[]
+  readonly stock: {
+    readonly name: string
+    readonly isOffcut: boolean
+    readonly quantity: number
+    readonly longMm: number | null
+    readonly wideMm: number | null
+  }[]
+  readonly job: { readonly id: string; readonly recipeInputs: Record<string, number> }[]
+  readonly clock: { readonly title: string; readonly massG: number | null }[]
+}
+const rows = async (): Promise<Rows> => {
+  const answer = await fetch(`${server.url}/api/refits/${await server.refitId()}`)
+  return ((await answer.json()) as { rows: Rows }).rows
+}
+async function open(page: Page, path: string) {
+  await page.goto(`${server.url}/r/${await server.refitId()}/${path}`)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+}
+const answer = (page: Page) => page.getByRole('heading', { level: 1 })
+const putOn = (page: Page) => page.getByRole('region', { name: /^Put on/ })
+
+/** Types over a field and goes on to the next one. */
+async function type(page: Page, label: string | RegExp, value: string) {
+  const field = page.getByRole('textbox', { name: label })
+  await field.fill(value)
+  await field.press('Tab')
+}
+async function putOnJob(page: Page, job: RegExp) {
+  const own = putOn(page)
+  const option = own.getByLabel('Job').locator('option').filter({ hasText: job })
+  await own.getByLabel('Job').selectOption(await option.first().getAttribute('value'))
+  await own.getByRole('button', { name: /on the job$/ }).click()
+  await expect(page.getByText(/^On “/).last()).toBeVisible()
+}
+
+test('five benches go on five jobs, on the phone', async ({ browser }) => {
+  const context = await browser.newContext(phone)
+  const page = await context.newPage()
+  await open(page, 'bench')
+  // The pockets open one at a time; a tool is two presses away.
+  await page.getByRole('button', { name: /Drill, spanner/ }).click()
+  await page
+    .getByRole('link', { name: /^Bolt in a stack/ })
+    .last()
+    .click()
+  await page.getByLabel('Thread').selectOption({ label: 'M12' })
+  // The answer moves as it is typed; what cannot be leaves the last one, and says so at the field.
+  await page.getByRole('textbox', { name: 'Thick' }).nth(2).fill('1 1/4"')
+  await expect(answer(page)).toContainText('take M12 × 70')
+  await page.getByRole('textbox', { name: 'Thick' }).nth(2).press('Tab')
+  await type(page, /^Bolts/, 'four')
+  await expect(page.getByText(/"four" is not a number/).first()).toBeVisible()
+  await expect(page.getByText('What stands below is the last answer.')).toBeVisible()
+  await expect(
+    page.getByText('Nothing can be put on a job until every figure reads.'),
+  ).toBeVisible()
+  await type(page, /^Bolts/, '6')
+  await putOnJob(page, /^Bitt and bow fittings/)
+
+  await open(page, 'bench/metals-that-meet')
+  await putOnJob(page, /^Rig off/)
+  await open(page, 'bench/coats-and-tins')
+  await type(page, /^Area/, '24 m2')
+  await putOnJob(page, /^Locker lid ribs/)
+  await open(page, 'bench/cable-and-fuse')
+  await putOnJob(page, /^Main panel and cables/)
+  await open(page, 'bench/glue-for-a-joint')
+  await putOnJob(page, /^Sister the soft beam/)
+
+  const now = await rows()
+  const names = now.part.map((one) => one.name)
+  expect(names).toContain('Bolt M12 × 70')
+  expect(names).toContain('Isolating sheet, sleeves and washers')
+  // 24 m² is twice the 12 of the worked example: 2 × 3.388 L.
+  expect(now.part.find((one) => one.name === 'Paint' && one.quantity > 6)?.quantity).toBeCloseTo(
+    6.78,
+    2,
+  )
+  expect(names).toContain('Cable 50 mm², tinned')
+  expect(new Set(now.keptSum.map((one) => one.jobId)).size).toBeGreaterThanOrEqual(5)
+
+  // Kept, and opened again with its figures; a reload loses nothing.
+  await open(page, 'bench')
+  await page.getByRole('link', { name: /^Bolt in a stack M12 × 70/ }).click()
+  await expect(page.getByRole('textbox', { name: /^Bolts/ })).toHaveValue('6')
+  await page.reload()
+  await expect(page.getByLabel('Thread')).toHaveValue('12')
+  await context.close()
+})
+
+test('a job’s own figures come in, and what is measured goes back to it', async ({ page }) => {
+  await open(page, 'bench/sleeved-holes?job=windlass-bolts')
+  await expect(page.getByRole('textbox', { name: /^Holes/ })).toHaveValue('4')
+  await expect(page.getByLabel('Thread')).toHaveValue('10')
+  await type(page, /^Core, mm/, '19 mm')
+  const own = putOn(page)
+  await expect(own.getByText(/core 19 mm, was \d+ mm, measured/)).toBeVisible()
+  await own.getByRole('button', { name: /on the job$/ }).click()
+  await expect(page.getByText(/^On “Windlass bolts/).last()).toBeVisible()
+  const job = (await rows()).job.find((one) => one.id === 'windlass-bolts')
+  expect(job?.recipeInputs.core).toBe(19)
+})
+
+test('a cup that is stirred starts its clock and moves the rest', async ({ browser }) => {
+  const context = await browser.newContext(phone)
+  const page = await context.newPage()
+  await open(page, 'bench/pots-and-cups')
+  await type(page, /^Where you work it is/, '18')
+  await page.getByRole('button', { name: /^Cup 1 stirred/ }).click()
+  await expect(page.getByRole('button', { name: /^Cup 2 stirred/ })).toBeVisible()
+  const clock = (await rows()).clock.find((one) => one.title.startsWith('Cup 1, '))
+  expect(clock?.massG).toBeGreaterThan(100)
+  await context.close()
+})
+
+test('a cutting plan is searched, printed, and its offcut is what the next one begins with', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await open(page, 'bench/from-a-roll')
+  await type(page, 'What it is', 'sailcloth')
+  await expect(answer(page)).toContainText('buy 3.5 m')
+  await expect(page.getByText('Searched to the end.')).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('img', { name: /5 pieces on 3\.\d+ metres of roll/ })).toBeVisible()
+
+  // On paper: the drawing, and every piece with its distance from the free end.
+  const pdf = join(folder, 'plan.pdf')
+  await page.emulateMedia({ media: 'print' })
+  await page.pdf({ path: pdf, format: 'A4', landscape: true, printBackground: true })
+  await page.emulateMedia({ media: 'screen' })
+  const text = execFileSync('pdftotext', ['-layout', pdf, '-']).toString()
+  expect(readFileSync(pdf).length).toBeGreaterThan(10_000)
+  for (const said of ['From a roll: buy 3.5 m', 'from the free end', '1 side 1', '5 overhead'])
+    expect(text).toContain(said)
+  expect(text).not.toContain('Search again')
+
+  // One piece of 300 × 200 off a roll of a metre by a metre: the rest is stock.
+  await type(page, /^Roll, wide/, '1000')
+  await type(page, /^Sold by/, '1000')
+  await type(page, /^Trim/, '0')
+  const take = page.getByRole('button', { name: /^Take .* away$/ })
+  while ((await take.count()) > 1) await take.first().click()
+  await type(page, /^How many/, '1')
+  await type(page, /^Along the nap/, '200')
+  await type(page, /^Across it/, '300')
+  await expect(answer(page)).toContainText('buy 1 m')
+  await putOn(page).getByRole('button', { name: 'Keep, with what is ticked' }).click()
+  await expect(page.getByText(/^Kept|^On/).last()).toBeVisible()
+  const offcut = (await rows()).stock.find((one) => one.name.startsWith('sailcloth'))
+  expect(offcut).toMatchObject({ isOffcut: true, longMm: 800, wideMm: 1000 })
+
+  // The next plan for the same stuff takes it first, and uses it up.
+  await open(page, 'bench/from-a-roll')
+  await type(page, 'What it is', 'sailcloth')
+  await expect(page.getByRole('textbox', { name: /: offcut$/ })).toHaveValue(/^sailcloth, left over/)
+  while ((await take.count()) > 2) await take.first().click()
+  await type(page, /^How many/, '1')
+  await type(page, /^Along the nap/, '700')
+  await type(page, /^Across it/, '900')
+  await expect(answer(page)).toContainText('all of it comes out of what is there')
+  await putOn(page).getByRole('button', { name: 'Keep, with what is ticked' }).click()
+  await expect
+    .poll(async () => (await rows()).stock.find((one) => one.longMm === 800)?.quantity)
+    .toBe(0)
+})
