@@ -43,19 +43,12 @@ const shots = [
   ['today', `/r/${id}/today`, wide, { until: /not seen$/, least: 0 }],
   ['walk', `/r/${id}/walk?place=zone-side-deck-starboard`, wide],
   ['walk-core', `/r/${id}/walk/core/panel-port`, wide, { until: /Before launch:/, least: 3 }],
-  [
-    'decide',
-    `/r/${id}/decide/shaft-seal`,
-    wide,
-    { until: /No gate moves|later|earlier/, least: 1 },
-  ],
   ['jobs', `/r/${id}/jobs`, wide],
   ['job', `/r/${id}/job/foredeck`, wide, { until: /Why it is/, least: 0 }],
   ['stores', `/r/${id}/stores`, wide, { until: /If it takes \d+ days/, least: 0 }],
   ['launch-ways', `/r/${id}/sequence`, wide, { press: 'Ways to launch', after: /Last before/ }],
   ['sequence', `/r/${id}/sequence`, wide, { until: /By \d+ runs/, least: 0 }],
   ['money', `/r/${id}/money`, wide, { until: /These are \d+ runs/, least: 0 }],
-  ['sequence-weekend', `/r/${id}/sequence`, wide, { press: 'Weekend' }],
   ['launch', `/r/${id}/launch`, wide, { until: /Cheapest lift/, least: 0 }],
   ['launch-day', `/r/${id}/launch/day?day=2027-06-05`, wide],
   ['log', `/r/${id}/log`, wide],
@@ -64,6 +57,8 @@ const shots = [
   ['money-hours', `/r/${id}/money?show=hours`, wide],
   ['phone-watch', `/r/${id}/launch/watch`, phone],
   ['phone-sequence', `/r/${id}/sequence`, phone],
+  ['bench', `/r/${id}/bench`, wide, { until: /sums wanted/, least: 0 }],
+  ['bench-bolt', `/r/${id}/bench/bolt-in-a-stack?job=windlass-bolts`, wide],
 ]
 const folder = join(root, 'docs/screenshots')
 mkdirSync(folder, { recursive: true })

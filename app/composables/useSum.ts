@@ -1,9 +1,9 @@
-import { useDebounceFn } from '@vueuse/core'
+import { useDebounceFn, watchDebounced } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import type { Ask, Scalar, Value, Values } from '#core/bench/ask'
 import { askedValues, initialValues, isAsked, problemsIn } from '#core/bench/check'
 import { doubtOf } from '#core/bench/doubt'
-import type { Known } from '#core/bench/doubt'
+import type { Doubt, Known } from '#core/bench/doubt'
 import { plainTools } from '#core/bench/sum'
 import type { Answer, ShelfLot, Sum } from '#core/bench/sum'
 import { keptFor, valueAt, wantedSums, withPaths } from '#core/bench/wanted'
@@ -100,9 +100,18 @@ export function useSum(sum: Sum) {
     () => units.value,
     () => currency.value,
   )
-  const doubt = computed(() =>
-    worked.value.ok ? doubtOf(sum, values, known, tools.value, worked.value.value) : null,
-  )
+  /** Worked many times over: the answer does not wait for it. */
+  const doubt = shallowRef<Doubt | null>(null)
+  const isDoubtOld = ref(false)
+  const doubtNow = (): void => {
+    const { value } = worked
+    doubt.value = value.ok ? doubtOf(sum, values, known, tools.value, value.value) : null
+    isDoubtOld.value = false
+  }
+  doubtNow()
+  const stands = computed(() => JSON.stringify([values, known, units.value]))
+  watch(stands, () => (isDoubtOld.value = true))
+  watchDebounced(stands, doubtNow, { debounce: 200 })
 
   function put(path: string, value: Scalar): void {
     if (valueAt(values, path) === value) return
@@ -147,7 +156,6 @@ export function useSum(sum: Sum) {
     asks,
     values,
     known,
-    unread,
     want,
     kept,
     jobId,
@@ -157,8 +165,15 @@ export function useSum(sum: Sum) {
     wrong,
     problemAt,
     doubt,
+    isDoubtOld,
     put,
     setKnown,
+    setUnread: (path: string, message: string) => {
+      unread[path] = message
+    },
+    setJob: (id: string) => {
+      jobId.value = id
+    },
     setLines,
   }
 }

@@ -8,16 +8,8 @@ import type { Ask, Values, ValuesOf } from './ask'
 import type { Drawing } from './drawing'
 
 /** By what is in the hand. */
-export const pocketKeys = [
-  'resin',
-  'holes',
-  'layout',
-  'cutting',
-  'electrics',
-  'hull',
-  'structure',
-] as const
-export type PocketKey = (typeof pocketKeys)[number]
+export type PocketKey =
+  'resin' | 'holes' | 'layout' | 'cutting' | 'electrics' | 'hull' | 'structure'
 
 export interface Figure {
   readonly label: string
@@ -33,7 +25,7 @@ export interface Check {
   readonly detail: string
   readonly state: 'fine' | 'look' | 'stop'
 }
-export interface Table {
+interface Table {
   readonly caption: string
   readonly head: readonly string[]
   readonly rows: readonly (readonly string[])[]
@@ -187,7 +179,7 @@ export interface AirNow {
 }
 
 /** Steps written by hand that rest on a sum: by what is done, and by words of their name where that is not enough. */
-export interface WantedAt {
+interface WantedAt {
   readonly operations: readonly Operation[]
   readonly words?: RegExp
 }

@@ -1,7 +1,7 @@
 /** Lengths cut from bars, planks or coils: one dimension, with what the saw takes. */
 import { needRange } from '../guard'
 
-export interface BarFrom {
+interface BarFrom {
   /** Which of the lengths that are there; null: bought. */
   readonly stock: number | null
   readonly long: number

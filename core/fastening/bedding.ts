@@ -19,15 +19,7 @@ interface Family {
   /** Joints that it is the first choice for. */
   readonly first: readonly JointAsked['joint'][]
 }
-export const beddingFamilies = [
-  'butyl',
-  'polysulphide',
-  'puPermanent',
-  'puSemi',
-  'hybrid',
-  'silicone',
-] as const
-export type BeddingFamily = (typeof beddingFamilies)[number]
+type BeddingFamily = 'butyl' | 'polysulphide' | 'puPermanent' | 'puSemi' | 'hybrid' | 'silicone'
 
 const families: readonly Family[] = [
   {

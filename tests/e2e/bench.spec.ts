@@ -182,7 +182,9 @@ test('a cutting plan is searched, printed, and its offcut is what the next one b
   // The next plan for the same stuff takes it first, and uses it up.
   await open(page, 'bench/from-a-roll')
   await type(page, 'What it is', 'sailcloth')
-  await expect(page.getByRole('textbox', { name: /: offcut$/ })).toHaveValue(/^sailcloth, left over/)
+  await expect(page.getByRole('textbox', { name: /: offcut$/ })).toHaveValue(
+    /^sailcloth, left over/,
+  )
   while ((await take.count()) > 2) await take.first().click()
   await type(page, /^How many/, '1')
   await type(page, /^Along the nap/, '700')

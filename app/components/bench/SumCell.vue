@@ -19,6 +19,7 @@ const emit = defineEmits<{
   unread: [message: string]
 }>()
 const store = useRefitStore()
+const amount = computed(() => (typeof props.value === 'number' ? props.value : null))
 const isAmount = computed(() => props.cell.is === 'amount' || props.cell.is === 'maybe')
 const unit = computed(() => ('unit' in props.cell ? props.cell.unit : ''))
 const nudge = computed(() => ('nudge' in props.cell ? (props.cell.nudge ?? 0) : 0))
@@ -60,7 +61,7 @@ const why = computed(() =>
     <UiMoney
       v-if="isAmount && unit === 'money'"
       class="min-w-0 grow"
-      :model-value="value as number | null"
+      :model-value="amount"
       :label="label"
       :hide-label="hideLabel"
       :currency="store.refit?.currency ?? 'EUR'"
@@ -72,7 +73,7 @@ const why = computed(() =>
     <UiTime
       v-else-if="isAmount && unit === 'clock'"
       class="min-w-0 grow"
-      :model-value="asClock(value as number | null)"
+      :model-value="asClock(amount)"
       :label="label"
       :hide-label="hideLabel"
       :may-be-empty="cell.is === 'maybe'"
@@ -83,7 +84,7 @@ const why = computed(() =>
     <UiQuantity
       v-else-if="cell.is === 'amount' || cell.is === 'maybe'"
       class="min-w-0 grow"
-      :model-value="value as number | null"
+      :model-value="amount"
       :label="label"
       :hide-label="hideLabel"
       :unit="cell.unit"

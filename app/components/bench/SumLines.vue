@@ -84,7 +84,7 @@ const least = computed(() => props.lines.least ?? 1)
           :within="nameOf(line, index)"
           @put="page.put(pathOf(index, cell.key), $event)"
           @known="page.setKnown(pathOf(index, cell.key), $event)"
-          @unread="page.unread[pathOf(index, cell.key)] = $event"
+          @unread="page.setUnread(pathOf(index, cell.key), $event)"
         />
         <span class="flex items-center justify-end">
           <button

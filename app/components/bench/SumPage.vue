@@ -129,7 +129,7 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
               :is-known="page.known[ask.key] === true"
               @put="page.put(ask.key, $event)"
               @known="page.setKnown(ask.key, $event)"
-              @unread="page.unread[ask.key] = $event"
+              @unread="page.setUnread(ask.key, $event)"
             />
           </template>
         </form>
@@ -156,7 +156,13 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
               <dd v-if="one.note" class="col-span-2 text-ink2">{{ one.note }}</dd>
             </div>
           </dl>
-          <p v-if="doubtSaid" class="mt-2 border-l-4 border-brass pl-3">{{ doubtSaid }}</p>
+          <p
+            v-if="doubtSaid"
+            class="mt-2 border-l-4 border-brass pl-3"
+            :class="{ 'opacity-60': page.isDoubtOld.value }"
+          >
+            {{ doubtSaid }}
+          </p>
         </section>
         <section v-if="shown?.checks && shown.checks.length > 0" aria-labelledby="sum-checks">
           <h2 id="sum-checks" class="border-b-2 border-ink">Look first</h2>

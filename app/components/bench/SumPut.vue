@@ -188,7 +188,7 @@ useKeyScope({ benchPut: () => void keep(ticked.value, true) })
       label="Job"
       :options="jobs"
       none="No job: keep the answer only"
-      @update:model-value="page.jobId.value = $event ?? ''"
+      @update:model-value="page.setJob($event ?? '')"
     />
     <p v-if="!answer" class="mt-2 text-ink2">
       Nothing can be put on a job until every figure reads.

@@ -14,7 +14,10 @@ export interface KeptLine {
 export type MadeRows = Readonly<
   Record<
     string,
-    { readonly entity: 'part' | 'step' | 'bringLine' | 'stock' | 'asBuiltLine'; readonly id: string }
+    {
+      readonly entity: 'part' | 'step' | 'bringLine' | 'stock' | 'asBuiltLine'
+      readonly id: string
+    }
   >
 >
 

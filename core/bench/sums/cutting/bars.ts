@@ -29,7 +29,7 @@ export const barsAndPlanks = sum({
       [
         words('name', 'Piece', 'piece', 40),
         count('many', 'How many', 1, 200),
-        amount('long', 'Long', 'mm', 1000, [5, 100_000], { doubt: 0.03 }),
+        amount('long', 'Long', 'mm', 1000, [5, 100_000]),
       ],
       [
         { name: 'rail', many: 2, long: 2400 },

@@ -41,7 +41,7 @@ export const fromSheet = sum({
     stockLines('Offcuts'),
   ],
   shelf: (lots) => ({ stock: lotsAsLines(lots) }),
-  wantedAt: { operations: ['cut'], words: /ply|plywood|panel|board/i },
+  wantedAt: { operations: ['cut'], words: /\bply|plywood|panel|board/i },
   work: ({ what, sheetLong, sheetWide, kerf, trim, price, pieces: asked, stock }, tools) => {
     const { say, search } = tools
     const pieces = everyPiece(asked, trim)

@@ -1,8 +1,7 @@
 import { accepted } from '../../../result'
 import { lines, pick, words } from '../../ask'
-import type { Shape } from '../../drawing'
+import type { Shape, Shape as DrawnShape } from '../../drawing'
 import { path, text } from '../../parts'
-import type { Shape as DrawnShape } from '../../drawing'
 import { sum } from '../../sum'
 
 export const ifOneFails = sum({

@@ -51,7 +51,10 @@ export const spansAndPosts = sum({
       },
     },
   ],
-  wantedAt: { operations: ['survey', 'fit', 'drill', 'cut'], words: /posts?|stanchion|spacing/i },
+  wantedAt: {
+    operations: ['survey', 'fit', 'drill', 'cut'],
+    words: /\bposts?\b|stanchion|spacing/i,
+  },
   work: ({ long, longest, hasGate, gateAt, gate, keepOuts, datum }, { say }) => {
     const opening: Stretch | null = hasGate === 'yes' ? [gateAt, gateAt + gate] : null
     const out = keepOuts.map((one): Stretch => [
