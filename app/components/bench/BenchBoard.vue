@@ -1,18 +1,40 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { BoardItem } from '#core/bench/board'
+import { initialValues } from '#core/bench/check'
+import type { Drawing } from '#core/bench/drawing'
+import { plainTools } from '#core/bench/sum'
+import { workSum } from '#core/bench/workSum'
 
 /** The next sums, each drawn from its own figures, on the bench. */
-defineProps<{ items: readonly BoardItem[]; more: number }>()
+const props = defineProps<{ items: readonly BoardItem[]; more: number }>()
 const store = useRefitStore()
 const { sayDate } = useDates()
+/** What the sum looks like, faint, until there are figures: worked once. */
+const examples = new Map<string, Drawing | null>()
+function exampleOf({ want: { sum } }: BoardItem): Drawing | null {
+  const known = examples.get(sum.key)
+  if (known !== undefined) return known
+  const worked = workSum(sum, initialValues(sum.asks), plainTools('metric'))
+  const drawing = worked.ok ? worked.value.drawing : null
+  examples.set(sum.key, drawing)
+  return drawing
+}
 const when = ({ at }: BoardItem): string => {
-  if (at === null) return 'no day yet'
+  if (at === null) return store.accepted ? 'no day yet' : 'planning'
   const day = store.zone.dateOf(at)
   const minutes = store.zone.minutesOf(at)
   return day === store.derived.today
     ? `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
     : sayDate(day)
 }
+const laid = computed(() =>
+  props.items.map((one) => ({
+    one,
+    drawing: one.answer?.drawing ?? exampleOf(one),
+    isExample: !one.answer?.drawing,
+  })),
+)
 const doubtful = ({ guesses }: BoardItem): string => {
   const [first, ...others] = guesses
   if (first === undefined) return ''
@@ -25,12 +47,17 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
 
 <template>
   <ul class="bench mt-3" :class="{ alone: items.length === 1 }" aria-label="Wanted next">
-    <li v-for="one in items" :key="`${one.want.sum.key} ${one.want.job.id}`" class="one min-w-0">
+    <li
+      v-for="{ one, drawing, isExample } in laid"
+      :key="`${one.want.sum.key} ${one.want.job.id}`"
+      class="one min-w-0"
+    >
       <NuxtLink :to="to(one)" class="piece">
         <span class="drawn" aria-hidden="true">
           <SumDrawing
-            v-if="one.answer?.drawing"
-            :drawing="one.answer.drawing"
+            v-if="drawing"
+            :class="{ 'opacity-35': isExample }"
+            :drawing="drawing"
             :most="items.length === 1 ? 220 : 104"
             bare
           />

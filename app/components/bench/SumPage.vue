@@ -122,6 +122,7 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
             <SumLines v-if="ask.is === 'lines'" class="col-span-2" :lines="ask" :page="page" />
             <SumCell
               v-else
+              :class="{ 'col-span-2': ask.is === 'amount' && ask.nudge !== undefined }"
               :cell="ask"
               :path="ask.key"
               :value="page.values[ask.key] as never"

@@ -14,7 +14,7 @@ export const barsAndPlanks = sum({
   about:
     'Lengths out of bars, planks, hose or cable as they are sold, with what the saw takes, first from what is there.',
   words: 'bar plank tube hose cable rail batten length saw offcut stock cut list wire',
-  source: 'handbook-2 I5; first fit with search',
+  source: 'the trade’s rules: first fit with search',
   isWide: true,
   asks: [
     words('what', 'What it is', 'bar', 60),

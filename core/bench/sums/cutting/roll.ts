@@ -25,7 +25,7 @@ export const fromRoll = sum({
   pocket: 'cutting',
   about: 'How pieces lie on a roll, first from what is there, and how much to buy.',
   words: 'cutting plan cloth vinyl foam lining carpet fabric glass roll offcut nap nesting waste',
-  source: 'handbook 10, sheet goods; best fit on a skyline with search',
+  source: 'the trade’s rules: best fit on a skyline with search',
   isSearch: true,
   isWide: true,
   asks: [

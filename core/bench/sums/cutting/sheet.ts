@@ -23,7 +23,7 @@ export const fromSheet = sum({
   about:
     'Pieces out of sheets by cuts from edge to edge, as a saw makes them, first from what is there.',
   words: 'cutting plan plywood ply board panel sheet saw kerf guillotine grain offcut',
-  source: 'handbook 10, sheet goods; cuts from edge to edge with search',
+  source: 'the trade’s rules: cuts from edge to edge with search',
   isSearch: true,
   isWide: true,
   asks: [

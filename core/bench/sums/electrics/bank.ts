@@ -17,7 +17,7 @@ export const loadsToBank = sum({
     'What she uses in a day at anchor, on passage and alongside, the bank that carries it, and what sun and engine put back.',
   words:
     'battery bank energy budget ah solar panel engine hours loads watts amp fridge lithium agm consumption',
-  source: 'handbook 13: Ah a day × days ÷ what may be drawn × 1.1; W × sun hours × 0.7',
+  source: 'the trade’s rules: Ah a day × days ÷ what may be drawn × 1.1; W × sun hours × 0.7',
   isWide: true,
   asks: [
     pick('place', 'Shown for', 'anchor', [

@@ -14,7 +14,7 @@ export const cableAndFuse = sum({
   about:
     'Size of cable and fuse for every run, by what it may lose and by what it has to bear, kept as the circuit list.',
   words: 'wire cable size mm2 awg fuse voltage drop circuit run ampacity breaker schedule',
-  source: 'handbook 13: 2·L·I·0.0195 ÷ ΔV; the cable bears its fuse; fuse ≥ 1.25 × load',
+  source: 'the trade’s rules: 2·L·I·0.0195 ÷ ΔV; the cable bears its fuse; fuse ≥ 1.25 × load',
   isWide: true,
   asks: [
     amount('volts', 'Volts', 'V', 12, [6, 60]),

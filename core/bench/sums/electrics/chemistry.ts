@@ -12,7 +12,7 @@ export const whichBattery = sum({
   pocket: 'electrics',
   about: 'Batteries compared by what a kilowatt-hour costs that is really used.',
   words: 'battery chemistry lithium agm lead cost cycles price kwh compare',
-  source: 'handbook 13: price ÷ (usable kWh × cycles)',
+  source: 'the trade’s rules: price ÷ (usable kWh × cycles)',
   asks: [
     amount('volts', 'Volts', 'V', 12, [6, 60]),
     amount('perYear', 'Cycles a year', '', 80, [1, 400], { doubt: 0.3 }),

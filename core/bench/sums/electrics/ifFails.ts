@@ -10,7 +10,7 @@ export const ifOneFails = sum({
   pocket: 'electrics',
   about: 'What still works when one bank, fuse, panel or wire is gone, by what hangs on what.',
   words: 'failure redundancy what if fuse bank dead backup circuit single point',
-  source: 'handbook-2 I9',
+  source: 'the trade’s rules',
   isWide: true,
   asks: [
     lines(

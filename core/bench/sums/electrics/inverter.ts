@@ -16,7 +16,7 @@ export const inverterSize = sum({
   about:
     'The inverter for what runs at once and for what starts, what it draws from the bank, and its cable.',
   words: 'inverter mains 230 watt surge kettle microwave tools draw',
-  source: 'handbook 13: loads through an inverter ÷ 0.85',
+  source: 'the trade’s rules: loads through an inverter ÷ 0.85',
   asks: [
     amount('volts', 'Volts of the bank', 'V', 12, [6, 60]),
     amount('bank', 'Bank', 'Ah', 300, [10, 20_000]),

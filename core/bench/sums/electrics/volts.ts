@@ -13,7 +13,7 @@ export const voltsRead = sum({
   about:
     'What a battery’s volts say at rest and with the charger on, written down before work and after it.',
   words: 'battery voltage multimeter charge rest charging test before after',
-  source: 'handbook 13, battery check; rest volts are starting values',
+  source: 'the trade’s rules: rest volts are starting values',
   asks: [
     pick('kind', 'Battery', 'lead', [
       { value: 'lead', label: 'lead or AGM' },

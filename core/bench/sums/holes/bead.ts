@@ -15,7 +15,7 @@ export const beddingAndBead = sum({
     'Which bedding suits a joint and why not the others, how to lay it by either method, and how much.',
   words:
     'sealant bedding butyl polyurethane polysulphide silicone hybrid bead cartridge caulk seal window teak',
-  source: 'handbook 11; bead π/4·d²·L and 15 %; moisture cures with the root of the days',
+  source: 'the trade’s rules: bead π/4·d²·L and 15 %; moisture cures with the root of the days',
   asks: [
     pick('joint', 'Joint', 'deckFitting', [
       { value: 'deckFitting', label: 'a fitting on deck' },

@@ -15,7 +15,7 @@ export const beforeDrill = sum({
   about:
     'Whether a hole may be drilled where it is marked: room for what goes on it, old holes, the same point inside and out, what lies behind, and where the depth stop goes.',
   words: 'drill hole safe depth stop behind loom wire pipe tank edge old hole',
-  source: 'handbook-2 I2',
+  source: 'the trade’s rules',
   asks: [
     amount('hole', 'Hole', 'mm', 9, [1, 200]),
     amount('plate', 'Washer, plate or socket round it, across', 'mm', 30, [1, 1000]),

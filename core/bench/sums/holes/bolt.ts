@@ -28,7 +28,7 @@ export const boltInStack = sum({
   about:
     'How long a bolt has to be for everything it passes, with the layers that are still to come, and which length is stocked.',
   words: 'bolt length screw stack layers washer nut stick out cleat bitt stanchion',
-  source: 'handbook 11; ISO 261, 4032, 7089; stocked lengths ISO 888 and ASME B18.2.1',
+  source: 'the trade’s rules: ISO 261, 4032, 7089; stocked lengths ISO 888 and ASME B18.2.1',
   asks: [
     threadPick('bolt', 'Thread', 8),
     count('bolts', 'Bolts', 4, 500),

@@ -11,7 +11,7 @@ export const fasteningsForList = sum({
   pocket: 'holes',
   about: 'Fastenings for a list of fittings, added up by size, with spares, in packs.',
   words: 'count fastenings screws bolts fittings shopping list packs spares',
-  source: 'handbook 8: a tenth to spare',
+  source: 'the trade’s rules: a tenth to spare',
   asks: [
     lines(
       'fittings',

@@ -19,7 +19,7 @@ export const loadAndPlate = sum({
   about:
     'What a line that pulls does to the bolts of a fitting, and how large a plate under it keeps skin and core from being crushed.',
   words: 'load pull cleat bitt chainplate winch backing plate crushing surveyor',
-  source: 'handbook 11; handbook-2 I3; ISO 3506-1, ISO 898-1; statics',
+  source: 'the trade’s rules: ISO 3506-1, ISO 898-1; statics',
   asks: [
     amount('load', 'A line pulls', 'kN', 5, [0.1, 200], { doubt: 0.3 }),
     amount('lever', 'At this height over the deck', 'mm', 60, [0, 2000]),

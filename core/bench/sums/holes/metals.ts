@@ -16,7 +16,7 @@ export const metalsThatMeet = sum({
   pocket: 'holes',
   about: 'Which metals may touch, which one is eaten, and how to keep them apart.',
   words: 'galvanic corrosion metals stainless aluminium bronze mast isolate tef electrolysis anode',
-  source: 'handbook 11: volts in sea water; over 0.20 V wetted they are kept apart',
+  source: 'the trade’s rules: volts in sea water; over 0.20 V wetted they are kept apart',
   asks: [
     lines(
       'touch',

@@ -17,7 +17,7 @@ export const sleevedHoles = sum({
   about:
     'Thick mix for holes that are drilled over size, dug back in the core, filled and drilled again, so that no water reaches the core.',
   words: 'sleeve holes balsa core epoxy fill undercut over drill fitting deck',
-  source: 'handbook 10',
+  source: 'the trade’s rules',
   asks: [
     count('holes', 'Holes', 4, 500),
     threadPick('bolt', 'Thread', 8),

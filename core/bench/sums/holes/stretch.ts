@@ -14,7 +14,7 @@ export const boltsByStretch = sum({
   about:
     'Bolts along a joint whose thickness changes: length by length, counted, with the layers still to come, in packs.',
   words: 'bolts stretch hull deck joint toe rail track length count packs layers',
-  source: 'handbook-2 I3',
+  source: 'the trade’s rules',
   isWide: true,
   asks: [
     threadPick('bolt', 'Thread', 6),

@@ -19,7 +19,7 @@ export const holesToDrill = sum({
   pocket: 'holes',
   about: 'The hole for a bolt, a tap, a screw or a rivet, and how near an edge it may stand.',
   words: 'hole size drill tap pilot screw rivet clearance edge distance thread',
-  source: 'handbook-2 I2; tap d − pitch; rivet stack + 1.5 d',
+  source: 'the trade’s rules: tap d − pitch; rivet stack + 1.5 d',
   asks: [
     threadPick('bolt', 'Thread, screw or rivet', 6),
     pick('into', 'Into', 'laminate', [

@@ -12,7 +12,7 @@ export const lineUpToShims = sum({
   about:
     'How far each engine mount is lifted and moved for the gaps that the feelers show at the coupling.',
   words: 'align engine coupling shaft feeler gauge shim mount gap offset',
-  source: 'handbook-2 I7; a tenth of a millimetre to 100 mm of flange',
+  source: 'the trade’s rules: a tenth of a millimetre to 100 mm of flange',
   asks: [
     amount('flange', 'Coupling, across', 'mm', 100, [20, 1000]),
     lines(

@@ -15,7 +15,7 @@ export const deadrise = sum({
   about:
     'The slope of the bottom where a transducer goes, which built-in tilt suits it, and the fairing if none does.',
   words: 'deadrise transducer angle tilt fairing block bottom slope',
-  source: 'handbook 14: atan(rise ÷ run)',
+  source: 'the trade’s rules: atan(rise ÷ run)',
   asks: [
     pick('by', 'Known by', 'rise', [
       { value: 'rise', label: 'a level held to the hull: rise and run' },

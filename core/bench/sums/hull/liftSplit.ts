@@ -11,7 +11,7 @@ export const liftSplitSum = sum({
   pocket: 'hull',
   about: 'What each sling carries, and each of its legs, by where her weight lies between them.',
   words: 'lift crane sling weight centre gravity split leg tension haul out',
-  source: 'handbook 6: W1 = W (x2 − xg) ÷ (x2 − x1); leg = (W/2) ÷ cos',
+  source: 'the trade’s rules: W1 = W (x2 − xg) ÷ (x2 − x1); leg = (W/2) ÷ cos',
   asks: [
     amount('weight', 'She weighs', 't', 8, [0.1, 500], { doubt: 0.1 }),
     amount('fore', 'Fore sling, from the stem', 'm', 3, [0, 60]),

@@ -19,7 +19,7 @@ export const shaftLine = sum({
   about:
     'The angle of a shaft, how long it is, its oval through the skin, where the strut comes, and room at the tip and the gearbox.',
   words: 'shaft propeller angle strut tube gearbox coupling tip clearance bearing span engine line',
-  source: 'handbook 14; handbook-2 I7: oval D ÷ sin, tip ≥ 0.15 D, gearbox ≥ 50 mm clear',
+  source: 'the trade’s rules: oval D ÷ sin, tip ≥ 0.15 D, gearbox ≥ 50 mm clear',
   isWide: true,
   asks: [
     amount('run', 'From coupling to propeller, level', 'mm', 2400, [100, 20_000], { doubt: 0.01 }),

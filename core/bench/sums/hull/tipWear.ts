@@ -11,7 +11,7 @@ export const wearAgainstWorst = sum({
   about:
     'How much of a bearing, a shaft, a pin or an anode is left between new and worn out, and when it will be.',
   words: 'wear bearing cutless shaft pin rudder play clearance measure worst new season',
-  source: 'handbook-2 I7: wear against new and worst',
+  source: 'the trade’s rules: wear against new and worst',
   asks: [
     amount('fresh', 'When new', 'mm', 0.2, [0, 1000]),
     amount('worst', 'Worn out at', 'mm', 1.2, [0, 1000]),

@@ -11,7 +11,7 @@ export const waterlineAshore = sum({
   about:
     'Where the waterline comes on her side while she stands ashore, from two known heights, and how wide a stripe is along the skin.',
   words: 'waterline boot top stripe mark laser level antifouling paint line height station slope',
-  source: 'handbook-2 I8: depth ÷ sin(slope) along the skin',
+  source: 'the trade’s rules: depth ÷ sin(slope) along the skin',
   isWide: true,
   asks: [
     amount('bow', 'Waterline at the bow, over a level string', 'mm', 1500, [-5000, 10_000], {

@@ -12,7 +12,7 @@ export const bendAndBracket = sum({
   about:
     'The flat pattern of a bent bracket or lip: how long to cut, where the bend line is, and the notch at a corner.',
   words: 'bend bracket sheet metal flat pattern allowance notch lip flange fold',
-  source: 'handbook 14: allowance (π/180)·angle·(r + K·t)',
+  source: 'the trade’s rules: allowance (π/180)·angle·(r + K·t)',
   asks: [
     amount('one', 'First leg, outside', 'mm', 50, [1, 5000], { doubt: 0.03 }),
     amount('two', 'Second leg, outside', 'mm', 40, [1, 5000], { doubt: 0.03 }),

@@ -10,7 +10,7 @@ export const bendMarksRound = sum({
   pocket: 'layout',
   about: 'Where to bend one bar round a closed frame, and how long it is cut.',
   words: 'bend marks frame hatch bar tube closed rectangle corner arch',
-  source: 'handbook-2 I5; the neutral line of a bar lies in its middle',
+  source: 'the trade’s rules: the neutral line of a bar lies in its middle',
   asks: [
     amount('long', 'Frame outside, long', 'mm', 600, [20, 10_000], { doubt: 0.02 }),
     amount('wide', 'Frame outside, wide', 'mm', 400, [20, 10_000], { doubt: 0.02 }),

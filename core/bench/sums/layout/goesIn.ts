@@ -13,7 +13,7 @@ export const doesItGoIn = sum({
   about:
     'Whether a tank, an engine or a panel goes through a hatch or door at all, which way round, and whether there is room to turn it inside.',
   words: 'hatch companionway tank engine battery mattress opening fit turn through door',
-  source: 'handbook-2 I6; a rectangle turned in a rectangle',
+  source: 'the trade’s rules: a rectangle turned in a rectangle',
   asks: [
     amount('a', 'The thing, long', 'mm', 900, [1, 20_000], { doubt: 0.02 }),
     amount('b', 'The thing, wide', 'mm', 500, [1, 20_000], { doubt: 0.02 }),

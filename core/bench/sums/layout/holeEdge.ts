@@ -15,7 +15,7 @@ export const holeAndPassing = sum({
     'Where the edge of a hole comes from the distance of its middle, what is left beside it, and whether a person still passes.',
   words:
     'hole edge centre distance radius side deck width pass walk panel cut out speaker instrument',
-  source: 'handbook 14; widths of a person are starting values',
+  source: 'the trade’s rules: widths of a person are starting values',
   asks: [
     amount('centre', 'Middle of the hole from the reference edge', 'mm', 400, [0, 20_000], {
       doubt: 0.01,

@@ -20,7 +20,7 @@ export const levelsToMeet = sum({
   about:
     'Whether two surfaces that are still to be built come level, from one datum with every layer to come.',
   words: 'level height floor sole step datum layers flush packing meet',
-  source: 'handbook-2 I1',
+  source: 'the trade’s rules',
   asks: [
     amount('rise', 'The second one’s ground stands over the first’s by', 'mm', 0, [-2000, 2000]),
     lines('here', 'The first, from the datum up', 'layer', cells, [

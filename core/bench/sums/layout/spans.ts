@@ -13,7 +13,7 @@ export const spansAndPosts = sum({
   about:
     'Where posts, brackets or bolts stand along a run, as evenly as can be, clear of what is in the way and with a gate.',
   words: 'posts stanchions spacing equal spans rail lifelines gate keep out tape marks brackets',
-  source: 'handbook 11: fewest posts, then the most even, proven on a grid of millimetres',
+  source: 'the trade’s rules: fewest posts, then the most even, proven on a grid of millimetres',
   isWide: true,
   asks: [
     amount('long', 'Run', 'm', 9, [0.1, 100], { doubt: 0.01 }),

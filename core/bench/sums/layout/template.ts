@@ -11,7 +11,7 @@ export const templateDiagonals = sum({
   about:
     'The shape of four sides and two diagonals: whether they agree, its corners from one line, and the same mirrored to the other side.',
   words: 'template diagonal pattern mirror port starboard panel square corner both sides',
-  source: 'handbook 14: measure both diagonals; mirror from the centreline',
+  source: 'the trade’s rules: measure both diagonals; mirror from the centreline',
   asks: [
     amount('ab', 'Lower side', 'mm', 800, [5, 20_000], { doubt: 0.005 }),
     amount('bc', 'Right side', 'mm', 500, [5, 20_000], { doubt: 0.005 }),

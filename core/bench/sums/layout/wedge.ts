@@ -10,7 +10,7 @@ export const wedgeAndSpacer = sum({
   pocket: 'layout',
   about: 'How thick a wedge is at each bolt, how deep to cut it, and what angle it makes good.',
   words: 'wedge spacer pad shim camber sheer base level plumb taper bolt',
-  source: 'handbook-2 I1: t(x) = a + (b − a)·x/L',
+  source: 'the trade’s rules: t(x) = a + (b − a)·x/L',
   asks: [
     amount('long', 'Wedge, long', 'mm', 200, [5, 5000]),
     amount('low', 'Thin end', 'mm', 6, [0, 500], { doubt: 0.1 }),

@@ -16,7 +16,7 @@ export const antifoulArea = sum({
   pocket: 'resin',
   about: 'The area under water by any of three ways that can be measured, and the paint for it.',
   words: 'antifouling underwater wetted area hull bottom girth litres',
-  source: 'handbook 9: k × LWL × (beam + draught); girths by the trapezoid rule',
+  source: 'the trade’s rules: k × LWL × (beam + draught); girths by the trapezoid rule',
   asks: [
     pick('way', 'Known by', 'rule', [
       { value: 'rule', label: 'her sizes', why: 'Quick, within a fifth.' },

@@ -14,7 +14,7 @@ export const catalystDrops = sum({
   about:
     'Grams, millilitres and drops of peroxide for polyester, gelcoat and their fillers, inside the band of the sheet.',
   words: 'polyester gelcoat peroxide catalyst percent drops hardener',
-  source: 'handbook-2 I4: by temperature, inside the sheet’s band',
+  source: 'the trade’s rules: by temperature, inside the sheet’s band',
   asks: [
     amount('mass', 'Resin', 'g', 500, [1, 50_000], { doubt: 0.05 }),
     amount('low', 'Least, of the sheet', '%', 1, [0.2, 5]),

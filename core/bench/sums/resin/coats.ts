@@ -16,7 +16,7 @@ export const coatsAndTins = sum({
   about:
     'Litres for an area and a film, tins to buy, what is left over, and how many coats build a film.',
   words: 'paint primer varnish barrier litres film thickness solids coverage spreading rate tin',
-  source: 'handbook 9: m²/L = volume solids % × 10 / dry film µm',
+  source: 'the trade’s rules: m²/L = volume solids % × 10 / dry film µm',
   asks: [
     amount('areaM2', 'Area', 'm²', 12, [0.01, 2000], { doubt: 0.1 }),
     amount('solids', 'Solids by volume, of the sheet', '%', 50, [1, 100]),

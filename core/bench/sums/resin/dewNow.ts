@@ -15,7 +15,7 @@ export const dewNow = sum({
   about:
     'Whether a surface is far enough over the dew point to be coated, and how far it may cool.',
   words: 'dew point humidity condensation blush paint surface temperature',
-  source: 'handbook 9: Magnus, a = 17.625, b = 243.04 °C; 3 °C of margin',
+  source: 'the trade’s rules: Magnus, a = 17.625, b = 243.04 °C; 3 °C of margin',
   asks: [
     amount('airC', 'Air', '°C', 15, [-20, 50], { doubt: 0.05 }),
     amount('humidity', 'Humidity', '%', 65, [1, 100], { doubt: 0.08 }),

@@ -15,7 +15,7 @@ export const foamAndVents = sum({
   about:
     'Liquid for a void that foam is to fill, how many pours, and the vents that keep it from pushing a skin out.',
   words: 'foam expanding void buoyancy inject cavity tank pour vent',
-  source: 'handbook 10: void ÷ growth × 1.15',
+  source: 'the trade’s rules: void ÷ growth × 1.15',
   asks: [
     pick('by', 'The void is known by', 'sizes', [
       { value: 'sizes', label: 'its sizes' },

@@ -15,7 +15,7 @@ export const whichHardener = sum({
   about:
     'Which of your hardeners leaves time to spread and clamp at today’s warmth, and when it is hard.',
   words: 'hardener slow fast pot life temperature clamp spread cure epoxy',
-  source: 'handbook 9; handbook-2 I4',
+  source: 'the trade’s rules',
   asks: [
     amount('tempC', 'Where you work it is', '°C', 15, [-5, 50], { doubt: 0.1 }),
     amount('mass', 'In one cup', 'g', 250, [5, 5000]),

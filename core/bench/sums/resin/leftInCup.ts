@@ -10,7 +10,7 @@ export const leftInCup = sum({
   pocket: 'resin',
   about: 'What is left of a pot, and which prepared places take it before it goes off.',
   words: 'leftover epoxy cup remaining use up waste pot sleeve fillet',
-  source: 'handbook-2 I4',
+  source: 'the trade’s rules',
   asks: [
     amount('left', 'Left', 'g', 80, [1, 5000], { doubt: 0.2 }),
     amount('minutes', 'Until it goes off', 'min', 12, [0, 600], { doubt: 0.2 }),

@@ -21,7 +21,7 @@ export const mixByWeightSum = sum({
   about:
     'Grams of resin, hardener and powder for an odd amount, and what they are by volume, for the scales and for the stores.',
   words: 'epoxy resin hardener ratio grams volume pumps filler thick powder scales',
-  source: 'handbook 9 and 10; handbook-2 I4',
+  source: 'the trade’s rules',
   asks: [
     pick('use', 'For', 'wetOut', [
       { value: 'wetOut', label: 'wetting out' },

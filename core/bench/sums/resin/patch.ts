@@ -12,7 +12,7 @@ export const patchAndTaper = sum({
   about:
     'The sizes of the plies of a patch over a hole, in the order they are laid, by either school.',
   words: 'patch hole laminate taper scarf stack plies repair crack',
-  source: 'handbook 10',
+  source: 'the trade’s rules',
   asks: [
     amount('long', 'Hole, long', 'mm', 120, [1, 5000], { doubt: 0.1 }),
     amount('wide', 'Hole, wide', 'mm', 80, [1, 5000], { doubt: 0.1 }),

@@ -21,7 +21,7 @@ export const pliesToLevelSum = sum({
   about:
     'How many plies reach a level, how far they stand over it, and the cloth and resin they take.',
   words: 'laminate ply thickness glass cloth level biaxial mat resin kg layers',
-  source: 'handbook 10: ply = w/ρf + w(1−φ)/(φ ρr)',
+  source: 'the trade’s rules: ply = w/ρf + w(1−φ)/(φ ρr)',
   asks: [
     amount('level', 'To be built up', 'mm', 3, [0.1, 100], { doubt: 0.15 }),
     amount('cloth', 'Cloth', 'g/m²', 450, [50, 2500]),

@@ -26,7 +26,7 @@ export const potsAndCups = sum({
     'How much to stir at a time, when, and until when each cup can be worked, at the warmth there is as the day goes on.',
   words: 'pot life cup epoxy resin stir mix gel laying laminate time temperature',
   source:
-    'handbook 9: pot life halves for 10 °C, falls with the mass in the cup to the power 0.35, seven tenths of it are used',
+    'the trade’s rules: pot life halves for 10 °C, falls with the mass in the cup to the power 0.35, seven tenths of it are used',
   asks: [
     amount('total', 'Mix in all', 'g', 1200, [10, 200_000], { doubt: 0.15 }),
     amount('rate', 'The crew lays in an hour', 'g', 1300, [20, 50_000], { doubt: 0.25 }),

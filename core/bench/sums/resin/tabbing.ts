@@ -15,7 +15,7 @@ export const tabbingAndFillet = sum({
   about:
     'Filler for the corner and the widths of the plies that tie a bulkhead, a stringer or a post to the skin.',
   words: 'tabbing fillet bulkhead corner tape filler radius cloth strips',
-  source: 'handbook 10: fillet first, r²(1 − π/4)',
+  source: 'the trade’s rules: fillet first, r²(1 − π/4)',
   asks: [
     amount('lengthM', 'Joint', 'm', 2, [0.05, 200], { doubt: 0.1 }),
     amount('fillet', 'Radius of the fillet', 'mm', 15, [3, 100]),

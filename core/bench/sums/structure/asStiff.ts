@@ -18,7 +18,7 @@ export const asStiffAs = sum({
     'How thick another stuff has to be to be as stiff, and as strong, with what it weighs and costs.',
   words:
     'equal stiffness strength substitute aluminium plywood carbon acrylic window thickness weight price',
-  source: 'handbook-2 I5: t·∛(E1 ÷ E2), t·√(σ1 ÷ σ2)',
+  source: 'the trade’s rules: t·∛(E1 ÷ E2), t·√(σ1 ÷ σ2)',
   asks: [
     pick('from', 'Now it is', 'plywood', options),
     amount('thick', 'Thick', 'mm', 12, [0.2, 300]),

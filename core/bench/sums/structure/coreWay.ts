@@ -13,7 +13,7 @@ export const whichCoreWay = sum({
   about:
     'The ways to mend a wet core, which fits this one and why the others do not, with hours and waits.',
   words: 'core balsa foam wet deck dry fill inject recore above below delaminated',
-  source: 'handbook 12; hours of the recipes',
+  source: 'the trade’s rules: hours of the recipes',
   asks: [
     amount('area', 'Wet, damp or dull', 'm²', 0.3, [0.001, 30], { doubt: 0.2 }),
     maybeAmount('edge', 'All round it', 'm', [0.1, 80], { doubt: 0.2 }),

@@ -12,7 +12,7 @@ export const countTheBad = sum({
   about:
     'From the members that were seen, how many bad ones to expect among all, the hours they take, and from when renewing all is less.',
   words: 'frames floors members count rotten cracked estimate survey hours structure renew',
-  source: 'handbook 12; handbook-2 F3: rate with Jeffreys’ prior, four chances in five',
+  source: 'the trade’s rules: rate with Jeffreys’ prior, four chances in five',
   asks: [
     count('all', 'Members in all', 30, 2000),
     count('seen', 'Seen', 12, 2000, { min: 0 }),

@@ -15,7 +15,7 @@ export const glueForJoint = sum({
   about:
     'Mix for a glued joint: what wets both faces, what fills the gap, and what is squeezed out.',
   words: 'glue epoxy joint laminate sister scarf beam bond gap clamp',
-  source: 'handbook-2 I4: area × faces × 0.2 kg/m² + gap, 15 % squeezed out',
+  source: 'the trade’s rules: area × faces × 0.2 kg/m² + gap, 15 % squeezed out',
   asks: [
     amount('long', 'Joint, long', 'm', 1.5, [0.01, 50], { doubt: 0.05 }),
     amount('wide', 'Joint, wide', 'mm', 80, [2, 2000], { doubt: 0.05 }),

@@ -14,7 +14,7 @@ export const scarfAndSister = sum({
   about:
     'How long a scarf is, what a sister wants past the damage, and the wood, glue and fastenings for either.',
   words: 'scarf sister frame stringer beam plank repair taper wood splice',
-  source: 'handbook 12: scarf 8:1 to 12:1',
+  source: 'the trade’s rules: scarf 8:1 to 12:1',
   asks: [
     pick('how', 'Mended by', 'scarf', [
       {

@@ -17,7 +17,7 @@ export const stiffenersSum = sum({
   about:
     'How far a panel or a lid sags under a person, and how many stiffeners keep it to a wanted sag.',
   words: 'stiffener sag deflection beam lid hatch panel shelf stringer support',
-  source: 'handbook-2 I6: F·L³ ÷ 48EI',
+  source: 'the trade’s rules: F·L³ ÷ 48EI',
   asks: [
     amount('span', 'Span', 'mm', 800, [20, 20_000]),
     amount('load', 'Load in the middle', 'kg', 100, [1, 5000], { doubt: 0.2 }),

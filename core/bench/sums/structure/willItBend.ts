@@ -13,7 +13,7 @@ export const willItBend = sum({
   about:
     'The radius of a curve from its chord and height, and whether a stuff of that thickness goes round it.',
   words: 'bend radius curve camber plank plywood acrylic window batten layers laminate',
-  source: 'handbook-2 I5: R = c² ÷ 8h + h ÷ 2; limits are starting values',
+  source: 'the trade’s rules: R = c² ÷ 8h + h ÷ 2; limits are starting values',
   asks: [
     amount('chord', 'Chord, straight across', 'mm', 1200, [10, 50_000], { doubt: 0.01 }),
     amount('height', 'Height in the middle', 'mm', 60, [0.5, 20_000], { doubt: 0.05 }),
