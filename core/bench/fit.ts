@@ -34,7 +34,7 @@ const margin = 8
 const linePx = 19
 const sizes = { small: 14, plain: 16, large: 22 } as const
 /** Width of a letter of the narrow face against its height, on the safe side. */
-const perLetter = 0.46
+const perLetter = 0.43
 const wordWidth = (text: string, px: number): number => text.length * px * perLetter
 const nameGap = 22
 
@@ -80,8 +80,8 @@ function pointsOf(shape: Shape): readonly At[] {
 }
 
 /** Narrower than this, names beside the drawing are cut: their figure stands first. */
-const narrow = 460
-const mostLetters = 17
+const narrow = 540
+const mostLetters = 18
 const withShortNames = (drawing: Drawing): Drawing => ({
   ...drawing,
   shapes: drawing.shapes.map((one) =>

@@ -4,7 +4,7 @@ import { accepted, refused } from '../../../result'
 import { capital, counted } from '../../../units/counted'
 import { amount, count, lines, maybeAmount, pick, words } from '../../ask'
 import type { Shape, Stuff } from '../../drawing'
-import { box, length, name, path, round, text, threadAt, threadPick } from '../../parts'
+import { box, name, text, path, round, threadAt, threadPick } from '../../parts'
 import { sum } from '../../sum'
 
 const stuffs = {
@@ -162,21 +162,11 @@ export const boltInStack = sum({
           [d / 2, turn - thread.pitchMm],
         ]),
       )
-    const ruler = wide / 2 + d * 0.6
     shapes.push(
-      length([ruler, from], [ruler, end], `${named}`, { off: 0.4 }),
-      length(
-        [-d * 0.9, stackMm + below + nutMm],
-        [-d * 0.9, end],
-        `sticks out ${say(round(stickOutMm), 'mm')}`,
-        {
-          off: -0.4,
-        },
-      ),
-      text([0, end], `wanted ${say(round(needMm), 'mm')}`, {
+      text([0, end], `${named}, ${say(round(stickOutMm), 'mm')} past the nut`, {
         anchor: 'middle',
-        down: 1,
-        tone: 'soft',
+        down: 0.9,
+        bold: true,
       }),
     )
     const tooLong = found.tooLongForSocket
