@@ -4,8 +4,8 @@ import type { BoardItem } from '#core/bench/board'
 import { plainTools } from '#core/bench/sum'
 import { bindingChain } from '#core/plan/chain'
 
-/** What open jobs want worked out, and how it stands. */
-export function useBench() {
+/** What open jobs want worked out, or one of them, and how it stands. */
+export function useBench(jobId?: () => string) {
   const store = useRefitStore()
   const starts = computed(
     () =>
@@ -28,11 +28,15 @@ export function useBench() {
     )
   })
   const items = computed((): BoardItem[] =>
-    benchBoard(store.rows, {
-      startOf: (id) => starts.value.get(id) ?? null,
-      holds: (id) => held.value.get(id) ?? null,
-      tools: plainTools(store.refit?.units ?? 'metric', store.refit?.currency),
-    }),
+    benchBoard(
+      store.rows,
+      {
+        startOf: (id) => starts.value.get(id) ?? null,
+        holds: (id) => held.value.get(id) ?? null,
+        tools: plainTools(store.refit?.units ?? 'metric', store.refit?.currency),
+      },
+      jobId?.(),
+    ),
   )
   const open = computed(() => items.value.filter((one) => !one.isKept))
   return { items, open }

@@ -1,7 +1,7 @@
 import { useDebounceFn, watchDebounced } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import type { Ask, Scalar, Value, Values } from '#core/bench/ask'
-import { askedValues, initialValues, isAsked, problemsIn } from '#core/bench/check'
+import { askedValues, fittingValues, initialValues, isAsked, problemsIn } from '#core/bench/check'
 import { doubtOf } from '#core/bench/doubt'
 import type { Doubt, Known } from '#core/bench/doubt'
 import { plainTools } from '#core/bench/sum'
@@ -21,26 +21,28 @@ export function useSum(sum: Sum) {
   const units = computed(() => store.refit?.units ?? 'metric')
 
   const asked = (name: string): string => String(route.query[name] ?? '')
-  const kept = computed(
-    () =>
-      store.rows.keptSum.find((one) => one.id === asked('kept') && one.sumKey === sum.key) ??
-      (jobId.value === '' ? null : keptFor(store.rows, sum.key, jobId.value)),
+  const opened = store.rows.keptSum.find(
+    (one) => one.id === asked('kept') && one.sumKey === sum.key,
   )
-  const jobId = ref(
-    asked('job') || (store.rows.keptSum.find((one) => one.id === asked('kept'))?.jobId ?? ''),
+  const jobId = ref(asked('job') || (opened?.jobId ?? ''))
+  /** The answer kept for the job that is chosen, or that was opened and belongs to none. */
+  const kept = computed(() =>
+    jobId.value === ''
+      ? (store.rows.keptSum.find((one) => one.id === asked('kept') && one.jobId === null) ?? null)
+      : keptFor(store.rows, sum.key, jobId.value),
   )
-  const want = computed(
-    () =>
-      wantedSums(store.rows).find((one) => one.sum.key === sum.key && one.job.id === jobId.value) ??
-      null,
+  const want = computed(() =>
+    jobId.value === ''
+      ? null
+      : (wantedSums(store.rows, jobId.value).find((one) => one.sum.key === sum.key) ?? null),
   )
 
   /** What the sum begins with here: a kept answer's figures, those of the job, or its own. */
   function beginning(): { values: Values; known: Known } {
-    const fromKept = kept.value
+    const fromKept = opened ?? kept.value
     if (fromKept)
       return {
-        values: { ...initialValues(sum.asks), ...fromKept.inputs },
+        values: { ...initialValues(sum.asks), ...fittingValues(sum.asks, fromKept.inputs) },
         known: fromKept.known,
       }
     const here = {
@@ -57,12 +59,12 @@ export function useSum(sum: Sum) {
     return { values: { ...initialValues(sum.asks), ...here }, known: {} }
   }
   const begun = beginning()
-  const typed = readTyped(asked('v'))
+  const typed = readTyped(sum.asks, asked('v'))
   const values = reactive<Record<string, Value>>({
     ...(JSON.parse(JSON.stringify(begun.values)) as Values),
     ...typed.values,
   })
-  const known = reactive<Record<string, true>>({ ...begun.known, ...typed.known })
+  const known = reactive<Record<string, true>>({ ...(typed.known ?? begun.known) })
   /** Sentences at fields whose text cannot be read, by path. */
   const unread = reactive<Record<string, string>>({})
 
@@ -145,7 +147,7 @@ export function useSum(sum: Sum) {
   /** What was typed stands in the address, so that a reload, the back button and a copied link keep it. */
   const writeAddress = useDebounceFn(() => {
     if (route.path !== here) return
-    const v = JSON.stringify({ v: differing(sum.asks, values), k: Object.keys(known) })
+    const v = JSON.stringify({ v: differing(begun.values, values), k: Object.keys(known) })
     void router.replace({ query: { ...route.query, v } })
   }, 350)
   const here = route.path
@@ -195,25 +197,30 @@ function lotsOf(lots: readonly ShelfLot[], what: string): ShelfLot[] {
   return lots.filter((one) => words.some((word) => one.name.toLowerCase().includes(word)))
 }
 
-/** Values that are not what the sum begins with. */
-function differing(asks: readonly Ask[], values: Values): Record<string, Value> {
-  const first = initialValues(asks)
-  return Object.fromEntries(
+/** Values that are not what the page began with. */
+const differing = (first: Values, values: Values): Record<string, Value> =>
+  Object.fromEntries(
     Object.entries(values).filter(
       ([key, value]) => JSON.stringify(value) !== JSON.stringify(first[key]),
     ),
   )
-}
 
 /** What an address says was typed; what cannot be read is left out, for anybody can write an address. */
-function readTyped(text: string): { values: Values; known: Known } {
-  if (text === '') return { values: {}, known: {} }
+function readTyped(
+  asks: readonly Ask[],
+  text: string,
+): { readonly values: Values; readonly known: Known | null } {
+  const nothing = { values: {}, known: null }
+  if (text === '') return nothing
   try {
-    const said = JSON.parse(text) as { v?: unknown; k?: unknown }
-    const values = typeof said.v === 'object' && said.v !== null ? (said.v as Values) : {}
-    const list = Array.isArray(said.k) ? said.k.filter((one) => typeof one === 'string') : []
-    return { values, known: Object.fromEntries(list.map((one) => [one, true as const])) }
+    const said = JSON.parse(text) as { v?: unknown; k?: unknown } | null
+    const marks = said?.k
+    const list = Array.isArray(marks) ? marks.filter((one) => typeof one === 'string') : []
+    return {
+      values: fittingValues(asks, said?.v),
+      known: Object.fromEntries(list.map((one) => [one, true as const])),
+    }
   } catch {
-    return { values: {}, known: {} }
+    return nothing
   }
 }

@@ -32,10 +32,15 @@ const searcher = {
     let done = 0
     let best = Infinity
     for (const [at, ms] of rounds.entries()) {
-      const end = performance.now() + ms
+      const random = createRandom(at + 1)
       const worked = workSum(sum, values, {
         ...plainTools(units, currency),
-        search: { isOver: () => performance.now() >= end, random: createRandom(at + 1) },
+        search: {
+          part: (share) => {
+            const end = performance.now() + ms * share
+            return { isOver: () => performance.now() >= end, random }
+          },
+        },
       })
       if (!worked.ok) throw new Error(worked.message)
       done += ms

@@ -12,7 +12,7 @@ import type { RefitRows } from '../model/refit'
 import type { UnitSystem } from '../units/length'
 import type { Ask, Cell, LineValues, Values } from './ask'
 import { benchBoard } from './board'
-import { initialValues, problemsIn } from './check'
+import { fittingValues, initialValues, problemsIn } from './check'
 import { doubtOf } from './doubt'
 import { findSums } from './find'
 import { fitDrawing } from './fit'
@@ -21,7 +21,15 @@ import { puttingItems } from './put'
 import { plainTools } from './sum'
 import type { Answer, Sum } from './sum'
 import { sums } from './sums'
-import { changedInputs, changedSince, keptFor, valueAt, wantedSums, withPaths } from './wanted'
+import {
+  changedInputs,
+  changedSince,
+  filledWith,
+  keptFor,
+  valueAt,
+  wantedSums,
+  withPaths,
+} from './wanted'
 import { workSum } from './workSum'
 
 const worked = (sum: Sum, values: Values, units: UnitSystem = 'metric'): Answer | null => {
@@ -410,6 +418,37 @@ describe('an answer that is kept', () => {
       wideMm: 400,
     })
   })
+  it('of a cutting plan, put again, cuts up no second lot and moves the piece that is left', () => {
+    const rows = emptyRefit()
+    job(rows, 'j')
+    add(rows, 'stock', 'o', {
+      name: 'lining',
+      quantity: 3,
+      isOffcut: true,
+      longMm: 700,
+      wideMm: 700,
+      order: 'a',
+    })
+    const stock = [{ name: 'lining', long: 700, wide: 700, lot: 'o' }]
+    const one = { name: 'lid', many: 1, turn: 'keep', holeLong: null, holeWide: null }
+    const cut = (long: number) =>
+      apply(
+        rows,
+        putting(
+          rows,
+          'from-a-roll',
+          { stock, pieces: [{ ...one, long, wide: 300 }], trim: 0 },
+          'all',
+          'j',
+        ).items,
+      )
+    cut(400)
+    cut(500)
+    expect(rows.stock.find((lot) => lot.id === 'o')?.quantity).toBe(2)
+    expect(rows.stock.filter((lot) => lot.id !== 'o')).toHaveLength(1)
+    // 700 × 700 less 500 × 300.
+    expect(rows.stock.find((lot) => lot.id !== 'o')).toMatchObject({ longMm: 700, wideMm: 400 })
+  })
   it('is worked again once the job says otherwise', () => {
     const rows = emptyRefit()
     jobOf(rows, 'sleeve-and-bed')
@@ -428,11 +467,37 @@ describe('an answer that is kept', () => {
     const want = wantedSums(rows).find((one) => one.sum.key === 'sleeved-holes')
     if (!want) throw new Error('nothing is wanted')
     expect(changedInputs(want, want.values, {})).toEqual([])
+    expect(wantedSums(rows, 'another')).toEqual([])
+    expect(wantedSums(rows, 'sleeve-and-bed').length).toBe(wantedSums(rows).length)
     const values = { ...want.values, core: 14 }
     expect(changedInputs(want, values, { outer: true })).toMatchObject([
       { key: 'skin', value: 8, isMeasured: true },
       { key: 'core', was: 12, value: 14, isMeasured: false },
     ])
+    // What the job will say then; what it says as a word stays one.
+    const then = filledWith(want, [
+      ...changedInputs(want, values, {}),
+      { key: 'bolt', label: '', unit: 'mm', was: 8, value: 10, isMeasured: true },
+    ])
+    expect(then).toEqual({ ...want.filled, core: 14, bolt: '10' })
+  })
+})
+
+describe('what comes from outside', () => {
+  it('is taken where it has the shape of a field, and left out where not', () => {
+    const { asks } = sumNamed('bolt-in-a-stack')
+    // A choice that a file has as a number is the word it stands for.
+    expect(
+      fittingValues(asks, { bolt: 12, bolts: 6, layers: 'many', odd: 1, head: ['on'] }),
+    ).toEqual({
+      bolt: '12',
+      bolts: 6,
+    })
+    const [line] = fittingValues(asks, { layers: [{ what: 'log', mm: { a: 1 } }, 7] })
+      .layers as LineValues[]
+    expect(line).toMatchObject({ what: 'log', mm: 10, of: 'glass' })
+    expect(fittingValues(asks, 'x')).toEqual({})
+    expect(fittingValues(asks, null)).toEqual({})
   })
 })
 

@@ -30,9 +30,9 @@ export interface BoardFacts {
   readonly tools: Tools
 }
 
-/** Every sum an open job wants, the soonest first; those without a place in the plan last. */
-export function benchBoard(rows: RefitRows, facts: BoardFacts): BoardItem[] {
-  return wantedSums(rows)
+/** Every sum an open job wants, or one job alone, the soonest first; those without a place in the plan last. */
+export function benchBoard(rows: RefitRows, facts: BoardFacts, jobId?: string): BoardItem[] {
+  return wantedSums(rows, jobId)
     .map((want): BoardItem => {
       const kept = keptFor(rows, want.sum.key, want.job.id)
       const changed = kept ? changedSince(kept, want) : []

@@ -19,6 +19,44 @@ export function initialValues(asks: readonly Ask[]): Record<string, Values[strin
 export const newLine = (of: readonly Cell[], given: LineValues = {}): Record<string, Scalar> =>
   Object.fromEntries(of.map((cell) => [cell.key, given[cell.key] ?? cell.initial]))
 
+const isScalar = (value: unknown): value is Scalar =>
+  value === null || typeof value === 'string' || typeof value === 'number'
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/**
+ * Of anything that came from outside (an address, a file) what has the shape of a sum's fields: lists where it asks for lists,
+ * plain values elsewhere, a choice as the word it is kept by. The rest is left out; ranges are another matter.
+ */
+export function fittingValues(
+  asks: readonly Ask[],
+  given: unknown,
+): Record<string, Values[string]> {
+  const fitting: Record<string, Values[string]> = {}
+  if (!isObject(given)) return fitting
+  const cellOf = (cell: Cell, value: unknown): Scalar | undefined =>
+    !isScalar(value)
+      ? undefined
+      : typeof value === 'number' && (cell.is === 'pick' || cell.is === 'words')
+        ? String(value)
+        : value
+  for (const ask of asks) {
+    const value = given[ask.key]
+    if (ask.is !== 'lines') {
+      const fit = cellOf(ask, value)
+      if (fit !== undefined) fitting[ask.key] = fit
+    } else if (Array.isArray(value))
+      fitting[ask.key] = value.filter(isObject).map((line) => {
+        const cells = ask.of.map((cell) => [cell.key, cellOf(cell, line[cell.key])] as const)
+        return newLine(
+          ask.of,
+          Object.fromEntries(cells.filter((one): one is [string, Scalar] => one[1] !== undefined)),
+        )
+      })
+  }
+  return fitting
+}
+
 function cellProblem(cell: Cell, value: Scalar | undefined, units: UnitSystem): string | null {
   const { label } = cell
   if (cell.is === 'words') {

@@ -80,6 +80,6 @@ export interface Drawing {
   readonly said: string
   /** Along and up are on scales of their own: time against cups. Absent: true to scale. */
   readonly free?: { readonly ratio: number }
-  /** 'scale 1 : 2' is said of drawings in mm. */
+  /** Sizes are real ones: it is said that it is to scale. */
   readonly inMm?: boolean
 }

@@ -26,8 +26,6 @@ export interface Fitted {
   readonly bodies: readonly Drawn[]
   readonly strokes: readonly Stroke[]
   readonly words: readonly Word[]
-  /** Pixels to one unit of the drawing, along. */
-  readonly scale: number
 }
 
 const margin = 8
@@ -314,7 +312,6 @@ class Laid {
     return {
       width: Math.max(width, wide + 2 * margin),
       height: this.box.bottom - this.box.top + 2 * margin,
-      scale: this.scaleX,
       bodies: this.shapes.map(({ points, look, closed, radius }) => ({
         ...look,
         closed: closed || radius !== undefined,

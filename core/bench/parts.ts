@@ -2,6 +2,7 @@
 import { threads, threadOf } from '../fastening/threads'
 import type { Thread } from '../fastening/threads'
 import { pick } from './ask'
+import type { Put } from './sum'
 import type { At, Look, Shape } from './drawing'
 
 /** The size of a bolt: its millimetres as a word, so that a choice keeps it. */
@@ -77,3 +78,25 @@ export function by(one: string, other: string): string {
     ? `${one.slice(0, -unit.length)} × ${other}`
     : `${one} × ${other}`
 }
+
+/** Resin, hardener and powder as they are bought, kg; what there is none of is left out. Grams. */
+export const mixParts = (mix: {
+  readonly resinG: number
+  readonly hardenerG: number
+  readonly powderG: number
+}): Put[] =>
+  (
+    [
+      ['resin', 'Epoxy resin', mix.resinG],
+      ['hardener', 'Epoxy hardener', mix.hardenerG],
+      ['powder', 'Thickening powder', mix.powderG],
+    ] as const
+  )
+    .filter(([, , grams]) => grams > 0)
+    .map(([key, name, grams]) => ({
+      is: 'part',
+      key,
+      name,
+      quantity: round(grams / 1000, 3),
+      unit: 'kg',
+    }))

@@ -163,25 +163,31 @@ export function puttingItems(
       if (done.items[0]?.op === 'create') lastBring = done.order
       made[key] = { entity: 'bringLine', id: done.id }
     } else if (put.is === 'offcut') {
-      if (rows.stock.some((one) => one.id === madeId)) continue
+      const fields = { name: put.name, size: put.size, longMm: put.longMm, wideMm: put.wideMm }
+      const mine = rows.stock.find((one) => one.id === madeId)
+      if (mine) {
+        // Used up meanwhile, it was what it was.
+        if (mine.quantity > 0) items.push(patchOf('stock', mine, fields))
+        continue
+      }
       const id = newId()
       lastStock = keyBetween(lastStock, null)
       items.push(
         create('stock', id, {
-          name: put.name,
+          ...fields,
           quantity: 1,
           unit: 'pieces',
           isOffcut: true,
-          size: put.size,
-          longMm: put.longMm,
-          wideMm: put.wideMm,
           order: lastStock,
         }),
       )
       made[key] = { entity: 'stock', id }
     } else if (put.is === 'useStock') {
       const lot = rows.stock.find((one) => one.id === put.stockId && one.quantity > 0)
-      if (lot) items.push(patchOf('stock', lot, { quantity: Math.max(0, lot.quantity - 1) }))
+      // Cut up once, however often the answer is put.
+      if (!lot || madeId !== undefined) continue
+      items.push(patchOf('stock', lot, { quantity: Math.max(0, lot.quantity - 1) }))
+      made[key] = { entity: 'stock', id: lot.id }
     } else if (put.is === 'asBuilt') {
       const line = { kind: put.kind, what: put.what, value: put.value.slice(0, 300) }
       if (!sheet) {

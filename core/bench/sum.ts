@@ -1,4 +1,5 @@
 /** One sum of the bench: what it asks, how it works it out, and what may be made of the answer. */
+import type { StripSearch } from '../cutting/strip'
 import type { ClockKind, Operation, WaitKind } from '../model/words'
 import type { Result } from '../result'
 import type { UnitSystem } from '../units/length'
@@ -137,8 +138,8 @@ export interface Tools {
   readonly say: (value: number, unit: string) => string
   /** A sum of money in the refit's currency, from its minor units. */
   readonly money: (minor: number) => string
-  /** For a search that is never done: whether to stop now, and dice. */
-  readonly search: { readonly isOver: () => boolean; readonly random: () => number }
+  /** For searches that are never done: each has its share of the time, 0 to 1. */
+  readonly search: { readonly part: (share: number) => StripSearch }
 }
 
 /** What a recipe's job knows already, by key of the sum. */
@@ -234,5 +235,5 @@ export const plainTools = (units: UnitSystem, currency = 'EUR'): Tools => ({
   units,
   say: (value, unit) => formatQuantity(value, unit, units),
   money: (minor) => formatMoney(Math.round(minor), currency),
-  search: { isOver: () => true, random: () => 0.5 },
+  search: { part: () => ({ isOver: () => true, random: () => 0.5 }) },
 })

@@ -114,9 +114,9 @@ function shortened(values: Values, takes: WantedBy['takes']): Values {
   return next
 }
 
-/** A job's answer to the sum with what it knows; null: its figures do not fit the sum. */
-function wantOf(sum: Sum, by: WantedBy, job: Job, step: Step, recipe: Recipe): Want {
-  const filled = filledBy(sum, by, scopeOf(recipe, job.recipeInputs))
+/** A job's wish for a sum, with what it knows. */
+function wantOf(sum: Sum, by: WantedBy, job: Job, step: Step, recipe: Recipe, scope: Scope): Want {
+  const filled = filledBy(sum, by, scope)
   return {
     sum,
     by,
@@ -154,9 +154,11 @@ const byHand = (job: Job, steps: readonly Step[]): Want[] =>
       : []
   })
 
-/** Every sum that an open step of a planned job rests on, once a job. */
-export function wantedSums(rows: RefitRows): Want[] {
-  const open = inOrder(rows.step.filter(isOpen))
+/** Every sum that an open step of a planned job rests on, once a job; `jobId`: of this job alone. */
+export function wantedSums(rows: RefitRows, jobId?: string): Want[] {
+  const open = inOrder(
+    rows.step.filter((one) => isOpen(one) && (jobId === undefined || one.jobId === jobId)),
+  )
   const byJob = new Map<string, Step[]>()
   for (const step of open) byJob.set(step.jobId, [...(byJob.get(step.jobId) ?? []), step])
   return rows.job.flatMap((job): Want[] => {
@@ -164,10 +166,14 @@ export function wantedSums(rows: RefitRows): Want[] {
     if (job.decision !== 'plan' || !steps) return []
     const recipe = job.recipeKey === null ? undefined : recipeFor(rows, job.recipeKey)
     if (!recipe) return byHand(job, steps)
+    let scope: Scope | null = null
     return sums.flatMap((sum) => {
       const by = sum.wantedBy.find((one) => one.recipe === recipe.key)
       const step = by && steps.find((one) => by.steps.includes(baseStep(one.recipeStep)))
-      return by && step ? [wantOf(sum, by, job, step, recipe)] : []
+      if (!by || !step) return []
+      // Worked out once a job, and only where a sum asks.
+      scope ??= scopeOf(recipe, job.recipeInputs)
+      return [wantOf(sum, by, job, step, recipe, scope)]
     })
   })
 }
@@ -224,6 +230,20 @@ export function changedInputs(want: Want, values: Values, known: Known): Changed
     if (Math.abs(value - was) < 1e-6 && (!isMeasured || isKnown)) return []
     return [{ key: from, label: input.label, unit: input.unit, was, value, isMeasured }]
   })
+}
+
+/** What the job will say of the sum once it was worked again with these dimensions. */
+export function filledWith(want: Want, changed: readonly ChangedInput[]): Want['filled'] {
+  const filled: Record<string, Scalar> = { ...want.filled }
+  const { by } = want
+  for (const one of changed)
+    for (const [path, from] of Object.entries(by?.fill ?? {}))
+      if (from === one.key && path in filled)
+        filled[path] =
+          typeof filled[path] === 'string'
+            ? String(one.value)
+            : Number((one.value * (by?.times?.[path] ?? 1)).toFixed(4))
+  return filled
 }
 
 /** What stands at a path. */

@@ -96,6 +96,10 @@ test('five benches go on five jobs, on the phone', async ({ browser }) => {
   await putOnJob(page, /^Main panel and cables/)
   await open(page, 'bench/glue-for-a-joint')
   await putOnJob(page, /^Sister the soft beam/)
+  // The same answer for another job is another answer: the first one stays.
+  await putOnJob(page, /^Battery shelf cracked/)
+  const glued = (await rows()).keptSum.filter((one) => one.sumKey === 'glue-for-a-joint')
+  expect(new Set(glued.map((one) => one.jobId)).size).toBe(2)
 
   const now = await rows()
   const names = now.part.map((one) => one.name)
@@ -113,8 +117,21 @@ test('five benches go on five jobs, on the phone', async ({ browser }) => {
   await open(page, 'bench')
   await page.getByRole('link', { name: /^Bolt in a stack M12 × 70/ }).click()
   await expect(page.getByRole('textbox', { name: /^Bolts/ })).toHaveValue('6')
+  await type(page, /^Bolts/, '4')
+  await expect.poll(() => page.url()).toContain('bolts')
   await page.reload()
   await expect(page.getByLabel('Thread')).toHaveValue('12')
+  // Four is what the sum begins with, and was typed over the six that are kept.
+  await expect(page.getByRole('textbox', { name: /^Bolts/ })).toHaveValue('4')
+  // An address that somebody garbled opens all the same.
+  await open(
+    page,
+    `bench/bolt-in-a-stack?v=${encodeURIComponent('{"v":{"layers":"x","bolts":null},"k":5}')}`,
+  )
+  await expect(answer(page)).toContainText('Bolt in a stack')
+  await expect(page.getByRole('textbox', { name: 'base of the fitting: thick, mm' })).toHaveValue(
+    '6',
+  )
   await context.close()
 })
 

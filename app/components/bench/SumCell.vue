@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Component } from 'vue'
+import { UiMoney, UiQuantity, UiSelect, UiText, UiTime } from '#components'
 import type { Cell, Scalar } from '#core/bench/ask'
+
+interface Input {
+  readonly is: Component
+  readonly with: Readonly<Record<string, unknown>>
+  /** What comes out of it, as the sum keeps it. */
+  readonly take: (given: unknown) => Scalar
+}
 
 /** One figure of a sum: typed, chosen, measured or guessed. */
 const props = defineProps<{
@@ -20,8 +29,39 @@ const emit = defineEmits<{
 }>()
 const store = useRefitStore()
 const amount = computed(() => (typeof props.value === 'number' ? props.value : null))
-const isAmount = computed(() => props.cell.is === 'amount' || props.cell.is === 'maybe')
-const unit = computed(() => ('unit' in props.cell ? props.cell.unit : ''))
+/** What the figure is typed or chosen in. */
+const input = computed((): Input => {
+  const { cell, value } = props
+  const hint = props.hideLabel ? undefined : why.value
+  const asIs = (given: unknown) => (given ?? null) as Scalar
+  if (cell.is === 'words')
+    return {
+      is: UiText,
+      with: { modelValue: value, most: cell.most },
+      take: (one) => asIs(one) ?? '',
+    }
+  if (cell.is === 'pick')
+    return { is: UiSelect, with: { modelValue: value, options: cell.options, hint }, take: asIs }
+  const { unit, min, max, whole } = cell
+  const mayBeEmpty = cell.is === 'maybe'
+  if (unit === 'money')
+    return {
+      is: UiMoney,
+      with: { modelValue: amount.value, currency: store.refit?.currency ?? 'EUR', mayBeEmpty },
+      take: asIs,
+    }
+  if (unit === 'clock')
+    return {
+      is: UiTime,
+      with: { modelValue: asClock(amount.value), mayBeEmpty },
+      take: (one) => fromClock(one as string | null),
+    }
+  return {
+    is: UiQuantity,
+    with: { modelValue: amount.value, unit, min, max, whole, mayBeEmpty, hint, live: true },
+    take: asIs,
+  }
+})
 const nudge = computed(() => ('nudge' in props.cell ? (props.cell.nudge ?? 0) : 0))
 function move(by: -1 | 1) {
   if (!('max' in props.cell) || typeof props.value !== 'number') return
@@ -58,66 +98,12 @@ const why = computed(() =>
 
 <template>
   <div class="flex items-end gap-1" :data-path="path">
-    <UiMoney
-      v-if="isAmount && unit === 'money'"
+    <component
+      :is="input.is"
       class="min-w-0 grow"
-      :model-value="amount"
-      :label="label"
-      :hide-label="hideLabel"
-      :currency="store.refit?.currency ?? 'EUR'"
-      :may-be-empty="cell.is === 'maybe'"
-      :error="error"
-      @update:model-value="emit('put', $event ?? null)"
+      v-bind="{ ...input.with, label, hideLabel, error }"
+      @update:model-value="emit('put', input.take($event))"
       @invalid="emit('unread', $event)"
-    />
-    <UiTime
-      v-else-if="isAmount && unit === 'clock'"
-      class="min-w-0 grow"
-      :model-value="asClock(amount)"
-      :label="label"
-      :hide-label="hideLabel"
-      :may-be-empty="cell.is === 'maybe'"
-      :error="error"
-      @update:model-value="emit('put', fromClock($event ?? null))"
-      @invalid="emit('unread', $event)"
-    />
-    <UiQuantity
-      v-else-if="cell.is === 'amount' || cell.is === 'maybe'"
-      class="min-w-0 grow"
-      :model-value="amount"
-      :label="label"
-      :hide-label="hideLabel"
-      :unit="cell.unit"
-      :min="cell.min"
-      :max="cell.max"
-      :whole="cell.whole"
-      :may-be-empty="cell.is === 'maybe'"
-      :hint="hideLabel ? undefined : cell.help"
-      :error="error"
-      live
-      @update:model-value="emit('put', $event ?? null)"
-      @invalid="emit('unread', $event)"
-    />
-    <UiSelect
-      v-else-if="cell.is === 'pick'"
-      class="min-w-0 grow"
-      :model-value="value as string"
-      :label="label"
-      :hide-label="hideLabel"
-      :options="cell.options"
-      :hint="hideLabel ? undefined : why"
-      :error="error"
-      @update:model-value="emit('put', $event)"
-    />
-    <UiText
-      v-else
-      class="min-w-0 grow"
-      :model-value="value as string"
-      :label="label"
-      :hide-label="hideLabel"
-      :most="cell.most"
-      :error="error"
-      @update:model-value="emit('put', $event ?? '')"
     />
     <template v-if="nudge > 0">
       <button type="button" class="btn nudge" :aria-label="`${label}: less`" @click="move(-1)">

@@ -9,6 +9,8 @@ const store = useRefitStore()
 const time = useTimeStore()
 const sameDayMs = 12 * 3_600_000
 const stepId = computed(() => props.page.want.value?.step.id ?? null)
+/** A new batch counts from here. */
+const since = ref(0)
 /** Clocks of this sum that were started within the last hours. */
 const begun = computed(
   () =>
@@ -17,7 +19,7 @@ const begun = computed(
         one.kind === props.starts.kind &&
         one.stepId === stepId.value &&
         one.title.startsWith(`${props.starts.what} `) &&
-        one.startedAt > time.now - sameDayMs,
+        one.startedAt > Math.max(since.value, time.now - sameDayMs),
     ).length,
 )
 const next = computed(() => begun.value + 1)
@@ -81,6 +83,9 @@ useKeyScope({ clock: () => void stirred() })
           ></template
         >
       </span>
+    </button>
+    <button v-if="isOver" class="btn mt-2" @click="since = Math.round(time.now)">
+      Another batch
     </button>
   </section>
 </template>

@@ -56,14 +56,6 @@ const tones: Readonly<Record<Tone | 'none', string>> = {
   good: 'var(--verdigris)',
   none: 'none',
 }
-/** How many times smaller than life, as it is said beside a drawing in mm on a screen of 96 to the inch. */
-const scaleSaid = computed(() => {
-  if (!props.drawing.inMm || props.bare) return ''
-  const times = 96 / 25.4 / fitted.value.scale
-  return times >= 1
-    ? `about ${times >= 10 ? Math.round(times) : times.toFixed(1)} times smaller than life on a screen`
-    : `about ${(1 / times).toFixed(1)} times life size on a screen`
-})
 </script>
 
 <template>
@@ -138,7 +130,9 @@ const scaleSaid = computed(() => {
         </text>
       </svg>
     </div>
-    <figcaption v-if="scaleSaid" class="text-sm text-ink2">{{ scaleSaid }}</figcaption>
+    <figcaption v-if="drawing.inMm && !bare" class="text-sm text-ink2">
+      To scale. Take sizes from the figures, not from the drawing.
+    </figcaption>
   </figure>
 </template>
 

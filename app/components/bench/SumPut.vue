@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { changedInputs } from '#core/bench/wanted'
+import { changedInputs, filledWith } from '#core/bench/wanted'
 import { puttingItems } from '#core/bench/put'
 import type { Answer, Put } from '#core/bench/sum'
 import type { ChangeItem } from '#core/model/changes'
@@ -12,6 +12,7 @@ import { formatQuantity } from '#core/units/quantity'
 /** The answer put on a job, line by line: each with its own tick, each saying where it lands. */
 const props = defineProps<{ page: ReturnType<typeof useSum>; answer: Answer | null }>()
 const store = useRefitStore()
+const route = useRoute()
 const time = useTimeStore()
 const toasts = useToastStore()
 const { personId } = useDevice()
@@ -86,12 +87,16 @@ const what = (put: Put): string => {
       return put.name
   }
 }
+const isStepPut = computed(() =>
+  (props.answer?.puts ?? []).some((put) => put.is === 'step' && isOn(keyOf(put), isStanding(put))),
+)
 /** Without a job only what belongs to none. */
 const lines = computed(() =>
-  (props.answer?.puts ?? []).filter(
-    (put) =>
-      job.value !== null || put.is === 'offcut' || put.is === 'useStock' || put.is === 'part',
-  ),
+  (props.answer?.puts ?? []).filter((put) => {
+    if (job.value === null) return put.is === 'offcut' || put.is === 'useStock' || put.is === 'part'
+    // What is brought is brought to a step: one that is there, or the one that is put with it.
+    return put.is !== 'bring' || step.value !== null || isStepPut.value
+  }),
 )
 const ticked = computed(() => lines.value.filter((put) => isOn(keyOf(put), isStanding(put))))
 const isStop = computed(() => props.answer?.verdict === 'stop')
@@ -135,7 +140,9 @@ async function keep(puts: readonly Put[], withDimensions: boolean) {
       answer,
       values: JSON.parse(JSON.stringify(page.values)) as typeof page.values,
       known: { ...page.known },
-      filled: withDimensions && dimensionsOn.value ? filledThen() : (page.want.value?.filled ?? {}),
+      filled: page.want.value
+        ? filledWith(page.want.value, withDimensions && dimensionsOn.value ? changed.value : [])
+        : {},
       job: job.value,
       step: step.value,
       before: before.value,
@@ -153,28 +160,20 @@ async function keep(puts: readonly Put[], withDimensions: boolean) {
   busy.value = false
   if (!done) return
   toasts.say(
-    puts.length > 0 || (withDimensions && dimensionsOn.value)
-      ? `On “${job.value?.title ?? 'no job'}”: ${answer.says}.`
+    job.value && (puts.length > 0 || (withDimensions && dimensionsOn.value))
+      ? `On “${job.value.title}”: ${answer.says}.`
       : `Kept: ${answer.says}.`,
   )
-  if (!before.value)
-    void navigateTo({ query: { ...useRoute().query, kept: keptId } }, { replace: true })
-}
-/** What the job says once it was worked again with these dimensions. */
-function filledThen() {
-  const filled: Record<string, string | number | null> = { ...props.page.want.value?.filled }
-  const by = props.page.want.value?.by
-  for (const one of changed.value)
-    for (const [path, from] of Object.entries(by?.fill ?? {}))
-      if (from === one.key && path in filled)
-        filled[path] =
-          typeof filled[path] === 'string'
-            ? String(one.value)
-            : Number((one.value * (by?.times?.[path] ?? 1)).toFixed(4))
-  return filled
+  // Kept for itself: its address finds it again.
+  if (!job.value) void navigateTo({ query: { ...route.query, kept: keptId } }, { replace: true })
 }
 const many = computed(() => ticked.value.length + (dimensionsOn.value ? 1 : 0))
-useKeyScope({ benchPut: () => void keep(ticked.value, true) })
+useKeyScope({
+  benchPut: () => {
+    if (!job.value || isStop.value || many.value === 0) return false
+    void keep(ticked.value, true)
+  },
+})
 </script>
 
 <template>
@@ -193,9 +192,12 @@ useKeyScope({ benchPut: () => void keep(ticked.value, true) })
     <p v-if="!answer" class="mt-2 text-ink2">
       Nothing can be put on a job until every figure reads.
     </p>
-    <p v-else-if="isStop" class="mt-2 text-redlead">
-      Nothing is put on a job from this answer: {{ answer.heading }}.
-    </p>
+    <template v-else-if="isStop">
+      <p class="mt-2 text-redlead">
+        Nothing is put on a job from this answer: {{ answer.heading }}.
+      </p>
+      <button class="btn no-print mt-2" :disabled="busy" @click="keep([], false)">Keep</button>
+    </template>
     <template v-else>
       <ul class="mt-1">
         <li v-if="changed.length > 0" class="border-b border-rule2 py-1.5">

@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Job } from '#core/model/entities'
 
 /** Sums of the bench that the job rests on: what is kept of them, and what still wants working out. */
 const props = defineProps<{ job: Job }>()
 const store = useRefitStore()
-const { items } = useBench()
-const mine = computed(() => items.value.filter((one) => one.want.job.id === props.job.id))
+const { items: mine } = useBench(() => props.job.id)
 </script>
 
 <template>

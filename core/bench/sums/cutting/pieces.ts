@@ -1,6 +1,8 @@
 /** What the cutting sums have in common: pieces as they are asked for, and boards as they are drawn. */
-import type { FromBoard } from '../../../cutting/cutPlan'
+import type { CutPiece, FromBoard } from '../../../cutting/cutPlan'
 import type { Laid } from '../../../cutting/guillotine'
+import { accepted, refused } from '../../../result'
+import type { Result } from '../../../result'
 import { amount, count, hidden, lines, maybeAmount, pick, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { by, box, round, text } from '../../parts'
@@ -81,7 +83,7 @@ export interface OnePiece {
 }
 
 /** Every piece by itself, numbered; trim or wrap lies outside the finished size on each edge. */
-export function everyPiece(asked: readonly PieceAsked[], trim: number): OnePiece[] {
+function everyPiece(asked: readonly PieceAsked[], trim: number): OnePiece[] {
   let no = 0
   return asked.flatMap((one) =>
     Array.from({ length: one.many }, (_, at) => ({
@@ -197,7 +199,7 @@ export function shelfPuts(
 }
 
 /** A board that is there, or a hole of a piece: `of` is the place of that piece in the list; −1: it is none. */
-export interface There {
+interface There {
   readonly name: string
   readonly long: number
   readonly wide: number
@@ -206,7 +208,7 @@ export interface There {
 }
 
 /** What is there, and the holes of the pieces: they are stock too, less what their own edge needs on each side. */
-export const thereAnd = (
+const thereAnd = (
   stock: readonly Omit<There, 'of'>[],
   pieces: readonly OnePiece[],
   edge: number,
@@ -228,7 +230,7 @@ export const thereAnd = (
 ]
 
 /** True where a piece would come out of its own hole, or out of a hole in what is cut out of it. */
-export function goesRound(from: readonly FromBoard[], there: readonly There[]): boolean {
+function goesRound(from: readonly FromBoard[], there: readonly There[]): boolean {
   const within = new Map<number, number>()
   for (const one of from) {
     const of = one.board === null ? -1 : (there[one.board]?.of ?? -1)
@@ -242,4 +244,53 @@ export function goesRound(from: readonly FromBoard[], there: readonly There[]): 
     }
     return false
   })
+}
+
+/** More than these are no plan that anybody cuts by. */
+const mostPieces = 400
+
+/**
+ * Every piece with its trim, or why there is no plan: too many of them, or one that does not come out of what is sold, said at
+ * its line.
+ */
+export function cutList(
+  asked: readonly PieceAsked[],
+  trim: number,
+  fits: (piece: CutPiece) => boolean,
+  sayWrong: (
+    name: string,
+    cut: CutPiece,
+  ) => { readonly message: string; readonly cell: 'long' | 'wide'; readonly at: string },
+): Result<{ readonly pieces: readonly OnePiece[]; readonly toCut: readonly CutPiece[] }> {
+  const pieces = everyPiece(asked, trim)
+  if (pieces.length > mostPieces)
+    return refused(`More than ${mostPieces} pieces on one plan. Split it.`, [
+      { field: 'pieces', message: `There are ${pieces.length}.` },
+    ])
+  const toCut = pieces.map(({ long, wide, mayTurn }) => ({
+    long: long + 2 * trim,
+    wide: wide + 2 * trim,
+    mayTurn,
+  }))
+  const wrong = toCut.findIndex((one) => !fits(one))
+  if (wrong < 0) return accepted({ pieces, toCut })
+  let left = wrong
+  const line = asked.findIndex((one) => (left -= one.many) < 0)
+  const said = sayWrong((pieces[wrong] as OnePiece).name, toCut[wrong] as CutPiece)
+  return refused(said.message, [{ field: `pieces.${line}.${said.cell}`, message: said.at }])
+}
+
+/** A plan with the holes of pieces as stock; without them where a piece would come out of its own hole. */
+export function withHoles<Plan>(
+  stock: readonly Omit<There, 'of'>[],
+  pieces: readonly OnePiece[],
+  edge: number,
+  plan: (there: readonly There[]) => Plan,
+  fromOf: (plan: Plan) => readonly FromBoard[],
+): { readonly plan: Plan; readonly there: readonly There[] } {
+  const all = thereAnd(stock, pieces, edge)
+  const tried = plan(all)
+  if (!goesRound(fromOf(tried), all)) return { plan: tried, there: all }
+  const there = thereAnd(stock, [], edge)
+  return { plan: plan(there), there }
 }

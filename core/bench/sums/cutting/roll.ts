@@ -1,5 +1,5 @@
 import { fitsRoll, rollPlan } from '../../../cutting/cutPlan'
-import { accepted, refused } from '../../../result'
+import { accepted } from '../../../result'
 import { capital, counted } from '../../../units/counted'
 import { amount, maybeAmount, words } from '../../ask'
 import type { Shape } from '../../drawing'
@@ -7,17 +7,14 @@ import { by, box, length, round, text } from '../../parts'
 import type { Figure } from '../../sum'
 import { sum } from '../../sum'
 import {
+  cutList,
   drawnPieces,
-  everyPiece,
-  goesRound,
   lotsAsLines,
   pieceLines,
   shelfPuts,
   stockLines,
-  thereAnd,
+  withHoles,
 } from './pieces'
-
-const quick = { isOver: () => true, random: () => 0.5 }
 
 export const fromRoll = sum({
   key: 'from-a-roll',
@@ -69,37 +66,33 @@ export const fromRoll = sum({
   wantedAt: { operations: ['cut', 'fit'], words: /lining|vinyl|carpet|headliner/i },
   work: ({ what, roll, trim, step, priceM, pieces: asked, stock }, tools) => {
     const { say, search } = tools
-    const pieces = everyPiece(asked, trim)
-    if (pieces.length > 400)
-      return refused('More than 400 pieces on one plan. Split it.', [
-        { field: 'pieces', message: `There are ${pieces.length}.` },
-      ])
-    const toCut = pieces.map((one) => ({
-      long: one.long + 2 * trim,
-      wide: one.wide + 2 * trim,
-      mayTurn: one.mayTurn,
-    }))
-    const tooWide = toCut.findIndex((one) => !fitsRoll(one, roll))
-    if (tooWide >= 0) {
-      let left = tooWide
-      const line = asked.findIndex((one) => (left -= one.many) < 0)
-      return refused(
-        `${pieces[tooWide]?.name ?? 'A piece'} is wider than the roll: ${say(toCut[tooWide]?.wide ?? 0, 'mm')} with its trim. Join it of two, or buy a wider one.`,
-        [{ field: `pieces.${line}.wide`, message: `The roll is ${say(roll, 'mm')} wide.` }],
-      )
-    }
-    const all = thereAnd(stock, pieces, trim)
-    // A piece out of its own hole: rare, and done then with what lies on the shelf alone.
-    const tried = rollPlan(toCut, all, roll, search)
-    const there = goesRound(tried.fromStock, all) ? thereAnd(stock, [], trim) : all
-    const plan = there === all ? tried : rollPlan(toCut, there, roll, search)
-    const bare = there.length > 0 ? rollPlan(toCut, [], roll, quick) : plan
+    const list = cutList(
+      asked,
+      trim,
+      (one) => fitsRoll(one, roll),
+      (name, cut) => ({
+        message: `${name} is wider than the roll: ${say(cut.wide, 'mm')} with its trim. Join it of two, or buy a wider one.`,
+        cell: 'wide',
+        at: `The roll is ${say(roll, 'mm')} wide.`,
+      }),
+    )
+    if (!list.ok) return list
+    const { pieces, toCut } = list.value
+    const { plan, there } = withHoles(
+      stock,
+      pieces,
+      trim,
+      (boards) => rollPlan(toCut, boards, roll, search.part(0.6)),
+      (one) => one.fromStock,
+    )
+    // What it is compared with is searched for too: half a search would make this plan look better than it is.
+    const bare = there.length > 0 ? rollPlan(toCut, [], roll, search.part(0.2)) : plan
     const turned = toCut.some((one) => !one.mayTurn)
       ? rollPlan(
           toCut.map((one) => ({ ...one, mayTurn: true })),
           there,
           roll,
-          quick,
+          search.part(0.2),
         )
       : null
     const buy = (mm: number): number => Math.ceil(mm / step - 1e-9) * step
@@ -119,7 +112,10 @@ export const fromRoll = sum({
             {
               label: 'Nothing from what is there',
               value: m(Math.max(buy(bare.length), toBuy)),
-              note: saved > 0 ? `${m(saved)} more` : 'gains nothing',
+              note:
+                saved > 0
+                  ? `${m(saved)} more, by the best that was found`
+                  : 'what is there saves nothing',
             },
           ]
         : []),
@@ -131,7 +127,7 @@ export const fromRoll = sum({
               note:
                 buy(turned.length) < toBuy
                   ? `${m(toBuy - buy(turned.length))} less, with the nap both ways`
-                  : 'gains nothing',
+                  : 'nothing better was found',
             },
           ]
         : []),

@@ -1,19 +1,18 @@
 import { leastSheets, sheetPlan } from '../../../cutting/cutPlan'
-import { accepted, refused } from '../../../result'
+import { accepted } from '../../../result'
 import { capital, counted } from '../../../units/counted'
 import { amount, maybeAmount, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { by, box, round, text } from '../../parts'
 import { sum } from '../../sum'
 import {
+  cutList,
   drawnPieces,
-  everyPiece,
-  goesRound,
   lotsAsLines,
   pieceLines,
   shelfPuts,
   stockLines,
-  thereAnd,
+  withHoles,
 } from './pieces'
 
 export const fromSheet = sum({
@@ -44,39 +43,28 @@ export const fromSheet = sum({
   wantedAt: { operations: ['cut'], words: /\bply|plywood|panel|board/i },
   work: ({ what, sheetLong, sheetWide, kerf, trim, price, pieces: asked, stock }, tools) => {
     const { say, search } = tools
-    const pieces = everyPiece(asked, trim)
-    if (pieces.length > 400)
-      return refused('More than 400 pieces on one plan. Split it.', [
-        { field: 'pieces', message: `There are ${pieces.length}.` },
-      ])
-    const toCut = pieces.map((one) => ({
-      long: one.long + 2 * trim,
-      wide: one.wide + 2 * trim,
-      mayTurn: one.mayTurn,
-    }))
-    const fits = (one: (typeof toCut)[number]) =>
-      (one.long <= sheetLong && one.wide <= sheetWide) ||
-      (one.mayTurn && one.wide <= sheetLong && one.long <= sheetWide)
-    const tooLarge = toCut.findIndex((one) => !fits(one))
-    if (tooLarge >= 0) {
-      let left = tooLarge
-      const line = asked.findIndex((one) => (left -= one.many) < 0)
-      return refused(
-        `${pieces[tooLarge]?.name ?? 'A piece'} is larger than the sheet. Scarf two together, or take a larger one.`,
-        [
-          {
-            field: `pieces.${line}.long`,
-            message: `With its trim ${by(say(toCut[tooLarge]?.long ?? 0, 'mm'), say(toCut[tooLarge]?.wide ?? 0, 'mm'))}.`,
-          },
-        ],
-      )
-    }
+    const list = cutList(
+      asked,
+      trim,
+      ({ long, wide, mayTurn }) =>
+        (long <= sheetLong && wide <= sheetWide) ||
+        (mayTurn && wide <= sheetLong && long <= sheetWide),
+      (name, cut) => ({
+        message: `${name} is larger than the sheet. Scarf two together, or take a larger one.`,
+        cell: 'long',
+        at: `With its trim ${by(say(cut.long, 'mm'), say(cut.wide, 'mm'))}.`,
+      }),
+    )
+    if (!list.ok) return list
+    const { pieces, toCut } = list.value
     const sheet = { long: sheetLong, wide: sheetWide }
-    const whole = thereAnd(stock, pieces, kerf)
-    const tried = sheetPlan(toCut, whole, sheet, kerf, search)
-    // A piece out of its own hole: rare, and done then with what lies on the shelf alone.
-    const there = goesRound(tried.from, whole) ? thereAnd(stock, [], kerf) : whole
-    const plan = there === whole ? tried : sheetPlan(toCut, there, sheet, kerf, search)
+    const { plan, there } = withHoles(
+      stock,
+      pieces,
+      kerf,
+      (boards) => sheetPlan(toCut, boards, sheet, kerf, search.part(1)),
+      (one) => one.from,
+    )
     const area = toCut.reduce((all, one) => all + one.long * one.wide, 0)
     const onSheets = plan.from
       .filter((one) => one.board === null)

@@ -106,7 +106,7 @@ describe('what fails, what is read', () => {
     // 12.5: a fifth of the way from 12.45 (75) to 12.7 (100).
     expect(answerOf('volts-read').says).toBe('80 %')
     expect(answerOf('volts-read', { rest: 12.125 }).says).toBe('38 %')
-    expect(answerOf('volts-read', { on: 12.6 }).verdict).toBe('stop')
+    expect(answerOf('volts-read', { on: 12.6 }).verdict).toBe('look')
     expect(answerOf('volts-read', { on: 14.2 }).verdict).toBe('go')
     expect(answerOf('volts-read', { rest: 12.5, before: 12.7 }).verdict).toBe('look')
     // 13.1 V: half way between 13.0 (30) and 13.2 (70).

@@ -3,7 +3,7 @@ import { sleeveMl } from '../../../laminate/sleeve'
 import { accepted } from '../../../result'
 import { amount, count } from '../../ask'
 import type { Shape } from '../../drawing'
-import { box, length, name, round, text, threadAt, threadPick } from '../../parts'
+import { mixParts, box, length, name, round, text, threadAt, threadPick } from '../../parts'
 import { sum } from '../../sum'
 
 /** Hours of one hole: filling it, and drilling it again. Starting values. */
@@ -126,27 +126,7 @@ export const sleevedHoles = sum({
         said: `A hole over-drilled to ${round(over)} mm, the core dug back ${round(undercut)} mm and filled, the inner skin left whole.`,
       },
       puts: [
-        {
-          is: 'part',
-          key: 'resin',
-          name: 'Epoxy resin',
-          quantity: round(mix.resinG / 1000, 3),
-          unit: 'kg',
-        },
-        {
-          is: 'part',
-          key: 'hardener',
-          name: 'Epoxy hardener',
-          quantity: round(mix.hardenerG / 1000, 3),
-          unit: 'kg',
-        },
-        {
-          is: 'part',
-          key: 'powder',
-          name: 'Thickening powder',
-          quantity: round(mix.powderG / 1000, 3),
-          unit: 'kg',
-        },
+        ...mixParts(mix),
         {
           is: 'step',
           key: 'fill',

@@ -55,7 +55,7 @@ export const wearAgainstWorst = sum({
           : left === null
             ? 'nothing gone'
             : `${Math.round(gone * 100)} % gone; about ${round(left)} seasons left at this pace`,
-      verdict: odd ? 'look' : past ? 'stop' : left !== null && left < 1 ? 'look' : 'go',
+      verdict: odd || past || (left !== null && left < 1) ? 'look' : 'go',
       figures: [
         { label: 'Gone', value: `${Math.round(gone * 100)} %`, tone: past ? 'short' : undefined },
         { label: 'A season', value: `${Math.round(pace * 100)} %` },

@@ -2,7 +2,7 @@ import { mixByWeight } from '../../../laminate/mix'
 import { accepted, refused } from '../../../result'
 import { amount, pick } from '../../ask'
 import type { Shape } from '../../drawing'
-import { box, length, round, text } from '../../parts'
+import { mixParts, box, length, round, text } from '../../parts'
 import { sum } from '../../sum'
 
 /** Powder to a gram of mixed resin, and its density; starting values, the standing of the mix decides. */
@@ -137,31 +137,7 @@ export const mixByWeightSum = sum({
         said: `On the scales: resin ${Math.round(resinG)} g, hardener ${Math.round(hardenerG)} g, powder ${Math.round(powderG)} g.`,
       },
       puts: [
-        {
-          is: 'part',
-          key: 'resin',
-          name: 'Epoxy resin',
-          quantity: round(resinG / 1000, 3),
-          unit: 'kg',
-        },
-        {
-          is: 'part',
-          key: 'hardener',
-          name: 'Epoxy hardener',
-          quantity: round(hardenerG / 1000, 3),
-          unit: 'kg',
-        },
-        ...(powderG > 0
-          ? [
-              {
-                is: 'part' as const,
-                key: 'powder',
-                name: 'Thickening powder',
-                quantity: round(powderG / 1000, 3),
-                unit: 'kg',
-              },
-            ]
-          : []),
+        ...mixParts({ resinG, hardenerG, powderG }),
         {
           is: 'asBuilt',
           key: 'mix',

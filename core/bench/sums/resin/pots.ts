@@ -79,7 +79,9 @@ export const potsAndCups = sum({
     const first = list[0] as Cup
     const last = list.at(-1) as Cup
     const overMin = last.atMin + last.brushMin
-    const isLate = endH !== null && overMin > endH * 60
+    // An hour before the beginning is tomorrow's.
+    const endMin = endH === null ? null : (endH < startH ? endH + 24 : endH) * 60
+    const isLate = endMin !== null && overMin > endMin
     const { resinG, hardenerG } = mixByWeight(cupG, given.resin, given.hardener)
     const g = (value: number) => say(round(value, 0), 'g')
     const most = Math.min(cups, 12)
@@ -102,12 +104,12 @@ export const potsAndCups = sum({
       shapes.push(
         text([0, most * 10 + 4], `and ${cups - most} more, one every ${Math.round(brushMin)} min`),
       )
-    if (endH !== null)
+    if (endMin !== null)
       shapes.push(
         path(
           [
-            [endH * 60 - startMin, -4],
-            [endH * 60 - startMin, most * 10],
+            [endMin - startMin, -4],
+            [endMin - startMin, most * 10],
           ],
           { edge: 'red', thick: true },
         ),

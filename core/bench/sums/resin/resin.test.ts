@@ -30,6 +30,9 @@ describe('cups', () => {
   it('say when the last is too late', () => {
     expect(answerOf('pots-and-cups', { endH: 9.75 }).verdict).toBe('look')
     expect(answerOf('pots-and-cups', { endH: 10 }).verdict).toBe('go')
+    // Begun at eleven at night, half past twelve is tomorrow's.
+    expect(answerOf('pots-and-cups', { startH: 23, endH: 0.5 }).verdict).toBe('go')
+    expect(answerOf('pots-and-cups', { startH: 23, endH: 23.5 }).verdict).toBe('look')
   })
 })
 

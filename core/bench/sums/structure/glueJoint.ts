@@ -1,7 +1,7 @@
 import { mixGrams, mixWeightG } from '../../../laminate/mixFor'
 import { accepted } from '../../../result'
 import { amount, count, maybeAmount } from '../../ask'
-import { box, length, round, text } from '../../parts'
+import { mixParts, box, length, round, text } from '../../parts'
 import { sum } from '../../sum'
 
 /** Wet on each face, and what is squeezed out. Source: handbook-2 I4. */
@@ -77,20 +77,7 @@ export const glueForJoint = sum({
         said: `Two pieces glued over ${round(long, 2)} metres with a gap of ${round(gap, 1)} mm.`,
       },
       puts: [
-        {
-          is: 'part',
-          key: 'resin',
-          name: 'Epoxy resin',
-          quantity: round(mix.resinG / 1000, 3),
-          unit: 'kg',
-        },
-        {
-          is: 'part',
-          key: 'hardener',
-          name: 'Epoxy hardener',
-          quantity: round(mix.hardenerG / 1000, 3),
-          unit: 'kg',
-        },
+        ...mixParts(mix),
         ...(clamps === null
           ? []
           : [
