@@ -274,6 +274,14 @@ describe('what jobs want', () => {
       }
     }
   })
+  it('of a job written by hand has no answer: it says none of the figures', () => {
+    const rows = emptyRefit()
+    job(rows, 'bulkhead')
+    step(rows, 'bulkhead', 'tabs', { operation: 'laminate', title: 'Tabs' })
+    const [one, ...others] = benchBoard(rows, facts)
+    expect([one?.want.sum.key, one?.answer, one?.guesses]).toEqual(['pots-and-cups', null, []])
+    expect(others).toEqual([])
+  })
   it('lies soonest first, and says what is only guessed', () => {
     const rows = emptyRefit()
     jobOf(rows, 'sleeve-and-bed')
@@ -480,6 +488,15 @@ describe('an answer that is kept', () => {
       { key: 'bolt', label: '', unit: 'mm', was: 8, value: 10, isMeasured: true },
     ])
     expect(then).toEqual({ ...want.filled, core: 14, bolt: '10' })
+  })
+})
+
+describe('what is not asked for', () => {
+  it('keeps no answer back, whatever was typed there before', () => {
+    const sum = sumNamed('foam-and-vents')
+    const given = { ...initialValues(sum.asks), by: 'litres', areaM2: null, deep: -4 }
+    expect(worked(sum, given)?.says).toBe('1.15 L, one pour')
+    expect(worked(sum, { ...given, by: 'sizes' })).toBeNull()
   })
 })
 
