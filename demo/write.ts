@@ -96,6 +96,40 @@ export class Writer {
     })
   }
 
+  /**
+   * A job written by hand that follows a recipe of the book: its dimensions, those that somebody measured, and the
+   * recipe's name of each step.
+   */
+  follows(
+    slug: string,
+    recipeKey: string,
+    given: RecipeInputs,
+    measured: { readonly keys: readonly string[]; readonly by: string; readonly on: string },
+    stepKeys: readonly (string | null)[],
+  ): void {
+    const recipe = recipeBook.find((one) => one.key === recipeKey)
+    const job = this.rows.job.find((one) => one.id === slug)
+    if (!recipe || !job) throw new Error(`no recipe ${recipeKey} or no job ${slug}`)
+    const recipeInputs = { ...initialInputs(recipe), ...given }
+    const inputSources = Object.fromEntries(
+      measured.keys.map((key) => [
+        key,
+        {
+          how: 'measured' as const,
+          value: Number(recipeInputs[key]),
+          by: measured.by,
+          on: this.date(measured.on),
+        },
+      ]),
+    )
+    Object.assign(job, { recipeKey, recipeInputs, inputSources })
+    stepKeys.forEach((key, at) => {
+      const step = this.rows.step.find((one) => one.id === `${slug}-${at + 1}`)
+      if (!step) throw new Error(`no step ${at + 1} of ${slug}`)
+      if (key !== null) Object.assign(step, { recipeStep: key })
+    })
+  }
+
   /** A job made by a recipe of the book; `done` finishes its first steps at these times. */
   recipeJob(
     slug: string,

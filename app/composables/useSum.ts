@@ -153,8 +153,18 @@ export function useSum(sum: Sum) {
   const here = route.path
   const keepTyped = () => void writeAddress()
 
+  /** Lines whose fields are in hand, in the list or on the drawing. */
+  const lit = ref('')
+  /** Where lists are folded: the line that stands open, by list. */
+  const unfolded = reactive<Record<string, number>>({})
+
   return {
     sum,
+    lit,
+    light: (path: string) => {
+      lit.value = path
+    },
+    unfolded,
     asks,
     values,
     known,
@@ -170,6 +180,7 @@ export function useSum(sum: Sum) {
     isDoubtOld,
     put,
     setKnown,
+    unreadAt: (path: string) => unread[path] ?? '',
     setUnread: (path: string, message: string) => {
       unread[path] = message
     },

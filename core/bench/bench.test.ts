@@ -82,6 +82,7 @@ describe.each(sums.map((sum) => [sum.key, sum] as const))('%s', (_, sum) => {
         expect(word.x).toBeGreaterThanOrEqual(0)
         expect(word.x).toBeLessThanOrEqual(fitted.width)
       }
+      expect(overlapping(fitted.words)).toEqual([])
     }
   })
   it('refuses what is out of range at its field', () => {
@@ -129,6 +130,21 @@ describe.each(sums.map((sum) => [sum.key, sum] as const))('%s', (_, sum) => {
     expect([...used].filter(([, is]) => !is).map(([name]) => name)).toEqual([])
   })
 })
+
+/** Words that stand over each other, by the narrow face: 0.4 of its height a letter, no accents above, no tails below. */
+function overlapping(words: ReturnType<typeof fitDrawing>['words']): string[] {
+  const boxes = words.map(({ x, y, text, px, anchor }) => {
+    const wide = text.length * px * 0.4
+    const left = anchor === 'start' ? x : anchor === 'end' ? x - wide : x - wide / 2
+    return { text, left, right: left + wide - 1, top: y - px * 0.7, bottom: y }
+  })
+  return boxes.flatMap((a, at) =>
+    boxes
+      .slice(at + 1)
+      .filter((b) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom)
+      .map((b) => `${a.text} over ${b.text}`),
+  )
+}
 
 type Numeric = Extract<Cell, { is: 'amount' | 'maybe' }>
 const isNumeric = (cell: Ask): cell is Numeric => cell.is === 'amount' || cell.is === 'maybe'

@@ -64,6 +64,14 @@ export type Shape =
       readonly room?: At
       readonly field?: string
     }
+  /** What stands in a box, what matters most first: as many lines as there is room for, the first one always. */
+  | {
+      readonly is: 'label'
+      readonly from: At
+      readonly size: At
+      readonly lines: readonly string[]
+      readonly field?: string
+    }
   /** A name beside the drawing, joined to its point by a thin line; names on a side never overlap. */
   | {
       readonly is: 'name'
@@ -79,7 +87,7 @@ export interface Drawing {
   /** What it shows, read to those who do not see it. */
   readonly said: string
   /** Along and up are on scales of their own: time against cups. Absent: true to scale. */
-  readonly free?: { readonly ratio: number }
+  readonly free?: { readonly ratio: number } | { readonly tallPx: number }
   /** Sizes are real ones: it is said that it is to scale. */
   readonly inMm?: boolean
 }

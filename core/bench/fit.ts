@@ -58,6 +58,7 @@ function widen(box: Box, x: number, y: number): void {
 function pointsOf(shape: Shape): readonly At[] {
   switch (shape.is) {
     case 'box':
+    case 'label':
       return [shape.from, [shape.from[0] + shape.size[0], shape.from[1] + shape.size[1]]]
     case 'shape':
       return shape.corners
@@ -89,6 +90,9 @@ const withShortNames = (drawing: Drawing): Drawing => ({
   ),
 })
 
+const tallOf = (free: NonNullable<Drawing['free']>, wide: number): number =>
+  'tallPx' in free ? free.tallPx : wide * free.ratio
+
 const fixed = (value: number): string => value.toFixed(1)
 
 /** Lays a drawing out in `width` pixels, no higher than `mostHeight`. Precondition: every number in it is finite. */
@@ -115,7 +119,7 @@ export function fitDrawing(given: Drawing, width: number, mostHeight: number): F
     const high = Math.max(60, mostHeight - 2 * margin - spareY)
     const fitX = room / spanX
     const scaleX = drawing.free ? fitX : Math.min(fitX, high / spanY)
-    const scaleY = drawing.free ? Math.min(high, room * drawing.free.ratio) / spanY : scaleX
+    const scaleY = drawing.free ? Math.min(high, tallOf(drawing.free, room)) / spanY : scaleX
     laid = new Laid(drawing, own, scaleX, scaleY)
     const { box } = laid
     const wide = box.right - box.left
@@ -159,6 +163,7 @@ class Laid {
   private lay(shape: Shape): void {
     if (shape.is === 'name') return
     if (shape.is === 'text') return this.text(shape)
+    if (shape.is === 'label') return this.label(shape)
     if (shape.is === 'length') return this.length(shape)
     if (shape.is === 'arrow') return this.line([shape.from, shape.to], shape.tone ?? 'ink', true)
     if (shape.is === 'round') {
@@ -236,6 +241,29 @@ class Laid {
       px,
       bold: shape.bold,
       field: shape.field,
+    })
+  }
+
+  private label({ from, size, lines, field }: Extract<Shape, { is: 'label' }>): void {
+    const [x, y] = this.at(from)
+    const [wide, tall] = [size[0] * this.scaleX - 8, size[1] * this.scaleY - 4]
+    const [first = '', second = ''] = lines
+    const fits = (text: string, px: number): boolean => wordWidth(text, px) <= wide
+    const rows = Math.max(1, Math.floor(tall / linePx))
+    const together = `${first} ${second}`.trim()
+    const said =
+      rows < 2
+        ? [fits(together, sizes.plain) ? together : first]
+        : [first, ...lines.slice(1).filter((one) => fits(one, sizes.plain))].slice(0, rows)
+    const px = fits(said[0] ?? '', sizes.plain) && tall >= sizes.plain ? sizes.plain : sizes.small
+    const top = y + 2 + (tall - said.length * linePx) / 2
+    said.forEach((text, at) => {
+      this.word([x + 5, top + at * linePx + linePx * 0.78], text, {
+        px: at === 0 ? px : sizes.small,
+        bold: at === 0,
+        tone: at < 2 ? 'ink' : 'soft',
+        field,
+      })
     })
   }
 

@@ -16,7 +16,6 @@ export function writeBench(write: Writer): void {
     plies: 3,
   })
   keep(write, 'plies-to-a-level', 'foredeck', 'oona', '2027-04-03 09:20', {
-    level: 3.4,
     areaM2: 2.1,
   })
   keep(write, 'antifoul-area', 'antifoul', 'oona', '2027-04-10 18:05', {

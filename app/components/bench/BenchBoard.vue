@@ -129,6 +129,9 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
     flex-direction: column;
     background: none;
   }
+  .one {
+    flex: none;
+  }
   .drawn {
     display: none;
   }

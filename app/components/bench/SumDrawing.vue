@@ -10,8 +10,17 @@ const props = defineProps<{
   most?: number
   /** Small, as a picture: without words. */
   bare?: boolean
+  /** Fields that begin so are in hand: what shows them stands out. */
+  lit?: string
 }>()
-const emit = defineEmits<{ field: [path: string] }>()
+const emit = defineEmits<{ field: [path: string]; light: [path: string] }>()
+const isLit = (field: string | undefined): boolean =>
+  props.lit !== undefined && props.lit !== '' && field !== undefined && field.startsWith(props.lit)
+/** The line of the list that a field stands in. */
+const lineOf = (field: string | undefined): string => {
+  const [key = '', index] = (field ?? '').split('.')
+  return index === undefined ? '' : `${key}.${index}.`
+}
 const holder = ref<HTMLElement | null>(null)
 const { width: measured } = useElementSize(holder, { width: 560, height: 300 })
 const shown = computed(() =>
@@ -19,7 +28,8 @@ const shown = computed(() =>
     ? {
         ...props.drawing,
         shapes: props.drawing.shapes.filter(
-          (one) => one.is !== 'text' && one.is !== 'name' && one.is !== 'length',
+          (one) =>
+            one.is !== 'text' && one.is !== 'label' && one.is !== 'name' && one.is !== 'length',
         ),
       }
     : props.drawing,
@@ -105,10 +115,12 @@ const tones: Readonly<Record<Tone | 'none', string>> = {
           :d="one.d"
           :fill="one.closed ? fills[one.fill ?? 'none'] : 'none'"
           :stroke="tones[one.edge ?? 'ink']"
-          :stroke-width="one.thick ? 3 : 1.6"
+          :stroke-width="isLit(one.field) ? 5 : one.thick ? 3 : 1.6"
           :stroke-dasharray="one.dashed ? '5 4' : undefined"
           :class="{ 'cursor-pointer': one.field }"
           @click="one.field && emit('field', one.field)"
+          @mouseenter="one.field && emit('light', lineOf(one.field))"
+          @mouseleave="emit('light', '')"
         />
         <template v-for="(one, index) in fitted.strokes" :key="`s${index}`">
           <path :d="one.d" fill="none" :stroke="tones[one.tone]" stroke-width="1.3" />
@@ -122,6 +134,7 @@ const tones: Readonly<Record<Tone | 'none', string>> = {
           :text-anchor="one.anchor"
           :fill="tones[one.tone]"
           :font-size="one.px"
+          :font-weight="isLit(one.field) ? 700 : undefined"
           class="cond word"
           :class="{ 'cursor-pointer': one.field }"
           @click="one.field && emit('field', one.field)"

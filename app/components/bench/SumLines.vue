@@ -3,11 +3,16 @@ import { ArrowUp, Plus, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Lines, LineValues } from '#core/bench/ask'
 import { newLine } from '#core/bench/check'
+import { formatMoney } from '#core/money/money'
+import { formatQuantity } from '#core/units/quantity'
 import { valueAt } from '#core/bench/wanted'
 
 /** A list of a sum, line by line; lines are added, taken away and moved up. */
 const props = defineProps<{ lines: Lines; page: ReturnType<typeof useSum> }>()
 const isNarrow = useNarrow()
+const store = useRefitStore()
+const units = computed(() => store.refit?.units ?? 'metric')
+const currency = computed(() => store.refit?.currency ?? 'EUR')
 /** Too many figures for one row: each has its label, as on a phone. */
 const isStacked = computed(() => isNarrow.value || cells.value.length > 5)
 const list = computed(() => (props.page.values[props.lines.key] ?? []) as readonly LineValues[])
@@ -16,6 +21,32 @@ const pathOf = (index: number, key: string) => `${props.lines.key}.${index}.${ke
 const cells = computed(() =>
   props.lines.of.filter((cell) => !(cell.is === 'words' && cell.isHidden)),
 )
+/** On a narrow screen long lines fold to their name and figures; one stands open at a time. */
+const isFolding = computed(() => isNarrow.value && cells.value.length > 4 && list.value.length > 1)
+const isOpen = (index: number): boolean =>
+  !isFolding.value ||
+  props.page.unfolded[props.lines.key] === index ||
+  cells.value.some((cell) => {
+    // What cannot be read stays in sight: folded away, the typed text would be gone.
+    const path = pathOf(index, cell.key)
+    return props.page.problemAt(path) !== '' || props.page.unreadAt(path) !== ''
+  })
+function unfold(index: number) {
+  const { unfolded } = props.page
+  unfolded[props.lines.key] = unfolded[props.lines.key] === index ? -1 : index
+}
+/** The figures of a line in one: what is chosen in its words, what is left empty not at all. */
+const figuresOf = (line: LineValues): string =>
+  cells.value
+    .flatMap((cell): string[] => {
+      const value = line[cell.key]
+      if (cell.is === 'words' || value === null || value === undefined || value === '') return []
+      if (cell.is === 'pick')
+        return [cell.options.find((one) => one.value === value)?.label ?? String(value)]
+      if (cell.unit === 'money') return [formatMoney(Number(value), currency.value)]
+      return [formatQuantity(Number(value), cell.unit, units.value)]
+    })
+    .join(' · ')
 const columns = computed(
   () =>
     cells.value
@@ -34,6 +65,7 @@ const nameOf = (line: LineValues, index: number) => {
 }
 function add() {
   props.page.setLines(props.lines.key, [...list.value, newLine(props.lines.of)])
+  props.page.unfolded[props.lines.key] = list.value.length - 1
 }
 function takeAway(index: number) {
   props.page.setLines(
@@ -71,9 +103,23 @@ const least = computed(() => props.lines.least ?? 1)
         class="line border-b border-rule2 py-1"
         :class="{ stacked: isStacked }"
         :style="{ '--columns': columns }"
+        @mouseenter="page.light(pathOf(index, ''))"
+        @mouseleave="page.light('')"
+        @focusin="page.light(pathOf(index, ''))"
+        @focusout="page.light('')"
       >
+        <button
+          v-if="isFolding"
+          type="button"
+          class="fold"
+          :aria-expanded="isOpen(index)"
+          @click="unfold(index)"
+        >
+          <span class="cond text-lg">{{ nameOf(line, index) }}</span>
+          <span class="block text-ink2">{{ figuresOf(line) }}</span>
+        </button>
         <SumCell
-          v-for="cell in cells"
+          v-for="cell in isOpen(index) ? cells : []"
           :key="cell.key"
           :cell="cell"
           :path="pathOf(index, cell.key)"
@@ -86,7 +132,7 @@ const least = computed(() => props.lines.least ?? 1)
           @known="page.setKnown(pathOf(index, cell.key), $event)"
           @unread="page.setUnread(pathOf(index, cell.key), $event)"
         />
-        <span class="flex items-center justify-end">
+        <span v-if="isOpen(index)" class="flex items-center justify-end">
           <button
             v-if="index > 0"
             type="button"
@@ -125,6 +171,14 @@ const least = computed(() => props.lines.least ?? 1)
   grid-template-columns: var(--columns);
   column-gap: 0.25rem;
   align-items: end;
+}
+.fold {
+  grid-column: 1 / -1;
+  min-height: 2.75rem;
+  text-align: left;
+}
+.fold[aria-expanded='true'] {
+  border-bottom: 2px solid var(--ink);
 }
 .line.stacked {
   grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));

@@ -28,6 +28,8 @@ const doubtSaid = computed(() => {
   return `${range} Measure ${named}: ${small.length === 1 ? 'it decides' : 'they decide'}.`.trim()
 })
 async function toField(path: string) {
+  const [key = '', index] = path.split('.')
+  if (index !== undefined) page.unfolded[key] = Number(index)
   await nextTick()
   const field = document
     .querySelector(`[data-path="${CSS.escape(path)}"]`)
@@ -103,7 +105,9 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
       :class="{ 'opacity-50': isStale }"
       :drawing="shown.drawing"
       :most="430"
+      :lit="page.lit.value"
       @field="toField"
+      @light="page.light"
     />
     <div
       class="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-x-7 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] xl:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)_minmax(0,1fr)]"
@@ -114,7 +118,9 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
           :class="{ 'opacity-50': isStale }"
           :drawing="shown.drawing"
           :most="380"
+          :lit="page.lit.value"
           @field="toField"
+          @light="page.light"
         />
         <SumClock v-if="shown?.starts && !isStale" :starts="shown.starts" :page="page" />
         <form class="grid grid-cols-2 items-end gap-x-4 gap-y-2" @submit.prevent>

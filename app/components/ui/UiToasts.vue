@@ -6,7 +6,7 @@ const store = useToastStore()
 
 <template>
   <div
-    class="no-print fixed bottom-4 left-1/2 z-50 grid w-[min(34rem,92vw)] -translate-x-1/2 gap-2 max-sm:bottom-20"
+    class="no-print fixed bottom-4 left-1/2 z-50 grid w-[min(34rem,92vw)] -translate-x-1/2 gap-2 max-sm:top-2 max-sm:bottom-auto"
     aria-live="polite"
   >
     <div

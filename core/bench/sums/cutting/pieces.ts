@@ -113,9 +113,7 @@ export function drawnPieces(
     const piece = pieces[one.piece] as OnePiece
     const [x, y] = [left + one.along, top + one.across]
     const { trim } = piece
-    const textLeft = x + trim + one.long * 0.02
     const middle = [x + one.long / 2, y + one.wide / 2] as const
-    const room = [one.long * 0.94, one.wide * 0.9] as const
     return [
       box(x, y, one.long, one.wide, { fill: tint ? 'resin' : 'paper' }),
       ...(trim > 0
@@ -137,21 +135,16 @@ export function drawnPieces(
             ),
           ]
         : []),
-      text([textLeft, y + one.wide / 2], `${piece.no}`, {
-        bold: true,
-        down: -0.95,
-        size: 'large',
-        room: [one.long * 0.9, one.wide * 0.5],
-      }),
-      text([textLeft, y + one.wide / 2], piece.name, {
-        down: 0.35,
-        room: [room[0], room[1] * 0.55],
-      }),
-      text(
-        [textLeft, y + one.wide / 2],
-        `${by(say(round(piece.long, 0), 'mm'), say(round(piece.wide, 0), 'mm'))}`,
-        { down: 1.3, tone: 'soft', size: 'small', room: [room[0], room[1] * 0.4] },
-      ),
+      {
+        is: 'label',
+        from: [x + trim, y + trim],
+        size: [one.long - 2 * trim, one.wide - 2 * trim],
+        lines: [
+          `${piece.no}`,
+          piece.name,
+          `${by(say(round(piece.long, 0), 'mm'), say(round(piece.wide, 0), 'mm'))}`,
+        ],
+      },
       {
         is: 'arrow',
         from: [

@@ -116,8 +116,9 @@ export const loadsToBank = sum({
     const row = 22
     const scale = 300 / Math.max(...loads.map((one) => ahOf(one, place)), 0.1)
     const shapes: Shape[] = []
-    loads.slice(0, 24).forEach((one, at) => {
-      const value = ahOf(one, place)
+    const drawn = drawnLoads(loads.map((one) => ({ ...one, ah: ahOf(one, place) })))
+    drawn.forEach((one, at) => {
+      const value = one.ah
       shapes.push(
         text([0, at * row + 8], `${one.name}${one.many > 1 ? ` × ${one.many}` : ''} `, {
           anchor: 'end',
@@ -131,7 +132,7 @@ export const loadsToBank = sum({
         text([8 + value * scale, at * row + 8], ` ${ah(value)}`, {}),
       )
     })
-    const y = Math.min(loads.length, 24) * row + 26
+    const y = drawn.length * row + 26
     const usable = chemistries[kind as Chemistry].usable
     const wide = 420
     const part = (share: number) => share * wide
@@ -243,6 +244,7 @@ export const loadsToBank = sum({
       ],
       drawing: {
         shapes,
+        free: { tallPx: sunY + 18 },
         said: `${loads.length} loads, a bank of ${Math.round(bank)} Ah, sun giving ${Math.round(gives)} of ${Math.round(all)} Ah a day.`,
       },
       puts: [
@@ -271,3 +273,28 @@ export const loadsToBank = sum({
     })
   },
 })
+
+/** More rows than this run into each other. */
+const mostDrawn = 14
+interface DrawnLoad {
+  readonly name: string
+  readonly many: number
+  readonly need: 'need' | 'want'
+  readonly ah: number
+}
+
+/** Loads as they are drawn: the largest by themselves, in their order, the others together. */
+function drawnLoads(all: readonly DrawnLoad[]): readonly DrawnLoad[] {
+  if (all.length <= mostDrawn) return all
+  const large = new Set([...all].sort((a, b) => b.ah - a.ah).slice(0, mostDrawn - 1))
+  const rest = all.filter((one) => !large.has(one))
+  return [
+    ...all.filter((one) => large.has(one)),
+    {
+      name: `${rest.length} others`,
+      many: 1,
+      need: rest.some((one) => one.need === 'need') ? 'need' : 'want',
+      ah: rest.reduce((sum_, one) => sum_ + one.ah, 0),
+    },
+  ]
+}

@@ -82,7 +82,7 @@ export const whichBattery = sum({
       cautions: ['Lithium: protection and charging by a licensed person; insurers ask.'],
       drawing: {
         shapes,
-        free: { ratio: 0.1 * list.length + 0.08 },
+        free: { tallPx: 26 * list.length },
         said: `${list.length} batteries by the cost of a used kilowatt-hour.`,
       },
       puts: [

@@ -5,6 +5,23 @@ import { box, length, path, round, text } from '../../parts'
 import type { Check } from '../../sum'
 import { sum } from '../../sum'
 
+interface Marks {
+  readonly outAlong: number | null
+  readonly outAcross: number | null
+  readonly inAlong: number | null
+  readonly inAcross: number | null
+}
+/** How far the mark inside lies from the one outside, along and across; null: one of them is not measured. */
+function marksOf({
+  outAlong,
+  outAcross,
+  inAlong,
+  inAcross,
+}: Marks): readonly [number, number] | null {
+  if (outAlong === null || outAcross === null || inAlong === null || inAcross === null) return null
+  return [outAlong - inAlong, outAcross - inAcross]
+}
+
 /** The cone of a bit reaches past its full width. Source: handbook-2 I2. */
 const coneShare = 0.3
 
@@ -19,24 +36,22 @@ export const beforeDrill = sum({
   asks: [
     amount('hole', 'Hole', 'mm', 9, [1, 200]),
     amount('plate', 'Washer, plate or socket round it, across', 'mm', 30, [1, 1000]),
-    amount(
+    maybeAmount(
       'room',
       'From the middle of the hole to the nearest wall, frame or edge',
       'mm',
-      60,
       [0, 5000],
     ),
     maybeAmount('oldHole', 'To the middle of the nearest old hole', 'mm', [0, 5000]),
-    amount(
+    maybeAmount(
       'outAlong',
       'Outside, along from a mark that shows on both sides',
       'mm',
-      500,
       [0, 20_000],
     ),
-    amount('outAcross', 'Outside, across from it', 'mm', 100, [0, 10_000]),
-    amount('inAlong', 'Inside, along from the same mark', 'mm', 500, [0, 20_000]),
-    amount('inAcross', 'Inside, across from it', 'mm', 100, [0, 10_000]),
+    maybeAmount('outAcross', 'Outside, across from it', 'mm', [0, 10_000]),
+    maybeAmount('inAlong', 'Inside, along from the same mark', 'mm', [0, 20_000]),
+    maybeAmount('inAcross', 'Inside, across from it', 'mm', [0, 10_000]),
     amount('doubt', 'Each of these measured to', 'mm', 2, [0.5, 50]),
     amount('thick', 'Thickness to go through', 'mm', 20, [0.5, 300], { doubt: 0.15 }),
     maybeAmount('behind', 'From its far side to what lies behind', 'mm', [0, 5000]),
@@ -78,20 +93,27 @@ export const beforeDrill = sum({
   work: (given, { say }) => {
     const { hole, plate, room, oldHole, doubt, thick, behind, beside, margin } = given
     const mm = (value: number) => say(round(value), 'mm')
-    const apart = Math.hypot(given.outAlong - given.inAlong, given.outAcross - given.inAcross)
+    const marks = marksOf(given)
+    const apart = marks && Math.hypot(...marks)
     // Four measures, each as far off as said: along and across, inside and out.
     const off = 2 * doubt
     const cone = coneShare * hole
     const stopAt = behind === null ? null : thick + Math.max(0, behind - margin)
     const checks: Check[] = [
-      {
-        text: `Room for ${mm(plate)} round it`,
-        detail:
-          room >= plate / 2
-            ? `${mm(room - plate / 2)} to spare`
-            : `${mm(plate / 2 - room)} too little: move it, or a smaller plate`,
-        state: room >= plate / 2 ? 'fine' : 'stop',
-      },
+      room === null
+        ? {
+            text: `Room for ${mm(plate)} round it`,
+            detail: 'not measured: nobody knows that the plate lies flat',
+            state: 'look',
+          }
+        : {
+            text: `Room for ${mm(plate)} round it`,
+            detail:
+              room >= plate / 2
+                ? `${mm(room - plate / 2)} to spare`
+                : `${mm(plate / 2 - room)} too little: move it, or a smaller plate`,
+            state: room >= plate / 2 ? 'fine' : 'stop',
+          },
       oldHole === null
         ? {
             text: 'Old holes near it',
@@ -108,14 +130,20 @@ export const beforeDrill = sum({
                   : 'under one diameter: fill it and let it cure, then drill',
             state: oldHole >= hole || oldHole < 0.5 ? 'fine' : 'look',
           },
-      {
-        text: 'Inside and out, the same point',
-        detail:
-          apart <= off
-            ? `${mm(apart)} apart, within the doubt of ±${mm(off)}`
-            : `${mm(apart)} apart, and you measured to ±${mm(off)}: one of the marks is wrong, measure again`,
-        state: apart <= off ? 'fine' : 'stop',
-      },
+      apart === null
+        ? {
+            text: 'Inside and out, the same point',
+            detail: 'not measured from both sides: nobody knows where the bit comes out',
+            state: 'look',
+          }
+        : {
+            text: 'Inside and out, the same point',
+            detail:
+              apart <= off
+                ? `${mm(apart)} apart, within the doubt of ±${mm(off)}`
+                : `${mm(apart)} apart, and you measured to ±${mm(off)}: one of the marks is wrong, measure again`,
+            state: apart <= off ? 'fine' : 'stop',
+          },
       beside === null
         ? {
             text: 'What lies beside it, inside',
@@ -224,12 +252,18 @@ export const beforeDrill = sum({
           value: stopAt === null ? 'not known' : mm(stopAt),
           note: 'from the point of the bit',
         },
-        { label: 'Inside against outside', value: mm(apart), note: `doubt ±${mm(off)}` },
+        {
+          label: 'Inside against outside',
+          value: apart === null ? 'not known' : mm(apart),
+          note: `doubt ±${mm(off)}`,
+        },
         { label: 'Cone of the bit', value: mm(cone) },
       ],
       checks,
       working: [
-        `Inside and out: √((${round(given.outAlong)} − ${round(given.inAlong)})² + (${round(given.outAcross)} − ${round(given.inAcross)})²) = ${round(apart)} mm; four measures to ±${round(doubt)} mm may put it off by ${round(off)}.`,
+        marks === null || apart === null
+          ? 'Inside and out: all four distances from the shared mark are wanted.'
+          : `Inside and out: √(${round(Math.abs(marks[0]))}² + ${round(Math.abs(marks[1]))}²) = ${round(apart)} mm; four measures to ±${round(doubt)} mm may put it off by ${round(off)}.`,
         stopAt === null
           ? 'No depth stop without the distance behind.'
           : `Depth stop: ${round(thick)} + (${round(behind ?? 0)} − ${round(margin)}) = ${round(stopAt)} mm.`,
@@ -262,7 +296,7 @@ export const beforeDrill = sum({
           key: 'hole',
           kind: 'size',
           what: 'Hole',
-          value: `${mm(hole)} through ${mm(thick)}, ${mm(given.outAlong)} along and ${mm(given.outAcross)} across from the mark`,
+          value: `${mm(hole)} through ${mm(thick)}${given.outAlong === null || given.outAcross === null ? '' : `, ${mm(given.outAlong)} along and ${mm(given.outAcross)} across from the mark`}`,
         },
       ],
     })

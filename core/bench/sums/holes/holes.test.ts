@@ -78,7 +78,8 @@ describe('holes', () => {
     expect(answerOf('sleeved-holes', bitt).says).toBe('115 mL for 6')
   })
   it('are not drilled where something is in the way', () => {
-    const safe = { behind: 40, beside: 60, oldHole: 38 }
+    const marked = { outAlong: 500, outAcross: 100, inAlong: 500, inAcross: 100 }
+    const safe = { behind: 40, beside: 60, oldHole: 38, room: 60, ...marked }
     const fine = answerOf('before-you-drill', safe)
     expect(fine.verdict).toBe('go')
     // 20 + (40 − 5)
@@ -94,8 +95,10 @@ describe('holes', () => {
     expect(stops({ behind: 7 }).verdict).toBe('stop')
     expect(stops({ room: 14 }).verdict).toBe('stop')
     expect(stops({ oldHole: 8 }).verdict).toBe('look')
-    // Nobody looked: never "drill".
+    // Nobody looked, or measured one of it: never "drill".
     expect(answerOf('before-you-drill').verdict).toBe('look')
+    for (const one of ['room', 'inAcross', 'beside', 'behind', 'oldHole'])
+      expect(stops({ [one]: null }).verdict).toBe('look')
   })
   it('tap, pilot, rivet', () => {
     // M6: 6 − 1; laminate 0.85·6; screw 30 − 5 in 20; rivet 5 + 20 + 9

@@ -83,7 +83,7 @@ export const loadAndPlate = sum({
       }),
       length([w * 0.6, -lever], [w * 0.6, 0], say(lever, 'mm'), { off: 0.4, field: 'lever' }),
       { is: 'arrow', from: [spread / 2, 44], to: [spread / 2, 74], tone: 'ink' },
-      text([spread / 2, 74], kn(pullKn), { down: 0.7, anchor: 'middle', bold: true }),
+      text([spread / 2 + thread.sizeMm, 52], ` ${kn(pullKn)}`, { bold: true }),
       length([(-long * grow) / 2, 28], [(long * grow) / 2, 28], plate, { off: 3.2 }),
     ]
     return accepted({

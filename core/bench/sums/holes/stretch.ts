@@ -96,7 +96,7 @@ export const boltsByStretch = sum({
     const scale = 900 / totalM
     let x = 0
     const shapes: Shape[] = []
-    for (const one of sized) {
+    for (const [index, one] of sized.entries()) {
       const wide = one.long * scale
       shapes.push(box(x, -one.thick * 2, wide, one.thick * 2, { fill: 'glass' }))
       if (toCome > 0)
@@ -115,7 +115,8 @@ export const boltsByStretch = sum({
       shapes.push(
         text([x + wide / 2, 14], `${one.name}: ${one.many} × ${named(one.buyMm as number)}`, {
           anchor: 'middle',
-          down: 0.9,
+          // Names of neighbours stand on lines of their own, or they run into each other on a phone.
+          down: 0.9 + (index % 3) * 1.1,
         }),
       )
       x += wide

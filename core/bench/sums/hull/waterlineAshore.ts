@@ -88,7 +88,7 @@ export const waterlineAshore = sum({
         { thick: true, edge: 'red' },
       ),
       box(-long * 0.02, 0, long * 1.04, long * 0.012, { fill: 'ink' }),
-      ...list.flatMap((one): Shape[] => [
+      ...list.flatMap((one, index): Shape[] => [
         path(
           [
             [one.at, 0],
@@ -98,7 +98,8 @@ export const waterlineAshore = sum({
         ),
         text([one.at, flip(one.line + stripe)], `${one.name} ${mm(one.line)}`, {
           anchor: 'middle',
-          down: -0.5,
+          // Stations that stand close keep their names apart.
+          down: -0.5 - (index % 2),
           size: 'small',
         }),
       ]),
