@@ -32,11 +32,11 @@ export function plyThicknessMm(weightGM2: number, share: number, resinDensity: n
 
 /**
  * Plies of `plyMm` (over 0 to 20 mm) that reach `levelMm` (0–200 mm), and how far they stand over it.
- * A level within a millionth of a ply counts as reached. Throws RangeError outside.
+ * A level within a thousandth of a ply counts as reached: sizes come rounded. Throws RangeError outside.
  */
 export function pliesToLevel(levelMm: number, plyMm: number): { plies: number; overMm: number } {
   needRange('pliesToLevel', 'level in mm', levelMm, 0, 200)
   needRange('pliesToLevel', 'ply in mm', plyMm, 1e-3, 20)
-  const plies = Math.max(0, Math.ceil(levelMm / plyMm - 1e-6))
-  return { plies, overMm: plies * plyMm - levelMm }
+  const plies = Math.max(0, Math.ceil(levelMm / plyMm - 1e-3))
+  return { plies, overMm: Math.max(0, plies * plyMm - levelMm) }
 }

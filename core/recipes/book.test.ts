@@ -169,10 +169,15 @@ describe('what is counted, read and repeated', () => {
     expect(fieldsOf('sleeve-and-bed', { holes: 1 }, 'fill')).toMatchObject({ unitCount: null })
     expect(fieldsOf('sleeve-and-bed', { holes: 6 }, 'bed')).toMatchObject({ unitCount: null })
   })
+  it('a lip folded of one strip says where it is folded', () => {
+    expect(fieldsOf('water-lip', { corners: 'folded' }, 'fold')?.title).toMatch(
+      /^Cut 2001\.?1? mm, bend the legs, fold at 297 · 697\.3 · 1297\.6 · 1697\.9 mm$/,
+    )
+  })
   it('bolts of a joint by the pass, members never two neighbours', () => {
-    // 6000/150 + 1 = 41 bolts, 14 a pass, 13 are left for the last.
+    // Two metres by 150 three times: 14 each and one at the bow, 43; 15 a pass, 13 are left for the last.
     const bolts = [1, 2, 3].map((n) => fieldsOf('hull-deck-joint', {}, `third.${n}`)?.unitCount)
-    expect(bolts).toEqual([14, 14, 13])
+    expect(bolts).toEqual([15, 15, 13])
     expect(fieldsOf('sister-frame', { members: 7 }, 'fasten')).toMatchObject({
       unitCount: 7,
       noNeighbours: true,

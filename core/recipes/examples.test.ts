@@ -440,17 +440,18 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
   ],
   [
     'hull-deck-joint',
-    { stackB: 18, stackC: 30 },
-    // 6000/150 + 1 = 41 bolts, 14 a pass and a stretch → 16 with spares. M6: stack + 3.2 + 5.2 + 2: 34.4 → 35,
-    // 28.4 → 30, 40.4 → 45. Nuts 45.1 → 46, washers 90.2 → 91. Bead 169.6 mL → 1. Screws every 300 mm.
+    { stackB: 14, stackC: 26, toCome: 4 },
+    // 2000/150 → 14 a stretch and one at the bow: 15, 14, 14 = 43; 15, 15, 13 a pass. With spares 16.5 → 17, 15.4 → 16.
+    // M6: stack + 4 to come + 3.2 + 5.2 + 2: 38.4 → 40, 28.4 → 30, 40.4 → 45. Nuts 47.3 → 48, washers 94.6 → 95.
+    // Bead 169.6 mL → 1. Screws every 300 mm.
     `
-      third.1 fit 2.8 [P2 E]
-        Bolt M6 × 35 mm: 16 pieces in 4
+      third.1 fit 3 [P2 E]
+        Bolt M6 × 40 mm: 17 pieces in 4
         Bolt M6 × 30 mm: 16 pieces in 4
         Bolt M6 × 45 mm: 16 pieces in 4
-        Nut M6, locking: 46 pieces in 10
-        Washer M6: 91 pieces in 10
-      third.2 fit 2.8 [P2 E]
+        Nut M6, locking: 48 pieces in 10
+        Washer M6: 95 pieces in 10
+      third.2 fit 3 [P2 E]
       third.3 fit 2.6 [P2 E]
       gaps bed 0.6 [D] | moisture 72
         Permanent polyurethane: 1 cartridges in 1
@@ -651,6 +652,24 @@ const examples: readonly (readonly [string, RecipeInputs, string])[] = [
       list survey 0.3
       bend cut 1.2 [S]
         Sheet strip 51 × 2 mm: 2.42 m
+      dryFit fit 0.8
+      drain plumb 0.6
+        Drain, hose tail and clips: 1 pieces
+      bed bed 0.8 [D] | moisture 24
+        Rivet or bolt: 22 pieces in 3
+        Sealant: 1 cartridges in 1
+      hose test 0.3 [P2]`,
+  ],
+  [
+    'water-lip',
+    { corners: 'folded' },
+    // Upright outside 604 × 404: corners π/2 × 4 = 6.28, 2 × 594 + 2 × 394 + 25.13 = 2001.13 mm, × 1.1 of strip. The first
+    // bend 297 from the end, then 6.28 + 394, 6.28 + 594, 6.28 + 394 on.
+    `
+      measure survey 0.4
+      list survey 0.3
+      fold cut 1.2 [S]
+        Sheet strip 51 × 2 mm: 2.2 m
       dryFit fit 0.8
       drain plumb 0.6
         Drain, hose tail and clips: 1 pieces

@@ -7,6 +7,8 @@ import { fasteningsWithSpares } from '../fastening/count'
 import { cableMm2, fuseA } from '../electrics/cable'
 import { clearanceMm, washersMm } from '../fastening/threads'
 import { flatLengthMm } from '../geometry/bend'
+import { bendMarks } from '../geometry/bendMarks'
+import type { BendMarks } from '../geometry/bendMarks'
 import { underwaterAreaM2 } from '../geometry/underwaterArea'
 import { cupPlan } from '../laminate/cupPlan'
 import { filletMlPerM } from '../laminate/fillet'
@@ -67,6 +69,11 @@ function postsOf(
     keepOuts.filter(([from, to]) => to > from),
   )
 }
+/** A closed frame with its joint in the middle of a long side, butt to butt. */
+const frameOf = (longMm: number, wideMm: number, thickMm: number, radiusMm: number): BendMarks =>
+  bendMarks({ longMm, wideMm, thickMm, radiusMm, startMm: 0, lapMm: 0 })
+const frame = ['outside mm', 'outside mm', 'bar mm', 'inside radius mm']
+
 const run = [
   'length m',
   'longest m',
@@ -141,6 +148,19 @@ export const knownFormulas: Readonly<Record<string, KnownFormula>> = {
     'flat width, mm',
     (a: number, b: number, angleDeg: number, radiusMm: number, thicknessMm: number) =>
       flatLengthMm([a, b], [{ angleDeg, radiusMm, thicknessMm, k: 0.4 }]),
+  ),
+  frameCutMm: formula(
+    frame,
+    'bar to cut, mm',
+    (...[a, b, c, d]: [number, number, number, number]) => frameOf(a, b, c, d).cutMm,
+  ),
+  frameMarks: formula(
+    frame,
+    'bends begin, mm from the cut end',
+    (...all: [number, number, number, number]) =>
+      frameOf(...all)
+        .corners.map(({ fromMm }) => Number(fromMm.toFixed(1)))
+        .join(' · '),
   ),
   posts: formula(run, 'posts', (...all: number[]) => postsOf(...all).marksM.length),
   largestSpanM: formula(run, 'largest span, m', (...all: number[]) => postsOf(...all).largestM),

@@ -299,7 +299,7 @@ function foundOnDeck(write: Writer): void {
     'joint-starboard',
     'Hull-to-deck bolts wasted, starboard',
     'hull-deck-joint',
-    { lengthM: 8 },
+    { lengthM: 8, forwardM: 2.5, middleM: 3 },
     {
       ...structure,
       zoneId: 'zone-side-deck-starboard',

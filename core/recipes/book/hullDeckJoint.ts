@@ -14,6 +14,22 @@ export const hullDeckJoint: Recipe = {
     input('lengthM', 'Length of joint', 'm', [0.5, 6, 60], 'Along the deck edge.', {
       drawing: 'line',
     }),
+    input(
+      'forwardM',
+      'Forward stretch of it',
+      'm',
+      [0.5, 2, 60],
+      'From the stem to where the joint gets thinner or thicker.',
+      { drawing: 'line' },
+    ),
+    input(
+      'middleM',
+      'Middle stretch',
+      'm',
+      [0, 2, 60],
+      'As long as the joint stays as thick; what is left of its length is the after stretch.',
+      { drawing: 'line' },
+    ),
     input('spacing', 'Bolt spacing', 'mm', [50, 150, 400], 'Centre to centre.', {
       drawing: 'span',
     }),
@@ -40,6 +56,14 @@ export const hullDeckJoint: Recipe = {
     input('stackC', 'Stack, after stretch', 'mm', [4, 22, 120], 'Measured again.', {
       drawing: 'bolt',
     }),
+    input(
+      'toCome',
+      'Layers still to come',
+      'mm',
+      [0, 0, 60],
+      'A pad, toe-rail or strake that these bolts will go through as well; 0 for none.',
+      { drawing: 'bolt' },
+    ),
   ],
   choices: [
     {
@@ -61,10 +85,34 @@ export const hullDeckJoint: Recipe = {
     },
   ],
   values: [
-    { key: 'bolts', label: 'Bolts', unit: 'pieces', formula: 'ceil(lengthM * 1000 / spacing) + 1' },
+    {
+      key: 'boltsA',
+      label: 'Bolts, forward',
+      unit: 'pieces',
+      formula: 'ceil(min(forwardM, lengthM) * 1000 / spacing) + 1',
+    },
+    {
+      key: 'boltsB',
+      label: 'Bolts, middle',
+      unit: 'pieces',
+      formula: 'ceil(max(0, min(middleM, lengthM - forwardM)) * 1000 / spacing)',
+    },
+    {
+      key: 'aftM',
+      label: 'After stretch: what is left',
+      unit: 'm',
+      formula: 'max(0, lengthM - forwardM - middleM)',
+    },
+    {
+      key: 'boltsC',
+      label: 'Bolts, aft',
+      unit: 'pieces',
+      formula: 'ceil(aftM * 1000 / spacing)',
+    },
+    { key: 'bolts', label: 'Bolts in all', unit: 'pieces', formula: 'boltsA + boltsB + boltsC' },
     {
       key: 'third',
-      label: 'Bolts in a pass, and in a stretch',
+      label: 'Bolts in a pass: every third',
       unit: 'pieces',
       formula: 'ceil(bolts / 3)',
     },
@@ -72,19 +120,19 @@ export const hullDeckJoint: Recipe = {
       key: 'longA',
       label: 'Bolt, forward',
       unit: 'mm',
-      formula: 'boltToBuy(bolt, stackA, washersMm(bolt, 2))',
+      formula: 'boltToBuy(bolt, stackA + toCome, washersMm(bolt, 2))',
     },
     {
       key: 'longB',
       label: 'Bolt, middle',
       unit: 'mm',
-      formula: 'boltToBuy(bolt, stackB, washersMm(bolt, 2))',
+      formula: 'boltToBuy(bolt, stackB + toCome, washersMm(bolt, 2))',
     },
     {
       key: 'longC',
       label: 'Bolt, aft',
       unit: 'mm',
-      formula: 'boltToBuy(bolt, stackC, washersMm(bolt, 2))',
+      formula: 'boltToBuy(bolt, stackC + toCome, washersMm(bolt, 2))',
     },
   ],
   steps: [
@@ -102,19 +150,19 @@ export const hullDeckJoint: Recipe = {
         {
           what: 'Bolt M{bolt} × {longA} mm',
           unit: 'pieces',
-          quantity: 'n == 1 ? withSpares(third, 1) : 0',
+          quantity: 'n == 1 && boltsA > 0 ? withSpares(boltsA, 1) : 0',
           pack: 5,
         },
         {
           what: 'Bolt M{bolt} × {longB} mm',
           unit: 'pieces',
-          quantity: 'n == 1 ? withSpares(third, 1) : 0',
+          quantity: 'n == 1 && boltsB > 0 ? withSpares(boltsB, 1) : 0',
           pack: 5,
         },
         {
           what: 'Bolt M{bolt} × {longC} mm',
           unit: 'pieces',
-          quantity: 'n == 1 ? withSpares(third, 1) : 0',
+          quantity: 'n == 1 && boltsC > 0 ? withSpares(boltsC, 1) : 0',
           pack: 5,
         },
         {

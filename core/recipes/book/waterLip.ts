@@ -1,6 +1,12 @@
 import type { Recipe } from '../recipe'
 import { input, ours, sealantSets, shed, two } from './words'
 
+const strip = {
+  what: 'Sheet strip {stripMm} × {sheet} mm',
+  unit: 'm',
+  quantity: 'stockM * 1.1',
+} as const
+
 /** 27 */
 export const waterLip: Recipe = {
   ...ours,
@@ -59,10 +65,34 @@ export const waterLip: Recipe = {
       formula: '2 * (longMm + wideMm) / 1000',
     },
     {
+      key: 'outsideLong',
+      label: 'Upright round the opening, outside, long',
+      unit: 'mm',
+      formula: 'longMm + 2 * sheet',
+    },
+    {
+      key: 'outsideWide',
+      label: 'Upright round the opening, outside, short',
+      unit: 'mm',
+      formula: 'wideMm + 2 * sheet',
+    },
+    {
+      key: 'foldedMm',
+      label: 'One strip folded round: cut',
+      unit: 'mm',
+      formula: 'frameCutMm(outsideLong, outsideWide, sheet, radius)',
+    },
+    {
+      key: 'marks',
+      label: 'Bends begin, from the cut end',
+      unit: 'mm',
+      formula: 'frameMarks(outsideLong, outsideWide, sheet, radius)',
+    },
+    {
       key: 'stockM',
       label: 'Bent angle to cut: a mitre reaches out by the flat leg at each end',
       unit: 'm',
-      formula: "corners == 'mitred' ? roundM + 8 * flatLeg / 1000 : roundM",
+      formula: "corners == 'mitred' ? roundM + 8 * flatLeg / 1000 : foldedMm / 1000",
     },
     {
       key: 'stripMm',
@@ -92,15 +122,25 @@ export const waterLip: Recipe = {
     },
     {
       key: 'bend',
-      title: 'Cut and bend, corners {corners}',
+      title: 'Cut and bend four pieces, corners mitred',
       operation: 'cut',
       hours: '1.2',
+      when: "corners == 'mitred'",
       ...shed,
       caution:
         'Cut sheet has edges like knives. A mitred piece is as long outside as the opening and both flat legs: try it on card.',
-      materials: [
-        { what: 'Sheet strip {stripMm} × {sheet} mm', unit: 'm', quantity: 'stockM * 1.1' },
-      ],
+      materials: [strip],
+    },
+    {
+      key: 'fold',
+      title: 'Cut {foldedMm} mm, bend the legs, fold at {marks} mm',
+      operation: 'cut',
+      hours: '1.2',
+      when: "corners == 'folded'",
+      ...shed,
+      caution:
+        'Cut sheet has edges like knives. Notch the flat leg at each mark; fold the first corner, hold it to the frame, and move the other marks by what it was out.',
+      materials: [strip],
     },
     {
       key: 'dryFit',

@@ -1,3 +1,4 @@
+import { bendMarks } from '../../../geometry/bendMarks'
 import { accepted, refused } from '../../../result'
 import { amount } from '../../ask'
 import type { At, Shape } from '../../drawing'
@@ -22,8 +23,8 @@ export const bendMarksRound = sum({
   wantedBy: [
     {
       recipe: 'water-lip',
-      steps: ['bend'],
-      fill: { long: 'longMm', wide: 'wideMm', radius: 'radius', thick: 'sheet' },
+      steps: ['fold', 'bend', 'list'],
+      fill: { long: 'outsideLong', wide: 'outsideWide', radius: 'radius', thick: 'sheet' },
     },
   ],
   work: ({ long, wide, thick, radius, start, lap }, { say }) => {
@@ -35,26 +36,25 @@ export const bendMarksRound = sum({
           message: `At most ${say(Math.min(long, wide) / 2 - thick, 'mm')} for this frame.`,
         },
       ])
-    const straightLong = long - 2 * outer
-    const straightWide = wide - 2 * outer
-    if (start > straightLong / 2)
+    if (start > long / 2 - outer)
       return refused('The joint would lie in a corner.', [
-        { field: 'start', message: `At most ${say(straightLong / 2, 'mm')}.` },
+        { field: 'start', message: `At most ${say(long / 2 - outer, 'mm')}.` },
       ])
-    const arc = (Math.PI / 2) * (radius + thick / 2)
-    const total = 2 * straightLong + 2 * straightWide + 4 * arc + lap
-    const firstStraight = straightLong / 2 - start
-    const marks: [string, number, number][] = []
-    let at = firstStraight
-    for (const [index, straight] of [
-      straightWide,
-      straightLong,
-      straightWide,
-      straightLong,
-    ].entries()) {
-      marks.push([`corner ${index + 1}`, at, at + arc])
-      at += arc + straight
-    }
+    const frame = bendMarks({
+      longMm: long,
+      wideMm: wide,
+      thickMm: thick,
+      radiusMm: radius,
+      startMm: start,
+      lapMm: lap,
+    })
+    const { cutMm: total, arcMm: arc, straightLongMm: straightLong } = frame
+    const straightWide = frame.straightWideMm
+    const marks = frame.corners.map(({ fromMm, toMm }, index): [string, number, number] => [
+      `corner ${index + 1}`,
+      fromMm,
+      toMm,
+    ])
     const mm = (value: number) => say(round(value), 'mm')
     const corner = (cx: number, cy: number, from: number): At[] =>
       Array.from({ length: 7 }, (_, step) => {
