@@ -1,12 +1,13 @@
 import { useDebounceFn, watchDebounced } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
-import type { Ask, Scalar, Value, Values } from '#core/bench/ask'
+import type { Ask, LineValues, Scalar, Value, Values } from '#core/bench/ask'
 import { askedValues, fittingValues, initialValues, isAsked, problemsIn } from '#core/bench/check'
+import { grownValues } from '#core/bench/grow'
 import { doubtOf } from '#core/bench/doubt'
 import type { Doubt, Known } from '#core/bench/doubt'
 import { plainTools } from '#core/bench/sum'
 import type { Answer, ShelfLot, Sum } from '#core/bench/sum'
-import { keptFor, valueAt, wantedSums, withPaths } from '#core/bench/wanted'
+import { isSaid, keptFor, valueAt, wantedSums, withPaths } from '#core/bench/wanted'
 import type { Want } from '#core/bench/wanted'
 import { workSum } from '#core/bench/workSum'
 
@@ -45,7 +46,16 @@ export function useSum(sum: Sum) {
         values: { ...initialValues(sum.asks), ...fittingValues(sum.asks, fromKept.inputs) },
         known: fromKept.known,
       }
+    const own = want.value && isSaid(want.value) ? want.value.values : null
+    const grown = grownValues(
+      sum,
+      store.rows.keptSum,
+      jobId.value,
+      (own?.[sum.grows?.list ?? ''] ?? []) as readonly LineValues[],
+      plainTools(units.value, currency.value),
+    )
     const here = {
+      ...grown,
       ...sum.now?.(air.value),
       ...sum.shelf?.(
         lotsOf(lots.value, String(want.value?.values.what ?? initialValues(sum.asks).what ?? '')),
@@ -53,7 +63,7 @@ export function useSum(sum: Sum) {
     }
     if (want.value)
       return {
-        values: { ...want.value.values, ...here, ...paths(want.value) },
+        values: { ...want.value.values, ...here, ...paths(want.value), ...grown },
         known: want.value.known,
       }
     return { values: { ...initialValues(sum.asks), ...here }, known: {} }

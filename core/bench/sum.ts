@@ -5,7 +5,7 @@ import type { Result } from '../result'
 import type { UnitSystem } from '../units/length'
 import { formatMoney } from '../money/money'
 import { formatQuantity } from '../units/quantity'
-import type { Ask, Values, ValuesOf } from './ask'
+import type { Ask, LineValues, Values, ValuesOf } from './ask'
 import type { Drawing } from './drawing'
 
 /** By what is in the hand. */
@@ -185,6 +185,16 @@ interface WantedAt {
   readonly words?: RegExp
 }
 
+/** A list that is kept for the whole boat: the next job begins with what stands on it. */
+interface Grows {
+  /** Key of the list. */
+  readonly list: string
+  /** A line of the answer kept last, as the next job finds it. */
+  readonly carried: (line: LineValues, answer: Answer | null) => LineValues
+  /** Fields beside the list that hold for all of it. */
+  readonly keeps: readonly string[]
+}
+
 export interface Sum {
   /** Letters, digits and dashes; its address. */
   readonly key: string
@@ -206,6 +216,7 @@ export interface Sum {
   readonly shelf?: (lots: readonly ShelfLot[]) => Values
   /** Its drawing wants the whole width. */
   readonly isWide: boolean
+  readonly grows?: Grows
   /** Precondition: `problemsIn` finds nothing. */
   readonly work: (values: Values, tools: Tools) => Result<Answer>
 }

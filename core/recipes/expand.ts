@@ -198,7 +198,9 @@ function filled(text: string, scope: Scope, units: UnitSystem): string {
     one.replace(/\{(\w+)\}/g, (whole, name: string) => {
       const value = valueOf(name)
       if (value === undefined) return whole
-      return typeof value === 'number' ? String(rounded(value, 1)) : String(value)
+      return typeof value === 'number'
+        ? String(rounded(value, Math.abs(value) < 1 ? 2 : 1))
+        : String(value)
     })
   const withSizes = text.replace(sized, (whole, bolt?: string, group?: string, unit?: string) => {
     const size = bolt === undefined ? undefined : valueOf(bolt)

@@ -1,10 +1,13 @@
 import { cableFor } from '../../../electrics/cable'
-import { accepted } from '../../../result'
+import { cableTotals, circuitList } from '../../../electrics/circuits'
+import type { Circuit, Sized } from '../../../electrics/circuits'
+import { fasteningsWithSpares } from '../../../fastening/count'
+import { accepted, refused } from '../../../result'
 import { counted } from '../../../units/counted'
-import { amount, lines, pick, words } from '../../ask'
+import { amount, count, lines, maybeAmount, pick, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { box, path, round, text } from '../../parts'
-import type { Put } from '../../sum'
+import type { Answer, Check, Put, Tools } from '../../sum'
 import { sum } from '../../sum'
 
 export const cableAndFuse = sum({
@@ -12,18 +15,21 @@ export const cableAndFuse = sum({
   title: 'Cable and fuse',
   pocket: 'electrics',
   about:
-    'Size of cable and fuse for every run, by what it may lose and by what it has to bear, kept as the circuit list.',
-  words: 'wire cable size mm2 awg fuse voltage drop circuit run ampacity breaker schedule',
+    'The circuit list: cable, fuse, ends and way of every run, by what it may lose and what it has to bear. It is kept, and grows with the next job.',
+  words:
+    'wire cable size mm2 awg fuse voltage drop circuit run ampacity breaker schedule list panel label crimp end',
   source: 'the trade’s rules: 2·L·I·0.0195 ÷ ΔV; the cable bears its fuse; fuse ≥ 1.25 × load',
   isWide: true,
   asks: [
     amount('volts', 'Volts', 'V', 12, [6, 60]),
+    maybeAmount('ways', 'Ways on the panel', '', [1, 400], { whole: true }),
     lines(
       'runs',
-      'Runs',
-      'run',
+      'Circuits',
+      'circuit',
       [
-        words('name', 'Run', 'run', 40),
+        words('name', 'Circuit', 'circuit', 40),
+        count('many', 'How many alike', 1, 200, { min: 0 }),
         amount('long', 'One way', 'm', 5, [0.1, 100], { doubt: 0.1 }),
         amount('amps', 'Load', 'A', 5, [0.1, 150], { doubt: 0.1 }),
         pick('drop', 'May lose', 'ten', [
@@ -31,6 +37,12 @@ export const cableAndFuse = sum({
           { value: 'ten', label: '10 %: the rest' },
         ]),
         amount('derate', 'Bears, of the table', '%', 100, [30, 100]),
+        words('colour', 'Colours, plus and minus', '', 30),
+        maybeAmount('way', 'Way on the panel', '', [1, 400], { whole: true }),
+        pick('stands', 'It is', 'new', [
+          { value: 'new', label: 'still to be laid' },
+          { value: 'there', label: 'there already' },
+        ]),
       ],
       [
         { name: 'windlass', long: 7.5, amps: 75, drop: 'ten' },
@@ -42,12 +54,39 @@ export const cableAndFuse = sum({
       { most: 60 },
     ),
   ],
+  grows: {
+    list: 'runs',
+    carried: (line, answer) => ({
+      ...line,
+      stands: 'there',
+      way: line.way ?? wayIn(answer, String(line.name)),
+    }),
+    keeps: ['volts', 'ways'],
+  },
   wantedBy: [
     {
       recipe: 'electrical-system',
       steps: ['schematic', 'buy', 'cable'],
-      fill: { volts: 'volts', 'runs.0.long': 'runM', 'runs.0.amps': 'loadA' },
-      takes: { runs: 1 },
+      fill: {
+        volts: 'volts',
+        ways: 'ways',
+        'runs.0.name': { is: 'must keep its volts' },
+        'runs.0.many': 'circuits',
+        'runs.0.long': 'runM',
+        'runs.0.amps': 'loadA',
+        'runs.0.drop': { is: 'three' },
+        'runs.1.name': { is: 'lights and comfort' },
+        'runs.1.many': 'lights',
+        'runs.1.long': 'lightRunM',
+        'runs.1.amps': 'lightA',
+        'runs.1.drop': { is: 'ten' },
+        'runs.2.name': { is: 'heavy' },
+        'runs.2.many': 'heavy',
+        'runs.2.long': 'heavyRunM',
+        'runs.2.amps': 'heavyA',
+        'runs.2.drop': { is: 'ten' },
+      },
+      takes: { runs: 3 },
     },
     {
       recipe: 'solar-on-arch',
@@ -57,132 +96,287 @@ export const cableAndFuse = sum({
     },
   ],
   wantedAt: { operations: ['wire'] },
-  work: ({ volts, runs }, { say }) => {
-    const sized = runs.map((one) => ({
-      ...one,
-      ...cableFor({
-        runM: one.long,
-        loadA: one.amps,
-        volts,
-        dropPercent: one.drop === 'three' ? 3 : 10,
-        derating: one.derate / 100,
-      }),
-    }))
-    const mm2 = (value: number) => `${value} mm²`
-    const longest = Math.max(...runs.map((one) => one.long))
-    const shapes: Shape[] = [
-      box(-longest * 0.05, 0, longest * 0.05, longest * 0.12, { fill: 'brass' }),
-    ]
-    const deep = longest * 0.32
-    sized.slice(0, 12).forEach((one, at) => {
-      const hang = Math.min(1.05, one.dropV / one.allowedV) * deep
-      const points = Array.from({ length: 9 }, (_, step): [number, number] => {
-        const t = step / 8
-        return [one.long * t, longest * 0.06 + hang * Math.sin((t * Math.PI) / 2)]
-      })
-      shapes.push(
-        path(points, {
-          thick: one.mm2 >= 16,
-          edge: one.dropV > one.allowedV + 1e-6 ? 'red' : 'ink',
-        }),
-        text(points.at(-1) as [number, number], ` ${at + 1}`, { bold: true }),
-      )
-    })
-    shapes.push(
-      path(
-        [
-          [0, longest * 0.06 + deep],
-          [longest, longest * 0.06 + deep],
-        ],
-        { edge: 'red', thick: true },
+  work: ({ volts, ways, runs }, { say }) => {
+    const unborne = runs.findIndex((one) => one.many > 0 && !isBorne(one, volts))
+    if (unborne >= 0)
+      return refused('No single cable that thick is sold.', [
+        {
+          field: `runs.${unborne}.long`,
+          message: 'Shorten the run, lay two cables, or take a higher voltage.',
+        },
+      ])
+    const list = circuitList(
+      runs.flatMap((one, line): OnList[] =>
+        one.many === 0
+          ? []
+          : [
+              {
+                line,
+                name: one.name,
+                many: one.many,
+                runM: one.long,
+                loadA: one.amps,
+                dropPercent: one.drop === 'three' ? 3 : 10,
+                derating: one.derate / 100,
+                way: one.way,
+                isThere: one.stands === 'there',
+              },
+            ],
       ),
-      text([longest, longest * 0.06 + deep], 'all it may lose', {
-        anchor: 'end',
-        down: 0.8,
-        tone: 'red',
-      }),
-      text([longest, 0], say(round(longest, 1), 'm'), { anchor: 'end', down: -0.5, tone: 'soft' }),
+      volts,
     )
+    const sized = list.circuits
+    if (sized.length === 0)
+      return refused('No circuit is left.', [
+        { field: 'runs.0.many', message: 'At least one, or take the line away.' },
+      ])
+    const mm2 = (value: number) => `${value} mm²`
+    const totals = cableTotals(sized)
     const byFuse = sized.filter((one) => one.by === 'fuse')
+    const fresh = sized.filter((one) => !one.isThere)
     const [first] = sized
-    const totals = new Map<number, number>()
-    for (const one of sized) totals.set(one.mm2, (totals.get(one.mm2) ?? 0) + 2 * one.long * 1.1)
-    const says =
-      runs.length === 1 && first
-        ? `${mm2(first.mm2)}, ${first.fuseA} A`
-        : `${runs.length} runs sized`
+    const spare = ways === null ? null : ways - list.taken
+    const fuses = new Map<number, number>()
+    for (const one of fresh) fuses.set(one.fuseA, (fuses.get(one.fuseA) ?? 0) + one.many)
+    const checks: Check[] = [
+      ...(spare !== null && spare < 0
+        ? [
+            {
+              text: `The panel has ${ways} ways, ${list.taken} are wanted`,
+              detail: 'two loads share no fuse: a larger panel, or a second one',
+              state: 'stop' as const,
+            },
+          ]
+        : []),
+      ...list.clashes.map(([a, b]) => ({
+        text: `${sized[a]?.name} and ${sized[b]?.name} stand on one way`,
+        detail: 'give one of them another, or leave it empty: the next free one is taken',
+        state: 'look' as const,
+      })),
+    ]
     return accepted({
-      says,
+      says:
+        runs.length === 1 && first
+          ? `${mm2(first.mm2)}, ${first.fuseA} A`
+          : `${counted(
+              sized.reduce((all, one) => all + one.many, 0),
+              'circuit',
+            )} sized`,
       takes: sized.map((one) => `${one.mm2}/${one.fuseA}`).join(' '),
       heading:
         runs.length === 1 && first
           ? `${mm2(first.mm2)}, fused at ${first.fuseA} A`
-          : `${counted(runs.length, 'run')}${byFuse.length > 0 ? `; the fuse, not the drop, sizes ${byFuse.map((one) => one.name).join(', ')}` : ''}`,
-      verdict: 'go',
-      figures: [...totals]
-        .sort((a, b) => a[0] - b[0])
-        .map(([size, m]) => ({
+          : `${counted(
+              sized.reduce((all, one) => all + one.many, 0),
+              'circuit',
+            )}${byFuse.length > 0 ? `; the fuse, not the drop, sizes ${listed(byFuse.map((one) => one.name))}` : ''}`,
+      verdict: checks.some((one) => one.state === 'stop')
+        ? 'stop'
+        : checks.length > 0
+          ? 'look'
+          : 'go',
+      figures: [
+        ...totals.map(({ mm2: size, coreM, ends }) => ({
           label: `Cable ${mm2(size)}`,
-          value: say(round(m, 1), 'm'),
-          note: 'both ways, a tenth over',
+          value: say(round(coreM, 1), 'm'),
+          note: `both ways, a tenth over; ${ends} ends`,
         })),
+        ...(totals.length === 0
+          ? [{ label: 'Still to be laid', value: 'nothing', note: 'all of it is there' }]
+          : []),
+        {
+          label: 'Ways on the panel',
+          value: spare === null ? `${list.taken} taken` : `${list.taken} of ${ways}`,
+          note:
+            spare === null
+              ? 'how many it has is not said'
+              : spare < 0
+                ? `${-spare} too few`
+                : `${counted(spare, 'way')} to spare`,
+          tone: spare !== null && spare < 0 ? ('short' as const) : undefined,
+        },
+      ],
+      checks,
       table: {
-        caption: 'Circuit list',
-        head: ['Run', 'one way', 'load', 'cable', 'loses', 'may lose', 'fuse'],
-        rows: sized.map((one, at) => [
-          `${at + 1} ${one.name}`,
-          say(round(one.long, 1), 'm'),
-          `${round(one.amps, 2)} A`,
-          `${mm2(one.mm2)}${one.by === 'fuse' ? ' ▲' : ''}`,
-          `${round(one.dropV, 2)} V`,
-          `${round(one.allowedV, 2)} V`,
-          `${one.fuseA} A`,
-        ]),
+        caption: 'Circuit list and fuse sheet',
+        head: [
+          'Way',
+          'Circuit',
+          'fuse',
+          'cable',
+          'one way',
+          'load',
+          'loses',
+          'may lose',
+          'colours',
+        ],
+        rows: [...sized]
+          .map((one) => ({ one, colour: runs[one.line]?.colour ?? '' }))
+          .sort((a, b) => a.one.firstWay - b.one.firstWay)
+          .map(({ one, colour }) => [
+            waysOf(one),
+            `${one.name}${one.many > 1 ? ` × ${one.many}` : ''}${one.isThere ? ' (there)' : ''}`,
+            `${one.fuseA} A`,
+            `${mm2(one.mm2)}${one.by === 'fuse' ? ' ▲' : ''}`,
+            say(round(one.runM, 1), 'm'),
+            `${round(one.loadA, 2)} A`,
+            `${round(one.dropV, 2)} V`,
+            `${round(one.allowedV, 2)} V`,
+            colour || '—',
+          ]),
       },
       working: [
         ...(first
           ? [
-              `${first.name}: 2 × ${round(first.long, 1)} m × ${round(first.amps, 2)} A × 0.0195 ÷ ${round(first.allowedV, 2)} V = ${round(first.byDropMm2, 2)} mm²; the next size is ${first.byDropSize}.`,
+              `${first.name}: 2 × ${round(first.runM, 1)} m × ${round(first.loadA, 2)} A × 0.0195 ÷ ${round(first.allowedV, 2)} V = ${round(first.byDropMm2, 2)} mm²; ${first.byDropSize === null ? 'no size sold is thick enough for it' : `the next size is ${first.byDropSize}`}.`,
             ]
           : []),
         'Fuse: the smallest standard rating of 1.25 × the load and more; the cable bears it in a warm space, or is taken a size up (▲).',
+        'Ends: each circuit has two cores with an end at both; label both ends with way and name.',
       ],
       distrust: [
         'Rows of what a cable bears hold for warm spaces and single cores, not for an engine’s.',
         'Measure the run as it will lie, up and down, not on the plan.',
+        'The local standard says which colour is what: write down what is there before you cut it.',
       ],
       cautions: [
         'The fuse stands within 200 mm of the source; the bank’s own fuse must break its fault current.',
         'Isolate, prove dead. Mains, gas and lithium: licensed people; local code.',
       ],
       drawing: {
-        shapes,
-        free: { ratio: 0.42 },
-        said: `${runs.length} runs hanging from the bank by their share of the drop allowed.`,
+        shapes: drawn(sized, say),
+        free: { ratio: 0.3 },
+        said: `${sized.length} runs hanging from the bank by their share of the drop allowed.`,
       },
       puts: [
-        ...[...totals].map(([size, m]): Put => ({
-          is: 'part',
-          key: `cable ${size}`,
-          name: `Cable ${mm2(size)}, tinned`,
-          quantity: round(m, 1),
-          unit: 'm',
-        })),
-        ...[...new Set(sized.map((one) => one.fuseA))].map((fuse): Put => ({
+        ...totals.flatMap(({ mm2: size, coreM, ends }): Put[] => [
+          {
+            is: 'part',
+            key: `cable ${size}`,
+            name: `Cable ${mm2(size)}, tinned`,
+            quantity: round(coreM, 1),
+            unit: 'm',
+          },
+          {
+            is: 'part',
+            key: `end ${size}`,
+            name: `Crimped end for ${mm2(size)}`,
+            quantity: fasteningsWithSpares(ends, 1),
+            unit: 'pieces',
+          },
+        ]),
+        ...[...fuses].map(([fuse, many]): Put => ({
           is: 'part',
           key: `fuse ${fuse}`,
           name: `Fuse ${fuse} A`,
-          quantity: sized.filter((one) => one.fuseA === fuse).length + 1,
+          quantity: many + 1,
           unit: 'pieces',
         })),
-        ...sized.map((one, at): Put => ({
+        ...(fresh.length > 0
+          ? [
+              {
+                is: 'part' as const,
+                key: 'labels',
+                name: 'Cable label with way and name',
+                quantity: fresh.reduce((all, one) => all + 2 * one.many, 0),
+                unit: 'pieces',
+              },
+            ]
+          : []),
+        ...fresh.map((one, at): Put => ({
           is: 'asBuilt',
           key: `run ${at + 1}`,
           kind: 'setting',
           what: `Circuit ${one.name}`,
-          value: `${mm2(one.mm2)}, ${say(round(one.long, 1), 'm')} one way, fuse ${one.fuseA} A`,
+          value: `way ${waysOf(one)}, ${mm2(one.mm2)}, ${say(round(one.runM, 1), 'm')} one way, fuse ${one.fuseA} A`,
         })),
       ],
     })
   },
 })
+
+const listed = (names: readonly string[]): string =>
+  names.length <= 3
+    ? names.join(', ')
+    : `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`
+
+type OnList = Circuit & { readonly line: number }
+type SizedCircuit = Sized<OnList>
+const waysOf = ({ firstWay, lastWay }: SizedCircuit): string =>
+  firstWay === lastWay ? String(firstWay) : `${firstWay}–${lastWay}`
+
+/** The way that an answer gave a circuit by its name: it keeps it when the list grows. */
+function wayIn(answer: Answer | null, name: string): number | null {
+  const row = answer?.table?.rows.find(
+    ([, said = '']) => said.replace(/ × \d+| \(there\)/g, '') === name,
+  )
+  return row ? Number.parseInt(row[0] ?? '', 10) : null
+}
+
+/** Whether there is a cable for it at all. */
+function isBorne(
+  one: {
+    readonly long: number
+    readonly amps: number
+    readonly drop: string
+    readonly derate: number
+  },
+  volts: number,
+): boolean {
+  try {
+    cableFor({
+      runM: one.long,
+      loadA: one.amps,
+      volts,
+      dropPercent: one.drop === 'three' ? 3 : 10,
+      derating: one.derate / 100,
+    })
+    return true
+  } catch (error) {
+    if (error instanceof RangeError) return false
+    throw error
+  }
+}
+
+const mostDrawn = 24
+/** Ropes from the bank: across the length, down the share of the drop that is allowed. */
+function drawn(sized: readonly SizedCircuit[], say: Tools['say']): Shape[] {
+  const longest = Math.max(...sized.map((one) => one.runM))
+  const deep = longest * 0.24
+  const top = longest * 0.05
+  const shapes: Shape[] = [
+    box(-longest * 0.05, 0, longest * 0.05, longest * 0.1, { fill: 'brass' }),
+  ]
+  sized.slice(0, mostDrawn).forEach((one) => {
+    const share = one.dropV / one.allowedV
+    const hang = Math.min(1.05, share) * deep
+    const points = Array.from({ length: 9 }, (_, step): [number, number] => {
+      const t = step / 8
+      return [one.runM * t, top + hang * Math.sin((t * Math.PI) / 2)]
+    })
+    const field = `runs.${one.line}.long`
+    shapes.push(
+      path(points, {
+        thick: one.mm2 >= 16,
+        dashed: !one.isThere,
+        edge: one.dropV > one.allowedV + 1e-6 ? 'red' : 'ink',
+        field,
+      }),
+    )
+    // Of many only those that use half of their drop keep a number.
+    if (sized.length <= 10 || share > 0.5)
+      shapes.push(text(points.at(-1) as [number, number], ` ${waysOf(one)}`, { bold: true, field }))
+  })
+  shapes.push(
+    path(
+      [
+        [0, top + deep],
+        [longest, top + deep],
+      ],
+      { edge: 'red', thick: true },
+    ),
+    text([longest, top + deep], 'all it may lose', { anchor: 'end', down: 0.8, tone: 'red' }),
+    text([longest, 0], say(round(longest, 1), 'm'), { anchor: 'end', down: -0.5, tone: 'soft' }),
+  )
+  return shapes
+}

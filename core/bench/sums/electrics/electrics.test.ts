@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { answerOf, shown } from '../../../testing/bench'
+import { grownValues } from '../../grow'
+import { plainTools } from '../../sum'
+import { answerOf, shown, sumNamed, troubleOf } from '../../../testing/bench'
+import { add, emptyRefit } from '../../../testing/build'
 
 describe('what she uses', () => {
   it('in a day, and the bank for it', () => {
@@ -62,7 +65,7 @@ describe('what she uses', () => {
 
 describe('cables', () => {
   const run = (name: string, long: number, amps: number, drop: string, derate = 100) => ({
-    runs: [{ name, long, amps, drop, derate }],
+    runs: [{ name, long, amps, drop, derate, many: 1, colour: '', way: null, stands: 'new' }],
   })
   it('by drop, or by the fuse they bear', () => {
     // 2·6·12·0.0195/0.36 = 7.8 → 10 mm², 0.281 V; 1.25·12 = 15 A.
@@ -70,9 +73,95 @@ describe('cables', () => {
     // 2·7.5·75·0.0195/1.2 = 18.3 → 25, which bears 71 A; fuse 93.75 → 100 A wants 50.
     const windlass = answerOf('cable-and-fuse', run('windlass', 7.5, 75, 'ten'))
     expect(windlass.says).toBe('50 mm², 100 A')
-    expect(windlass.table?.rows[0]?.slice(3, 6)).toEqual(['50 mm² ▲', '0.44 V', '1.2 V'])
+    expect(windlass.table?.rows[0]?.slice(2, 8)).toEqual([
+      '100 A',
+      '50 mm² ▲',
+      '7.5 m',
+      '75 A',
+      '0.44 V',
+      '1.2 V',
+    ])
     // Half of the table: 10 mm² bears 20 A still; 4 A at 6 m in 10 %: 0.78 → 0.75? 2·6·4·0.0195/1.2 = 0.78 → 1 mm², 5 A of 4 → 1.5.
     expect(answerOf('cable-and-fuse', run('light', 6, 4, 'ten', 50)).says).toBe('1.5 mm², 5 A')
+  })
+})
+
+describe('the circuit list', () => {
+  const line = (name: string, more: object = {}) => ({
+    name,
+    many: 1,
+    long: 5,
+    amps: 5,
+    drop: 'ten',
+    derate: 100,
+    colour: '',
+    way: null,
+    stands: 'new',
+    ...more,
+  })
+  it('gives every circuit its ways, cable, ends, fuses and labels', () => {
+    // 2·5·5·0.0195/1.2 = 0.81 → 1 mm² bears 8, the fuse of 6.25 is 7.5 A. 3 alike: 2·5·3·1.1 = 33 m, 12 ends → 14.
+    const answer = answerOf('cable-and-fuse', {
+      ways: 6,
+      runs: [line('lamps', { many: 3 }), line('pump', { way: 2, stands: 'there' })],
+    })
+    // Two stands; one lies on either side, and three side by side begin at 3.
+    expect(answer.table?.rows.map((row) => row.slice(0, 4))).toEqual([
+      ['2', 'pump (there)', '7.5 A', '1 mm²'],
+      ['3–5', 'lamps × 3', '7.5 A', '1 mm²'],
+    ])
+    const parts = answer.puts.flatMap((put) =>
+      put.is === 'part' ? [`${put.quantity} ${put.name}`] : [],
+    )
+    expect(parts).toEqual([
+      '33 Cable 1 mm², tinned',
+      '14 Crimped end for 1 mm²',
+      '4 Fuse 7.5 A',
+      '6 Cable label with way and name',
+    ])
+    expect(answer.figures.find((one) => one.label === 'Ways on the panel')).toMatchObject({
+      value: '4 of 6',
+      note: 'two ways to spare',
+    })
+  })
+  it('says when the panel is too small, or two stand on one way', () => {
+    const full = answerOf('cable-and-fuse', { ways: 2, runs: [line('lamps', { many: 3 })] })
+    expect(full.verdict).toBe('stop')
+    const clash = answerOf('cable-and-fuse', {
+      runs: [line('a', { many: 2 }), line('b', { way: 4 }), line('c', { way: 4 })],
+    })
+    expect(clash.checks?.map((one) => one.text)).toEqual(['b and c stand on one way'])
+    expect(troubleOf('cable-and-fuse', { runs: [line('far', { long: 100, amps: 150 })] })).toEqual([
+      'runs.0.long: Shorten the run, lay two cables, or take a higher voltage.',
+    ])
+  })
+  it('grows: the next job finds what was kept, laid, on the way it had', () => {
+    const sum = sumNamed('cable-and-fuse')
+    const rows = emptyRefit()
+    const first = [line('lamps', { many: 2 }), line('pump')]
+    const keptSum = (id: string, jobId: string, at: number, runs: object[]) =>
+      add(rows, 'keptSum', id, {
+        sumKey: sum.key,
+        jobId,
+        keptAt: at,
+        inputs: { volts: 24, ways: 12, runs } as never,
+      })
+    keptSum('old', 'panel', 1, [line('older')])
+    keptSum('new', 'panel', 2, first)
+    const tools = plainTools('metric')
+    const grown = grownValues(sum, rows.keptSum, 'fridge', [line('fridge')], tools)
+    expect(grown).toMatchObject({
+      volts: 24,
+      ways: 12,
+      runs: [
+        { name: 'fridge', way: null, stands: 'new' },
+        { name: 'lamps', way: 1, stands: 'there' },
+        { name: 'pump', way: 3, stands: 'there' },
+      ],
+    })
+    // Its own list is not brought to it a second time, and what does not grow begins as ever.
+    expect(grownValues(sum, rows.keptSum, 'panel', [], tools)).toEqual({})
+    expect(grownValues(sumNamed('inverter'), rows.keptSum, 'fridge', [], tools)).toEqual({})
   })
 })
 
