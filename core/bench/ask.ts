@@ -3,7 +3,7 @@
 /** Asked for only where a choice is one of these: its key, then its values. */
 type OnlyIf = readonly [key: string, ...values: string[]]
 
-/** A number that is measured, counted or guessed. */
+/** A number that is measured, counted or guessed. `isRare`, of a line: shown when it is asked for or says something. */
 export interface Amount<Key extends string = string> {
   readonly is: 'amount'
   readonly key: Key
@@ -21,6 +21,7 @@ export interface Amount<Key extends string = string> {
   readonly nudge?: number
   readonly help?: string
   readonly onlyIf?: OnlyIf
+  readonly isRare?: true
 }
 /** A number that may be left out. */
 export interface MaybeAmount<Key extends string = string> extends Omit<Amount<Key>, 'is'> {
@@ -38,6 +39,7 @@ export interface Pick<Key extends string = string, Option extends string = strin
     readonly why?: string
   }[]
   readonly help?: string
+  readonly isRare?: true
 }
 export interface Words<Key extends string = string> {
   readonly is: 'words'
@@ -48,6 +50,7 @@ export interface Words<Key extends string = string> {
   /** Goes along and is not shown. */
   readonly isHidden?: true
   readonly help?: string
+  readonly isRare?: true
 }
 export type Cell = Amount | MaybeAmount | Pick | Words
 /** A list of which every line asks the same. */
@@ -147,6 +150,9 @@ export const words = <const Key extends string>(
   initial = '',
   most = 80,
 ): Words<Key> => ({ is: 'words', key, label, initial, most })
+
+/** A figure of a line that is seldom wanted: it shows itself when it is asked for, or says something. */
+export const rarely = <C extends Cell>(cell: C): C => ({ ...cell, isRare: true })
 
 /** A word that goes along with a line and is not shown. */
 export const hidden = <const Key extends string>(key: Key): Words<Key> => ({

@@ -105,6 +105,8 @@ describe.each(sums.map((sum) => [sum.key, sum] as const))('%s', (_, sum) => {
     const settings: Values[] = [
       first,
       filled,
+      withLinePicks(sum.asks, first),
+      { ...first, ...fittingValues(sum.asks, alsoTried[sum.key]) },
       ...picks.flatMap((one) =>
         one.options.map((option) => ({ ...filled, [one.key]: option.value })),
       ),
@@ -146,6 +148,11 @@ function overlapping(words: ReturnType<typeof fitDrawing>['words']): string[] {
   )
 }
 
+/** Figures that matter with others alone: a seam, where a piece is longer than the sheet. */
+const alsoTried: Readonly<Record<string, unknown>> = {
+  'from-a-sheet': { pieces: [{ name: 'top', long: 2600, wide: 600, join: 'two' }] },
+}
+
 type Numeric = Extract<Cell, { is: 'amount' | 'maybe' }>
 const isNumeric = (cell: Ask): cell is Numeric => cell.is === 'amount' || cell.is === 'maybe'
 
@@ -167,11 +174,12 @@ function withMaybes(asks: readonly Ask[], values: Values): Values {
       ask.is === 'maybe'
         ? some(ask as Numeric)
         : ask.is === 'lines'
-          ? (values[ask.key] as readonly LineValues[]).map((line) => ({
+          ? (values[ask.key] as readonly LineValues[]).map((line, at) => ({
               ...line,
+              // What is pinned in one place is one piece.
               ...Object.fromEntries(
                 ask.of.flatMap((cell) =>
-                  cell.is === 'maybe' ? [[cell.key, some(cell as Numeric)]] : [],
+                  cell.is === 'maybe' && at === 0 ? [[cell.key, some(cell as Numeric)]] : [],
                 ),
               ),
             }))
@@ -179,6 +187,24 @@ function withMaybes(asks: readonly Ask[], values: Values): Values {
     ]),
   )
 }
+
+/** Every choice of a line as its last word has it. */
+const withLinePicks = (asks: readonly Ask[], values: Values): Values =>
+  Object.fromEntries(
+    asks.map((ask) => [
+      ask.key,
+      ask.is === 'lines'
+        ? (values[ask.key] as readonly LineValues[]).map((line) => ({
+            ...line,
+            ...Object.fromEntries(
+              ask.of.flatMap((cell) =>
+                cell.is === 'pick' ? [[cell.key, cell.options.at(-1)?.value ?? '']] : [],
+              ),
+            ),
+          }))
+        : (values[ask.key] ?? null),
+    ]),
+  )
 
 const numbersIn = (asks: readonly Ask[], values: Values): { path: string; cell: Numeric }[] =>
   asks.flatMap((ask) => {
@@ -345,7 +371,7 @@ describe('an answer that is kept', () => {
       {
         sum,
         answer,
-        values: { ...initialValues(sum.asks), ...given },
+        values: { ...initialValues(sum.asks), ...fittingValues(sum.asks, given) },
         known: {},
         filled: want?.filled ?? {},
         job: own,

@@ -28,6 +28,8 @@ export interface Look {
   readonly thick?: boolean
   /** The field that it shows: pressed, the field is typed in. */
   readonly field?: string
+  /** It can be laid elsewhere by hand: the fields that take where it lies then, and where it lies now. */
+  readonly drag?: { readonly along: string; readonly across: string; readonly from: At }
 }
 export type Shape =
   | ({ readonly is: 'box'; readonly from: At; readonly size: At } & Look)

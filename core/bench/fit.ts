@@ -21,6 +21,8 @@ interface Stroke {
   readonly head?: string
 }
 export interface Fitted {
+  /** Pixels for a unit of the drawing, along and across. */
+  readonly scale: At
   readonly width: number
   readonly height: number
   readonly bodies: readonly Drawn[]
@@ -338,6 +340,7 @@ class Laid {
     const path = (points: readonly At[], closed: boolean): string =>
       `M${points.map(to).join('L')}${closed ? 'Z' : ''}`
     return {
+      scale: [this.scaleX, this.scaleY],
       width: Math.max(width, wide + 2 * margin),
       height: this.box.bottom - this.box.top + 2 * margin,
       bodies: this.shapes.map(({ points, look, closed, radius }) => ({

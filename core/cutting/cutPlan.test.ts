@@ -97,6 +97,46 @@ describe('a roll', () => {
     expect(rollPlan([piece(600, 200)], [], 700, brief()).length).toBe(600)
     expect(rollPlan([piece(600, 200, true)], [], 700, brief()).length).toBe(200)
   })
+  it('leaves what is pinned where it was laid, and lays the rest round it', () =>
+    fc.assert(
+      fc.property(
+        pieces,
+        boards,
+        fc.integer({ min: 0, max: 900 }),
+        fc.integer({ min: 0, max: 100 }),
+        (list, there, along, across) => {
+          const pin = { along, across }
+          const asked = list.map(([long, wide, turn], at) => ({
+            ...piece(long, Math.min(wide, 600), turn),
+            ...(at === 0 ? { pin } : {}),
+            ...(at === 1 ? { isBought: true } : {}),
+          }))
+          const stock = there.map(([long, wide]) => ({ long, wide }))
+          const plan = rollPlan(asked, stock, 700, brief())
+          const all = [...plan.onRoll, ...plan.fromStock.flatMap((one) => one.laid)]
+          expect(all.map((one) => one.piece).sort((a, b) => a - b)).toEqual(
+            asked.map((_, at) => at),
+          )
+          expect(faults(plan.onRoll, asked, { long: plan.length, wide: 700 }, 0)).toEqual([])
+          expect(plan.onRoll.find((one) => one.piece === 0)).toMatchObject({
+            ...pin,
+            isTurned: false,
+          })
+          // What is bought alone is never cut out of what is there.
+          expect(plan.fromStock.flatMap((one) => one.laid).some((one) => one.piece === 1)).toBe(
+            false,
+          )
+          expect(plan.length).toBeGreaterThanOrEqual(plan.atLeast - 1e-6)
+        },
+      ),
+      { numRuns: 60 },
+    ))
+  it('uses the room before a piece that is pinned further along', () => {
+    // 300 long pinned at 400: two of 400 × 350 lie before it side by side.
+    const pinned = { ...piece(300, 700), pin: { along: 400, across: 0 } }
+    const plan = rollPlan([pinned, piece(400, 350), piece(400, 350)], [], 700, brief())
+    expect(plan.length).toBe(700)
+  })
   it('never grows by an offcut that is there', () => {
     const quick = { random: () => 0.5, isOver: () => true }
     fc.assert(

@@ -1,11 +1,17 @@
 /** A cutting plan: first from what is there, then from what is bought. */
-import type { StripSearch } from './strip'
+import type { Strip, StripSearch } from './strip'
+import { packAround } from './around'
 import { packStrip } from './strip'
 import { cutBoard } from './guillotine'
 import type { Board, BoardPiece, Laid } from './guillotine'
 
 /** A piece to cut, its trim and wrap in it. */
-export type CutPiece = BoardPiece
+export interface CutPiece extends BoardPiece {
+  /** It comes from what is bought, never from what is there. */
+  readonly isBought?: boolean
+  /** Where somebody laid it on the roll: along from the free end, across from the near edge. It is not turned. */
+  readonly pin?: { readonly along: number; readonly across: number }
+}
 
 export interface FromBoard {
   /** Which of the boards given; null: one that is bought. */
@@ -71,7 +77,9 @@ function fromBoards(
   kerf: number,
   search: StripSearch,
 ): { readonly used: FromBoard[]; readonly open: number[] } {
-  let open = indexes(pieces.length)
+  const isFree = (at: number): boolean => !pieces[at]?.isBought && !pieces[at]?.pin
+  let open = indexes(pieces.length).filter(isFree)
+  const kept = indexes(pieces.length).filter((at) => !isFree(at))
   const used: FromBoard[] = []
   for (const at of boardOrder) {
     const board = boards[at] as Board
@@ -87,7 +95,7 @@ function fromBoards(
     used.push({ board: at, laid: best.laid, rest: largest(best.rests) })
     open = open.filter((one) => !taken.has(one))
   }
-  return { used, open }
+  return { used, open: [...open, ...kept].sort((a, b) => a - b) }
 }
 
 /** Pieces on a roll, each turned or not as `turn` says. */
@@ -99,11 +107,15 @@ function onRoll(
   search: StripSearch,
 ): { readonly length: number; readonly laid: Laid[]; readonly atLeast: number } {
   const lying = open.map((at) => {
-    const { long, wide, mayTurn } = pieces[at] as CutPiece
-    const isTurned = mayTurn && long <= rollWide + 1e-7 && (turn(at) || wide > rollWide + 1e-7)
+    const { long, wide, mayTurn, pin } = pieces[at] as CutPiece
+    const isTurned =
+      !pin && mayTurn && long <= rollWide + 1e-7 && (turn(at) || wide > rollWide + 1e-7)
     return isTurned ? { w: long, h: wide, isTurned } : { w: wide, h: long, isTurned }
   })
-  const packed = packStrip(rollWide, lying, search)
+  const pinned = open.some((piece) => pieces[piece]?.pin)
+  const packed = pinned
+    ? roundPins(pieces, open, lying, rollWide, search)
+    : packStrip(rollWide, lying, search)
   return {
     length: packed.length,
     atLeast: packed.atLeast,
@@ -113,6 +125,35 @@ function onRoll(
       return { piece, along, across, long: h, wide: w, isTurned }
     }),
   }
+}
+
+/** The same with some of them pinned, in the order of `lying`. */
+function roundPins(
+  pieces: readonly CutPiece[],
+  open: readonly number[],
+  lying: readonly { readonly w: number; readonly h: number }[],
+  rollWide: number,
+  search: StripSearch,
+): Strip {
+  const isPinned = (index: number): boolean => pieces[open[index] as number]?.pin !== undefined
+  const pins = indexes(open.length).filter(isPinned)
+  const free = indexes(open.length).filter((index) => !isPinned(index))
+  const at: (readonly [number, number])[] = []
+  const boxes = pins.map((index) => {
+    const pin = pieces[open[index] as number]?.pin ?? { along: 0, across: 0 }
+    at[index] = [pin.across, pin.along]
+    return { ...(lying[index] as { w: number; h: number }), x: pin.across, y: pin.along }
+  })
+  const packed = packAround(
+    rollWide,
+    boxes,
+    free.map((index) => lying[index] as { w: number; h: number }),
+    search,
+  )
+  free.forEach((index, of) => {
+    at[index] = packed.at[of] as readonly [number, number]
+  })
+  return { ...packed, at }
 }
 
 /** Whether a piece can come out of a roll so wide. */

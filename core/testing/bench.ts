@@ -1,5 +1,5 @@
 /** A sum of the bench worked in a test, as a page works it. */
-import { initialValues } from '../bench/check'
+import { fittingValues, initialValues } from '../bench/check'
 import type { Values } from '../bench/ask'
 import { plainTools } from '../bench/sum'
 import type { Answer, Sum } from '../bench/sum'
@@ -13,10 +13,11 @@ export function sumNamed(key: string): Sum {
   return sum
 }
 
-/** The answer to what is given, the sum's own beginnings for the rest. Throws where it cannot be worked. */
+/** The answer to what is given, the sum's own beginnings for the rest, in lists too. Throws where it cannot be worked. */
 export function answerOf(key: string, given: Values = {}): Answer {
   const sum = sumNamed(key)
-  const worked = workSum(sum, { ...initialValues(sum.asks), ...given }, plainTools('metric'))
+  const fitting = fittingValues(sum.asks, given)
+  const worked = workSum(sum, { ...initialValues(sum.asks), ...fitting }, plainTools('metric'))
   if (!worked.ok) throw new Error(`${key}: ${worked.message}`)
   return worked.value
 }
@@ -24,7 +25,8 @@ export function answerOf(key: string, given: Values = {}): Answer {
 /** Why it cannot be worked: field and sentence. */
 export function troubleOf(key: string, given: Values): readonly string[] {
   const sum = sumNamed(key)
-  const worked = workSum(sum, { ...initialValues(sum.asks), ...given }, plainTools('metric'))
+  const fitting = fittingValues(sum.asks, given)
+  const worked = workSum(sum, { ...initialValues(sum.asks), ...fitting }, plainTools('metric'))
   return worked.ok ? [] : problemsOf(worked).map((one) => `${one.field}: ${one.message}`)
 }
 

@@ -37,3 +37,9 @@ export const unitFor = (amount: number, unit: string): string =>
 /** The same at the beginning of a sentence. */
 export const capital = (text: string): string =>
   text.replace(/^./, (letter) => letter.toUpperCase())
+
+/** Names in one: the first two and how many more, where they are over three. */
+export const listed = (names: readonly string[]): string =>
+  names.length <= 3
+    ? names.join(', ')
+    : `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`

@@ -3,34 +3,58 @@ import type { CutPiece, FromBoard } from '../../../cutting/cutPlan'
 import type { Laid } from '../../../cutting/guillotine'
 import { accepted, refused } from '../../../result'
 import type { Result } from '../../../result'
-import { amount, count, hidden, lines, maybeAmount, pick, words } from '../../ask'
+import { listed } from '../../../units/counted'
+import { amount, count, hidden, lines, maybeAmount, pick, rarely, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { by, box, round, text } from '../../parts'
 import type { Put, ShelfLot, Tools } from '../../sum'
 
-export const pieceLines = (
-  along: string,
-  initial: readonly { name: string; many: number; long: number; wide: number }[],
-) =>
+const pieceCells = (along: string) =>
+  [
+    words('name', 'Piece', 'piece', 40),
+    count('many', 'How many', 1, 200),
+    amount('long', `Along the ${along}`, 'mm', 600, [5, 20_000], { doubt: 0.03 }),
+    amount('wide', 'Across it', 'mm', 400, [5, 10_000], { doubt: 0.03 }),
+    pick('turn', `The ${along}`, 'keep', [
+      { value: 'keep', label: 'must run as said' },
+      { value: 'free', label: 'may run either way' },
+    ]),
+    rarely(maybeAmount('holeLong', 'Hole in it, along', 'mm', [20, 20_000])),
+    rarely(maybeAmount('holeWide', 'Hole, across', 'mm', [20, 10_000])),
+    rarely(
+      pick('from', 'It comes from', 'any', [
+        { value: 'any', label: 'what is there, or bought' },
+        { value: 'bought', label: 'what is bought alone' },
+      ]),
+    ),
+    rarely(
+      pick('join', 'It may be joined', 'no', [
+        { value: 'no', label: 'no, in one' },
+        { value: 'two', label: 'of two, with a seam' },
+      ]),
+    ),
+  ] as const
+type FirstPiece = { name: string; many: number; long: number; wide: number }
+
+export const pieceLines = (along: string, initial: readonly FirstPiece[]) =>
+  lines('pieces', 'Pieces, finished size', 'piece', pieceCells(along), initial, { most: 60 })
+
+/** Pieces of a roll: some may be pinned where somebody laid them. */
+export const rollPieceLines = (along: string, initial: readonly FirstPiece[]) =>
   lines(
     'pieces',
     'Pieces, finished size',
     'piece',
     [
-      words('name', 'Piece', 'piece', 40),
-      count('many', 'How many', 1, 200),
-      amount('long', `Along the ${along}`, 'mm', 600, [5, 20_000], { doubt: 0.03 }),
-      amount('wide', 'Across it', 'mm', 400, [5, 10_000], { doubt: 0.03 }),
-      pick('turn', `The ${along}`, 'keep', [
-        { value: 'keep', label: 'must run as said' },
-        { value: 'free', label: 'may run either way' },
-      ]),
-      maybeAmount('holeLong', 'Hole in it, along', 'mm', [20, 20_000]),
-      maybeAmount('holeWide', 'Hole, across', 'mm', [20, 10_000]),
+      ...pieceCells(along),
+      rarely(maybeAmount('pinAlong', 'Pinned, from the free end', 'mm', [0, 100_000])),
+      rarely(maybeAmount('pinAcross', 'Pinned, from the near edge', 'mm', [0, 10_000])),
     ],
     initial,
     { most: 60 },
   )
+
+export const seamAsked = amount('seam', 'Seam or lap where a piece is joined', 'mm', 20, [0, 500])
 
 export const stockLines = (what: string) =>
   lines(
@@ -62,7 +86,7 @@ export const lotsAsLines = (lots: readonly ShelfLot[]) =>
       lot: one.id,
     }))
 
-interface PieceAsked {
+export interface PieceAsked {
   readonly name: string
   readonly many: number
   readonly long: number
@@ -70,43 +94,130 @@ interface PieceAsked {
   readonly turn: 'keep' | 'free'
   readonly holeLong: number | null
   readonly holeWide: number | null
+  readonly from: 'any' | 'bought'
+  readonly join: 'no' | 'two'
+  readonly pinAlong?: number | null
+  readonly pinAcross?: number | null
 }
 /** One piece to cut, with its number on the plan. */
 export interface OnePiece {
   readonly no: number
   readonly name: string
+  /** Finished; of a piece that is joined its half. */
   readonly long: number
   readonly wide: number
   readonly trim: number
-  readonly mayTurn: boolean
+  readonly cut: CutPiece
   readonly hole: { readonly long: number; readonly wide: number } | null
+  /** Which line of the list it is of. */
+  readonly line: number
 }
 
-/** Every piece by itself, numbered; trim or wrap lies outside the finished size on each edge. */
-function everyPiece(asked: readonly PieceAsked[], trim: number): OnePiece[] {
+/** How a joined piece is halved: across its length, or its width where that is wider than what it comes from. */
+type Halved = 'long' | 'wide'
+export type Joined = ReadonlyMap<number, Halved>
+
+/** Every piece by itself, numbered; trim or wrap lies outside the finished size on each edge, a seam between two halves. */
+function everyPiece(
+  asked: readonly PieceAsked[],
+  trim: number,
+  seam: number,
+  joined: Joined,
+): OnePiece[] {
   let no = 0
-  return asked.flatMap((one) =>
-    Array.from({ length: one.many }, (_, at) => ({
-      no: ++no,
-      name: one.many > 1 ? `${one.name} ${at + 1}` : one.name,
-      long: one.long,
-      wide: one.wide,
-      trim,
-      mayTurn: one.turn === 'free',
-      hole:
-        one.holeLong !== null && one.holeWide !== null
-          ? { long: one.holeLong, wide: one.holeWide }
-          : null,
-    })),
+  return asked.flatMap((one, line) =>
+    Array.from({ length: one.many }, (_, at) => at).flatMap((at): OnePiece[] => {
+      const name = one.many > 1 ? `${one.name} ${at + 1}` : one.name
+      const half = joined.get(line)
+      const facts = {
+        mayTurn: one.turn === 'free',
+        ...(one.from === 'bought' ? { isBought: true } : {}),
+      }
+      const [along, across] = [one.pinAlong ?? null, one.pinAcross ?? null]
+      if (!half)
+        return [
+          {
+            no: ++no,
+            name,
+            long: one.long,
+            wide: one.wide,
+            trim,
+            line,
+            cut: {
+              long: one.long + 2 * trim,
+              wide: one.wide + 2 * trim,
+              ...facts,
+              // Of several alike the first is the one that was laid.
+              ...(at === 0 && (along !== null || across !== null)
+                ? { pin: { along: along ?? 0, across: across ?? 0 } }
+                : {}),
+            },
+            hole:
+              one.holeLong !== null && one.holeWide !== null
+                ? { long: one.holeLong, wide: one.holeWide }
+                : null,
+          },
+        ]
+      const [long, wide] = half === 'long' ? [one.long / 2, one.wide] : [one.long, one.wide / 2]
+      return ['a', 'b'].map((part) => ({
+        no: ++no,
+        name: `${name} ${part}`,
+        long,
+        wide,
+        trim,
+        line,
+        cut: {
+          long: half === 'long' ? long + trim + seam : long + 2 * trim,
+          wide: half === 'wide' ? wide + trim + seam : wide + 2 * trim,
+          ...facts,
+        },
+        hole: null,
+      }))
+    }),
   )
 }
 
-/** Pieces of a plan drawn from a corner; `tint`: they come from what is there. */
+/**
+ * Which lines are joined, way by way: what cannot be cut whole and may be joined always is; of the others none, all, and each by
+ * itself where they are few.
+ */
+export function joinedWays(
+  asked: readonly PieceAsked[],
+  trim: number,
+  fits: (piece: CutPiece) => boolean,
+  widest: number,
+): Joined[] {
+  const may = asked.flatMap((one, line) =>
+    one.join === 'two' && one.holeLong === null && one.pinAlong == null && one.pinAcross == null
+      ? [line]
+      : [],
+  )
+  const wholeOf = (line: number): CutPiece => {
+    const one = asked[line] as PieceAsked
+    return {
+      long: one.long + 2 * trim,
+      wide: one.wide + 2 * trim,
+      mayTurn: one.turn === 'free',
+    }
+  }
+  const halved = (line: number): readonly [number, Halved] => [
+    line,
+    wholeOf(line).wide > widest ? 'wide' : 'long',
+  ]
+  const must = may.filter((line) => !fits(wholeOf(line)))
+  const others = may.filter((line) => fits(wholeOf(line)))
+  const ways = [must]
+  if (others.length > 0) ways.push([...must, ...others])
+  if (others.length > 1 && others.length <= 4) ways.push(...others.map((line) => [...must, line]))
+  return ways.map((lines_) => new Map(lines_.map(halved)))
+}
+
+/** Pieces of a plan drawn from a corner; `tint`: they come from what is there; `mayDrag`: they can be pinned elsewhere. */
 export function drawnPieces(
   laid: readonly Laid[],
   pieces: readonly OnePiece[],
   [left, top]: readonly [number, number],
-  tint: boolean,
+  { tint = false, mayDrag = false }: { readonly tint?: boolean; readonly mayDrag?: boolean },
   { say }: Tools,
 ): Shape[] {
   return laid.flatMap((one): Shape[] => {
@@ -115,13 +226,39 @@ export function drawnPieces(
     const { trim } = piece
     const middle = [x + one.long / 2, y + one.wide / 2] as const
     return [
-      box(x, y, one.long, one.wide, { fill: tint ? 'resin' : 'paper' }),
+      box(x, y, one.long, one.wide, {
+        fill: tint ? 'resin' : 'paper',
+        thick: piece.cut.pin !== undefined,
+        field: `pieces.${piece.line}.long`,
+        ...(!mayDrag
+          ? {}
+          : {
+              drag: {
+                along: `pieces.${piece.line}.pinAlong`,
+                across: `pieces.${piece.line}.pinAcross`,
+                from: [one.along, one.across],
+              },
+            }),
+      }),
+      ...(piece.cut.pin
+        ? [
+            {
+              is: 'round' as const,
+              at: [x + trim / 2, y + trim / 2] as const,
+              radius: Math.max(8, trim / 2),
+              fill: 'brass' as const,
+            },
+          ]
+        : []),
       ...(trim > 0
         ? [
-            box(x + trim, y + trim, one.long - 2 * trim, one.wide - 2 * trim, {
-              dashed: true,
-              edge: 'soft',
-            }),
+            box(
+              x + trim,
+              y + trim,
+              one.isTurned ? piece.wide : piece.long,
+              one.isTurned ? piece.long : piece.wide,
+              { dashed: true, edge: 'soft' },
+            ),
           ]
         : []),
       ...(piece.hole
@@ -239,6 +376,44 @@ function goesRound(from: readonly FromBoard[], there: readonly There[]): boolean
   })
 }
 
+/** Everything that is cut, in one of the ways to join pieces. */
+export interface Cut {
+  readonly pieces: readonly OnePiece[]
+  readonly toCut: readonly CutPiece[]
+  readonly joined: Joined
+}
+
+const enough = 0.5
+/** The way whose plan takes least; of equal ones the first, which has the fewest seams. */
+export function bestWay<Way>(
+  ways: readonly Joined[],
+  planOf: (joined: Joined) => Result<Way>,
+  takes: (way: Way) => number,
+): Result<Way> {
+  const [first, ...others] = ways.map(planOf)
+  return others.reduce(
+    (best, way) =>
+      way.ok && (!best.ok || takes(way.value) < takes(best.value) - enough) ? way : best,
+    first as Result<Way>,
+  )
+}
+
+/** Figure of an answer: what is joined. */
+export const joinedFigures = (
+  asked: readonly PieceAsked[],
+  joined: Joined,
+  seam: string,
+): { readonly label: string; readonly value: string; readonly note: string }[] =>
+  joined.size === 0
+    ? []
+    : [
+        {
+          label: 'Joined of two',
+          value: listed([...joined.keys()].map((line) => asked[line]?.name ?? '')),
+          note: `a seam of ${seam} on each half`,
+        },
+      ]
+
 /** More than these are no plan that anybody cuts by. */
 const mostPieces = 400
 
@@ -249,28 +424,24 @@ const mostPieces = 400
 export function cutList(
   asked: readonly PieceAsked[],
   trim: number,
+  seam: number,
+  joined: Joined,
   fits: (piece: CutPiece) => boolean,
   sayWrong: (
     name: string,
     cut: CutPiece,
   ) => { readonly message: string; readonly cell: 'long' | 'wide'; readonly at: string },
-): Result<{ readonly pieces: readonly OnePiece[]; readonly toCut: readonly CutPiece[] }> {
-  const pieces = everyPiece(asked, trim)
+): Result<Cut> {
+  const pieces = everyPiece(asked, trim, seam, joined)
   if (pieces.length > mostPieces)
     return refused(`More than ${mostPieces} pieces on one plan. Split it.`, [
       { field: 'pieces', message: `There are ${pieces.length}.` },
     ])
-  const toCut = pieces.map(({ long, wide, mayTurn }) => ({
-    long: long + 2 * trim,
-    wide: wide + 2 * trim,
-    mayTurn,
-  }))
-  const wrong = toCut.findIndex((one) => !fits(one))
-  if (wrong < 0) return accepted({ pieces, toCut })
-  let left = wrong
-  const line = asked.findIndex((one) => (left -= one.many) < 0)
-  const said = sayWrong((pieces[wrong] as OnePiece).name, toCut[wrong] as CutPiece)
-  return refused(said.message, [{ field: `pieces.${line}.${said.cell}`, message: said.at }])
+  const toCut = pieces.map((one) => one.cut)
+  const wrong = pieces.find((one) => !fits(one.cut))
+  if (!wrong) return accepted({ pieces, toCut, joined })
+  const said = sayWrong(wrong.name, wrong.cut)
+  return refused(said.message, [{ field: `pieces.${wrong.line}.${said.cell}`, message: said.at }])
 }
 
 /** A plan with the holes of pieces as stock; without them where a piece would come out of its own hole. */

@@ -1,16 +1,24 @@
+import { pinsAtOdds } from '../../../cutting/around'
 import { fitsRoll, rollPlan } from '../../../cutting/cutPlan'
-import { accepted } from '../../../result'
+import type { CutPiece, RollPlan } from '../../../cutting/cutPlan'
+import { accepted, refused } from '../../../result'
+import type { Result } from '../../../result'
 import { capital, counted } from '../../../units/counted'
 import { amount, maybeAmount, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { by, box, length, round, text } from '../../parts'
-import type { Figure } from '../../sum'
+import type { Figure, Tools } from '../../sum'
 import { sum } from '../../sum'
+import type { Cut, Joined, PieceAsked } from './pieces'
 import {
+  bestWay,
   cutList,
   drawnPieces,
+  joinedFigures,
+  joinedWays,
   lotsAsLines,
-  pieceLines,
+  rollPieceLines,
+  seamAsked,
   shelfPuts,
   stockLines,
   withHoles,
@@ -31,7 +39,8 @@ export const fromRoll = sum({
     amount('trim', 'Trim or wrap on each edge', 'mm', 30, [0, 500]),
     amount('step', 'Sold by', 'mm', 100, [1, 5000]),
     maybeAmount('priceM', 'A metre costs', 'money', [0, 1e8]),
-    pieceLines('nap', [
+    seamAsked,
+    rollPieceLines('nap', [
       { name: 'side', many: 2, long: 1780, wide: 420 },
       { name: 'bulkhead', many: 2, long: 880, wide: 610 },
       { name: 'overhead', many: 1, long: 640, wide: 1290 },
@@ -64,27 +73,31 @@ export const fromRoll = sum({
   ],
   shelf: (lots) => ({ stock: lotsAsLines(lots) }),
   wantedAt: { operations: ['cut', 'fit'], words: /lining|vinyl|carpet|headliner/i },
-  work: ({ what, roll, trim, step, priceM, pieces: asked, stock }, tools) => {
+  work: ({ what, roll, trim, step, priceM, seam, pieces: asked, stock }, tools) => {
     const { say, search } = tools
-    const list = cutList(
-      asked,
-      trim,
-      (one) => fitsRoll(one, roll),
-      (name, cut) => ({
-        message: `${name} is wider than the roll: ${say(cut.wide, 'mm')} with its trim. Join it of two, or buy a wider one.`,
+    const fits = (one: CutPiece) => fitsRoll(one, roll)
+    const ways = joinedWays(asked, trim, fits, roll)
+    const pins = pinTrouble(asked, trim, roll, say)
+    if (pins) return pins
+    const planOf = (joined: Joined): Result<Way> => {
+      const list = cutList(asked, trim, seam, joined, fits, (name, cut) => ({
+        message: `${name} is wider than the roll: ${say(cut.wide, 'mm')} with its trim. Let it be joined of two, or buy a wider one.`,
         cell: 'wide',
         at: `The roll is ${say(roll, 'mm')} wide.`,
-      }),
-    )
-    if (!list.ok) return list
-    const { pieces, toCut } = list.value
-    const { plan, there } = withHoles(
-      stock,
-      pieces,
-      trim,
-      (boards) => rollPlan(toCut, boards, roll, search.part(0.6)),
-      (one) => one.fromStock,
-    )
+      }))
+      if (!list.ok) return list
+      const found = withHoles(
+        stock,
+        list.value.pieces,
+        trim,
+        (boards) => rollPlan(list.value.toCut, boards, roll, search.part(0.6 / ways.length)),
+        (one) => one.fromStock,
+      )
+      return accepted({ ...list.value, ...found })
+    }
+    const found = bestWay(ways, planOf, ({ plan }) => plan.length)
+    if (!found.ok) return found
+    const { pieces, toCut, plan, there, joined } = found.value
     // What it is compared with is searched for too: half a search would make this plan look better than it is.
     const bare = there.length > 0 ? rollPlan(toCut, [], roll, search.part(0.2)) : plan
     const turned = toCut.some((one) => !one.mayTurn)
@@ -131,6 +144,7 @@ export const fromRoll = sum({
             },
           ]
         : []),
+      ...joinedFigures(asked, joined, say(seam, 'mm')),
       { label: 'Waste', value: `${Math.round(waste * 100)} % of what is bought` },
       {
         label: 'No plan is shorter than',
@@ -142,7 +156,7 @@ export const fromRoll = sum({
     if (plan.length > 0) {
       shapes.push(
         box(0, 0, toBuy, roll, { fill: 'waste' }),
-        ...drawnPieces(plan.onRoll, pieces, [0, 0], false, tools),
+        ...drawnPieces(plan.onRoll, pieces, [0, 0], { mayDrag: true }, tools),
         length([0, roll], [plan.length, roll], `last cut at ${say(round(plan.length, 0), 'mm')}`, {
           off: 0.5,
         }),
@@ -160,7 +174,7 @@ export const fromRoll = sum({
       shapes.push(
         text([x, top], board.name, { down: -0.7 }),
         box(x, top, board.long, board.wide, { fill: 'waste' }),
-        ...drawnPieces(from.laid, pieces, [x, top], true, tools),
+        ...drawnPieces(from.laid, pieces, [x, top], { tint: true }, tools),
       )
       x += board.long + Math.max(toBuy, 1000) * 0.04
     }
@@ -252,6 +266,46 @@ export const fromRoll = sum({
     })
   },
 })
+
+interface Way extends Cut {
+  readonly plan: RollPlan
+  readonly there: ReturnType<typeof withHoles>['there']
+}
+/** Pieces that are pinned over each other, or over the edge of the roll; null: none. */
+function pinTrouble(
+  asked: readonly PieceAsked[],
+  trim: number,
+  roll: number,
+  say: Tools['say'],
+): Result<never> | null {
+  const pinned = asked.flatMap((one, line) =>
+    one.pinAlong == null && one.pinAcross == null
+      ? []
+      : [
+          {
+            line,
+            name: one.name,
+            x: one.pinAcross ?? 0,
+            y: one.pinAlong ?? 0,
+            w: one.wide + 2 * trim,
+            h: one.long + 2 * trim,
+          },
+        ],
+  )
+  const wrong = pinsAtOdds(roll, pinned)
+  if (!wrong) return null
+  const [first, second] = wrong.map((at) => pinned[at])
+  if (first && second)
+    return refused(`${first.name} and ${second.name} are pinned over each other.`, [
+      { field: `pieces.${second.line}.pinAlong`, message: `It lies over ${first.name}.` },
+    ])
+  return refused(`${first?.name ?? 'A piece'} is pinned over the edge of the roll.`, [
+    {
+      field: `pieces.${first?.line ?? 0}.pinAcross`,
+      message: `With its trim it is ${say(first?.w ?? 0, 'mm')} wide, and the roll ${say(roll, 'mm')}.`,
+    },
+  ])
+}
 
 function rowOf(
   one: {

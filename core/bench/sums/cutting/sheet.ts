@@ -1,15 +1,22 @@
 import { leastSheets, sheetPlan } from '../../../cutting/cutPlan'
+import type { CutPiece, SheetPlan } from '../../../cutting/cutPlan'
 import { accepted } from '../../../result'
+import type { Result } from '../../../result'
 import { capital, counted } from '../../../units/counted'
 import { amount, maybeAmount, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { by, box, round, text } from '../../parts'
 import { sum } from '../../sum'
+import type { Cut, Joined } from './pieces'
 import {
+  bestWay,
   cutList,
   drawnPieces,
+  joinedFigures,
+  joinedWays,
   lotsAsLines,
   pieceLines,
+  seamAsked,
   shelfPuts,
   stockLines,
   withHoles,
@@ -32,6 +39,7 @@ export const fromSheet = sum({
     amount('kerf', 'The saw takes', 'mm', 3, [0, 20]),
     amount('trim', 'Left on for fitting, each edge', 'mm', 5, [0, 200]),
     maybeAmount('price', 'A sheet costs', 'money', [0, 1e8]),
+    seamAsked,
     pieceLines('grain', [
       { name: 'locker side', many: 2, long: 900, wide: 620 },
       { name: 'shelf', many: 3, long: 860, wide: 300 },
@@ -41,30 +49,32 @@ export const fromSheet = sum({
   ],
   shelf: (lots) => ({ stock: lotsAsLines(lots) }),
   wantedAt: { operations: ['cut'], words: /\bply|plywood|panel|board/i },
-  work: ({ what, sheetLong, sheetWide, kerf, trim, price, pieces: asked, stock }, tools) => {
+  work: ({ what, sheetLong, sheetWide, kerf, trim, price, seam, pieces: asked, stock }, tools) => {
     const { say, search } = tools
-    const list = cutList(
-      asked,
-      trim,
-      ({ long, wide, mayTurn }) =>
-        (long <= sheetLong && wide <= sheetWide) ||
-        (mayTurn && wide <= sheetLong && long <= sheetWide),
-      (name, cut) => ({
-        message: `${name} is larger than the sheet. Scarf two together, or take a larger one.`,
+    const sheet = { long: sheetLong, wide: sheetWide }
+    const fits = ({ long, wide, mayTurn }: CutPiece): boolean =>
+      (long <= sheetLong && wide <= sheetWide) ||
+      (mayTurn && wide <= sheetLong && long <= sheetWide)
+    const ways = joinedWays(asked, trim, fits, sheetWide)
+    const planOf = (joined: Joined): Result<Way> => {
+      const list = cutList(asked, trim, seam, joined, fits, (name, cut) => ({
+        message: `${name} is larger than the sheet. Let it be joined of two, or take a larger sheet.`,
         cell: 'long',
         at: `With its trim ${by(say(cut.long, 'mm'), say(cut.wide, 'mm'))}.`,
-      }),
-    )
-    if (!list.ok) return list
-    const { pieces, toCut } = list.value
-    const sheet = { long: sheetLong, wide: sheetWide }
-    const { plan, there } = withHoles(
-      stock,
-      pieces,
-      kerf,
-      (boards) => sheetPlan(toCut, boards, sheet, kerf, search.part(1)),
-      (one) => one.from,
-    )
+      }))
+      if (!list.ok) return list
+      const found = withHoles(
+        stock,
+        list.value.pieces,
+        kerf,
+        (boards) => sheetPlan(list.value.toCut, boards, sheet, kerf, search.part(1 / ways.length)),
+        (one) => one.from,
+      )
+      return accepted({ ...list.value, ...found })
+    }
+    const found = bestWay(ways, planOf, ({ plan }) => plan.sheets)
+    if (!found.ok) return found
+    const { pieces, toCut, plan, there, joined } = found.value
     const area = toCut.reduce((all, one) => all + one.long * one.wide, 0)
     const onSheets = plan.from
       .filter((one) => one.board === null)
@@ -98,7 +108,7 @@ export const fromSheet = sum({
       shapes.push(
         text([x, top], board.name, { down: -0.7, bold: true }),
         box(x, top, board.long, board.wide, { fill: 'waste' }),
-        ...drawnPieces(from.laid, pieces, [x, top], from.board !== null, tools),
+        ...drawnPieces(from.laid, pieces, [x, top], { tint: from.board !== null }, tools),
       )
       x += board.long + sheetLong * 0.05
       high = Math.max(high, board.wide)
@@ -127,6 +137,7 @@ export const fromSheet = sum({
           note: price === null ? undefined : `${tools.money(price * plan.sheets)} in all`,
           tone: 'good',
         },
+        ...joinedFigures(asked, joined, say(seam, 'mm')),
         { label: 'Waste', value: `${Math.round(waste * 100)} % of what is bought` },
         {
           label: 'By area alone',
@@ -206,3 +217,8 @@ export const fromSheet = sum({
     })
   },
 })
+
+interface Way extends Cut {
+  readonly plan: SheetPlan
+  readonly there: ReturnType<typeof withHoles>['there']
+}

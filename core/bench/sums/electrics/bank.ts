@@ -1,7 +1,7 @@
 import { bankAh, chemistries, loadAh, solarAh } from '../../../electrics/energy'
 import type { Chemistry } from '../../../electrics/energy'
 import { accepted } from '../../../result'
-import { amount, count, lines, pick, words } from '../../ask'
+import { amount, count, lines, pick, rarely, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { box, round, text } from '../../parts'
 import { sum } from '../../sum'
@@ -50,7 +50,7 @@ export const loadsToBank = sum({
       [
         words('name', 'Load', 'load', 40),
         amount('watts', 'Watts', 'W', 10, [0, 20_000], { doubt: 0.15 }),
-        count('many', 'How many', 1, 200),
+        rarely(count('many', 'How many', 1, 200)),
         amount('anchor', 'Hours, at anchor', 'h', 2, [0, 24], { doubt: 0.3 }),
         amount('passage', 'On passage', 'h', 2, [0, 24], { doubt: 0.3 }),
         amount('alongside', 'Alongside', 'h', 0, [0, 24]),
@@ -58,10 +58,12 @@ export const loadsToBank = sum({
           { value: 'need', label: 'needed' },
           { value: 'want', label: 'wanted' },
         ]),
-        pick('by', 'From', 'bank', [
-          { value: 'bank', label: 'the bank' },
-          { value: 'inverter', label: 'an inverter' },
-        ]),
+        rarely(
+          pick('by', 'From', 'bank', [
+            { value: 'bank', label: 'the bank' },
+            { value: 'inverter', label: 'an inverter' },
+          ]),
+        ),
       ],
       [
         { name: 'bilge pump', watts: 48, anchor: 0.2, passage: 0.2, alongside: 0.2, need: 'need' },

@@ -3,8 +3,8 @@ import { cableTotals, circuitList } from '../../../electrics/circuits'
 import type { Circuit, Sized } from '../../../electrics/circuits'
 import { fasteningsWithSpares } from '../../../fastening/count'
 import { accepted, refused } from '../../../result'
-import { counted } from '../../../units/counted'
-import { amount, count, lines, maybeAmount, pick, words } from '../../ask'
+import { counted, listed } from '../../../units/counted'
+import { amount, count, lines, maybeAmount, pick, rarely, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { box, path, round, text } from '../../parts'
 import type { Answer, Check, Put, Tools } from '../../sum'
@@ -36,13 +36,15 @@ export const cableAndFuse = sum({
           { value: 'three', label: '3 %: navigation, pumps, charging' },
           { value: 'ten', label: '10 %: the rest' },
         ]),
-        amount('derate', 'Bears, of the table', '%', 100, [30, 100]),
-        words('colour', 'Colours, plus and minus', '', 30),
-        maybeAmount('way', 'Way on the panel', '', [1, 400], { whole: true }),
-        pick('stands', 'It is', 'new', [
-          { value: 'new', label: 'still to be laid' },
-          { value: 'there', label: 'there already' },
-        ]),
+        rarely(amount('derate', 'Bears, of the table', '%', 100, [30, 100])),
+        rarely(words('colour', 'Colours, plus and minus', '', 30)),
+        rarely(maybeAmount('way', 'Way on the panel', '', [1, 400], { whole: true })),
+        rarely(
+          pick('stands', 'It is', 'new', [
+            { value: 'new', label: 'still to be laid' },
+            { value: 'there', label: 'there already' },
+          ]),
+        ),
       ],
       [
         { name: 'windlass', long: 7.5, amps: 75, drop: 'ten' },
@@ -294,11 +296,6 @@ export const cableAndFuse = sum({
     })
   },
 })
-
-const listed = (names: readonly string[]): string =>
-  names.length <= 3
-    ? names.join(', ')
-    : `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`
 
 type OnList = Circuit & { readonly line: number }
 type SizedCircuit = Sized<OnList>

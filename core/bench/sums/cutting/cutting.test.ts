@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest'
+import type { LineValues, Values } from '../../ask'
+import { answerOf, shown, troubleOf } from '../../../testing/bench'
+
+const piece = (long: number, wide: number, more: LineValues = {}): LineValues => ({
+  name: 'side',
+  many: 1,
+  long,
+  wide,
+  ...more,
+})
+const roll = (pieces: readonly LineValues[], more: Values = {}): Values => ({
+  roll: 1000,
+  trim: 0,
+  step: 1,
+  pieces,
+  ...more,
+})
+
+describe('a piece that may be joined', () => {
+  it('is cut in two where it is wider than the roll, each half with its seam', () => {
+    const wide = roll([piece(2000, 1400, { join: 'two' })])
+    // Halves of 700 + 20: side by side they are 1440, so one lies behind the other: 4 m. Without leave it is no plan.
+    expect(shown('from-a-roll', wide, ['says', 'Joined of two'])).toEqual(['buy 4 m', 'side'])
+    expect(troubleOf('from-a-roll', roll([piece(2000, 1400)]))).toEqual([
+      'pieces.0.wide: The roll is 1000 mm wide.',
+    ])
+    // A trim of 10 makes them 2020 long and 700 + 10 + 20 wide: a roll of 720 is too narrow for that, one of 730 is not.
+    const halves = (wideRoll: number) => ({ ...wide, roll: wideRoll, trim: 10 })
+    expect(answerOf('from-a-roll', halves(730)).says).toBe('buy 4.04 m')
+    expect(troubleOf('from-a-roll', halves(729))).toHaveLength(1)
+  })
+  it('is joined only where that saves something', () => {
+    // 3 m × 600 and two of 1.5 m × 400: 3 m whole; in two it would be no shorter.
+    const spares = roll([piece(3000, 600, { join: 'two' }), piece(1500, 400, { many: 2 })])
+    expect(
+      answerOf('from-a-roll', spares).figures.some((one) => one.label === 'Joined of two'),
+    ).toBe(false)
+    // 3 m × 500 in two halves of 1520 lies side by side on the roll.
+    expect(shown('from-a-roll', roll([piece(3000, 500, { join: 'two' })]), ['says'])).toEqual([
+      'buy 1.52 m',
+    ])
+  })
+  it('of a sheet too: two halves of what is longer than it', () => {
+    const sheets = { trim: 0, kerf: 0, pieces: [piece(3000, 600, { join: 'two' })] }
+    expect(shown('from-a-sheet', sheets, ['says', 'Joined of two'])).toEqual(['one sheet', 'side'])
+    expect(troubleOf('from-a-sheet', { ...sheets, pieces: [piece(3000, 600)] })).toHaveLength(1)
+  })
+})
+
+describe('a piece laid by hand', () => {
+  it('stays where it is pinned; over another or over the edge it is refused at its field', () => {
+    const pinned = { pinAlong: 500, pinAcross: 100 }
+    const table = answerOf('from-a-roll', roll([piece(400, 300, pinned), piece(500, 1000)])).table
+    expect(table?.rows.find((row) => row[0]?.startsWith('1 '))?.slice(1, 3)).toEqual([
+      '500 mm',
+      '100 mm',
+    ])
+    expect(
+      troubleOf('from-a-roll', roll([piece(400, 300, pinned), piece(400, 300, pinned)])),
+    ).toEqual(['pieces.1.pinAlong: It lies over side.'])
+    expect(troubleOf('from-a-roll', roll([piece(400, 300, { pinAcross: 701 })]))).toHaveLength(1)
+  })
+  it('what is bought alone leaves the offcut on the shelf', () => {
+    const stock = [{ name: 'rest', long: 600, wide: 600, lot: '' }]
+    const any = roll([piece(500, 500)], { stock })
+    expect(answerOf('from-a-roll', any).says).toBe('buy 0 m')
+    expect(
+      answerOf('from-a-roll', roll([piece(500, 500, { from: 'bought' })], { stock })).says,
+    ).toBe('buy 0.5 m')
+  })
+})
