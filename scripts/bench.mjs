@@ -8,6 +8,7 @@ import { scrollJobs } from './benchPage.mjs'
 import { benchFirst } from './benchFirst.mjs'
 import { benchKill } from './benchKill.mjs'
 import { benchLoad } from './benchLoad.mjs'
+import { benchSums } from './benchSums.mjs'
 import { benchPrint } from './benchPrint.mjs'
 import { benchWalk } from './benchWalk.mjs'
 import { makeOldDatabase } from './oldDatabase.mjs'
@@ -42,6 +43,7 @@ const {
   sampled,
   sequenceBench,
   storesBench,
+  sumsBench,
   stability,
   truth,
 } = await import(pathToFileURL(outfile).href)
@@ -107,6 +109,15 @@ const drawingBench = () => console.table(sequenceBench())
 /** npm run bench -- stores: what windows, pools and kits cost. */
 const buyingBench = () => console.table(storesBench())
 
+/** npm run bench -- sums: what the sums of the bench cost, and how soon they stand on a slow machine. */
+async function benchBench() {
+  ensureBuild()
+  const { answers, board } = sumsBench()
+  console.table(answers)
+  console.table([board])
+  console.table([await benchSums()])
+}
+
 /** npm run bench -- book: search over all that is written, and the text of the book. */
 const writtenBench = () => console.table(bookBench())
 
@@ -143,6 +154,7 @@ const one = {
   sequence: () => drawingBench(),
   stores: () => buyingBench(),
   book: () => writtenBench(),
+  sums: () => benchBench(),
   cut: () => rollBench(Number(size ?? 1)),
   print: () => printBench(Number(size ?? 60)),
   money: () => booksBench(Number(size ?? 1000)),

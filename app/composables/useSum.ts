@@ -3,6 +3,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import type { Ask, LineValues, Scalar, Value, Values } from '#core/bench/ask'
 import { askedValues, fittingValues, initialValues, isAsked, problemsIn } from '#core/bench/check'
 import { grownValues } from '#core/bench/grow'
+import { preparedSteps } from '#core/bench/prepared'
 import { doubtOf } from '#core/bench/doubt'
 import type { Doubt, Known } from '#core/bench/doubt'
 import { plainTools } from '#core/bench/sum'
@@ -17,6 +18,7 @@ export function useSum(sum: Sum) {
   const route = useRoute()
   const router = useRouter()
   const air = useAirNow()
+  const time = useTimeStore()
   const lots = useShelfLots()
   const currency = computed(() => store.refit?.currency ?? 'EUR')
   const units = computed(() => store.refit?.units ?? 'metric')
@@ -56,6 +58,7 @@ export function useSum(sum: Sum) {
     )
     const here = {
       ...grown,
+      ...sum.prepared?.(preparedSteps(store.rows, store.waits, time.minute)),
       ...sum.now?.(air.value),
       ...sum.shelf?.(
         lotsOf(lots.value, String(want.value?.values.what ?? initialValues(sum.asks).what ?? '')),
@@ -175,6 +178,9 @@ export function useSum(sum: Sum) {
       lit.value = path
     },
     unfolded,
+    unfold: (key: string, index: number) => {
+      unfolded[key] = index
+    },
     asks,
     values,
     known,

@@ -33,32 +33,42 @@ export interface BoardFacts {
 /** Every sum an open job wants, or one job alone, the soonest first; those without a place in the plan last. */
 export function benchBoard(rows: RefitRows, facts: BoardFacts, jobId?: string): BoardItem[] {
   return wantedSums(rows, jobId)
-    .map((want): BoardItem => {
-      const kept = keptFor(rows, want.sum.key, want.job.id)
-      const changed = kept ? changedSince(kept, want) : []
-      const worked =
-        isSaid(want) && isWorkable(want) && !want.sum.isSearch
-          ? workSum(want.sum, want.values, facts.tools)
-          : null
-      return {
-        want,
-        at: facts.startOf(want.step.id),
-        answer: worked?.ok ? worked.value : null,
-        guesses: [
-          ...new Set(
-            isSaid(want)
-              ? guessesIn(want.sum.asks, want.values, want.known).map((one) => one.label)
-              : [],
-          ),
-        ],
-        isKept: kept !== null && changed.length === 0,
-        changed,
-        kept,
-        holds: facts.holds(want.step.id),
-      }
-    })
+    .map((want) => itemOf(want, keptFor(rows, want.sum.key, want.job.id), facts))
     .sort(
       (a, b) =>
         (a.at ?? Infinity) - (b.at ?? Infinity) || (a.want.sum.key < b.want.sum.key ? -1 : 1),
     )
+}
+
+/** A want as it lies on the bench. It is worked when it is first looked at: of many wanted sums few are on the screen. */
+function itemOf(
+  want: Want,
+  kept: KeptSum | null,
+  { startOf, holds, tools }: BoardFacts,
+): BoardItem {
+  const changed = kept ? changedSince(kept, want) : []
+  let answer: Answer | null | undefined
+  let guesses: readonly string[] | undefined
+  return {
+    want,
+    at: startOf(want.step.id),
+    get answer() {
+      if (answer !== undefined) return answer
+      const worked =
+        isSaid(want) && isWorkable(want) && !want.sum.isSearch
+          ? workSum(want.sum, want.values, tools)
+          : null
+      return (answer = worked?.ok ? worked.value : null)
+    },
+    get guesses() {
+      guesses ??= isSaid(want)
+        ? [...new Set(guessesIn(want.sum.asks, want.values, want.known).map((one) => one.label))]
+        : []
+      return guesses
+    },
+    isKept: kept !== null && changed.length === 0,
+    changed,
+    kept,
+    holds: holds(want.step.id),
+  }
 }

@@ -29,7 +29,13 @@ export interface Look {
   /** The field that it shows: pressed, the field is typed in. */
   readonly field?: string
   /** It can be laid elsewhere by hand: the fields that take where it lies then, and where it lies now. */
-  readonly drag?: { readonly along: string; readonly across: string; readonly from: At }
+  readonly drag?: {
+    readonly along: string
+    readonly across: string
+    readonly from: At
+    /** It goes no further across. */
+    readonly mostAcross: number
+  }
 }
 export type Shape =
   | ({ readonly is: 'box'; readonly from: At; readonly size: At } & Look)

@@ -7,6 +7,7 @@ import { formatMoney } from '../money/money'
 import { formatQuantity } from '../units/quantity'
 import type { Ask, LineValues, Values, ValuesOf } from './ask'
 import type { Drawing } from './drawing'
+import type { Prepared } from './prepared'
 
 /** By what is in the hand. */
 export type PocketKey =
@@ -26,7 +27,7 @@ export interface Check {
   readonly detail: string
   readonly state: 'fine' | 'look' | 'stop'
 }
-interface Table {
+export interface Table {
   readonly caption: string
   readonly head: readonly string[]
   readonly rows: readonly (readonly string[])[]
@@ -212,6 +213,8 @@ export interface Sum {
   readonly wantedAt?: WantedAt
   /** What the air of now says of its fields. */
   readonly now?: (air: AirNow) => Values
+  /** Steps that are ready for resin, as its fields have them. */
+  readonly prepared?: (steps: readonly Prepared[]) => Values
   /** What lies on the shelf, as its fields have it. */
   readonly shelf?: (lots: readonly ShelfLot[]) => Values
   /** Its drawing wants the whole width. */

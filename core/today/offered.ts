@@ -84,7 +84,7 @@ export function offeredWhile(
 }
 
 /** True for steps whose predecessors are finished, their waits and those of the links over by an instant. */
-function readyBy(rows: RefitRows, waits: Waits, at: number): (step: Step) => boolean {
+export function readyBy(rows: RefitRows, waits: Waits, at: number): (step: Step) => boolean {
   const steps = byId(rows.step)
   const blocked = new Set<string>()
   for (const arc of arcsOf(rows)) {

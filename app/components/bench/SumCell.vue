@@ -136,7 +136,7 @@ const why = computed(() =>
 }
 .mark {
   flex: none;
-  min-width: 2.25rem;
+  min-width: 1.75rem;
   min-height: 2.25rem;
   font-size: 1.1rem;
   color: var(--ink2);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, useId } from 'vue'
-import type { Drawing, Stuff, Tone } from '#core/bench/drawing'
+import { computed, ref, shallowRef, useId } from 'vue'
+import type { Drawing, Look, Stuff, Tone } from '#core/bench/drawing'
 import { fitDrawing } from '#core/bench/fit'
 
 /** A drawing true to scale; pressed, a part of it opens the field it shows. */
@@ -13,9 +13,52 @@ const props = defineProps<{
   /** Fields that begin so are in hand: what shows them stands out. */
   lit?: string
 }>()
-const emit = defineEmits<{ field: [path: string]; light: [path: string] }>()
+const emit = defineEmits<{
+  field: [path: string]
+  light: [path: string]
+  /** Laid elsewhere by hand: where it lies now, in units of the drawing, not below 0. */
+  laid: [fields: { along: string; across: string }, at: { along: number; across: number }]
+}>()
 const isLit = (field: string | undefined): boolean =>
   props.lit !== undefined && props.lit !== '' && field !== undefined && field.startsWith(props.lit)
+interface Held {
+  readonly drag: NonNullable<Look['drag']>
+  readonly index: number
+  readonly fromX: number
+  readonly fromY: number
+  dx: number
+  dy: number
+}
+/** What is being moved, and by how many pixels so far. With a finger a page is scrolled: there the fields do it. */
+const held = shallowRef<Held | null>(null)
+function take(event: PointerEvent, drag: Look['drag'], index: number) {
+  if (!drag || event.pointerType === 'touch' || event.button !== 0) return
+  ;(event.target as Element).setPointerCapture(event.pointerId)
+  held.value = { drag, index, fromX: event.clientX, fromY: event.clientY, dx: 0, dy: 0 }
+}
+function move(event: PointerEvent) {
+  const { value } = held
+  if (!value) return
+  held.value = { ...value, dx: event.clientX - value.fromX, dy: event.clientY - value.fromY }
+}
+/** Set at the end of a drag, so that the press that ends it opens no field. */
+let wasMoved = false
+function letGo() {
+  const { value } = held
+  held.value = null
+  if (!value || Math.hypot(value.dx, value.dy) < 5) return
+  wasMoved = true
+  const [along, across] = fitted.value.scale
+  const { drag } = value
+  emit('laid', drag, {
+    along: Math.max(0, Math.round(drag.from[0] + value.dx / along)),
+    across: Math.min(drag.mostAcross, Math.max(0, Math.round(drag.from[1] + value.dy / across))),
+  })
+}
+function press(field: string | undefined) {
+  if (wasMoved) wasMoved = false
+  else if (field) emit('field', field)
+}
 /** The line of the list that a field stands in. */
 const lineOf = (field: string | undefined): string => {
   const [key = '', index] = (field ?? '').split('.')
@@ -59,6 +102,7 @@ const fills: Readonly<Record<Stuff, string>> = {
   ink: 'var(--ink)',
   none: 'none',
 }
+const mayDrag = computed(() => fitted.value.bodies.some((one) => one.drag !== undefined))
 const tones: Readonly<Record<Tone | 'none', string>> = {
   ink: 'var(--ink)',
   soft: 'var(--ink2)',
@@ -117,8 +161,14 @@ const tones: Readonly<Record<Tone | 'none', string>> = {
           :stroke="tones[one.edge ?? 'ink']"
           :stroke-width="isLit(one.field) ? 5 : one.thick ? 3 : 1.6"
           :stroke-dasharray="one.dashed ? '5 4' : undefined"
-          :class="{ 'cursor-pointer': one.field }"
-          @click="one.field && emit('field', one.field)"
+          :class="one.drag ? 'cursor-grab' : { 'cursor-pointer': one.field }"
+          :transform="held && held.index === index ? `translate(${held.dx} ${held.dy})` : undefined"
+          :opacity="held && held.index === index ? 0.7 : undefined"
+          @click="press(one.field)"
+          @pointerdown="take($event, one.drag, index)"
+          @pointermove="move"
+          @pointerup="letGo"
+          @pointercancel="held = null"
           @mouseenter="one.field && emit('light', lineOf(one.field))"
           @mouseleave="emit('light', '')"
         />
@@ -136,15 +186,20 @@ const tones: Readonly<Record<Tone | 'none', string>> = {
           :font-size="one.px"
           :font-weight="isLit(one.field) ? 700 : undefined"
           class="cond word"
-          :class="{ 'cursor-pointer': one.field }"
-          @click="one.field && emit('field', one.field)"
+          :class="one.field ? 'cursor-pointer' : 'pointer-events-none'"
+          @click="press(one.field)"
         >
           {{ one.text }}
         </text>
       </svg>
     </div>
     <figcaption v-if="drawing.inMm && !bare" class="text-sm text-ink2">
-      To scale. Take sizes from the figures, not from the drawing.
+      To scale. Take sizes from the figures, not from the drawing.<span
+        v-if="mayDrag"
+        class="no-print"
+      >
+        Drag a piece to pin it; the others lie round it. Emptied, its two fields let go of it.</span
+      >
     </figcaption>
   </figure>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ArrowUp, Plus, Trash2 } from '@lucide/vue'
-import { computed } from 'vue'
-import type { Lines, LineValues } from '#core/bench/ask'
+import { useElementSize } from '@vueuse/core'
+import { computed, reactive, ref } from 'vue'
+import type { Cell, Lines, LineValues, Scalar } from '#core/bench/ask'
 import { newLine } from '#core/bench/check'
 import { formatMoney } from '#core/money/money'
 import { formatQuantity } from '#core/units/quantity'
@@ -13,8 +14,19 @@ const isNarrow = useNarrow()
 const store = useRefitStore()
 const units = computed(() => store.refit?.units ?? 'metric')
 const currency = computed(() => store.refit?.currency ?? 'EUR')
+const holder = ref<HTMLElement | null>(null)
+const { width } = useElementSize(holder, { width: 600, height: 0 })
+/** Least width of a figure in a row, rem: a guess has its mark beside it. */
+const leastOf = (cell: Cell): number =>
+  cell.is === 'words' ? 6 : cell.is === 'pick' ? 6 : cell.doubt === undefined ? 3.75 : 5.75
+const buttonsRem = 4.75
+const rem = 16
 /** Too many figures for one row: each has its label, as on a phone. */
-const isStacked = computed(() => isNarrow.value || cells.value.length > 5)
+const isStacked = computed(
+  () =>
+    isNarrow.value ||
+    usual.value.reduce((all, cell) => all + leastOf(cell) + 0.25, buttonsRem) * rem > width.value,
+)
 const list = computed(() => (props.page.values[props.lines.key] ?? []) as readonly LineValues[])
 const pathOf = (index: number, key: string) => `${props.lines.key}.${index}.${key}`
 /** Words that only go along are not shown. */
@@ -32,8 +44,8 @@ const isOpen = (index: number): boolean =>
     return props.page.problemAt(path) !== '' || props.page.unreadAt(path) !== ''
   })
 function unfold(index: number) {
-  const { unfolded } = props.page
-  unfolded[props.lines.key] = unfolded[props.lines.key] === index ? -1 : index
+  const isOut = props.page.unfolded[props.lines.key] === index
+  props.page.unfold(props.lines.key, isOut ? -1 : index)
 }
 /** The figures of a line in one: what is chosen in its words, what is left empty not at all. */
 const figuresOf = (line: LineValues): string =>
@@ -41,31 +53,58 @@ const figuresOf = (line: LineValues): string =>
     .flatMap((cell): string[] => {
       const value = line[cell.key]
       if (cell.is === 'words' || value === null || value === undefined || value === '') return []
+      if (cell.isRare && value === cell.initial) return []
       if (cell.is === 'pick')
         return [cell.options.find((one) => one.value === value)?.label ?? String(value)]
       if (cell.unit === 'money') return [formatMoney(Number(value), currency.value)]
       return [formatQuantity(Number(value), cell.unit, units.value)]
     })
     .join(' · ')
+const usual = computed(() => cells.value.filter((cell) => !cell.isRare))
+const rare = computed(() => cells.value.filter((cell) => cell.isRare))
+/** Lines whose seldom wanted figures are asked for. */
+const more = reactive<Record<number, boolean>>({})
+/** What is seldom wanted and says something stays in sight, asked for or not. */
+const rareOf = (line: LineValues, index: number) =>
+  rare.value.filter(
+    (cell) =>
+      more[index] === true ||
+      (line[cell.key] ?? null) !== cell.initial ||
+      props.page.problemAt(pathOf(index, cell.key)) !== '' ||
+      props.page.unreadAt(pathOf(index, cell.key)) !== '',
+  )
 const columns = computed(
   () =>
-    cells.value
-      .map((cell) =>
-        cell.is === 'words'
-          ? 'minmax(6rem,1.5fr)'
-          : cell.is === 'pick'
-            ? 'minmax(5.5rem,1fr)'
-            : 'minmax(5rem,1fr)',
-      )
-      .join(' ') + ' 4.75rem',
+    usual.value
+      .map((cell) => `minmax(${leastOf(cell)}rem,${cell.is === 'words' ? 1.5 : 1}fr)`)
+      .join(' ') + ` ${buttonsRem}rem`,
 )
 const nameOf = (line: LineValues, index: number) => {
   const words = props.lines.of.find((cell) => cell.is === 'words')
   return (words && String(line[words.key] ?? '')) || `${props.lines.one} ${index + 1}`
 }
+const cellOf = (cell: Cell, line: LineValues, index: number) => {
+  const path = pathOf(index, cell.key)
+  return {
+    cell,
+    path,
+    value: valueAt(props.page.values, path) ?? null,
+    error: props.page.problemAt(path),
+    isKnown: props.page.known[path] === true,
+    within: nameOf(line, index),
+  }
+}
+const heard = (cell: Cell, index: number) => {
+  const path = pathOf(index, cell.key)
+  return {
+    put: (value: Scalar) => props.page.put(path, value),
+    known: (is: boolean) => props.page.setKnown(path, is),
+    unread: (said: string) => props.page.setUnread(path, said),
+  }
+}
 function add() {
   props.page.setLines(props.lines.key, [...list.value, newLine(props.lines.of)])
-  props.page.unfolded[props.lines.key] = list.value.length - 1
+  props.page.unfold(props.lines.key, list.value.length - 1)
 }
 function takeAway(index: number) {
   props.page.setLines(
@@ -82,7 +121,7 @@ const least = computed(() => props.lines.least ?? 1)
 </script>
 
 <template>
-  <fieldset class="min-w-0">
+  <fieldset ref="holder" class="min-w-0">
     <legend class="cond text-lg">{{ lines.label }}</legend>
     <p v-if="page.problemAt(lines.key)" class="text-redlead" role="alert">
       {{ page.problemAt(lines.key) }}
@@ -94,7 +133,7 @@ const least = computed(() => props.lines.least ?? 1)
       :style="{ gridTemplateColumns: columns }"
       aria-hidden="true"
     >
-      <span v-for="cell in cells" :key="cell.key" class="truncate">{{ cell.label }}</span>
+      <span v-for="cell in usual" :key="cell.key" class="truncate">{{ cell.label }}</span>
     </div>
     <ul>
       <li
@@ -119,18 +158,11 @@ const least = computed(() => props.lines.least ?? 1)
           <span class="block text-ink2">{{ figuresOf(line) }}</span>
         </button>
         <SumCell
-          v-for="cell in isOpen(index) ? cells : []"
+          v-for="cell in isOpen(index) ? usual : []"
           :key="cell.key"
-          :cell="cell"
-          :path="pathOf(index, cell.key)"
-          :value="valueAt(page.values, pathOf(index, cell.key)) ?? null"
-          :error="page.problemAt(pathOf(index, cell.key))"
-          :is-known="page.known[pathOf(index, cell.key)] === true"
+          v-bind="cellOf(cell, line, index)"
           :hide-label="!isStacked"
-          :within="nameOf(line, index)"
-          @put="page.put(pathOf(index, cell.key), $event)"
-          @known="page.setKnown(pathOf(index, cell.key), $event)"
-          @unread="page.setUnread(pathOf(index, cell.key), $event)"
+          v-on="heard(cell, index)"
         />
         <span v-if="isOpen(index)" class="flex items-center justify-end">
           <button
@@ -152,6 +184,23 @@ const least = computed(() => props.lines.least ?? 1)
             <Trash2 :size="18" aria-hidden="true" />
           </button>
         </span>
+        <div v-if="isOpen(index) && rare.length > 0" class="rare">
+          <SumCell
+            v-for="cell in rareOf(line, index)"
+            :key="cell.key"
+            v-bind="cellOf(cell, line, index)"
+            v-on="heard(cell, index)"
+          />
+          <button
+            v-if="rareOf(line, index).length < rare.length || more[index]"
+            type="button"
+            class="more no-print"
+            :aria-expanded="more[index] === true"
+            @click="more[index] = !more[index]"
+          >
+            {{ more[index] ? 'Less' : 'More' }} of {{ nameOf(line, index) }}
+          </button>
+        </div>
       </li>
     </ul>
     <button
@@ -183,5 +232,23 @@ const least = computed(() => props.lines.least ?? 1)
 .line.stacked {
   grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
   row-gap: 0.25rem;
+}
+.rare {
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
+  align-items: end;
+  gap: 0.25rem 0.5rem;
+}
+.more {
+  justify-self: start;
+  min-height: 1.75rem;
+  color: var(--ink2);
+  text-decoration: underline;
+}
+@media (pointer: coarse), (max-width: 640px) {
+  .more {
+    min-height: 2.75rem;
+  }
 }
 </style>

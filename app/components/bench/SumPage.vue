@@ -10,6 +10,8 @@ const page = useSum(props.sum)
 const job = computed(() => store.rows.job.find((one) => one.id === page.jobId.value) ?? null)
 /** What stands on the screen: the answer, or greyed the last one that could be worked. */
 const shown = computed(() => page.answer.value ?? page.lastGood.value)
+/** Too many columns for a third of the page. */
+const isWideTable = computed(() => (shown.value?.table?.head.length ?? 0) > 5)
 const isStale = computed(() => page.answer.value === null)
 const doubtSaid = computed(() => {
   const doubt = page.doubt.value
@@ -29,13 +31,18 @@ const doubtSaid = computed(() => {
 })
 async function toField(path: string) {
   const [key = '', index] = path.split('.')
-  if (index !== undefined) page.unfolded[key] = Number(index)
+  if (index !== undefined) page.unfold(key, Number(index))
   await nextTick()
   const field = document
     .querySelector(`[data-path="${CSS.escape(path)}"]`)
     ?.querySelector<HTMLElement>('input, select')
   field?.focus()
   if (field instanceof HTMLInputElement) field.select()
+}
+/** A piece dragged on the drawing: it is pinned there. */
+function lay(fields: { along: string; across: string }, at: { along: number; across: number }) {
+  page.put(fields.along, at.along)
+  page.put(fields.across, at.across)
 }
 const print = () => window.print()
 useKeyScope({ benchBack: () => void navigateTo(`/r/${store.refitId}/bench`) })
@@ -81,7 +88,7 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
     >
       <template v-if="page.search.running.value">
         <progress
-          class="w-40 accent-(--verdigris)"
+          class="w-40"
           :value="page.search.share.value"
           max="1"
           aria-label="How far the search is"
@@ -108,9 +115,15 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
       :lit="page.lit.value"
       @field="toField"
       @light="page.light"
+      @laid="lay"
     />
     <div
-      class="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-x-7 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] xl:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)_minmax(0,1fr)]"
+      class="mt-3 grid grid-cols-[minmax(0,1fr)] items-start gap-x-7 gap-y-5 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]"
+      :class="
+        sum.isWide
+          ? 'xl:grid-cols-[minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)]'
+          : 'xl:grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)_minmax(0,1fr)]'
+      "
     >
       <div class="grid grid-cols-[minmax(0,1fr)] gap-4">
         <SumDrawing
@@ -191,39 +204,7 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
             </li>
           </ul>
         </section>
-        <section v-if="shown?.table" :aria-label="shown.table.caption" class="overflow-x-auto">
-          <table class="w-full">
-            <caption class="cond border-b-2 border-ink text-left text-xl">
-              {{
-                shown.table.caption
-              }}
-            </caption>
-            <thead>
-              <tr class="cond text-left text-ink2">
-                <th
-                  v-for="(head, at) in shown.table.head"
-                  :key="head"
-                  scope="col"
-                  :class="{ 'text-right': at > 0 }"
-                >
-                  {{ head }}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(row, at) in shown.table.rows" :key="at" class="border-b border-rule2">
-                <td
-                  v-for="(cell, column) in row"
-                  :key="column"
-                  class="py-1 pr-2"
-                  :class="{ 'text-right': column > 0, cond: column > 0 }"
-                >
-                  {{ cell }}
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </section>
+        <SumTable v-if="shown?.table && !isWideTable" :table="shown.table" />
       </div>
       <div
         class="grid grid-cols-[minmax(0,1fr)] gap-5 lg:col-span-2 lg:grid-cols-2 xl:col-span-1 xl:grid-cols-[minmax(0,1fr)]"
@@ -250,6 +231,12 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
         </div>
         <SumPut :page="page" :answer="page.answer.value" />
       </div>
+      <SumTable
+        v-if="shown?.table && isWideTable"
+        class="col-span-full"
+        :class="{ 'opacity-50': isStale }"
+        :table="shown.table"
+      />
     </div>
   </div>
 </template>

@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Job } from '#core/model/entities'
 
 /** Sums of the bench that the job rests on: what is kept of them, and what still wants working out. */
-const props = defineProps<{ job: Job }>()
+const props = defineProps<{ job: Job; /** Those of this step alone. */ stepId?: string }>()
 const store = useRefitStore()
-const { items: mine } = useBench(() => props.job.id)
+const { items } = useBench(() => props.job.id)
+const mine = computed(() =>
+  items.value.filter((one) => props.stepId === undefined || one.want.step.id === props.stepId),
+)
 </script>
 
 <template>

@@ -62,6 +62,9 @@ const whoWhen = (one: { personIds: readonly string[]; from: number; to: number }
   const who = names.length === 1 ? `${names[0]}, ` : ''
   return `${who}${clockTimeOf(one.from, store.zone)}–${clockTimeOf(one.to, store.zone)}`
 }
+const daySteps = computed(() =>
+  props.sheet.lines.flatMap((line) => (line.step && line.step.state !== 'done' ? [line.step] : [])),
+)
 const bagsMissing = computed(() => bagsToFind(store.rows, store.accepted, time.minute))
 const forNow = computed(() => provisionals(store.rows))
 /** Cures on one scale, from the morning of the day to the last of them. */
@@ -136,6 +139,7 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
       :day-start="dayStart"
       :day-end="dayEnd"
     />
+    <DaySums :steps="daySteps" />
     <DayLooks :on="on" />
     <section v-if="bagsMissing.length > 0" class="mt-3">
       <h2 class="border-b-2 border-ink text-redlead">Bags to find</h2>

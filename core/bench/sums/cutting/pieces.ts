@@ -6,7 +6,7 @@ import type { Result } from '../../../result'
 import { listed } from '../../../units/counted'
 import { amount, count, hidden, lines, maybeAmount, pick, rarely, words } from '../../ask'
 import type { Shape } from '../../drawing'
-import { by, box, round, text } from '../../parts'
+import { by, box, round } from '../../parts'
 import type { Put, ShelfLot, Tools } from '../../sum'
 
 const pieceCells = (along: string) =>
@@ -212,12 +212,13 @@ export function joinedWays(
   return ways.map((lines_) => new Map(lines_.map(halved)))
 }
 
-/** Pieces of a plan drawn from a corner; `tint`: they come from what is there; `mayDrag`: they can be pinned elsewhere. */
+/** Pieces of a plan drawn from a corner; `tint`: they come from what is there; `onRoll`: they can be pinned
+ * elsewhere on a roll so wide. */
 export function drawnPieces(
   laid: readonly Laid[],
   pieces: readonly OnePiece[],
   [left, top]: readonly [number, number],
-  { tint = false, mayDrag = false }: { readonly tint?: boolean; readonly mayDrag?: boolean },
+  { tint = false, onRoll }: { readonly tint?: boolean; readonly onRoll?: number },
   { say }: Tools,
 ): Shape[] {
   return laid.flatMap((one): Shape[] => {
@@ -230,13 +231,14 @@ export function drawnPieces(
         fill: tint ? 'resin' : 'paper',
         thick: piece.cut.pin !== undefined,
         field: `pieces.${piece.line}.long`,
-        ...(!mayDrag
+        ...(onRoll === undefined
           ? {}
           : {
               drag: {
                 along: `pieces.${piece.line}.pinAlong`,
                 across: `pieces.${piece.line}.pinAcross`,
                 from: [one.along, one.across],
+                mostAcross: Math.max(0, onRoll - piece.cut.wide),
               },
             }),
       }),

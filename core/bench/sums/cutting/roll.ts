@@ -156,7 +156,7 @@ export const fromRoll = sum({
     if (plan.length > 0) {
       shapes.push(
         box(0, 0, toBuy, roll, { fill: 'waste' }),
-        ...drawnPieces(plan.onRoll, pieces, [0, 0], { mayDrag: true }, tools),
+        ...drawnPieces(plan.onRoll, pieces, [0, 0], { onRoll: roll }, tools),
         length([0, roll], [plan.length, roll], `last cut at ${say(round(plan.length, 0), 'mm')}`, {
           off: 0.5,
         }),

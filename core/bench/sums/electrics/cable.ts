@@ -202,8 +202,8 @@ export const cableAndFuse = sum({
       table: {
         caption: 'Circuit list and fuse sheet',
         head: [
-          'Way',
           'Circuit',
+          'way',
           'fuse',
           'cable',
           'one way',
@@ -216,8 +216,8 @@ export const cableAndFuse = sum({
           .map((one) => ({ one, colour: runs[one.line]?.colour ?? '' }))
           .sort((a, b) => a.one.firstWay - b.one.firstWay)
           .map(({ one, colour }) => [
-            waysOf(one),
             `${one.name}${one.many > 1 ? ` × ${one.many}` : ''}${one.isThere ? ' (there)' : ''}`,
+            waysOf(one),
             `${one.fuseA} A`,
             `${mm2(one.mm2)}${one.by === 'fuse' ? ' ▲' : ''}`,
             say(round(one.runM, 1), 'm'),
@@ -305,9 +305,9 @@ const waysOf = ({ firstWay, lastWay }: SizedCircuit): string =>
 /** The way that an answer gave a circuit by its name: it keeps it when the list grows. */
 function wayIn(answer: Answer | null, name: string): number | null {
   const row = answer?.table?.rows.find(
-    ([, said = '']) => said.replace(/ × \d+| \(there\)/g, '') === name,
+    ([said = '']) => said.replace(/ × \d+| \(there\)/g, '') === name,
   )
-  return row ? Number.parseInt(row[0] ?? '', 10) : null
+  return row ? Number.parseInt(row[1] ?? '', 10) : null
 }
 
 /** Whether there is a cable for it at all. */

@@ -1,4 +1,5 @@
 import { accepted } from '../../../result'
+import type { Values } from '../../ask'
 import { amount, lines, pick, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { box, round, text } from '../../parts'
@@ -39,6 +40,11 @@ export const leftInCup = sum({
       { most: 30 },
     ),
   ],
+  // How much each takes, nobody has said: a guess, to be looked at.
+  prepared: (steps): Values =>
+    steps.length > 0
+      ? { places: steps.map(({ name, wants }) => ({ name, wants, takes: 30, minutes: 5 })) }
+      : {},
   work: ({ left, minutes, is, places }, { say }) => {
     const g = (value: number) => say(round(value, 0), 'g')
     const able = places.filter((one) => !(is === 'thick' && one.wants === 'thin'))

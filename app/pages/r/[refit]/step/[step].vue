@@ -252,6 +252,7 @@ const pace = computed(() => {
       </li>
     </ul>
 
+    <JobSums v-if="job" :job="job" :step-id="step.id" />
     <WhichDay :step="step" />
 
     <section v-if="count" class="mt-3" aria-label="Count">
