@@ -64,11 +64,14 @@ const usual = computed(() => cells.value.filter((cell) => !cell.isRare))
 const rare = computed(() => cells.value.filter((cell) => cell.isRare))
 /** Lines whose seldom wanted figures are asked for. */
 const more = reactive<Record<number, boolean>>({})
+/** Figures that were typed stay in sight while they are emptied to be typed anew. */
+const touched = reactive<Record<string, boolean>>({})
 /** What is seldom wanted and says something stays in sight, asked for or not. */
 const rareOf = (line: LineValues, index: number) =>
   rare.value.filter(
     (cell) =>
       more[index] === true ||
+      touched[pathOf(index, cell.key)] === true ||
       (line[cell.key] ?? null) !== cell.initial ||
       props.page.problemAt(pathOf(index, cell.key)) !== '' ||
       props.page.unreadAt(pathOf(index, cell.key)) !== '',
@@ -97,7 +100,10 @@ const cellOf = (cell: Cell, line: LineValues, index: number) => {
 const heard = (cell: Cell, index: number) => {
   const path = pathOf(index, cell.key)
   return {
-    put: (value: Scalar) => props.page.put(path, value),
+    put: (value: Scalar) => {
+      touched[path] = true
+      props.page.put(path, value)
+    },
     known: (is: boolean) => props.page.setKnown(path, is),
     unread: (said: string) => props.page.setUnread(path, said),
   }
@@ -141,6 +147,7 @@ const least = computed(() => props.lines.least ?? 1)
         :key="index"
         class="line border-b border-rule2 py-1"
         :class="{ stacked: isStacked }"
+        :aria-label="nameOf(line, index)"
         :style="{ '--columns': columns }"
         @mouseenter="page.light(pathOf(index, ''))"
         @mouseleave="page.light('')"

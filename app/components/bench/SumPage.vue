@@ -17,8 +17,10 @@ const doubtSaid = computed(() => {
   const doubt = page.doubt.value
   if (!doubt || !page.answer.value) return ''
   if (doubt.holds) return 'The same, whatever the guesses are.'
+  // Answers of many lines are no reading matter: that they change, and by which figure, is what counts.
+  const isShort = (doubt.thin?.length ?? 0) + (doubt.thick?.length ?? 0) < 60
   const range =
-    doubt.thin !== null && doubt.thick !== null && doubt.thin !== doubt.thick
+    isShort && doubt.thin !== null && doubt.thick !== null && doubt.thin !== doubt.thick
       ? `Every guess thin: ${doubt.thin}; every guess thick: ${doubt.thick}.`
       : doubt.thin === null || doubt.thick === null
         ? 'With the guesses off, it may not work at all.'
@@ -153,6 +155,11 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
             />
           </template>
         </form>
+        <SumTable
+          v-if="shown?.table && isWideTable"
+          :class="{ 'opacity-50': isStale }"
+          :table="shown.table"
+        />
       </div>
       <div class="grid grid-cols-[minmax(0,1fr)] gap-5" :class="{ 'opacity-50': isStale }">
         <section v-if="shown && shown.figures.length > 0" aria-labelledby="sum-answer">
@@ -231,12 +238,6 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
         </div>
         <SumPut :page="page" :answer="page.answer.value" />
       </div>
-      <SumTable
-        v-if="shown?.table && isWideTable"
-        class="col-span-full"
-        :class="{ 'opacity-50': isStale }"
-        :table="shown.table"
-      />
     </div>
   </div>
 </template>
