@@ -171,19 +171,26 @@ export function editableQuantity(value: number, unit: string, units: UnitSystem)
 
 /**
  * An amount as written, in the metric `unit` core counts in. A bare number is taken in the unit shown
- * beside the field; any other unit of the kind may be typed after it.
+ * beside the field; any other unit of the kind may be typed after it. A length is below 0 only where `mayBeNegative`: a gap
+ * instead of a lap, one level under another.
  */
-export function parseQuantity(text: string, unit: string, units: UnitSystem): Result<number> {
+export function parseQuantity(
+  text: string,
+  unit: string,
+  units: UnitSystem,
+  mayBeNegative = false,
+): Result<number> {
   const said = plainInput(text)
   const asks = ambiguity(said)
   if (asks) return refused(asks)
   if (unit === '°C') return parseTemp(said, units)
   if (isLength(unit)) {
     const bare: LengthUnit = units !== 'us' ? unit : unit === 'mm' ? 'in' : 'ft'
-    const metres = parseLength(text, units, bare)
-    return metres.ok
-      ? accepted(roundedTo(unit === 'mm' ? metres.value * 1000 : metres.value))
-      : metres
+    const isBelow = mayBeNegative && said.startsWith('-')
+    const metres = parseLength(isBelow ? said.slice(1) : text, units, bare)
+    if (!metres.ok) return metres
+    const value = roundedTo(unit === 'mm' ? metres.value * 1000 : metres.value)
+    return accepted(isBelow ? -value : value)
   }
   const match = /^(-?[\d.,/ -]*\d)\s*([^\d\s.,/-].*)?$/.exec(said)
   const value = match ? (readAmount(match[1] as string) ?? readNumber(match[1] as string)) : null

@@ -28,7 +28,7 @@ const labelled = computed(() =>
 )
 const parse = (text: string) => {
   if (props.mayBeEmpty && text.trim() === '') return accepted(null)
-  const found = parseQuantity(text, props.unit, units.value)
+  const found = parseQuantity(text, props.unit, units.value, (props.min ?? 0) < 0)
   if (!found.ok) return found
   if (props.whole && !Number.isInteger(found.value)) return refused('A whole number, please.')
   const say = (value: number) => formatQuantity(value, props.unit, units.value)

@@ -70,3 +70,35 @@ describe('a piece laid by hand', () => {
     ).toBe('buy 0.5 m')
   })
 })
+
+describe('bars', () => {
+  const bars = (pieces: readonly LineValues[], more: Values = {}): Values => ({
+    kerf: 0,
+    sold: [{ long: 6000 }],
+    pieces,
+    ...more,
+  })
+  it('want one more where the saw eats the last millimetres', () => {
+    // Three of 2000 are 6000; two cuts of 3 between them are not there.
+    const three = bars([{ name: 'rail', many: 3, long: 2000 }])
+    expect(answerOf('bars-and-planks', three).says).toBe('1 × 6 m')
+    expect(answerOf('bars-and-planks', { ...three, kerf: 3 }).says).toBe('2 × 6 m')
+  })
+  it('lie in lengths by what fits, first in what is there', () => {
+    // 2400 + 2400 + 900 = 5700 and 3 × 900 + 4 × 650 = 5300: two of 6 m. A rest of 2.5 m there takes one rail; one more is bought.
+    const pieces = [
+      { name: 'rail', many: 2, long: 2400 },
+      { name: 'post', many: 4, long: 900 },
+      { name: 'brace', many: 4, long: 650 },
+    ]
+    expect(answerOf('bars-and-planks', bars(pieces, { kerf: 2 })).says).toBe('2 × 6 m')
+    const rest = { stock: [{ name: 'rest', long: 2500, lot: '' }] }
+    // 11 000 less 2400 are 8600: two bars still. Without the braces, 6000: 2400 + 3600 fill one to the millimetre.
+    expect(answerOf('bars-and-planks', bars(pieces, rest)).says).toBe('2 × 6 m')
+    expect(answerOf('bars-and-planks', bars(pieces.slice(0, 2), rest)).says).toBe('1 × 6 m')
+    // 5 mm left on each: 2405 + 4 × 905 = 6025.
+    expect(answerOf('bars-and-planks', bars(pieces.slice(0, 2), { ...rest, spare: 5 })).says).toBe(
+      '2 × 6 m',
+    )
+  })
+})

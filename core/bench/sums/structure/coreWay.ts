@@ -1,6 +1,7 @@
 import type { PanelCase } from '../../../panel/ways'
 import { coreWays, rankedWays } from '../../../panel/ways'
 import { accepted } from '../../../result'
+import { counted } from '../../../units/counted'
 import { amount, maybeAmount, pick } from '../../ask'
 import type { Shape } from '../../drawing'
 import { box, round, text, yesNo } from '../../parts'
@@ -91,7 +92,7 @@ export const whichCoreWay = sum({
       verdict: best.fit === 'not' ? 'stop' : 'go',
       figures: ways.map((one) => ({
         label: one.recipe.title,
-        value: `${round(one.hours)} h, ${round(one.waitDays, 0)} days of waits`,
+        value: `${round(one.hours)} h, ${counted(round(one.waitDays, 0), 'day')} of waits`,
         note: `${word[one.fit]}: ${one.because}`,
         tone:
           one === best && one.fit === 'fits'

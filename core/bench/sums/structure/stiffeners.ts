@@ -75,7 +75,7 @@ export const stiffenersSum = sum({
       verdict: enough || have === 0 ? 'go' : 'look',
       figures: [
         { label: 'Sag with one', value: mm(one) },
-        ...(now === null
+        ...(now === null || have === 1
           ? []
           : [
               {
