@@ -15,6 +15,15 @@ export function exitOvalMm(diameterMm: number, angleDeg: number): number {
   return diameterMm / Math.sin(angleDeg / degrees)
 }
 
+/**
+ * High way of the hole in an upright frame, or in a ring that holds a tube on its line, where the bar goes through it down by an
+ * angle (0 to 60°): D ÷ cos. Source: handbook-2 I7. Example: 45 at 7.6° → 45.4.
+ */
+export function crossOvalMm(diameterMm: number, angleDeg: number): number {
+  needRange('crossOvalMm', 'angle in degrees', angleDeg, 0, 60)
+  return diameterMm / Math.cos(angleDeg / degrees)
+}
+
 /** A face read at four places, mm of gap between the two flanges. */
 export interface FaceGaps {
   readonly top: number

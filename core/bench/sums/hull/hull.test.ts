@@ -19,6 +19,10 @@ describe('angles', () => {
       'Strut: shaft under the coupling by',
     ]
     expect(shown('shaft-line', {}, labels)).toEqual(['7.59°', '149 × 30 mm', '75 mm', '300 mm'])
+    // A tube of 45: 45 ÷ sin(7.59 + 4)° = 224 mm, its rings 45 ÷ cos 7.59° = 45.4 high.
+    expect(
+      shown('shaft-line', { tube: 45 }, ['Oval through the skin', 'Rings and upright frames']),
+    ).toEqual(['224 × 45 mm', '45.4 × 45 mm'])
     expect(answerOf('shaft-line', { gearbox: 60, strutAt: 2100 }).verdict).toBe('go')
     expect(answerOf('shaft-line', { gearbox: 40 }).verdict).toBe('stop')
     // Free span (2250 − 1000)/cos = 1261 over 40 × 30.

@@ -1,4 +1,4 @@
-import { exitOvalMm, lineAngleDeg } from '../../../geometry/shaftLine'
+import { crossOvalMm, exitOvalMm, lineAngleDeg } from '../../../geometry/shaftLine'
 import { accepted } from '../../../result'
 import { amount, maybeAmount } from '../../ask'
 import type { Shape } from '../../drawing'
@@ -36,6 +36,7 @@ export const shaftLine = sum({
     amount('strutAt', 'Strut or last bearing from the coupling, level', 'mm', 2250, [0, 20_000], {
       doubt: 0.03,
     }),
+    maybeAmount('tube', 'Tube round it, outside', 'mm', [10, 400]),
     maybeAmount('gearbox', 'Gearbox or pump to what is under it', 'mm', [0, 2000]),
   ],
   wantedBy: [
@@ -53,16 +54,19 @@ export const shaftLine = sum({
   wantedAt: { operations: ['survey', 'fit'], words: /shaft/i },
   work: (given, { say }) => {
     const { run, drop, shaft, propeller, hullAbove, hullSlope, exitAt, strutAt, gearbox } = given
+    const through = given.tube ?? shaft
     const angle = lineAngleDeg(drop, run)
     const long = Math.hypot(run, drop)
     const toHull = Math.max(0.5, angle + hullSlope)
-    const oval = exitOvalMm(shaft, toHull)
+    const oval = exitOvalMm(through, toHull)
+    const ring = crossOvalMm(through, angle)
     const strutDrop = (drop * strutAt) / run
     const tip = hullAbove - propeller / 2
     const tipWant = wantedTip * propeller
     const between = Math.abs(strutAt - exitAt) / Math.cos((angle * Math.PI) / 180)
     const spanMost = spanTimes * shaft
     const mm = (value: number) => say(round(value, 0), 'mm')
+    const fine = (value: number) => say(round(value, 1), 'mm')
     const checks: Check[] = [
       {
         text: `Tip ${mm(tip)} off the hull`,
@@ -163,8 +167,13 @@ export const shaftLine = sum({
         },
         {
           label: 'Oval through the skin',
-          value: `${by(mm(oval), mm(shaft))}`,
-          note: `at ${round(toHull)}° to it; the tube is larger`,
+          value: `${by(mm(oval), mm(through))}`,
+          note: `at ${round(toHull)}° to it, for the ${given.tube === null ? 'bare shaft: a tube is larger' : 'tube'}`,
+        },
+        {
+          label: 'Rings and upright frames',
+          value: `${by(fine(ring), fine(through))}`,
+          note: 'the hole that holds it on its line, high and wide',
         },
         { label: 'Strut: shaft under the coupling by', value: mm(strutDrop) },
         {
@@ -177,7 +186,7 @@ export const shaftLine = sum({
       checks,
       working: [
         `atan(${round(drop)} ÷ ${round(run)}) = ${round(angle, 2)}°; √(${round(run)}² + ${round(drop)}²) = ${round(long)} mm.`,
-        `Oval: ${round(shaft)} ÷ sin(${round(angle)} + ${round(hullSlope)})° = ${round(oval)} mm.`,
+        `Oval: ${round(through)} ÷ sin(${round(angle)} + ${round(hullSlope)})° = ${round(oval)} mm; rings: ${round(through)} ÷ cos(${round(angle)})° = ${round(ring)} mm.`,
         `Tip: ${round(hullAbove)} − ${round(propeller)}/2 = ${round(tip)} mm; 0.15 × ${round(propeller)} = ${round(tipWant)}.`,
         `At the strut: ${round(drop)} × ${round(strutAt)} ÷ ${round(run)} = ${round(strutDrop)} mm.`,
       ],
