@@ -41,6 +41,15 @@ export function solarAh(watts: number, sunHours: number, volts: number): number 
   return (watts * sunHours * solarShare) / volts
 }
 
+/** So many hours a bank has to last at what is drawn at once, or its volts sag; starting values, the maker's sheet decides. */
+const drawHours: Readonly<Record<Chemistry, number>> = { lead: 5, agm: 5, lithium: 2 }
+
+/** Bank for what is drawn at once, Ah: A × hours it has to last at that. Source: handbook-2 I9. Example: 75 A of AGM → 375. */
+export function bankByDrawAh(amps: number, chemistry: Chemistry): number {
+  needRange('bankByDrawAh', 'draw in A', amps, 0, 1e5)
+  return amps * drawHours[chemistry]
+}
+
 /** Cost of a kilowatt-hour that is used: price ÷ (usable kWh × cycles). All over 0. Source: handbook 13. */
 export function costOfKwh(
   price: number,

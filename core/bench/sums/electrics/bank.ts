@@ -1,4 +1,4 @@
-import { bankAh, chemistries, loadAh, solarAh } from '../../../electrics/energy'
+import { bankAh, bankByDrawAh, chemistries, loadAh, solarAh } from '../../../electrics/energy'
 import type { Chemistry } from '../../../electrics/energy'
 import { accepted } from '../../../result'
 import { amount, count, lines, pick, rarely, words } from '../../ask'
@@ -113,6 +113,13 @@ export const loadsToBank = sum({
     const gives = solarAh(panels, sun, volts)
     const short = all - gives
     const engineMin = short > 0 && alternator > 0 ? (short / alternator) * 60 : 0
+    // Drawn for an hour, its Ah are its amperes.
+    const pulls = loads
+      .map((one) => ({
+        name: one.name,
+        amps: loadAh(one.watts, one.many, 1, volts, one.by === 'inverter'),
+      }))
+      .reduce((most, one) => (one.amps > most.amps ? one : most))
     const largest = [...loads].sort((a, b) => ahOf(b, place) - ahOf(a, place))[0]
     const ah = (value: number) => `${round(value, value < 100 ? 1 : 0)} Ah`
     const row = 22
@@ -199,6 +206,11 @@ export const loadsToBank = sum({
                 : 'nothing closes it'
               : undefined,
           tone: short > 0 ? 'short' : 'good',
+        },
+        {
+          label: 'By its draw',
+          value: ah(bankByDrawAh(pulls.amps, kind as Chemistry)),
+          note: `${pulls.name} alone draws ${round(pulls.amps)} A: a smaller bank sags`,
         },
         {
           label: 'By its charging',

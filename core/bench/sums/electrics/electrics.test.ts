@@ -86,6 +86,18 @@ describe('cables', () => {
   })
 })
 
+describe('a bank by what is drawn at once', () => {
+  it('is as large as its largest load wants it, by its kind', () => {
+    // 1200 W through an inverter at 12 V: 1200 ÷ 12 ÷ 0.85 = 117.6 A; five hours of it, or two for lithium.
+    const loads = [
+      { name: 'lamp', watts: 10, anchor: 1, by: 'bank' },
+      { name: 'kettle', watts: 1200, anchor: 0.1, by: 'inverter' },
+    ]
+    expect(shown('loads-to-bank', { loads }, ['By its draw'])).toEqual(['588 Ah'])
+    expect(shown('loads-to-bank', { loads, kind: 'lithium' }, ['By its draw'])).toEqual(['235 Ah'])
+  })
+})
+
 describe('the circuit list', () => {
   const line = (name: string, more: object = {}) => ({
     name,
