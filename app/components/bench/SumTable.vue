@@ -31,7 +31,7 @@ defineProps<{ table: Table }>()
             v-for="(cell, column) in row"
             :key="column"
             class="py-1 pr-2"
-            :class="{ 'text-right': column > 0, cond: column > 0 }"
+            :class="{ 'text-right': column > 0, 'cond whitespace-nowrap': column > 0 }"
           >
             {{ cell }}
           </td>
