@@ -13,7 +13,7 @@ const mine = computed(() =>
 
 <template>
   <section v-if="mine.length > 0" class="no-print" aria-label="On the bench">
-    <h3>On the bench</h3>
+    <component :is="stepId === undefined ? 'h3' : 'h2'">On the bench</component>
     <ul>
       <li v-for="one in mine" :key="one.want.sum.key">
         <NuxtLink
