@@ -3,6 +3,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import type { Ask, LineValues, Scalar, Value, Values } from '#core/bench/ask'
 import { askedValues, fittingValues, initialValues, isAsked, problemsIn } from '#core/bench/check'
 import { grownValues } from '#core/bench/grow'
+import { movedMarks } from '#core/bench/moved'
 import { preparedSteps } from '#core/bench/prepared'
 import { doubtOf } from '#core/bench/doubt'
 import type { Doubt, Known } from '#core/bench/doubt'
@@ -150,11 +151,11 @@ export function useSum(sum: Sum) {
     else Reflect.deleteProperty(known, path)
     keepTyped()
   }
-  function setLines(key: string, list: Value): void {
+  /** A list with its lines in other places; `from`: where each stood before, null: it is new. */
+  function setLines(key: string, list: Value, from: readonly (number | null)[]): void {
     values[key] = list
-    // Lines moved: what was known of a place may be another's now.
-    for (const path of Object.keys(known))
-      if (path.startsWith(`${key}.`)) Reflect.deleteProperty(known, path)
+    moveMarks(known, key, from)
+    moveMarks(unread, key, from)
     keepTyped()
   }
   /** What was typed stands in the address, so that a reload, the back button and a copied link keep it. */
@@ -250,4 +251,15 @@ function readTyped(
   } catch {
     return nothing
   }
+}
+
+/** What is known of a line, and what could not be read in it, goes with it. */
+function moveMarks<Mark>(
+  marks: Record<string, Mark>,
+  key: string,
+  from: readonly (number | null)[],
+): void {
+  const moved = movedMarks(marks, key, from)
+  for (const path of Object.keys(marks)) Reflect.deleteProperty(marks, path)
+  Object.assign(marks, moved)
 }

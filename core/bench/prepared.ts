@@ -5,7 +5,7 @@ import type { RefitRows } from '../model/refit'
 import type { Operation } from '../model/words'
 import { isOpen } from '../plan/planned'
 import type { Waits } from '../plan/waits'
-import { readyBy } from '../today/offered'
+import { readyBy } from '../plan/readyBy'
 
 /** Operations that take mixed resin, and how. */
 const wants: Partial<Readonly<Record<Operation, 'thin' | 'thick'>>> = {

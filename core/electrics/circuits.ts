@@ -14,7 +14,7 @@ export interface Circuit {
   readonly derating: number
   /** First way on the panel, from 1; null: the next that is free. */
   readonly way: number | null
-  /** Laid already: nothing is bought for it. */
+  /** Laid already, or by another job: nothing is bought for it. */
   readonly isThere: boolean
 }
 export type Sized<C extends Circuit> = C &

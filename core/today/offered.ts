@@ -4,10 +4,10 @@ import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
 import { factsOf } from '../plan/facts'
 import { hullReader } from '../plan/hullNeed'
-import { arcsOf } from '../plan/network'
 import { isOpen, plannedHours } from '../plan/planned'
+import { readyBy } from '../plan/readyBy'
 import type { Waits } from '../plan/waits'
-import { dayNumber, hourMs } from '../time/civil'
+import { dayNumber } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import type { Curing } from './curing'
 import type { DayFrame } from './dayLine'
@@ -81,17 +81,4 @@ export function offeredWhile(
     .sort((a, b) => plannedHours(a) - plannedHours(b) || (a.id < b.id ? -1 : 1))
     .slice(0, mostOffered)
     .map((step) => ({ step, job: jobs.get(step.jobId) ?? null }))
-}
-
-/** True for steps whose predecessors are finished, their waits and those of the links over by an instant. */
-export function readyBy(rows: RefitRows, waits: Waits, at: number): (step: Step) => boolean {
-  const steps = byId(rows.step)
-  const blocked = new Set<string>()
-  for (const arc of arcsOf(rows)) {
-    const from = steps.get(arc.from)
-    const over =
-      from?.state === 'done' && waits.afterDone(from, 0, arc.once) + arc.minWaitHours * hourMs <= at
-    if (!over) blocked.add(arc.to)
-  }
-  return (step) => !blocked.has(step.id)
 }

@@ -8,6 +8,7 @@ import { snapshotFigures } from '#core/week/review'
 import { Writer } from '../write'
 import { writeBags } from './bags'
 import { writeBench } from './bench'
+import { writeByRecipe } from './byRecipe'
 import { writeFoundWork } from './foundWork'
 import { writeFrame } from './frame'
 import { writeLaunch } from './launch'
@@ -37,6 +38,7 @@ export function sableWren(refitId: string, weeks = 0): RefitRows {
   writeFrame(write, refitId)
   writeSeasonOne(write)
   writeSeasonTwo(write)
+  writeByRecipe(write)
   writeSeasonThree(write)
   writePlannedMore(write)
   writeFoundWork(write)

@@ -31,7 +31,10 @@ interface Held {
 }
 /** What is being moved, and by how many pixels so far. With a finger a page is scrolled: there the fields do it. */
 const held = shallowRef<Held | null>(null)
+/** Set at the end of a drag, so that the press that ends it opens no field. */
+let wasMoved = false
 function take(event: PointerEvent, drag: Look['drag'], index: number) {
+  wasMoved = false
   if (!drag || event.pointerType === 'touch' || event.button !== 0) return
   ;(event.target as Element).setPointerCapture(event.pointerId)
   held.value = { drag, index, fromX: event.clientX, fromY: event.clientY, dx: 0, dy: 0 }
@@ -41,8 +44,6 @@ function move(event: PointerEvent) {
   if (!value) return
   held.value = { ...value, dx: event.clientX - value.fromX, dy: event.clientY - value.fromY }
 }
-/** Set at the end of a drag, so that the press that ends it opens no field. */
-let wasMoved = false
 function letGo() {
   const { value } = held
   held.value = null
@@ -196,7 +197,7 @@ const tones: Readonly<Record<Tone | 'none', string>> = {
     <figcaption v-if="drawing.inMm && !bare" class="text-sm text-ink2">
       To scale. Take sizes from the figures, not from the drawing.<span
         v-if="mayDrag"
-        class="no-print"
+        class="by-mouse no-print"
       >
         Drag a piece to pin it; the others lie round it. Emptied, its two fields let go of it.</span
       >
@@ -209,5 +210,11 @@ const tones: Readonly<Record<Tone | 'none', string>> = {
   paint-order: stroke;
   stroke: var(--paper);
   stroke-width: 3px;
+}
+/* With a finger the page is scrolled, not the piece. */
+@media (pointer: coarse) {
+  .by-mouse {
+    display: none;
+  }
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowUp, Plus, Trash2 } from '@lucide/vue'
 import { useElementSize } from '@vueuse/core'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import type { Cell, Lines, LineValues, Scalar } from '#core/bench/ask'
 import { newLine } from '#core/bench/check'
 import { formatMoney } from '#core/money/money'
@@ -62,6 +62,16 @@ const figuresOf = (line: LineValues): string =>
     .join(' · ')
 const usual = computed(() => cells.value.filter((cell) => !cell.isRare))
 const rare = computed(() => cells.value.filter((cell) => cell.isRare))
+/** A line keeps its fields, and what is half typed in them, wherever it goes. */
+let lastId = 0
+const ids = ref(list.value.map(() => lastId++))
+watch(
+  () => list.value.length,
+  (many) => {
+    if (ids.value.length !== many) ids.value = list.value.map(() => lastId++)
+  },
+)
+const idOf = (index: number): number => ids.value[index] ?? -1
 /** Lines whose seldom wanted figures are asked for. */
 const more = reactive<Record<number, boolean>>({})
 /** Figures that were typed stay in sight while they are emptied to be typed anew. */
@@ -70,8 +80,8 @@ const touched = reactive<Record<string, boolean>>({})
 const rareOf = (line: LineValues, index: number) =>
   rare.value.filter(
     (cell) =>
-      more[index] === true ||
-      touched[pathOf(index, cell.key)] === true ||
+      more[idOf(index)] === true ||
+      touched[`${idOf(index)} ${cell.key}`] === true ||
       (line[cell.key] ?? null) !== cell.initial ||
       props.page.problemAt(pathOf(index, cell.key)) !== '' ||
       props.page.unreadAt(pathOf(index, cell.key)) !== '',
@@ -101,27 +111,35 @@ const heard = (cell: Cell, index: number) => {
   const path = pathOf(index, cell.key)
   return {
     put: (value: Scalar) => {
-      touched[path] = true
+      touched[`${idOf(index)} ${cell.key}`] = true
       props.page.put(path, value)
     },
     known: (is: boolean) => props.page.setKnown(path, is),
     unread: (said: string) => props.page.setUnread(path, said),
   }
 }
+/** The list in another order; `from`: where each line stood, null: it is new. */
+function arrange(from: readonly (number | null)[]) {
+  const before = list.value
+  ids.value = from.map((old) => (old === null ? lastId++ : (ids.value[old] ?? lastId++)))
+  props.page.setLines(
+    props.lines.key,
+    from.map((old) => (old === null ? newLine(props.lines.of) : (before[old] as LineValues))),
+    from,
+  )
+}
+const places = () => list.value.map((_, at) => at)
 function add() {
-  props.page.setLines(props.lines.key, [...list.value, newLine(props.lines.of)])
+  arrange([...places(), null])
   props.page.unfold(props.lines.key, list.value.length - 1)
 }
 function takeAway(index: number) {
-  props.page.setLines(
-    props.lines.key,
-    list.value.filter((_, at) => at !== index),
-  )
+  arrange(places().filter((at) => at !== index))
 }
 function moveUp(index: number) {
-  const next = [...list.value]
+  const next = places()
   next.splice(index - 1, 0, ...next.splice(index, 1))
-  props.page.setLines(props.lines.key, next)
+  arrange(next)
 }
 const least = computed(() => props.lines.least ?? 1)
 </script>
@@ -144,7 +162,7 @@ const least = computed(() => props.lines.least ?? 1)
     <ul>
       <li
         v-for="(line, index) in list"
-        :key="index"
+        :key="idOf(index)"
         class="line border-b border-rule2 py-1"
         :class="{ stacked: isStacked }"
         :aria-label="nameOf(line, index)"
@@ -199,13 +217,13 @@ const least = computed(() => props.lines.least ?? 1)
             v-on="heard(cell, index)"
           />
           <button
-            v-if="rareOf(line, index).length < rare.length || more[index]"
+            v-if="rareOf(line, index).length < rare.length || more[idOf(index)]"
             type="button"
             class="more no-print"
-            :aria-expanded="more[index] === true"
-            @click="more[index] = !more[index]"
+            :aria-expanded="more[idOf(index)] === true"
+            @click="more[idOf(index)] = !more[idOf(index)]"
           >
-            {{ more[index] ? 'Less' : 'More' }} of {{ nameOf(line, index) }}
+            {{ more[idOf(index)] ? 'Less' : 'More' }} of {{ nameOf(line, index) }}
           </button>
         </div>
       </li>

@@ -9,20 +9,12 @@ import type { Shape } from '../../drawing'
 import { by, box, length, round, text } from '../../parts'
 import type { Figure, Tools } from '../../sum'
 import { sum } from '../../sum'
-import type { Cut, Joined, PieceAsked } from './pieces'
-import {
-  bestWay,
-  cutList,
-  drawnPieces,
-  joinedFigures,
-  joinedWays,
-  lotsAsLines,
-  rollPieceLines,
-  seamAsked,
-  shelfPuts,
-  stockLines,
-  withHoles,
-} from './pieces'
+import { lotsAsLines, rollPieceLines, seamAsked, stockLines } from './asked'
+import type { PieceAsked } from './asked'
+import { drawnPieces } from './drawn'
+import { bestWay, cutList, joinedFigures, joinedWays } from './pieces'
+import type { Cut, Joined } from './pieces'
+import { shelfPuts, withHoles } from './shelf'
 
 export const fromRoll = sum({
   key: 'from-a-roll',

@@ -7,20 +7,11 @@ import { amount, maybeAmount, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { by, box, round, text } from '../../parts'
 import { sum } from '../../sum'
+import { lotsAsLines, pieceLines, seamAsked, stockLines } from './asked'
+import { drawnPieces } from './drawn'
+import { bestWay, cutList, joinedFigures, joinedWays } from './pieces'
 import type { Cut, Joined } from './pieces'
-import {
-  bestWay,
-  cutList,
-  drawnPieces,
-  joinedFigures,
-  joinedWays,
-  lotsAsLines,
-  pieceLines,
-  seamAsked,
-  shelfPuts,
-  stockLines,
-  withHoles,
-} from './pieces'
+import { shelfPuts, withHoles } from './shelf'
 
 export const fromSheet = sum({
   key: 'from-a-sheet',

@@ -1,14 +1,14 @@
 import { cableFor } from '../../../electrics/cable'
 import { cableTotals, circuitList } from '../../../electrics/circuits'
-import type { Circuit, Sized } from '../../../electrics/circuits'
 import { fasteningsWithSpares } from '../../../fastening/count'
 import { accepted, refused } from '../../../result'
 import { counted, listed } from '../../../units/counted'
 import { amount, count, lines, maybeAmount, pick, rarely, words } from '../../ask'
-import type { Shape } from '../../drawing'
-import { box, path, round, text } from '../../parts'
-import type { Answer, Check, Put, Tools } from '../../sum'
+import { round } from '../../parts'
+import type { Answer, Check, Put } from '../../sum'
 import { sum } from '../../sum'
+import { ropes, waysOf } from './ropes'
+import type { OnList } from './ropes'
 
 export const cableAndFuse = sum({
   key: 'cable-and-fuse',
@@ -41,8 +41,8 @@ export const cableAndFuse = sum({
         rarely(maybeAmount('way', 'Way on the panel', '', [1, 400], { whole: true })),
         rarely(
           pick('stands', 'It is', 'new', [
-            { value: 'new', label: 'still to be laid' },
-            { value: 'there', label: 'there already' },
+            { value: 'new', label: 'laid by this job' },
+            { value: 'there', label: 'there, or another job’s' },
           ]),
         ),
       ],
@@ -184,7 +184,13 @@ export const cableAndFuse = sum({
           note: `both ways, a tenth over; ${ends} ends`,
         })),
         ...(totals.length === 0
-          ? [{ label: 'Still to be laid', value: 'nothing', note: 'all of it is there' }]
+          ? [
+              {
+                label: 'To be bought',
+                value: 'nothing',
+                note: 'all of it is there, or another job’s',
+              },
+            ]
           : []),
         {
           label: 'Ways on the panel',
@@ -216,7 +222,7 @@ export const cableAndFuse = sum({
           .map((one) => ({ one, colour: runs[one.line]?.colour ?? '' }))
           .sort((a, b) => a.one.firstWay - b.one.firstWay)
           .map(({ one, colour }) => [
-            `${one.name}${one.many > 1 ? ` × ${one.many}` : ''}${one.isThere ? ' (there)' : ''}`,
+            `${one.name}${one.many > 1 ? ` × ${one.many}` : ''}${one.isThere ? ' (not this job’s)' : ''}`,
             waysOf(one),
             `${one.fuseA} A`,
             `${mm2(one.mm2)}${one.by === 'fuse' ? ' ▲' : ''}`,
@@ -246,7 +252,7 @@ export const cableAndFuse = sum({
         'Isolate, prove dead. Mains, gas and lithium: licensed people; local code.',
       ],
       drawing: {
-        shapes: drawn(sized, say),
+        shapes: ropes(sized, say),
         free: { ratio: 0.3 },
         said: `${sized.length} runs hanging from the bank by their share of the drop allowed.`,
       },
@@ -297,15 +303,10 @@ export const cableAndFuse = sum({
   },
 })
 
-type OnList = Circuit & { readonly line: number }
-type SizedCircuit = Sized<OnList>
-const waysOf = ({ firstWay, lastWay }: SizedCircuit): string =>
-  firstWay === lastWay ? String(firstWay) : `${firstWay}–${lastWay}`
-
 /** The way that an answer gave a circuit by its name: it keeps it when the list grows. */
 function wayIn(answer: Answer | null, name: string): number | null {
   const row = answer?.table?.rows.find(
-    ([said = '']) => said.replace(/ × \d+| \(there\)/g, '') === name,
+    ([said = '']) => said.replace(/ × \d+| \(not this job’s\)/g, '') === name,
   )
   return row ? Number.parseInt(row[1] ?? '', 10) : null
 }
@@ -333,47 +334,4 @@ function isBorne(
     if (error instanceof RangeError) return false
     throw error
   }
-}
-
-const mostDrawn = 24
-/** Ropes from the bank: across the length, down the share of the drop that is allowed. */
-function drawn(sized: readonly SizedCircuit[], say: Tools['say']): Shape[] {
-  const longest = Math.max(...sized.map((one) => one.runM))
-  const deep = longest * 0.24
-  const top = longest * 0.05
-  const shapes: Shape[] = [
-    box(-longest * 0.05, 0, longest * 0.05, longest * 0.1, { fill: 'brass' }),
-  ]
-  sized.slice(0, mostDrawn).forEach((one) => {
-    const share = one.dropV / one.allowedV
-    const hang = Math.min(1.05, share) * deep
-    const points = Array.from({ length: 9 }, (_, step): [number, number] => {
-      const t = step / 8
-      return [one.runM * t, top + hang * Math.sin((t * Math.PI) / 2)]
-    })
-    const field = `runs.${one.line}.long`
-    shapes.push(
-      path(points, {
-        thick: one.mm2 >= 16,
-        dashed: !one.isThere,
-        edge: one.dropV > one.allowedV + 1e-6 ? 'red' : 'ink',
-        field,
-      }),
-    )
-    // Of many only those that use half of their drop keep a number.
-    if (sized.length <= 10 || share > 0.5)
-      shapes.push(text(points.at(-1) as [number, number], ` ${waysOf(one)}`, { bold: true, field }))
-  })
-  shapes.push(
-    path(
-      [
-        [0, top + deep],
-        [longest, top + deep],
-      ],
-      { edge: 'red', thick: true },
-    ),
-    text([longest, top + deep], 'all it may lose', { anchor: 'end', down: 0.8, tone: 'red' }),
-    text([longest, 0], say(round(longest, 1), 'm'), { anchor: 'end', down: -0.5, tone: 'soft' }),
-  )
-  return shapes
 }

@@ -119,7 +119,7 @@ describe('the circuit list', () => {
     })
     // Two stands; one lies on either side, and three side by side begin at 3.
     expect(answer.table?.rows.map((row) => row.slice(0, 4))).toEqual([
-      ['pump (there)', '2', '7.5 A', '1 mm²'],
+      ['pump (not this job’s)', '2', '7.5 A', '1 mm²'],
       ['lamps × 3', '3–5', '7.5 A', '1 mm²'],
     ])
     const parts = answer.puts.flatMap((put) =>
