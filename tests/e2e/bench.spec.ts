@@ -179,6 +179,19 @@ test('a cutting plan is searched, printed, and its offcut is what the next one b
     expect(text).toContain(said)
   expect(text).not.toContain('Search again')
 
+  // What cannot be read goes away with its line, and blocks nothing after it.
+  await type(page, /bulkhead: across it/i, 'wide')
+  await expect(page.getByText(/"wide" is not/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Take bulkhead away' }).click()
+  await expect(page.getByText(/"wide" is not/)).toHaveCount(0)
+  await expect(page.getByRole('textbox', { name: /overhead: across it/i })).toHaveValue('1290')
+  await page.getByRole('button', { name: 'Another piece' }).click()
+  await type(page, /^piece: piece/i, 'bulkhead')
+  await type(page, /bulkhead: how many/i, '2')
+  await type(page, /bulkhead: along the nap/i, '880')
+  await type(page, /bulkhead: across it/i, '610')
+  await expect(answer(page)).toContainText('buy 3.5 m')
+
   // A piece dragged is pinned where it is dropped, and its fields say where; emptied, they let go of it.
   const last = page.locator('path.cursor-grab').last()
   await last.scrollIntoViewIfNeeded()
