@@ -16,9 +16,11 @@ const isStale = computed(() => page.answer.value === null)
 const doubtSaid = computed(() => {
   const doubt = page.doubt.value
   if (!doubt || !page.answer.value) return ''
-  if (doubt.holds) return 'The same, whatever the guesses are.'
+  // Of what may not be done yet it is no comfort that guesses do not change it.
+  if (doubt.holds)
+    return page.answer.value.verdict === 'go' ? 'The same, whatever the guesses are.' : ''
   // Answers of many lines are no reading matter: that they change, and by which figure, is what counts.
-  const isShort = (doubt.thin?.length ?? 0) + (doubt.thick?.length ?? 0) < 60
+  const isShort = (doubt.thin?.length ?? 0) + (doubt.thick?.length ?? 0) < 44
   const range =
     isShort && doubt.thin !== null && doubt.thick !== null && doubt.thin !== doubt.thick
       ? `Every guess thin: ${doubt.thin}; every guess thick: ${doubt.thick}.`

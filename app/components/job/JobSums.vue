@@ -12,7 +12,12 @@ const mine = computed(() =>
 </script>
 
 <template>
-  <section v-if="mine.length > 0" class="no-print" aria-label="On the bench">
+  <section
+    v-if="mine.length > 0"
+    class="no-print"
+    :class="{ 'mt-3': stepId !== undefined }"
+    aria-label="On the bench"
+  >
     <component :is="stepId === undefined ? 'h3' : 'h2'">On the bench</component>
     <ul>
       <li v-for="one in mine" :key="one.want.sum.key">
