@@ -1,6 +1,8 @@
 import { useDebounceFn, watchDebounced } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import type { Ask, LineValues, Scalar, Value, Values } from '#core/bench/ask'
+import { besideSums } from '#core/bench/beside'
+import type { BesideSum } from '#core/bench/beside'
 import { askedValues, fittingValues, initialValues, isAsked, problemsIn } from '#core/bench/check'
 import { grownValues } from '#core/bench/grow'
 import { movedMarks } from '#core/bench/moved'
@@ -35,11 +37,8 @@ export function useSum(sum: Sum) {
       ? (store.rows.keptSum.find((one) => one.id === asked('kept') && one.jobId === null) ?? null)
       : keptFor(store.rows, sum.key, jobId.value),
   )
-  const want = computed(() =>
-    jobId.value === ''
-      ? null
-      : (wantedSums(store.rows, jobId.value).find((one) => one.sum.key === sum.key) ?? null),
-  )
+  const wants = computed(() => (jobId.value === '' ? [] : wantedSums(store.rows, jobId.value)))
+  const want = computed(() => wants.value.find((one) => one.sum.key === sum.key) ?? null)
 
   /** What the sum begins with here: a kept answer's figures, those of the job, or its own. */
   function beginning(): { values: Values; known: Known } {
@@ -90,6 +89,17 @@ export function useSum(sum: Sum) {
     worked,
     (now) => {
       if (now.ok) lastGood.value = now.value
+    },
+    { immediate: true },
+  )
+  /** Sums about the same thing, with the last figures that could be worked. */
+  const beside = shallowRef<readonly BesideSum[]>([])
+  watch(
+    () => [worked.value, store.rows.keptSum, wants.value] as const,
+    ([now]) => {
+      if (!now.ok) return
+      const on = { jobId: jobId.value, wants: wants.value, tools: tools.value }
+      beside.value = besideSums(sum, askedValues(sum.asks, values), store.rows, on)
     },
     { immediate: true },
   )
@@ -191,6 +201,7 @@ export function useSum(sum: Sum) {
     answer: computed(() => (quick.value === null ? null : (search.best.value ?? quick.value))),
     search,
     lastGood,
+    beside,
     wrong,
     problemAt,
     doubt,

@@ -196,6 +196,18 @@ interface Grows {
   readonly keeps: readonly string[]
 }
 
+/** Another sum about the same thing, shown beside this one; beside.ts works it. */
+export interface Beside {
+  /** Key of the other sum. */
+  readonly sum: string
+  /** What it has of this one's figures, always. */
+  readonly gives: Values
+  /** What it begins with besides, until an answer is kept. */
+  readonly begins?: Values
+  /** With these it has an answer worth reading; absent: only when the job says its figures, or an answer is kept. */
+  readonly isEnough?: true
+}
+
 export interface Sum {
   /** Letters, digits and dashes; its address. */
   readonly key: string
@@ -221,17 +233,20 @@ export interface Sum {
   readonly isWide: boolean
   readonly grows?: Grows
   /** Precondition: `problemsIn` finds nothing. */
+  readonly beside?: (values: Values) => readonly Beside[]
+  /** Precondition: `problemsIn` finds nothing. */
   readonly work: (values: Values, tools: Tools) => Result<Answer>
 }
 
 type Given<Asks extends readonly Ask[]> = Omit<
   Sum,
-  'work' | 'asks' | 'isSearch' | 'wantedBy' | 'isWide'
+  'work' | 'asks' | 'isSearch' | 'wantedBy' | 'isWide' | 'beside'
 > & {
   readonly asks: Asks
   readonly isSearch?: boolean
   readonly isWide?: boolean
   readonly wantedBy?: readonly WantedBy[]
+  readonly beside?: (values: ValuesOf<Asks>) => readonly Beside[]
   readonly work: (values: ValuesOf<Asks>, tools: Tools) => Result<Answer>
 }
 
@@ -241,6 +256,7 @@ export const sum = <const Asks extends readonly Ask[]>(given: Given<Asks>): Sum 
   isWide: false,
   wantedBy: [],
   ...given,
+  beside: given.beside as unknown as Sum['beside'],
   work: given.work as unknown as Sum['work'],
 })
 

@@ -1,5 +1,6 @@
 import { needRange } from '../guard'
 import { threadOf, threads } from './threads'
+import type { Thread } from './threads'
 
 /** Lengths a chandler stocks, mm (ISO 888). */
 const stockedMm = [
@@ -15,6 +16,10 @@ const stockedIn = [
 
 /** Metric sizes of bolt that are known here, mm. */
 export const boltSizesMm = threads.filter((one) => !one.inch).map((one) => one.sizeMm)
+
+/** Lengths that are stocked for a thread, mm, the shortest first. Sources: ISO 888; inch ones ASME B18.2.1 practice. */
+export const stockedLengthsMm = (thread: Pick<Thread, 'inch'>): readonly number[] =>
+  thread.inch ? stockedIn.map((one) => one * 25.4) : stockedMm
 
 export interface Stack {
   /** Everything the bolt passes, backing plate and bedding in it, mm, 0–260. */
@@ -45,7 +50,7 @@ export function boltLength(sizeMm: number, stack: Stack): BoltLength {
   const thread = threadOf(sizeMm)
   if (!thread)
     throw new RangeError(`boltLength: M${sizeMm} is not known; use M${boltSizesMm.join(', M')}`)
-  const stocked = thread.inch ? stockedIn.map((one) => one * 25.4) : stockedMm
+  const stocked = stockedLengthsMm(thread)
   needRange('boltLength', 'stack in mm', stack.stackMm, 0, 260)
   needRange('boltLength', 'washers in mm', stack.washersMm, 0, 20)
   const toNut = stack.stackMm + stack.washersMm + (stack.nutMm ?? thread.nutMm)

@@ -27,6 +27,31 @@ export function writeBench(write: Writer): void {
     area: 0.05,
     load: 'no',
   })
+  // Looked at from both sides with the lining down: the loom lies near one of them.
+  keep(write, 'before-you-drill', 'windlass-bolts', 'piet', '2027-04-10 16:20', {
+    hole: 11,
+    plate: 60,
+    room: 44,
+    oldHole: 38,
+    outAlong: 1140,
+    outAcross: 95,
+    inAlong: 1138,
+    inAcross: 96,
+    thick: 20,
+    behind: 60,
+    beside: 31,
+  })
+  keep(write, 'load-and-plate', 'windlass-bolts', 'piet', '2027-04-10 16:35', {
+    load: 12,
+    lever: 110,
+    bolt: '10',
+    bolts: 4,
+    spread: 150,
+    footLong: 240,
+    footWide: 180,
+    boltsWide: 120,
+    under: 'solid',
+  })
   // Measured since: the bolts pass more than they thought.
   keep(write, 'sleeved-holes', 'windlass-bolts', 'piet', '2027-04-11 12:15', { core: 10 })
 }

@@ -146,6 +146,31 @@ test('a job’s own figures come in, and what is measured goes back to it', asyn
   expect(job?.recipeInputs.core).toBe(19)
 })
 
+test('what is said of a hole stands beside its bolt', async ({ page }) => {
+  await open(page, 'bench/bolt-in-a-stack?job=windlass-bolts')
+  const drill = page.getByRole('region', { name: 'Before you drill' })
+  await expect(answer(page)).toContainText('one thing to look at before you drill')
+  await expect(drill).toContainText('4 of 5, kept')
+  await expect(page.getByRole('region', { name: 'Metals that meet' })).toContainText(
+    'not worked out yet',
+  )
+  // Its figures come along, with what was kept; a wire that can be hit stops the drill on the bolt's page too.
+  await drill.getByRole('link').click()
+  await expect(page.getByRole('textbox', { name: /^Hole/ })).toHaveValue('11')
+  await expect(page.getByRole('textbox', { name: /^From the middle.*wire/ })).toHaveValue('31')
+  await type(page, /^From the middle.*wire/, '9')
+  await expect(answer(page)).toContainText('do not drill here')
+  await putOn(page).getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByText(/^Kept: /).last()).toBeVisible()
+  await open(page, 'bench/bolt-in-a-stack?job=windlass-bolts')
+  await expect(answer(page)).toContainText('do not drill here')
+  await expect(putOn(page)).toContainText('Before you drill: do not drill here.')
+  // Another deck than it was kept for: it is worked with this one, and says so.
+  await page.getByRole('textbox', { name: 'Thick' }).nth(2).fill('30')
+  await expect(drill).toContainText('kept with other figures')
+  await expect(drill).toContainText('depth stop at 85 mm')
+})
+
 test('a cup that is stirred starts its clock and moves the rest', async ({ browser }) => {
   const context = await browser.newContext(phone)
   const page = await context.newPage()

@@ -33,6 +33,13 @@ const doubtSaid = computed(() => {
     small.length > 3 ? `${small[0]} and ${small.length - 1} others` : small.join(' and ')
   return `${range} Measure ${named}: ${small.length === 1 ? 'it decides' : 'they decide'}.`.trim()
 })
+/** Of the sums beside it, what stands in the way. */
+const besideSaid = computed(() =>
+  page.beside.value
+    .filter((one) => one.answer && one.answer.verdict !== 'go')
+    .map((one) => one.answer?.heading ?? '')
+    .join('; '),
+)
 async function toField(path: string) {
   const [key = '', index] = path.split('.')
   if (index !== undefined) page.unfold(key, Number(index))
@@ -66,7 +73,7 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
           >:
           <span :class="shown.verdict === 'go' ? 'text-verdigris' : 'text-redlead'">{{
             shown.heading
-          }}</span></template
+          }}</span><span v-if="besideSaid" class="text-redlead">; {{ besideSaid }}</span></template
         >
       </h1>
       <div class="no-print flex gap-2">
@@ -214,6 +221,7 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
           </ul>
         </section>
         <SumTable v-if="shown?.table && !isWideTable" :table="shown.table" />
+        <SumBeside :beside="page.beside.value" :job-id="page.jobId.value" />
       </div>
       <div
         class="grid grid-cols-[minmax(0,1fr)] gap-5 lg:col-span-2 lg:grid-cols-2 xl:col-span-1 xl:grid-cols-[minmax(0,1fr)]"

@@ -100,6 +100,10 @@ const lines = computed(() =>
 )
 const ticked = computed(() => lines.value.filter((put) => isOn(keyOf(put), isStanding(put))))
 const isStop = computed(() => props.answer?.verdict === 'stop')
+/** Sums beside it that say no: bought is nothing yet, but nobody should miss it at the button. */
+const stops = computed(() =>
+  props.page.beside.value.filter((one) => one.answer?.verdict === 'stop'),
+)
 const dimensionsOn = computed(() => changed.value.length > 0 && isOn('dimensions', true))
 const busy = ref(false)
 
@@ -199,6 +203,13 @@ useKeyScope({
       <button class="btn no-print mt-2" :disabled="busy" @click="keep([], false)">Keep</button>
     </template>
     <template v-else>
+      <p
+        v-for="one in stops"
+        :key="one.sum.key"
+        class="mt-2 border-l-4 border-redlead pl-3 text-redlead"
+      >
+        {{ one.sum.title }}: {{ one.answer?.heading }}.
+      </p>
       <ul class="mt-1">
         <li v-if="changed.length > 0" class="border-b border-rule2 py-1.5">
           <UiCheck

@@ -4,6 +4,7 @@ import { accepted } from '../../../result'
 import { amount, count, lines, pick, rarely, words } from '../../ask'
 import type { Shape } from '../../drawing'
 import { box, round, text } from '../../parts'
+import type { Beside } from '../../sum'
 import { sum } from '../../sum'
 
 const where = ['anchor', 'passage', 'alongside'] as const
@@ -93,6 +94,10 @@ export const loadsToBank = sum({
       ],
       { most: 60 },
     ),
+  ],
+  beside: ({ volts }): readonly Beside[] => [
+    { sum: 'cable-and-fuse', gives: { volts } },
+    { sum: 'if-one-thing-fails', gives: {} },
   ],
   wantedBy: [
     { recipe: 'electrical-system', steps: ['loads', 'schematic'], fill: { volts: 'volts' } },

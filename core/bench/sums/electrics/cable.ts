@@ -6,6 +6,7 @@ import { counted, listed } from '../../../units/counted'
 import { amount, count, lines, maybeAmount, pick, rarely, words } from '../../ask'
 import { round } from '../../parts'
 import type { Answer, Check, Put } from '../../sum'
+import type { Beside } from '../../sum'
 import { sum } from '../../sum'
 import { ropes, waysOf } from './ropes'
 import type { OnList } from './ropes'
@@ -65,6 +66,10 @@ export const cableAndFuse = sum({
     }),
     keeps: ['volts', 'ways'],
   },
+  beside: ({ volts }): readonly Beside[] => [
+    { sum: 'loads-to-bank', gives: { volts } },
+    { sum: 'if-one-thing-fails', gives: {} },
+  ],
   wantedBy: [
     {
       recipe: 'electrical-system',

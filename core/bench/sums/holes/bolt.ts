@@ -4,8 +4,10 @@ import { accepted, refused } from '../../../result'
 import { capital, counted } from '../../../units/counted'
 import { amount, count, lines, maybeAmount, pick, words } from '../../ask'
 import type { Shape, Stuff } from '../../drawing'
-import { box, name, text, path, round, threadAt, threadPick } from '../../parts'
+import { box, name, path, round, threadAt, threadPick } from '../../parts'
 import { sum } from '../../sum'
+import { besideBolt } from './besideBolt'
+import { stockedRule } from './stockedRule'
 
 const stuffs = {
   metal: 'metal',
@@ -89,6 +91,7 @@ export const boltInStack = sum({
     adds: { deck: ['skin', 'core'] },
   })),
   wantedAt: { operations: ['bed', 'fit'], words: /bolt|bitt|cleat|stanchion|winch|windlass/i },
+  beside: besideBolt,
   work: ({ bolt, bolts, layers, washers, head, nut, socketMm }, { say }) => {
     const thread = threadAt(bolt)
     const stackMm = layers.reduce((all, one) => all + one.mm, 0)
@@ -114,7 +117,7 @@ export const boltInStack = sum({
     const toCome = layers.filter((one) => one.there === 'toCome')
     const toComeMm = toCome.reduce((all, one) => all + one.mm, 0)
     const shapes: Shape[] = []
-    const wide = Math.max(5 * thread.sizeMm, stackMm * 0.7)
+    const wide = Math.max(4 * thread.sizeMm, stackMm * 0.7)
     const hole = thread.clearanceMm / 2
     let y = 0
     layers.forEach((one, index) => {
@@ -163,12 +166,11 @@ export const boltInStack = sum({
         ]),
       )
     shapes.push(
-      text([0, end], `${named}, ${say(round(stickOutMm), 'mm')} past the nut`, {
-        anchor: 'middle',
-        down: 0.9,
-        bold: true,
+      name([-d / 2, end - stickOutMm / 2], `${say(round(stickOutMm), 'mm')} past nut`, 'left', {
+        tone: found.tooLongForSocket ? 'red' : 'good',
       }),
     )
+    shapes.push(...stockedRule(thread, { x: wide / 2 + d * 0.6, from, needMm, buyMm }, say))
     const tooLong = found.tooLongForSocket
     return accepted({
       says: `${named}, ${buy}`,

@@ -4,6 +4,7 @@ import { accepted } from '../../../result'
 import { amount, count } from '../../ask'
 import type { Shape } from '../../drawing'
 import { mixParts, box, length, name, round, text, threadAt, threadPick } from '../../parts'
+import type { Beside } from '../../sum'
 import { sum } from '../../sum'
 
 /** Hours of one hole: filling it, and drilling it again. Starting values. */
@@ -28,6 +29,14 @@ export const sleevedHoles = sum({
     amount('outer', 'Outer skin', 'mm', 6, [0.5, 50], { doubt: 0.2 }),
     amount('core', 'Core', 'mm', 12, [1, 120], { doubt: 0.15 }),
     amount('inner', 'Inner skin, left whole', 'mm', 3, [0, 50]),
+  ],
+  beside: ({ bolt, outer, core, inner }): readonly Beside[] => [
+    {
+      sum: 'before-you-drill',
+      gives: { hole: threadAt(bolt).clearanceMm, thick: outer + core + inner },
+      isEnough: true,
+    },
+    { sum: 'bolt-in-a-stack', gives: { bolt } },
   ],
   wantedBy: ['sleeve-and-bed', 'posts-and-rail', 'solar-on-arch', 'small-fittings'].map(
     (recipe) => ({
