@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import unimport from 'unimport/unplugin'
@@ -14,11 +15,15 @@ const alias = {
 
 export default defineConfig({
   test: {
+    // By itself it leaves one of two cores idle.
+    maxWorkers: Math.max(2, availableParallelism() - 1),
     projects: [
       {
         resolve: { alias },
         test: {
           name: 'plain',
+          // Nothing in core keeps a state of its own: what one file has loaded serves the next.
+          isolate: false,
           include: [
             'core/**/*.test.ts',
             'shared/**/*.test.ts',
@@ -43,6 +48,7 @@ export default defineConfig({
         ],
         test: {
           name: 'components',
+          isolate: false,
           include: ['tests/components/**/*.test.ts'],
           environment: 'happy-dom',
           setupFiles: ['./tests/properties.ts', './tests/components/setup.ts'],

@@ -5,7 +5,8 @@ import { demoNow, sableWren } from '../../demo/sableWren'
 import { oddNow, oddRefit } from '../../tests/judge/oddRefit'
 import type { RefitRows } from '../model/refit'
 import { bindingChain } from '../plan/chain'
-import { makePlan } from '../plan/makePlan'
+import { explained, lay } from '../plan/makePlan'
+import { latestStartFirst, prepare } from '../plan/prepare'
 import { Waits } from '../plan/waits'
 import { derive } from '../progress/derive'
 import { zoneClock } from '../time/zone'
@@ -34,29 +35,31 @@ const overlaps = (boxes: readonly Box[]): string[] =>
     boxes.slice(index + 1).flatMap((b) => (meet(a, b) ? [`${a.what} on ${b.what}`] : [])),
   )
 
-function drawn(rows: RefitRows, now: number, view: SceneView, size: readonly [number, number]) {
+/** What every view of one refit is drawn from, worked out once. */
+function factsOf(rows: RefitRows, now: number) {
   const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
-  const plan = makePlan(rows, now).plan
+  // One pass: it is the drawing that is judged here, of whatever plan.
+  const prepared = prepare(rows, now)
+  const { plan } = explained(prepared, lay(prepared, latestStartFirst))
   const derived = derive(rows, plan, now)
   const gateId = (derived.launch ?? derived.gates[0])?.gate.id ?? null
   const links = gateId === null ? [] : bindingChain(plan, rows, gateId, clock)
   const facts = sequenceFacts(rows, plan, clock, new Waits(rows, clock), now)
-  const ask = {
-    view,
-    width: size[0],
-    height: size[1],
-    now,
-    gates: derived.gates,
-    gateId,
-    links,
-    flags: outOfOrder(rows, plan, clock, now)
-      .filter((one) => one.severity !== 'note')
-      .map((one) => ({
-        key: one.evidence,
-        stepIds: one.stepIds.slice(0, 1),
-        mend: one.mend?.label ?? '',
-      })),
-  }
+  const flags = outOfOrder(rows, plan, clock, now)
+    .filter((one) => one.severity !== 'note')
+    .map((one) => ({
+      key: one.evidence,
+      stepIds: one.stepIds.slice(0, 1),
+      mend: one.mend?.label ?? '',
+    }))
+  return { facts, links, gateId, gates: derived.gates, flags }
+}
+const known = new WeakMap<RefitRows, ReturnType<typeof factsOf>>()
+
+function drawn(rows: RefitRows, now: number, view: SceneView, size: readonly [number, number]) {
+  const { facts, links, gateId, gates, flags } = known.get(rows) ?? factsOf(rows, now)
+  known.set(rows, { facts, links, gateId, gates, flags })
+  const ask = { view, width: size[0], height: size[1], now, gates, gateId, links, flags }
   return { facts, links, scene: sceneOf(facts, ask), gateId }
 }
 

@@ -1,11 +1,25 @@
 /** Civil dates ('YYYY-MM-DD') and wall-clock times ('HH:MM'), free of any zone. */
+import { dayMemo } from './dayMemo'
+
 export const dayMs = 86_400_000
 export const hourMs = 3_600_000
 export const minuteMs = 60_000
 export const secondMs = 1000
 
+/** Days that are written down once they were asked for: a plan asks for the same few hundred over and over. */
+const writtenDays = 75_000
+const read = new Map<string, number>()
+
 /** Days since 1970-01-01, negative before. Throws RangeError when it is not a real date. */
 export function dayNumber(date: string): number {
+  const known = read.get(date)
+  if (known !== undefined) return known
+  const day = readDay(date)
+  if (read.size < writtenDays) read.set(date, day)
+  return day
+}
+
+function readDay(date: string): number {
   const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date)
   if (!match) throw new RangeError(`dayNumber: ${date} is not YYYY-MM-DD`)
   const utc = Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3]))
@@ -13,8 +27,12 @@ export function dayNumber(date: string): number {
   return utc / dayMs
 }
 
+const fresh = (day: number): string => new Date(day * dayMs).toISOString().slice(0, 10)
+const written = dayMemo(fresh)
+
 /** The civil date of a day number. */
-export const dateOf = (day: number): string => new Date(day * dayMs).toISOString().slice(0, 10)
+export const dateOf = (day: number): string =>
+  day >= 0 && day < writtenDays && Number.isInteger(day) ? written(day) : fresh(day)
 
 export const isDate = (date: string): boolean => {
   try {

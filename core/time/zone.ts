@@ -17,9 +17,20 @@ export interface ZoneClock {
 /** True for a zone name this runtime knows. */
 export const isZone = (zone: string): boolean => Number.isFinite(tzOffset(zone, new Date(0)))
 
-/** A clock for one zone; remembers each day's offset, so repeated asks are cheap. */
+/** Clocks that were made: a zone's offsets are the same whoever asks, and dear to ask the runtime for. */
+const made = new Map<string, ZoneClock>()
+
+/** The clock of one zone; remembers each day's offset, so repeated asks are cheap. Throws RangeError for a zone not known. */
 export function zoneClock(zone: string): ZoneClock {
+  const known = made.get(zone)
+  if (known) return known
   if (!isZone(zone)) throw new RangeError(`zoneClock: ${zone} is not a known time zone`)
+  const clock = makeClock(zone)
+  made.set(zone, clock)
+  return clock
+}
+
+function makeClock(zone: string): ZoneClock {
   const midnightOffset = dayMemo((day) => tzOffset(zone, new Date(day * dayMs)))
   const known = new Map<number, number>()
   const changing = (quarter: number): number => {

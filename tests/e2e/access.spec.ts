@@ -24,6 +24,23 @@ async function clean(page: Page, what: string, colours = false): Promise<void> {
   expect(said).toEqual([])
 }
 
+/** To another view as a link goes there: the page stays, and its plan with it. */
+async function go(page: Page, path: string): Promise<void> {
+  await page.evaluate(async (to) => {
+    interface Mounted extends Element {
+      readonly __vue_app__?: {
+        readonly config: {
+          readonly globalProperties: { readonly $router: { push(to: string): Promise<unknown> } }
+        }
+      }
+    }
+    const app = document.querySelector<Mounted>('#__nuxt')?.__vue_app__
+    if (!app) throw new Error('no app is mounted')
+    await app.config.globalProperties.$router.push(to)
+  }, path)
+  await expect(page).toHaveURL((url) => `${url.pathname}${url.search}` === path)
+}
+
 /** Views on which nearly every pair of colours stands. */
 const coloured = [
   'launch',
@@ -99,9 +116,11 @@ for (let from = 0; from < views.length; from += share)
   test(`views from ${views[from] ?? ''} on`, async ({ page }) => {
     test.slow()
     const refitId = await server.refitId()
+    await page.goto(`${server.url}/r/${refitId}/settings`)
+    await expect(page.getByText(/launch planned \d/)).toBeVisible()
     for (const view of views.slice(from, from + share)) {
-      await page.goto(`${server.url}/r/${refitId}/${view}`)
-      await expect(page.getByText(/launch planned \d/)).toBeVisible()
+      await go(page, `/r/${refitId}/${view}`)
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
       await expect(page.getByText(/^(Planning|Ranking)/)).toHaveCount(0)
       await clean(page, view, coloured.includes(view))
     }

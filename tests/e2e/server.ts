@@ -87,6 +87,7 @@ export class TestServer {
         () => false,
       )
       if (ready) return
+      if (child.exitCode !== null) break
       await new Promise((wait) => setTimeout(wait, 100))
     }
     throw new Error('the server did not start')

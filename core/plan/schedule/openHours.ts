@@ -151,6 +151,8 @@ export function workForward(
   const begin = Math.max(from, windows[0]?.[0] ?? from)
   if (begin >= end) return null
   const firstDay = clock.dayOf(begin)
+  // Work in one go that no stretch of two years is long enough for is not looked for over fifteen.
+  if (!splittable && !hours.reaches(firstDay, workMs)) return null
   const lastDay = end === Infinity ? firstDay + horizonDays : clock.dayOf(end)
   let start: number | null = null
   let left = workMs
