@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { KeptSum } from '../model/entities'
+import { newRow } from '../model/newRow'
 import type { Values } from './ask'
 import { besideSums } from './beside'
 import { initialValues } from './check'
@@ -23,21 +24,8 @@ const stack: Values = {
     { what: 'plate', mm: 10, of: 'glass', there: 'toCome' },
   ],
 }
-const kept = (sumKey: string, inputs: Values): KeptSum => ({
-  id: sumKey,
-  sumKey,
-  jobId: 'job',
-  stepId: null,
-  inputs,
-  known: {},
-  filled: {},
-  made: {},
-  says: '',
-  heading: '',
-  keptAt: 1,
-  byId: null,
-  sortKey: 'a0',
-})
+const kept = (sumKey: string, inputs: Values): KeptSum =>
+  newRow('keptSum', sumKey, { sumKey, jobId: 'job', inputs, says: 'kept', keptAt: 1 })
 const beside = (sums: KeptSum[], values = stack, jobId = 'job') =>
   new Map(
     besideSums(bolt, values, { keptSum: sums }, { jobId, wants: [], tools }).map((one) => [

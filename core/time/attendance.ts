@@ -1,6 +1,6 @@
 import type { Row } from '../model/entities'
 import { groupBy } from '../model/refit'
-import { dayNumber, minutesOf, weekdayOf } from './civil'
+import { dateOf, dayNumber, minutesOf, weekdayOf } from './civil'
 import { dayMemo } from './dayMemo'
 import { joined, without } from './intervals'
 import type { Interval } from './intervals'
@@ -34,7 +34,7 @@ export function attendanceOf(
   const away = new Set(absences.filter((day) => day.wholeDay).map((day) => dayNumber(day.on)))
   const partly = groupBy(
     absences.filter((day) => !day.wholeDay),
-    (day) => dayNumber(day.on),
+    (day) => day.on,
   )
   const extra = exceptions
     .filter((day) => day.kind === 'extraDay')
@@ -56,14 +56,14 @@ export function attendanceOf(
     for (const one of extra) if (one.day === day) spans.push(one.span)
     if (spans.length === 0) return none
     let left: readonly Interval[] = joined(spans)
-    for (const one of partly.get(day) ?? [])
+    for (const one of partly.get(dateOf(day)) ?? [])
       left = without(left, minutesOf(one.from), minutesOf(one.to))
     return left
   }
   return {
     never: weekly.length === 0 && extra.length === 0,
     away: (day) => away.has(day),
-    awayAt: (day) => (partly.get(day) ?? []).map((one) => [minutesOf(one.from), minutesOf(one.to)]),
+    awayAt: (day) => (partly.get(dateOf(day)) ?? []).map((one) => [minutesOf(one.from), minutesOf(one.to)]),
     on: dayMemo(spansOn),
   }
 }
