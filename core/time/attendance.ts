@@ -63,7 +63,8 @@ export function attendanceOf(
   return {
     never: weekly.length === 0 && extra.length === 0,
     away: (day) => away.has(day),
-    awayAt: (day) => (partly.get(dateOf(day)) ?? []).map((one) => [minutesOf(one.from), minutesOf(one.to)]),
+    awayAt: (day) =>
+      (partly.get(dateOf(day)) ?? []).map((one) => [minutesOf(one.from), minutesOf(one.to)]),
     on: dayMemo(spansOn),
   }
 }

@@ -20,6 +20,7 @@ const launch = async (page: Page) =>
 const sumsOf = async (page: Page, name: string) =>
   (
     await page
+      .getByRole('region', { name: 'By system' })
       .getByRole('row', { name: new RegExp(`^${name}`) })
       .getByRole('cell')
       .allTextContents()

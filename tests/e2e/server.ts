@@ -40,12 +40,6 @@ export class TestServer {
   /** What the server said on its way. */
   said = ''
 
-  /** Seeds the demo into the folder and stops again. */
-  async seed(): Promise<void> {
-    await this.run({ INCH_AHEAD_SEED: 'demo' }, false)
-    await this.stop()
-  }
-
   /** Starts it and waits until its refits can be read, or only until it answers at all. With `demo` on the demo. */
   async start(env: Record<string, string> = {}, answersAtAll = false): Promise<void> {
     const { INCH_AHEAD_SEED: seeds, ...others } = env
