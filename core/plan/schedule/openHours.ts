@@ -60,11 +60,16 @@ function openHours(
   }
   const memo = dayMemo(on)
   let longest = 0
-  let looked = 0
-  /** Goes on looking until a stretch is so long. */
+  /** Days that were looked at: from the first of them, up to but not with the second. */
+  let [first, next] = [Infinity, Infinity]
+  const see = (day: number): void => {
+    for (const [from, to] of memo(day)) longest = Math.max(longest, to - from)
+  }
+  /** Goes on looking until a stretch is so long. What was seen before a day is no fault: it only says that one should look. */
   function look(day: number, ms: number): number {
-    for (; looked < lookDays && longest < ms; looked++)
-      for (const [from, to] of memo(day + looked)) longest = Math.max(longest, to - from)
+    if (first === Infinity) [first, next] = [day, day]
+    for (; first > day; first--) see(first - 1)
+    for (; next < day + lookDays && longest < ms; next++) see(next)
     return longest
   }
   return {
