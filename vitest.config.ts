@@ -22,7 +22,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'plain',
-          // Nothing in core keeps a state of its own: what one file has loaded serves the next.
+          // What one file has loaded serves the next: core remembers only what is the same for everybody.
           isolate: false,
           include: [
             'core/**/*.test.ts',

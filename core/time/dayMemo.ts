@@ -1,5 +1,6 @@
-/** Days before the first one asked for that still have a dense place. */
+/** Days before the first one asked for, and after it, that have a dense place; a date of the year 9999 takes no room for those between. */
 const headRoom = 400
+const dense = 40_000
 
 /**
  * Remembers a value a day, in a dense array from about the first day asked for: day numbers are near
@@ -8,16 +9,16 @@ const headRoom = 400
 export function dayMemo<Value>(valueOf: (day: number) => Value): (day: number) => Value {
   let base: number | null = null
   const values: (Value | undefined)[] = []
-  /** Days long before the first one asked for are few. */
-  const early = new Map<number, Value>()
+  /** Days far off are few. */
+  const far = new Map<number, Value>()
   return (day) => {
     base ??= day - headRoom
     const index = day - base
-    if (index < 0) {
-      const known = early.get(day)
+    if (index < 0 || index >= dense) {
+      const known = far.get(day)
       if (known !== undefined) return known
       const value = valueOf(day)
-      early.set(day, value)
+      far.set(day, value)
       return value
     }
     const known = values[index]

@@ -1,16 +1,10 @@
 <script setup lang="ts">
 import { ChevronRight } from '@lucide/vue'
 import type { BesideSum } from '#core/bench/beside'
-import type { Check } from '#core/bench/sum'
 
 /** Sums about the same thing: how each stands with the figures of this page, and the way to its own. */
 const props = defineProps<{ beside: readonly BesideSum[]; jobId: string }>()
 const store = useRefitStore()
-const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
-  fine: 'bung',
-  look: 'ring',
-  stop: 'stop',
-}
 const standing: Readonly<Record<BesideSum['state'], string>> = {
   kept: 'kept',
   changed: 'kept with other figures',
@@ -32,7 +26,7 @@ const looked = ({ answer }: BesideSum): string => {
   const checks = answer?.checks ?? []
   return checks.length === 0
     ? ''
-    : `${checks.filter((check) => check.state === 'fine').length} of ${checks.length}, `
+    : `${checks.filter((check) => check.state === 'fine').length} of ${checks.length} fine, `
 }
 </script>
 
@@ -53,21 +47,10 @@ const looked = ({ answer }: BesideSum): string => {
       <span class="text-right text-ink2">{{ looked(one) }}{{ standing[one.state] }}</span>
     </div>
     <template v-if="one.answer">
-      <ul v-if="one.answer.checks && one.answer.checks.length > 0">
-        <li
-          v-for="check in one.answer.checks"
-          :key="check.text"
-          class="grid grid-cols-[1.75rem_1fr] gap-1 border-b border-rule2 py-1"
-        >
-          <SumMark :mark="marks[check.state]" />
-          <span>
-            <span class="cond block" :class="{ 'text-redlead': check.state !== 'fine' }">{{
-              check.text
-            }}</span>
-            <span class="text-ink2">{{ check.detail }}</span>
-          </span>
-        </li>
-      </ul>
+      <SumChecks
+        v-if="one.answer.checks && one.answer.checks.length > 0"
+        :checks="one.answer.checks"
+      />
       <template v-else>
         <p
           class="cond mt-1 text-lg"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, Printer } from '@lucide/vue'
 import { computed, nextTick } from 'vue'
-import type { Check, Sum } from '#core/bench/sum'
+import type { Sum } from '#core/bench/sum'
 
 /** One sum: its figures, the drawing, the answer, how it came, what to distrust, and the job it goes on. */
 const props = defineProps<{ sum: Sum }>()
@@ -57,11 +57,6 @@ function lay(fields: { along: string; across: string }, at: { along: number; acr
 }
 const print = () => window.print()
 useKeyScope({ benchBack: () => void navigateTo(`/r/${store.refitId}/bench`) })
-const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
-  fine: 'bung',
-  look: 'ring',
-  stop: 'stop',
-}
 </script>
 
 <template>
@@ -202,23 +197,7 @@ const marks: Readonly<Record<Check['state'], 'bung' | 'ring' | 'stop'>> = {
         </section>
         <section v-if="shown?.checks && shown.checks.length > 0" aria-labelledby="sum-checks">
           <h2 id="sum-checks" class="border-b-2 border-ink">Look first</h2>
-          <ul>
-            <li
-              v-for="one in shown.checks"
-              :key="one.text"
-              class="grid grid-cols-[1.75rem_1fr] gap-1 border-b border-rule2 py-1.5"
-            >
-              <SumMark :mark="marks[one.state]" />
-              <span>
-                <span
-                  class="cond block text-lg"
-                  :class="{ 'text-redlead': one.state !== 'fine' }"
-                  >{{ one.text }}</span
-                >
-                <span class="text-ink2">{{ one.detail }}</span>
-              </span>
-            </li>
-          </ul>
+          <SumChecks :checks="shown.checks" />
         </section>
         <SumTable v-if="shown?.table && !isWideTable" :table="shown.table" />
         <SumBeside :beside="page.beside.value" :job-id="page.jobId.value" />

@@ -6,6 +6,7 @@ import { dayMs, hourMs } from '../../time/civil'
 import type { Interval } from '../../time/intervals'
 import { zoneClock } from '../../time/zone'
 import { Diary } from './diary'
+import { plainSites } from '../../testing/sites'
 import type { Sites } from './sites'
 
 const clock = zoneClock('UTC')
@@ -25,16 +26,10 @@ function presence(person: number, day: number): readonly Interval[] {
         [at(13), at(17)],
       ] as const)
 }
-const sites: Sites = {
-  people: [{ id: 'one' }, { id: 'two' }] as unknown as Sites['people'],
-  presence: (person, _, day) => presence(person, day),
-  ends: () => 0,
-  sleepsAt: () => null,
-  pauseOn: () => null,
-  move: () => null,
-  never: () => false,
-  away: () => false,
-}
+const sites = plainSites((person, _, day) => presence(person, day), [
+  { id: 'one' },
+  { id: 'two' },
+] as unknown as Sites['people'])
 
 /** Always; not from Tuesday noon to Thursday ten; in the middle of the days of the second week, then always. */
 const hullWindows: readonly (readonly Interval[])[] = [

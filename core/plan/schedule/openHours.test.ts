@@ -1,27 +1,18 @@
 import { describe, expect, it } from 'vitest'
+import { plainSites } from '../../testing/sites'
 import { dayMs, hourMs } from '../../time/civil'
 import { zoneClock } from '../../time/zone'
 import { hoursByClass, workForward } from './openHours'
-import type { Sites } from './sites'
 
 const clock = zoneClock('UTC')
 /** Two hours from eight every day, and ten on one day alone. */
 function hoursWith(longDay: number) {
   const asked = new Set<number>()
-  const sites: Sites = {
-    people: [],
-    presence(_, __, day) {
-      asked.add(day)
-      const from = day * dayMs + 8 * hourMs
-      return [[from, from + (day === longDay ? 10 : 2) * hourMs]]
-    },
-    ends: () => 0,
-    sleepsAt: () => null,
-    pauseOn: () => null,
-    move: () => null,
-    never: () => false,
-    away: () => false,
-  }
+  const sites = plainSites((_, __, day) => {
+    asked.add(day)
+    const from = day * dayMs + 8 * hourMs
+    return [[from, from + (day === longDay ? 10 : 2) * hourMs]]
+  })
   return {
     asked,
     hours: hoursByClass(sites).of({ capable: [0], crewMin: 1, placeNeed: 'boat' }),

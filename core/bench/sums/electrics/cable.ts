@@ -169,8 +169,10 @@ export const cableAndFuse = sum({
               'circuit',
             )} sized`,
       takes: sized.map((one) => `${one.mm2}/${one.fuseA}`).join(' '),
-      heading:
-        runs.length === 1 && first
+      // What stands in the way is said first.
+      heading: checks[0]
+        ? checks[0].text.replace(/^The /, 'the ')
+        : runs.length === 1 && first
           ? `${mm2(first.mm2)}, fused at ${first.fuseA} A`
           : `${counted(
               sized.reduce((all, one) => all + one.many, 0),

@@ -139,10 +139,12 @@ describe('the circuit list', () => {
   it('says when the panel is too small, or two stand on one way', () => {
     const full = answerOf('cable-and-fuse', { ways: 2, runs: [line('lamps', { many: 3 })] })
     expect(full.verdict).toBe('stop')
+    expect(full.heading).toBe('the panel has 2 ways, 3 are wanted')
     const clash = answerOf('cable-and-fuse', {
       runs: [line('a', { many: 2 }), line('b', { way: 4 }), line('c', { way: 4 })],
     })
     expect(clash.checks?.map((one) => one.text)).toEqual(['b and c stand on one way'])
+    expect(clash.heading).toBe('b and c stand on one way')
     expect(troubleOf('cable-and-fuse', { runs: [line('far', { long: 100, amps: 150 })] })).toEqual([
       'runs.0.long: Shorten the run, lay two cables, or take a higher voltage.',
     ])

@@ -31,6 +31,22 @@ describe('bolts', () => {
       troubleOf('bolt-in-a-stack', { layers: [layer('log', 240), layer('log', 30)] })[0],
     ).toMatch(/Threaded rod/)
   })
+  it.each(['on', 'sunk'])(
+    'have their flag where they end, their want where two turns end (%s)',
+    (head) => {
+      // M12: 33.5 + washers 5 + nut 12 + 3.5 = 54 → 55; measured from under the head, which a washer of 2.5 lifts.
+      const { drawing } = answerOf('bolt-in-a-stack', { bolt: '12', head })
+      const from = head === 'sunk' ? 0 : -2.5
+      const flag = drawing?.shapes.find((one) => one.is === 'shape' && one.fill === 'brass')
+      expect(flag?.is === 'shape' ? flag.corners[0]?.[1] : null).toBeCloseTo(from + 55, 6)
+      const band = drawing?.shapes.find((one) => one.is === 'box' && one.fill === 'short')
+      if (band?.is !== 'box') throw new Error('nothing is wanted')
+      expect(band.from[1] + band.size[1]).toBeCloseTo(from + 54, 6)
+      expect(band.size[1]).toBeCloseTo(3.5, 6)
+      const words = drawing?.shapes.flatMap((one) => (one.is === 'text' ? [one.text] : []))
+      expect(words).toEqual(expect.arrayContaining(['50', '55 take', '60']))
+    },
+  )
   it('by stretch, one where two meet', () => {
     // 2 m: 14 + 1; 5 m: 34; 3 m: 20. Stacks 28, 24, 26 + 3.2 + 5.2 + 2 = 38.4, 34.4, 36.4 → 40, 35, 40: 35 and 34.
     const answer = answerOf('bolts-by-stretch')
