@@ -10,8 +10,8 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   experimental: {
     viteEnvironmentApi: true,
-    // The server is on this machine: what a view needs is there in a moment, and must not crowd out the first.
-    defaults: { nuxtLink: { prefetch: false } },
+    // What a view needs comes when its link is about to be pressed, so that it does not crowd out the first view.
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
   },
   spaLoadingTemplate: 'spa-loading-template.html',
   modules: ['@pinia/nuxt', '@nuxt/eslint'],

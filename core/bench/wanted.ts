@@ -3,7 +3,7 @@ import type { Job, KeptSum, Step } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import { inOrder } from '../model/refit'
 import { isOpen } from '../plan/planned'
-import { expand } from '../recipes/expand'
+import { recipeValues } from '../recipes/expand'
 import { knownInputs } from '../recipes/known'
 import type { Recipe, RecipeInputs } from '../recipes/recipe'
 import { recipeFor } from '../recipes/shelf'
@@ -32,9 +32,14 @@ const baseStep = (recipeStep: string): string => recipeStep.split('.')[0] as str
 
 type Scope = Readonly<Record<string, number | string>>
 
-function scopeOf(recipe: Recipe, inputs: RecipeInputs): Scope {
-  const worked = expand(recipe, inputs)
-  const values = worked.ok ? worked.value.values : []
+/** What the fills of these wishes ask the recipe for, worked out once a job. */
+function scopeOf(recipe: Recipe, inputs: RecipeInputs, wishes: readonly WantedBy[]): Scope {
+  const names = wishes.flatMap((by) => [
+    ...Object.values(by.fill).filter((from) => typeof from === 'string'),
+    ...Object.values(by.adds ?? {}).flat(),
+  ])
+  const worked = recipeValues(recipe, inputs, new Set(names))
+  const values = worked.ok ? worked.value : []
   return { ...inputs, ...Object.fromEntries(values.map((one) => [one.key, one.value])) }
 }
 
@@ -166,15 +171,18 @@ export function wantedSums(rows: RefitRows, jobId?: string): Want[] {
     if (job.decision !== 'plan' || !steps) return []
     const recipe = job.recipeKey === null ? undefined : recipeFor(rows, job.recipeKey)
     if (!recipe) return byHand(job, steps)
-    let scope: Scope | null = null
-    return sums.flatMap((sum) => {
+    const wishes = sums.flatMap((sum) => {
       const by = sum.wantedBy.find((one) => one.recipe === recipe.key)
       const step = by && steps.find((one) => by.steps.includes(baseStep(one.recipeStep)))
-      if (!by || !step) return []
-      // Worked out once a job, and only where a sum asks.
-      scope ??= scopeOf(recipe, job.recipeInputs)
-      return [wantOf(sum, by, job, step, recipe, scope)]
+      return by && step ? [{ sum, by, step }] : []
     })
+    if (wishes.length === 0) return []
+    const scope = scopeOf(
+      recipe,
+      job.recipeInputs,
+      wishes.map((one) => one.by),
+    )
+    return wishes.map(({ sum, by, step }) => wantOf(sum, by, job, step, recipe, scope))
   })
 }
 

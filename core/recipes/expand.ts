@@ -136,6 +136,37 @@ export function expand(
   }
 }
 
+/** Values of these names and those they rest on. */
+function valuesFor(all: Recipe['values'], names: ReadonlySet<string>): Recipe['values'] {
+  const wanted = new Set(names)
+  // A value may stand before or after those it rests on, so each new name may call for more of them.
+  for (const name of wanted) {
+    const value = all.find((one) => one.key === name)
+    for (const other of value ? formulaOf(value.formula).names : []) wanted.add(other)
+  }
+  return all.filter((one) => wanted.has(one.key))
+}
+
+/**
+ * What a recipe works out of its inputs, without its steps, and no more than values of these names and what they rest
+ * on; refused as `expand` refuses.
+ */
+export function recipeValues(
+  recipe: Recipe,
+  inputs: RecipeInputs,
+  names: ReadonlySet<string>,
+): Result<readonly ShownValue[]> {
+  const problems = inputProblems(recipe, inputs)
+  if (problems.length > 0) return refused('Some of the dimensions cannot be used.', problems)
+  try {
+    const values = valuesFor(recipe.values, names)
+    return accepted(workedValues({ ...recipe, values }, inputs).values)
+  } catch (error) {
+    if (error instanceof FormulaTrouble) return refused(error.message)
+    throw error
+  }
+}
+
 /** Values in an order in which each has what it needs. Throws FormulaTrouble when they go in a circle. */
 function workedValues(
   recipe: Recipe,

@@ -9,7 +9,7 @@ import { inOrder } from '../model/refit'
 import { add, emptyRefit } from '../testing/build'
 import { recipeBook } from './book'
 import { recipeProblems } from './check'
-import { expand } from './expand'
+import { expand, recipeValues } from './expand'
 import type { Draft } from './expand'
 import { FormulaTrouble, readFormula } from './formula'
 import { knownInputs, toMeasure, withKnownInput } from './known'
@@ -142,6 +142,24 @@ describe('every recipe of the book, at any dimensions', () => {
       { numRuns: 60 },
     )
     expect(whole).toBeGreaterThan(0)
+  })
+})
+
+describe('one value of a recipe', () => {
+  it('is the same asked for alone as among all of them, and brings no more than it rests on', () => {
+    let alone = 0
+    for (const recipe of recipeBook) {
+      const inputs = initialInputs(recipe)
+      const whole = expand(recipe, inputs)
+      if (!whole.ok) continue
+      for (const value of whole.value.values) {
+        const asked = recipeValues(recipe, inputs, new Set([value.key]))
+        if (!asked.ok) throw new Error(`${recipe.key} ${value.key}`)
+        expect(asked.value).toContainEqual(value)
+        if (asked.value.length === 1) alone++
+      }
+    }
+    expect(alone).toBeGreaterThan(0)
   })
 })
 

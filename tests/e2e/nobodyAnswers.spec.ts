@@ -25,6 +25,38 @@ const openJob = async (page: Page, id: string) => {
   return name
 }
 
+test('every view opens while nobody answers', async ({ page }) => {
+  const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').length)
+  await page.goto(`${server.url}/r/${refit}/today`)
+  await expect(page.getByText(/launch planned \d/).first()).toBeVisible()
+  // Their code comes one by one once the plan stands.
+  let before = 0
+  await expect
+    .poll(
+      async () => {
+        const now = await fetched()
+        const isQuiet = now === before
+        before = now
+        return isQuiet
+      },
+      { intervals: [1500], timeout: 30_000 },
+    )
+    .toBe(true)
+  await server.kill()
+  const strip = page.getByRole('navigation', { name: 'Views' })
+  for (const [name, shown] of [
+    ['Bench', 'Wanted next'],
+    ['Jobs', 'Jobs'],
+  ] as const) {
+    await strip.getByRole('link', { name }).click()
+    await expect(page.getByRole('list', { name: shown }).first()).toBeVisible()
+  }
+  await strip.getByRole('link', { name: 'Money' }).click()
+  await expect(page).toHaveURL(/money/)
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('')
+  await server.start()
+})
+
 test('what is typed while nobody answers waits, outlives its window, and is sent once', async ({
   browser,
 }) => {

@@ -7,7 +7,12 @@ import { plainTools } from '#core/bench/sum'
 import { workSum } from '#core/bench/workSum'
 
 /** The next sums, each drawn from its own figures, on the bench. */
-const props = defineProps<{ items: readonly BoardItem[]; more: number }>()
+const props = defineProps<{
+  items: readonly BoardItem[]
+  more: number
+  /** The words stand on the screen: the drawings may follow in the room that is kept for them. */
+  isPainted: boolean
+}>()
 const store = useRefitStore()
 const { sayDate } = useDates()
 /** What the sum looks like, faint, until there are figures: worked once. */
@@ -55,7 +60,7 @@ const to = ({ want }: BoardItem) => `/r/${store.refitId}/bench/${want.sum.key}?j
       <NuxtLink :to="to(one)" class="piece">
         <span class="drawn" aria-hidden="true">
           <SumDrawing
-            v-if="drawing"
+            v-if="drawing && isPainted"
             :class="{ 'opacity-35': isExample }"
             :drawing="drawing"
             :most="items.length === 1 ? 220 : 104"

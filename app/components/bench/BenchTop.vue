@@ -6,6 +6,7 @@ import { counted, capital } from '#core/units/counted'
 
 /** The way in: what open jobs want, the tools, what is kept. */
 const { items, open } = useBench()
+const isPainted = usePainted('bench')
 const mostOut = 6
 const out = computed(() => open.value.slice(0, mostOut))
 const holding = computed(() => open.value.find((one) => one.holds !== null) ?? null)
@@ -33,7 +34,12 @@ const sayHolding = ({ want, holds }: BoardItem) =>
       </h1>
       <SumFinder :many="sums.length" />
     </div>
-    <BenchBoard v-if="out.length > 0" :items="out" :more="open.length - out.length" />
+    <BenchBoard
+      v-if="out.length > 0"
+      :items="out"
+      :more="open.length - out.length"
+      :is-painted="isPainted"
+    />
     <p v-else class="my-3 border-y-2 border-ink bg-(--drawn-wood) px-3 py-4">
       The bench is bare: sums of jobs made from recipes lie here once they are wanted. The tools
       work without a job too.
@@ -41,8 +47,10 @@ const sayHolding = ({ want, holds }: BoardItem) =>
     <div
       class="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-x-5 gap-y-5 xl:grid-cols-[minmax(0,1fr)_15.5rem]"
     >
-      <ToolRoll :items="items" />
-      <KeptSums :items="items" />
+      <template v-if="isPainted">
+        <ToolRoll :items="items" />
+        <KeptSums :items="items" />
+      </template>
     </div>
   </div>
 </template>

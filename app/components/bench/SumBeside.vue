@@ -37,8 +37,8 @@ const looked = ({ answer }: BesideSum): string => {
     :aria-labelledby="`beside-${one.sum.key}`"
     class="break-inside-avoid"
   >
-    <div class="flex items-baseline justify-between gap-3 border-b-2 border-ink">
-      <h2 :id="`beside-${one.sum.key}`" class="min-w-0">
+    <div class="flex flex-wrap items-baseline justify-between gap-x-3 border-b-2 border-ink">
+      <h2 :id="`beside-${one.sum.key}`">
         <NuxtLink class="inline-flex min-h-9 items-center gap-1 hover:underline" :to="address(one)">
           {{ one.sum.title }}
           <ChevronRight class="no-print" :size="18" aria-hidden="true" />

@@ -15,14 +15,16 @@ defineProps<{ table: Table }>()
       </caption>
       <thead>
         <tr class="cond text-left text-ink2">
-          <th
+          <!-- Over names of lines that say what they are there is no head. -->
+          <component
+            :is="head === '' ? 'td' : 'th'"
             v-for="(head, at) in table.head"
             :key="head"
-            scope="col"
+            :scope="head === '' ? undefined : 'col'"
             :class="{ 'text-right': at > 0 }"
           >
             {{ head }}
-          </th>
+          </component>
         </tr>
       </thead>
       <tbody>

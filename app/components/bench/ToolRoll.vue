@@ -15,14 +15,13 @@ const byKey = computed(() => {
     map.set(one.want.sum.key, [...(map.get(one.want.sum.key) ?? []), one])
   return map
 })
+const keptKeys = computed(() => new Set(store.rows.keptSum.map((one) => one.sumKey)))
 const stateOf = (sum: Sum) => {
   const list = byKey.value.get(sum.key) ?? []
   const open = list.filter((one) => !one.isKept)
   if (open.some((one) => one.holds !== null)) return 'redRing' as const
   if (open.length > 0) return 'ring' as const
-  return list.length > 0 || store.rows.keptSum.some((one) => one.sumKey === sum.key)
-    ? ('bung' as const)
-    : ('none' as const)
+  return list.length > 0 || keptKeys.value.has(sum.key) ? ('bung' as const) : ('none' as const)
 }
 const said = {
   redRing: 'wanted, and on the way to a gate',
@@ -34,6 +33,21 @@ const said = {
 const to = (sum: Sum) => {
   const first = (byKey.value.get(sum.key) ?? []).find((one) => !one.isKept)
   return `/r/${store.refitId}/bench/${sum.key}${first ? `?job=${first.want.job.id}` : ''}`
+}
+/** The pockets as they are shown: what each sum's mark is, is looked up once. */
+const filled = computed(() =>
+  pockets.map((pocket) => ({
+    pocket,
+    sums: pocket.sums.map((sum) => ({ sum, to: to(sum), state: stateOf(sum) })),
+  })),
+)
+/** One listener for all of them: a link of the router's for each would be most of what opening the view takes. */
+function follow(event: MouseEvent) {
+  const link = (event.target as Element).closest<HTMLAnchorElement>('a[data-sum]')
+  const isOurs = event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey
+  if (!link || !isOurs || event.altKey) return
+  event.preventDefault()
+  void navigateTo(link.pathname + link.search)
 }
 const tagOf = (key: PocketKey): string => {
   const next = props.items.find((one) => !one.isKept && one.want.sum.pocket === key)
@@ -112,9 +126,10 @@ const tools: Readonly<Record<PocketKey, readonly { d: string; fill: string }[]>>
 
 <template>
   <section id="tool-roll" ref="root" aria-label="The tools">
-    <div class="roll">
+    <!-- What is pressed is a link; the press is only heard here. -->
+    <div class="roll" @click="follow">
       <section
-        v-for="pocket in pockets"
+        v-for="{ pocket, sums } in filled"
         :key="pocket.key"
         class="pocket"
         :aria-labelledby="`pocket-${pocket.key}`"
@@ -154,22 +169,20 @@ const tools: Readonly<Record<PocketKey, readonly { d: string; fill: string }[]>>
           </p>
         </div>
         <ul v-if="!isNarrow || openPocket === pocket.key" class="py-1">
-          <li v-for="sum in pocket.sums" :key="sum.key">
-            <NuxtLink
-              :to="to(sum)"
+          <li v-for="{ sum, to: address, state } in sums" :key="sum.key">
+            <a
+              :href="address"
+              data-sum
               class="flex min-h-8 items-center justify-between gap-1 px-1.5 hover:bg-brass-tint max-sm:min-h-11"
-              :class="{
-                cond: stateOf(sum) !== 'none',
-                'text-redlead': stateOf(sum) === 'redRing',
-              }"
+              :class="{ cond: state !== 'none', 'text-redlead': state === 'redRing' }"
             >
               <span
                 class="cond-thin text-base leading-tight whitespace-nowrap"
-                :class="{ 'font-semibold': stateOf(sum).endsWith('ing') }"
+                :class="{ 'font-semibold': state.endsWith('ing') }"
                 >{{ sum.title }}</span
               >
-              <SumMark :mark="stateOf(sum)" :said="said[stateOf(sum)]" />
-            </NuxtLink>
+              <SumMark v-if="state !== 'none'" :mark="state" :said="said[state]" />
+            </a>
           </li>
         </ul>
       </section>

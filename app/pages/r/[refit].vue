@@ -17,6 +17,7 @@ const wide = computed(() =>
 const { undo, asks, answer } = useUndo()
 useKeys(undo)
 useAlarms()
+useViewsAhead()
 /** Panels are fetched when they are first opened, and stay. */
 const frame = useFrameStore()
 const opened = reactive(new Set<Panel>())
