@@ -1,5 +1,7 @@
 import { onScopeDispose, watch } from 'vue'
 
+/** The view that was asked for comes first: the plan stands before it is drawn where it was kept. */
+const quietMs = 3000
 /** Pages that are opened from the views, whichever row they are about. */
 const pages = ['job/any', 'step/any', 'bench/any'] as const
 
@@ -11,7 +13,10 @@ export function useViewsAhead(): void {
   const store = useRefitStore()
   const router = useRouter()
   const { views } = useViews()
+  // Not every browser tells when it is idle; there, a view is fetched when its link is about to be pressed.
+  if (typeof requestIdleCallback !== 'function') return
   let idle = 0
+  let timer = 0
   function next([first, ...others]: readonly string[]): void {
     if (first === undefined) return
     idle = requestIdleCallback(async () => {
@@ -19,18 +24,23 @@ export function useViewsAhead(): void {
       next(others)
     })
   }
+  function stop(): void {
+    clearTimeout(timer)
+    cancelIdleCallback(idle)
+  }
   watch(
     () => store.accepted !== null,
     (isPlanned, _, stopped) => {
-      // Not every browser tells when it is idle; there, a view is fetched when its link is about to be pressed.
-      if (!isPlanned || typeof requestIdleCallback !== 'function') return
-      next([
-        ...views.value.map((one) => one.to),
-        ...pages.map((one) => `/r/${store.refitId}/${one}`),
-      ])
-      stopped(() => cancelIdleCallback(idle))
+      if (!isPlanned) return
+      timer = window.setTimeout(() => {
+        next([
+          ...views.value.map((one) => one.to),
+          ...pages.map((one) => `/r/${store.refitId}/${one}`),
+        ])
+      }, quietMs)
+      stopped(stop)
     },
     { immediate: true },
   )
-  onScopeDispose(() => cancelIdleCallback(idle))
+  onScopeDispose(stop)
 }
