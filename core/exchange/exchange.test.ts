@@ -1,11 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { keyBetween, keysAfter } from '../model/order'
-import { add, emptyRefit, job, person } from '../testing/build'
+import { add, emptyRefit, job, person, step } from '../testing/build'
 import { decodeText } from './decodeText'
 import { draftChanges } from './draftChanges'
 import { guessOperation } from './guessOperation'
 import { guessColumns, looksLikeHeader } from './jobColumns'
+import { jobTable } from './jobTable'
 import { likeness, matchName } from './likeness'
 import { linesToTable } from './linesToTable'
 import { lostLinks, readJobs } from './readJobs'
@@ -86,6 +87,76 @@ describe('columns', () => {
       'cost',
       'operation',
     ])
+  })
+})
+
+describe('a list that is taken out', () => {
+  /** The places, systems and gates of this list, without its jobs. */
+  const bare = () => {
+    const refit = emptyRefit()
+    for (const key of ['zone', 'gate', 'person'] as const)
+      Object.assign(refit, { [key]: rows[key] })
+    add(refit, 'system', 'rig', { name: 'Rigging' })
+    return refit
+  }
+  it('is read again as it was: hours with their access, places, what it comes after, how it stands', () => {
+    const out = bare()
+    job(out, 'wrap', {
+      title: 'Wrap the mast',
+      zoneId: 'fore',
+      systemId: 'rig',
+      purpose: 'shine',
+      severity: 2,
+      gateId: 'launch',
+      detail: 'Two turns, then "tape"; ends down',
+    })
+    step(out, 'wrap', 'one', { hoursLikely: 2, access: 'open' })
+    // Cramped work takes 1.7 times as long; what was dropped takes none.
+    step(out, 'wrap', 'two', { hoursLikely: 1, access: 'cramped' })
+    step(out, 'wrap', 'gone', { hoursLikely: 9, state: 'dropped' })
+    job(out, 'sand', { title: 'Sand the sole', severity: 4, decision: 'later' })
+    job(out, 'rot', { title: 'Cut out the rot', purpose: 'float' })
+    step(out, 'rot', 'cut', { hoursLikely: 3, state: 'done' })
+    job(out, 'half', { title: 'Half of it' })
+    step(out, 'half', 'begun', { hoursLikely: 1, state: 'done' })
+    step(out, 'half', 'left', { hoursLikely: 1 })
+    add(out, 'link', 'after', { fromJobId: 'rot', toJobId: 'wrap' })
+    const [header = [], ...lines] = jobTable(out).map((row) => row.map(String))
+    expect(looksLikeHeader(header)).toBe(true)
+    const drafts = readJobs(listed(lines), guessColumns(header), bare())
+    expect(
+      drafts.map(({ title, hours, zoneId, systemId, purpose, severity, gateId, after, detail }) => [
+        title,
+        hours,
+        zoneId,
+        systemId,
+        purpose,
+        severity,
+        gateId,
+        after,
+        detail,
+      ]),
+    ).toEqual(
+      expect.arrayContaining([
+        [
+          'Wrap the mast',
+          3.7,
+          'fore',
+          'rig',
+          'shine',
+          2,
+          'launch',
+          'Cut out the rot',
+          'Two turns, then "tape"; ends down',
+        ],
+        ['Sand the sole', null, null, null, expect.anything(), 4, null, null, ''],
+      ]),
+    )
+    const standing = new Map(drafts.map((one) => [one.title, [one.state, one.decision]]))
+    expect(standing.get('Cut out the rot')).toEqual(['done', 'plan'])
+    expect(standing.get('Half of it')).toEqual(['doing', 'plan'])
+    expect(standing.get('Sand the sole')?.[1]).toBe('later')
+    expect(drafts.flatMap((one) => one.problems)).toEqual([])
   })
 })
 

@@ -1,5 +1,5 @@
 /** Which lift to book: the days on which she can be lifted in, the chance that all is ready, and what booking each comes to. */
-import type { LiftDate, LiftOdds } from '../model/odds'
+import type { LiftCost, LiftDate, LiftOdds } from '../model/odds'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { daysMinor, tariffOf } from '../money/yard'
@@ -7,13 +7,15 @@ import type { Tariff } from '../money/yard'
 import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import type { Ashore } from '../plan/schedule/haulOuts'
 import { makeSites } from '../plan/schedule/sites'
-import { dateOf, dayNumber } from '../time/civil'
+import { dateOf, dayMs, dayNumber } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { percentile } from './normal'
 
 /** Days that are weighed, at the most; and the chances of which the first day that has them is shown. */
 const mostDates = 400
 const shownShares = [0.05, 0.2, 0.35, 0.5, 0.65, 0.8, 0.9, 0.95]
+/** Lifts that come too soon are told of from so long before those that may do. */
+const earlyMs = 120 * dayMs
 /** With no lift for longer than this the day before it is the last for a while. */
 const longGapDays = 15
 
@@ -35,11 +37,14 @@ interface LaunchRuns {
   readonly readyAt: readonly number[]
 }
 
-/** What a launch on a local day comes to, minor units: days ashore until then, less the berth she does not need meanwhile. */
-function costOn(tariff: Tariff, one: Ashore, clock: ZoneClock, loaM: number) {
+/** What a launch on a local day comes to, minor units: days ashore until then, and the berth she does not need meanwhile. */
+function costOn(tariff: Tariff, one: Ashore, clock: ZoneClock, loaM: number, now: number) {
   const lifted = dayNumber(one.haulOut.liftOutActual ?? clock.dateOf(one.from - slingMs))
-  return (day: number): number =>
-    daysMinor(tariff, 1, Math.max(0, day - lifted), loaM) - day * tariff.berthPerDayMinor
+  const today = clock.dayOf(now)
+  return (day: number) => ({
+    yard: daysMinor(tariff, 1, Math.max(0, day - lifted), loaM),
+    berth: (day - today) * tariff.berthPerDayMinor,
+  })
 }
 
 /**
@@ -61,7 +66,7 @@ function liftOdds(
   const sorted = [...launched].sort((a, b) => (a === b ? 0 : a - b))
   const [soon, late] = [percentile(sorted, 0.01), percentile(sorted, 0.97)]
   if (!Number.isFinite(soon)) return { haulOutId: haulOut.id, dates: [], bestDay: null }
-  const cost = tariff && costOn(tariff, one, clock, loaM)
+  const cost = tariff && costOn(tariff, one, clock, loaM, now)
   const next = new Map<number, number>()
   /** The first lift after an instant that can be had when the booked day is missed. */
   const insteadOf = (missed: number, at: number): number => {
@@ -77,18 +82,27 @@ function liftOdds(
   const days = manned.length > 0 ? manned : every
   const weighed = days.map((day) => {
     const liftAt = lifts.at(day)
-    let [inTime, sum] = [0, 0]
-    for (const at of ready) {
-      if (at <= liftAt) {
-        inTime++
-        sum += cost?.(day) ?? 0
-      } else {
-        // What never was ready in a run is reckoned with the last of those that were.
-        const by = Number.isFinite(at) ? at : Math.max(liftAt, lastFinite(sorted))
-        sum += (tariff?.changeMinor ?? 0) + (cost?.(insteadOf(day, by)) ?? 0)
-      }
+    /** The day she goes in, a run each. */
+    const goes = ready.map((at) => {
+      if (at <= liftAt) return day
+      // What never was ready in a run is reckoned with the last of those that were.
+      return insteadOf(day, Number.isFinite(at) ? at : Math.max(liftAt, lastFinite(sorted)))
+    })
+    const inTime = ready.filter((at) => at <= liftAt).length
+    const mean = (of: (day: number) => number) => Math.round(meanOf(goes.map(of)))
+    const parts: LiftCost = [
+      mean((each) => cost?.(each).yard ?? 0),
+      mean((each) => cost?.(each).berth ?? 0),
+      Math.round(((tariff?.changeMinor ?? 0) * (ready.length - inTime)) / ready.length),
+      mean((each) => each),
+    ]
+    return {
+      day,
+      share: inTime / ready.length,
+      parts,
+      // Of the rounded parts, so that a person who adds them up comes to the same.
+      meanMinor: parts[0] - parts[1] + parts[2],
     }
-    return { day, share: inTime / ready.length, meanMinor: sum / ready.length }
   })
   const least = Math.min(...weighed.map((each) => each.meanMinor))
   const best = tariff ? weighed.find((each) => each.meanMinor === least) : undefined
@@ -102,17 +116,32 @@ function liftOdds(
       return {
         day,
         ready: Math.floor(share * 100),
-        extraMinor: tariff ? Math.round(meanMinor - least) : null,
+        extraMinor: tariff ? meanMinor - least : null,
         freeUntil: day - noticeDays,
         lastBefore: following - day > longGapDays ? closedAfter(yard, day) : '',
       }
     })
-  const all = weighed.map(
-    ({ day, share, meanMinor }) =>
-      [day, Math.floor(share * 100), tariff ? Math.round(meanMinor - least) : null] as const,
-  )
+  // Lifts before those are hardly ever reached: their chance is said, and nobody would book one for what it costs.
+  const readyOn = (day: number) => ready.filter((at) => at <= lifts.at(day)).length / ready.length
+  const early = liftDays(lifts, Math.max(now, soon - earlyMs), soon, clock)
+    .filter(
+      (day) => day < (days[0] ?? day) && (manned.length === 0 || isManned(day, lifts.at(day))),
+    )
+    .map((day) => [day, Math.floor(readyOn(day) * 100), null] as const)
+  const all: LiftOdds['all'] = [
+    ...early,
+    ...weighed.map(({ day, share, meanMinor, parts }) => {
+      const said = Math.floor(share * 100)
+      return tariff
+        ? ([day, said, meanMinor - least, parts] as const)
+        : ([day, said, null] as const)
+    }),
+  ]
   return { haulOutId: haulOut.id, dates, bestDay: best?.day ?? null, all }
 }
+
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, one) => sum + one, 0) / values.length
 
 const lastFinite = (sorted: readonly number[]): number =>
   sorted.findLast((one) => Number.isFinite(one)) ?? 0

@@ -126,6 +126,9 @@ describe('which lift to book', () => {
       ['12', 90, 1350],
       ['19', 100, 6700],
     ])
+    // Of the 5th's: (6 × 65 + 3 × 72 + 79) ÷ 10 days at 10.00, and 4 × 95.00 ÷ 10; she goes in 3.5 days later.
+    const fifth = lifts({ changeMinor: 9500 })?.all?.find((one) => one[1] === 60)
+    expect(fifth?.[3]).toEqual([68_500, 0, 3800, dayNumber('2027-06-09')])
     // 5th: 88.5; 12th: 77.7; 19th: 79.
     const dear = lifts({ changeMinor: 50_000 })
     expect(read(dear)).toEqual([
@@ -139,6 +142,28 @@ describe('which lift to book', () => {
       '06-05',
       '06-12',
     ])
+  })
+  it('says the chance of lifts that come too soon, and weighs none of them', () => {
+    const rows = weekends()
+    ashore(rows)
+    rows.place = rows.place.map((one) => (one.id === 'yard' ? { ...one, liftWeekdays: [6] } : one))
+    add(rows, 'yardTariff', 't', { placeId: 'yard', perDayMinor: 1000, changeMinor: 9500 })
+    const plan = { now: friday, launches: [] } as unknown as StoredPlan
+    // One of 200 is ready for the 5th, 39 for the 12th, the others for the 19th.
+    const runs = ['05', ...Array<string>(39).fill('12'), ...Array<string>(160).fill('19')]
+    const ready = runs.map((on) => at(`${on}T08:00`))
+    const launches = runs.map((on) => at(`${on}T09:00`))
+    const found = liftsAhead(rows, plan, () => ({ at: launches, readyAt: ready }), zoneClock('UTC'))
+    const all = found[0]?.all ?? []
+    expect(all.slice(-4).map(([day, share]) => [dateOf(day).slice(5), share])).toEqual([
+      ['05-29', 0],
+      ['06-05', 0],
+      ['06-12', 20],
+      ['06-19', 100],
+    ])
+    expect(all.at(-3)?.[2]).toBeNull()
+    expect(all.at(-2)?.[2]).not.toBeNull()
+    expect(found[0]?.dates.map((one) => dateOf(one.day).slice(8))).not.toContain('05')
   })
   it('takes the berth she does not need off the days in the yard', () => {
     // A day costs nothing more or less: only the fees are left, 4 × 9.5, 1 × 9.5 and none, ÷ 10.

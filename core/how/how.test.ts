@@ -1,6 +1,7 @@
 /** What a figure says of itself: its numbers are those of the hand, and agree with what the views show. */
 import { describe, expect, it } from 'vitest'
 import { demoNow, sableWren } from '../../demo/sableWren'
+import type { LiftOdds } from '../model/odds'
 import { bindingChain } from '../plan/chain'
 import { makePlan } from '../plan/makePlan'
 import { recipeBook } from '../recipes/book'
@@ -9,6 +10,7 @@ import { initialInputs } from '../recipes/ofBoat'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { derive } from '../progress/derive'
 import { howEarned, howGateMark, howStepInches } from './inches'
+import { howLift } from './launch'
 import { howGateDate, howRank, howSlack } from './plan'
 import { howRecipeValue } from './recipe'
 import { Waits } from '../plan/waits'
@@ -155,6 +157,42 @@ describe('the list and the dates', () => {
     expect(how.working[0]).toContain(how.result)
     expect(how.working.length).toBeLessThanOrEqual(6)
     expect(howGateDate({ ...all.launch, plannedOn: null }, chain, []).result).toBe('not dated')
+  })
+})
+
+describe('a lift', () => {
+  const odds: LiftOdds = {
+    haulOutId: 'h',
+    dates: [],
+    bestDay: 112,
+    all: [
+      [98, 0, null],
+      // Ready in 60 of 100: 685.00 in the yard, less 40.00 of berth, 38.00 for moving it.
+      [105, 60, 500, [68_500, 4000, 3800, 109]],
+      [112, 90, 0, [70_000, 2650, 450, 113]],
+      [119, 100, 700, [68_500, 0, 0, 119]],
+    ],
+  }
+  const words = {
+    money: (minor: number) => (minor / 100).toFixed(2),
+    day: (day: number) => `day ${day}`,
+  }
+  it('says what it comes to beside the cheapest, and the sums add up', () => {
+    const how = howLift(odds, 105, words)
+    expect(how?.result).toBe('5.00 more than day 112')
+    expect(how?.working).toEqual([
+      'day 105: 685.00 − 40.00 + 38.00 = 683.00',
+      'day 112: 700.00 − 26.50 + 4.50 = 678.00',
+      '683.00 − 678.00 = 5.00',
+    ])
+    expect(how?.inputs.map((one) => one.value)).toContain('day 109; day 113 for day 112')
+  })
+  it('is the cheapest, or has nothing but its days, or was not weighed', () => {
+    expect(howLift(odds, 112, words)?.result).toBe('678.00, the least of all lifts')
+    expect(howLift(odds, 112, words)?.working).toHaveLength(1)
+    expect(howLift(odds, 119, words)?.working[0]).toBe('day 119: 685.00')
+    expect(howLift(odds, 98, words)).toBeNull()
+    expect(howLift(odds, 99, words)).toBeNull()
   })
 })
 

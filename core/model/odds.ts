@@ -34,13 +34,29 @@ export interface LiftDate {
   readonly lastBefore: string
 }
 
+/**
+ * What booking a lift comes to over the runs, on average: the yard's days until she goes in, a berth she does not need
+ * meanwhile, the fee of a day that is missed, all in minor units; and the day she goes in.
+ */
+export type LiftCost = readonly [
+  yardMinor: number,
+  berthMinor: number,
+  feeMinor: number,
+  goesDay: number,
+]
+
 export interface LiftOdds {
   readonly haulOutId: string
   readonly dates: readonly LiftDate[]
   /** The cheapest, all told; null: no prices. */
   readonly bestDay: number | null
-  /** Every lift that was weighed: its day, runs of 100 that are ready, what it costs more. Odds of an older make lack it. */
-  readonly all?: readonly (readonly [day: number, ready: number, extraMinor: number | null])[]
+  /** Every lift: its day, runs of 100 that are ready, what it costs more; null: too soon to be worth weighing, or no prices. Odds of an older make lack it. */
+  readonly all?: readonly (readonly [
+    day: number,
+    ready: number,
+    extraMinor: number | null,
+    cost?: LiftCost,
+  ])[]
 }
 
 /** Minor units. Shares are of runs. */

@@ -43,10 +43,15 @@ const lift = Joi.object({
   all: Joi.array()
     .items(
       Joi.array()
-        .ordered(day, Joi.number().min(0).max(100).required(), minor.allow(null))
-        .length(3),
+        .ordered(
+          day,
+          Joi.number().min(0).max(100).required(),
+          minor.allow(null),
+          Joi.array().ordered(minor, minor, minor, day).length(4).optional(),
+        )
+        .min(3),
     )
-    .max(400)
+    .max(600)
     .optional(),
 })
 

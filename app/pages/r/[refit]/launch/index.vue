@@ -281,6 +281,7 @@ useKeyScope({
             {{ next.yard?.liftUntil ?? '17:00' }}</span
           >
           <span v-if="lifts === null" class="text-ink2">chances once it was run</span>
+          <LiftCost v-else-if="chosenDay !== null" :odds="lifts" :day="chosenDay" />
         </p>
         <LiftDays
           :days="days"
