@@ -10,6 +10,8 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   experimental: {
     viteEnvironmentApi: true,
+    // app/plugins/viewCode does better than to leave the page for one that nobody serves.
+    emitRouteChunkError: 'manual',
     // What a view needs comes when its link is about to be pressed, so that it does not crowd out the first view.
     defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
   },

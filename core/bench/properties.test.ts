@@ -2,8 +2,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { editableQuantity, parseQuantity } from '../units/quantity'
-import type { Cell, Values } from './ask'
-import { initialValues } from './check'
+import type { Ask, Cell, Scalar, Value, Values } from './ask'
+import { initialValues, newLine } from './check'
 import { plainTools } from './sum'
 import { sumOf, sums } from './sums'
 import { workSum } from './workSum'
@@ -128,4 +128,55 @@ describe('more of one', () => {
     )
     expect(seen).toBeGreaterThan(5)
   })
+})
+
+/** A field at the ends of its range, as it begins, anywhere between, or at the figure of another field. */
+function anyCell(cell: Cell): fc.Arbitrary<Scalar> {
+  if (cell.is === 'pick') return fc.constantFrom(...cell.options.map((one) => one.value))
+  if (cell.is !== 'amount' && cell.is !== 'maybe')
+    return fc.constant(newLine([cell])[cell.key] ?? '')
+  const shared = [1, 2, 10, 50, 100, 500, 1000].filter((one) => one >= cell.min && one <= cell.max)
+  return fc
+    .oneof(
+      fc.constantFrom(cell.min, cell.max, cell.initial ?? cell.min, ...shared),
+      fc.double({ min: cell.min, max: cell.max, noNaN: true }),
+    )
+    .map((value) => (cell.whole ? Math.round(value) : Number(value.toFixed(4))))
+}
+const anyOf = (cells: readonly Cell[]) =>
+  fc.record(Object.fromEntries(cells.map((cell) => [cell.key, anyCell(cell)])))
+/** Every field as it begins, some of them otherwise. */
+const anyValues = (asks: readonly Ask[]): fc.Arbitrary<Values> =>
+  fc
+    .subarray([...asks])
+    .chain((some) =>
+      fc.record<Values>(
+        Object.fromEntries(
+          some.map((ask): [string, fc.Arbitrary<Value>] => [
+            ask.key,
+            ask.is === 'lines' ? fc.array(anyOf(ask.of), { maxLength: 3 }) : anyCell(ask),
+          ]),
+        ),
+      ),
+    )
+    .map((some) => ({ ...initialValues(asks), ...some }))
+
+/** Numbers that are none, and words with such in them. */
+function brokenIn(value: unknown): unknown[] {
+  if (typeof value === 'number') return Number.isFinite(value) ? [] : [value]
+  if (typeof value === 'string') return /NaN|Infinity|undefined|\[object/.test(value) ? [value] : []
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(brokenIn) : []
+}
+
+describe('figures at the ends of what a field takes, or like one another', () => {
+  it.each(sums.filter((sum) => !sum.isSearch).map((sum) => [sum.key, sum] as const))(
+    'give %s an answer or a sentence',
+    (_, sum) =>
+      fc.assert(
+        fc.property(anyValues(sum.asks), (values) => {
+          expect(brokenIn(workSum(sum, values, plainTools('metric')))).toEqual([])
+        }),
+        { numRuns: 60 },
+      ),
+  )
 })

@@ -14,6 +14,9 @@ describe('posts on a run', () => {
     // 3 m in two, 3.5 m in three.
     expect(marks(7.2, 1.6, [3, 3.7], [])).toEqual([0, 1.5, 3, 3.7, 4.867, 6.033, 7.2])
     expect(marks(2, 2, [0, 0.7], [])).toEqual([0, 0.7, 2])
+    const { largestM, smallestM } = postsOnRun(7.2, 1.6, [3, 3.7], [])
+    expect(largestM).toBeCloseTo(1.5, 9)
+    expect(smallestM).toBeCloseTo(3.5 / 3, 9)
   })
   it('are pushed to the edge of a keep-out that leaves the spans evenest', () => {
     // Left edge 1.2 leaves 6.0 in four of 1.5; right edge 1.6 leaves 5.6 in four of 1.4: 0.3 and 0.2 apart.
@@ -25,6 +28,11 @@ describe('posts on a run', () => {
     expect(() => postsOnRun(4, 1, null, [[0.5, 2.5]])).toThrow(/no post can stand/)
     expect(() => postsOnRun(4, 1, [3.5, 4.5], [])).toThrow(/gate must lie inside/)
     expect(() => postsOnRun(0, 1, null, [])).toThrow(RangeError)
+    expect(() => postsOnRun(2, 1, [0, 2], [])).toThrow(/takes the whole run/)
+    // The posts of a gate and of the ends stay where they are.
+    expect(() => postsOnRun(7.2, 1.6, [3, 3.7], [[2.9, 3.1]])).toThrow(/no post can stand/)
+    expect(() => postsOnRun(7.2, 1.6, null, [[7, 7.3]])).toThrow(/no post can stand/)
+    expect(() => postsOnRun(7.2, 1.6, null, [[2, 1]])).toThrow(/ends before it begins/)
   })
   it('always begin and end the run, keep clear and keep short', () => {
     const run = fc.record({

@@ -44,7 +44,7 @@ function bestMarks(ends: Stretch, longestM: number, keepOuts: readonly Stretch[]
 /**
  * Posts along a run of 0.1–100 m, spans at most `longestM` (0.2–20) and as equal as can be, moved out of
  * keep-outs (at most twelve); a gate inside the run has a post at each side. Marks are from one datum.
- * Throws RangeError outside, when the gate does not lie inside, or when no post can stand between keep-outs.
+ * Throws RangeError outside, when the gate does not lie inside or leaves nothing beside it, or when no post can stand between keep-outs.
  * Between keep-outs marks are whole millimetres from the stretch's end. Source: handbook 11. Example: 7.2 m at 1.6 m → 0, 1.44, 2.88, 4.32, 5.76, 7.2.
  */
 export function postsOnRun(
@@ -79,6 +79,8 @@ function laidOut(
     if (!(from < to)) throw new RangeError('postsOnRun: a keep-out ends before it begins')
   if (gate && !(gate[0] >= 0 && gate[1] > gate[0] && gate[1] <= lengthM + 1e-9))
     throw new RangeError('postsOnRun: the gate must lie inside the run')
+  if (gate && lengthM - (gate[1] - gate[0]) < 1e-9)
+    throw new RangeError('postsOnRun: the gate takes the whole run; there is nothing to divide')
   const stretches: Stretch[] = gate
     ? [
         [0, gate[0]],
