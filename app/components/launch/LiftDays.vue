@@ -26,6 +26,10 @@ const holder = ref<HTMLElement | null>(null)
 const { width: measured } = useElementSize(holder, { width: 300, height: 20 })
 const band = computed(() => Math.max(120, Math.round(measured.value)))
 const isManned = (day: LiftDay) => day.isLiftDay && day.personIds.length > 0
+const isNarrow = useNarrow()
+/** Height of a row that is read, px; with a finger it is pressed. What is drawn in it stands in its middle. */
+const tallPx = computed(() => (isNarrow.value ? 43 : 27))
+const downPx = computed(() => (tallPx.value - 27) / 2)
 const isTall = (day: LiftDay) => isManned(day) || day.isBooked || day.isBest || day.isPlanned
 const x = (day: LiftDay, at: number) => {
   const minutes = (at - store.zone.at(day.day, 0)) / 60_000
@@ -132,10 +136,10 @@ const label = (day: LiftDay) => sayDay(day.on)
         <span v-else />
         <svg
           :width="band"
-          :height="isTall(day) ? 27 : 9"
+          :height="isTall(day) ? tallPx : 9"
           class="block h-full w-full"
           preserveAspectRatio="none"
-          :viewBox="`0 0 ${band} ${isTall(day) ? 27 : 9}`"
+          :viewBox="`0 0 ${band} ${isTall(day) ? tallPx : 9}`"
           aria-hidden="true"
         >
           <rect
@@ -144,7 +148,7 @@ const label = (day: LiftDay) => sayDay(day.on)
             :x="one.x"
             y="0"
             :width="one.width"
-            height="27"
+            :height="tallPx"
             fill="var(--water)"
           />
           <rect
@@ -153,20 +157,20 @@ const label = (day: LiftDay) => sayDay(day.on)
             :x="one.x"
             y="0"
             :width="one.width"
-            height="27"
+            :height="tallPx"
             fill="url(#slip-dark)"
           />
           <path
             v-for="(at, index) in yardX"
             :key="`y${index}`"
-            :d="`M${at} 0V27`"
+            :d="`M${at} 0V${tallPx}`"
             stroke="var(--ink)"
             stroke-width="1.6"
           />
           <rect
             v-if="day.window"
             :x="box(day, day.window).x"
-            :y="isTall(day) ? 3 : 1"
+            :y="isTall(day) ? 3 + downPx : 1"
             :width="box(day, day.window).width"
             :height="isTall(day) ? 18 : 7"
             :fill="isManned(day) ? 'var(--verdigris)' : 'var(--sheet)'"
@@ -180,7 +184,7 @@ const label = (day: LiftDay) => sayDay(day.on)
                 ? box(day, day.window).x + box(day, day.window).width / 2
                 : box(day, day.window).x + box(day, day.window).width + 5
             "
-            y="17"
+            :y="17 + downPx"
             :text-anchor="box(day, day.window).width > 52 ? 'middle' : 'start'"
             font-size="15"
             font-weight="600"
@@ -193,7 +197,7 @@ const label = (day: LiftDay) => sayDay(day.on)
             v-for="(one, index) in day.presence.map((each) => box(day, each))"
             v-show="isTall(day)"
             :key="`p${index}`"
-            :d="`M${one.x} 25H${one.x + one.width}`"
+            :d="`M${one.x} ${tallPx - 2}H${one.x + one.width}`"
             stroke="var(--ink)"
             stroke-width="2.6"
           />

@@ -23,9 +23,9 @@ function show() {
     <UiDialog :open="open" :title="shown?.title ?? ''" @close="open = false">
       <div v-if="shown" class="grid gap-4">
         <p class="cond text-3xl leading-tight">{{ shown.result }}</p>
-        <dl v-if="shown.inputs.length > 0" class="grid grid-cols-[1fr_auto] items-baseline gap-x-4">
+        <dl v-if="shown.inputs.length > 0" class="grid grid-cols-[1fr_auto]">
           <template v-for="one in shown.inputs" :key="one.name">
-            <dt class="border-b border-rule2 py-1">{{ one.name }}</dt>
+            <dt class="border-b border-rule2 py-1 pr-4 leading-7">{{ one.name }}</dt>
             <dd class="cond border-b border-rule2 py-1 text-right text-lg">{{ one.value }}</dd>
           </template>
         </dl>
