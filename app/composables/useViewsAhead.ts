@@ -5,8 +5,20 @@ const quietMs = 3000
 /** Pages that are opened from the views, whichever row they are about. */
 const pages = ['job/any', 'step/any', 'bench/any'] as const
 
+/** What opens over the views, and what the charts of several are drawn with. */
+const parts = [
+  () => import('~/components/frame/FoundPanel.vue'),
+  () => import('~/components/frame/HoursPanel.vue'),
+  () => import('~/components/frame/ClockPanel.vue'),
+  () => import('~/components/frame/FindPanel.vue'),
+  () => import('~/components/frame/KeysPanel.vue'),
+  () => import('~/components/frame/MorePanel.vue'),
+  () => import('~/components/frame/ClashDialog.vue'),
+  () => import('~/components/charts/ChartCanvas.vue'),
+] as const
+
 /**
- * The code of every view, fetched one by one once the first plan stands and the page has nothing else to do: a view
+ * The code of every view and panel, fetched one by one once the first plan stands and the page has nothing else to do: a view
  * that is pressed then waits for nothing, and opens though nobody answers.
  */
 export function useViewsAhead(): void {
@@ -17,11 +29,14 @@ export function useViewsAhead(): void {
   if (typeof requestIdleCallback !== 'function') return
   let idle = 0
   let timer = 0
-  function next([first, ...others]: readonly string[]): void {
+  function next([first, ...others]: readonly (() => Promise<unknown>)[]): void {
     if (first === undefined) return
-    idle = requestIdleCallback(async () => {
-      await preloadRouteComponents(first, router)
-      next(others)
+    idle = requestIdleCallback(() => {
+      // What does not come now is fetched when it is opened, and complained of then.
+      first().then(
+        () => next(others),
+        () => undefined,
+      )
     })
   }
   function stop(): void {
@@ -33,10 +48,11 @@ export function useViewsAhead(): void {
     (isPlanned, _, stopped) => {
       if (!isPlanned) return
       timer = window.setTimeout(() => {
-        next([
+        const paths = [
           ...views.value.map((one) => one.to),
           ...pages.map((one) => `/r/${store.refitId}/${one}`),
-        ])
+        ]
+        next([...paths.map((path) => () => preloadRouteComponents(path, router)), ...parts])
       }, quietMs)
       stopped(stop)
     },

@@ -8,6 +8,7 @@ import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import type { Ashore } from '../plan/schedule/haulOuts'
 import { makeSites } from '../plan/schedule/sites'
 import { dateOf, dayMs, dayNumber } from '../time/civil'
+import { dayMemo } from '../time/dayMemo'
 import type { ZoneClock } from '../time/zone'
 import { percentile } from './normal'
 
@@ -41,10 +42,11 @@ interface LaunchRuns {
 function costOn(tariff: Tariff, one: Ashore, clock: ZoneClock, loaM: number, now: number) {
   const lifted = dayNumber(one.haulOut.liftOutActual ?? clock.dateOf(one.from - slingMs))
   const today = clock.dayOf(now)
-  return (day: number) => ({
+  // Asked for each lift in each run: of few days, many times.
+  return dayMemo((day) => ({
     yard: daysMinor(tariff, 1, Math.max(0, day - lifted), loaM),
     berth: (day - today) * tariff.berthPerDayMinor,
-  })
+  }))
 }
 
 /**

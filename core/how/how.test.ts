@@ -188,9 +188,16 @@ describe('a lift', () => {
     expect(how?.inputs.map((one) => one.value)).toContain('day 109; day 113 for day 112')
   })
   it('is the cheapest, or has nothing but its days, or was not weighed', () => {
-    expect(howLift(odds, 112, words)?.result).toBe('678.00, the least of all lifts')
+    expect(howLift(odds, 112, words)?.result).toBe('678.00, the least of those weighed')
     expect(howLift(odds, 112, words)?.working).toHaveLength(1)
     expect(howLift(odds, 119, words)?.working[0]).toBe('day 119: 685.00')
+    expect(howLift(odds, 119, words)?.distrust).not.toContain('fee')
+    expect(howLift(odds, 105, words)?.distrust).toContain('no fee')
+    const alike = {
+      ...odds,
+      all: [...(odds.all ?? []), [126, 100, 0, [67_800, 0, 0, 126]] as const],
+    }
+    expect(howLift(alike, 126, words)?.result).toBe('as much as day 112')
     expect(howLift(odds, 98, words)).toBeNull()
     expect(howLift(odds, 99, words)).toBeNull()
   })

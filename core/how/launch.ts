@@ -32,12 +32,17 @@ export function howLift(odds: LiftOdds, day: number, { money, day: sayDay }: Wor
   return {
     title: `Booking ${sayDay(day)}`,
     result: isBest
-      ? `${money(total(own))}, the least of all lifts`
-      : `${money(extra)} more than ${best}`,
+      ? `${money(total(own))}, the least of those weighed`
+      : extra === 0
+        ? `as much as ${best}`
+        : `${money(extra)} more than ${best}`,
     inputs: [
       { name: 'All is ready for it', value: `in ${ready} of 100 runs` },
       { name: 'She goes in, on average', value: beside(sayDay(own[3]), sayDay(least[3])) },
-      { name: 'The yard’s days until then', value: beside(money(own[0]), money(least[0])) },
+      {
+        name: 'The yard’s days from lift-out till then',
+        value: beside(money(own[0]), money(least[0])),
+      },
       ...(own[1] === 0 && least[1] === 0
         ? []
         : [
@@ -65,8 +70,7 @@ export function howLift(odds: LiftOdds, day: number, { money, day: sayDay }: Wor
           ]),
     ],
     source:
-      'The runs of the forecast at the yard’s prices: booked and ready, she goes in; missed, the fee is paid and she goes in on the first lift that can be had with the yard’s notice.',
-    distrust:
-      'A lift you may cancel for nothing costs less than this. Days after launch, travel and what a late season costs you are not in it.',
+      'The runs of the forecast at the yard’s prices: booked and ready, she goes in; missed, the fee is paid and she goes in on the first lift that can be had with the yard’s notice. Lifts with too few hands there, and those that hardly any run is ready for, are not weighed.',
+    distrust: `${own[2] > 0 ? 'A day that is given up in time costs no fee, and comes to less. ' : ''}Days after launch, travel and what a late season costs you are not in it.`,
   }
 }

@@ -9,7 +9,7 @@ import { inOrder } from '../model/refit'
 import { add, emptyRefit } from '../testing/build'
 import { recipeBook } from './book'
 import { recipeProblems } from './check'
-import { expand, recipeValues } from './expand'
+import { expand } from './expand'
 import type { Draft } from './expand'
 import { FormulaTrouble, readFormula } from './formula'
 import { knownInputs, toMeasure, withKnownInput } from './known'
@@ -19,6 +19,7 @@ import type { Recipe, RecipeInputs } from './recipe'
 import { restsOn } from './restsOn'
 import { rework } from './rework'
 import { toBuy } from './toBuy'
+import { recipeValues } from './values'
 
 /** Plies over a panel: two an hour, a sheet each. */
 const plies: Recipe = {

@@ -31,9 +31,11 @@ test('a view whose code was not fetched yet is said, and what is shown stays', a
   const today = await page.getByRole('heading', { level: 1 }).innerText()
   await page.route('**/*', (route) => route.abort())
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Bench' }).click()
-  await expect(page.getByText(/not in this browser yet/)).toBeVisible()
+  await expect(page.getByText(/^That view is not in this browser yet/)).toBeVisible()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(today)
-  // It answers again: the same press opens it.
+  await page.getByRole('button', { name: 'Found something' }).click()
+  await expect(page.getByText(/^That panel is not in this browser yet/)).toBeVisible()
+  // It answers again: the same press opens the view.
   await page.unroute('**/*')
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Bench' }).click()
   await expect(page.getByRole('list', { name: 'Wanted next' })).toBeVisible()
@@ -68,6 +70,9 @@ test('every view opens while nobody answers', async ({ page }) => {
   await strip.getByRole('link', { name: 'Money' }).click()
   await expect(page).toHaveURL(/money/)
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('')
+  // What is found at the boat is written down there, with or without an answer.
+  await page.getByRole('button', { name: 'Found something' }).click()
+  await expect(page.getByRole('dialog')).toContainText('Found')
   await server.start()
 })
 
