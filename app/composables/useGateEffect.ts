@@ -25,20 +25,22 @@ export function useGateEffect(items: Ref<readonly ChangeItem[]>) {
         return
       }
       busy.value = true
-      try {
-        const said = await effectOf(list)
-        if (mine === run) sentence.value = said
-      } catch (error) {
-        if (mine === run) sentence.value = `It could not be worked out: ${sentenceOf(error)}`
-      } finally {
-        if (mine === run) busy.value = false
-      }
+      const said = await effectOf(list)
+      if (mine !== run) return
+      sentence.value = said
+      busy.value = false
     },
     { immediate: true, debounce: settleMs },
   )
 
-  /** The sentence for one change list; '' when there is nothing to say, or a newer question came. */
-  const effectOf = async (list: readonly ChangeItem[]): Promise<string> =>
-    store.plan ? ((await planner.whatIf(list)) ?? '') : ''
+  /** The sentence for one change list, or why there is none; '' when there is nothing to say, or a newer question came. */
+  async function effectOf(list: readonly ChangeItem[]): Promise<string> {
+    if (!store.plan) return ''
+    try {
+      return (await planner.whatIf(list)) ?? ''
+    } catch (error) {
+      return `It could not be worked out: ${sentenceOf(error)}`
+    }
+  }
   return { sentence, busy, effectOf }
 }

@@ -17,16 +17,34 @@ const noServer = problem(
   'The program on this machine does not answer. Is it still running? Nothing you typed is lost: try again.',
 )
 
+interface Asking {
+  readonly method?: string
+  readonly body?: unknown
+  readonly bytes?: Blob
+  readonly signal?: AbortSignal
+}
+
+/** Readings that were begun before anything was there to want them, by their path. */
+const ahead = new Map<string, Promise<unknown>>()
+
+/** Begins a reading that will be wanted; the first `api` of this path is answered by it, and only that one. */
+export function askAhead(path: string): void {
+  const answer = ask<unknown>(path, {})
+  // Nobody may come for it; whoever does is told.
+  answer.catch(() => undefined)
+  ahead.set(path, answer)
+}
+
 /** One way to ask the server: JSON or bytes out, JSON back, a ProblemError for anything else. */
-export async function api<Result>(
-  path: string,
-  options: {
-    readonly method?: string
-    readonly body?: unknown
-    readonly bytes?: Blob
-    readonly signal?: AbortSignal
-  } = {},
-): Promise<Result> {
+export function api<Result>(path: string, options: Asking = {}): Promise<Result> {
+  const begun = ahead.get(path)
+  const reads = options.method === undefined && !options.bytes && options.body === undefined
+  if (!begun || !reads) return ask<Result>(path, options)
+  ahead.delete(path)
+  return begun as Promise<Result>
+}
+
+async function ask<Result>(path: string, options: Asking): Promise<Result> {
   const body =
     options.bytes ?? (options.body === undefined ? undefined : JSON.stringify(options.body))
   let response: Response

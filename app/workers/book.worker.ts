@@ -11,6 +11,7 @@ import type { BookText } from '#core/book/blocks'
 import { bookPages } from '~/book/bookPages'
 import type { BookFont } from '~/book/textRuns'
 import { api, fileOf } from '~/utils/api'
+import { live } from './life'
 
 const fonts: Readonly<Record<BookFont, string>> = {
   Text: legible,
@@ -94,3 +95,4 @@ const maker = {
 
 export type BookMaker = typeof maker
 expose(maker)
+live()

@@ -1,4 +1,5 @@
 import { proxy, wrap } from 'comlink'
+import { watchLife, workerName } from './life'
 import type { BookMaker, BookProgress } from './book.worker'
 
 /** One book being printed. */
@@ -14,16 +15,19 @@ export function printBook(
   address: string,
   tell: (progress: BookProgress) => void,
 ): Printing {
-  const worker = new Worker(new URL('./book.worker.ts', import.meta.url), { type: 'module' })
-  const failed = new Promise<never>((_, refuse) =>
-    worker.addEventListener('error', (event) => {
-      event.preventDefault()
-      refuse(new Error(event.message || 'The book could not be started.'))
-    }),
-  )
+  const name = workerName('book')
+  const worker = new Worker(new URL('./book.worker.ts', import.meta.url), { type: 'module', name })
+  let unwatch = (): void => undefined
+  const failed = new Promise<never>((_, refuse) => {
+    unwatch = watchLife(worker, name, 'The book', refuse)
+  })
+  const end = (): void => {
+    unwatch()
+    worker.terminate()
+  }
   const made = wrap<BookMaker>(worker).make(from, address, proxy(tell))
   return {
-    bytes: Promise.race([made, failed]).finally(() => worker.terminate()),
-    stop: () => worker.terminate(),
+    bytes: Promise.race([made, failed]).finally(end),
+    stop: end,
   }
 }

@@ -30,6 +30,7 @@ import type { WaysCompared } from '#core/launchWays/compare'
 import { launchWays, scopeOf } from '#core/launchWays/ways'
 import type { LaunchWay, WaysAsked } from '#core/launchWays/ways'
 import { zoneClock } from '#core/time/zone'
+import { live } from './life'
 
 /** A plan with the ranking that came of it, in shapes that cross to the page. */
 export interface PlanAnswer {
@@ -176,3 +177,4 @@ const planner = {
 export type Planner = typeof planner
 
 expose(planner)
+live()

@@ -3,6 +3,7 @@ import type { Remote } from 'comlink'
 import { rowsBetween } from '#core/model/applyChange'
 import { emptyRows } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
+import { watchLife, workerName } from './life'
 import type { Planner } from './planner.worker'
 
 /** Work that was given up because newer work came. */
@@ -27,6 +28,7 @@ interface UnderWay {
  */
 export class PlannerLink {
   private worker: Worker | null = null
+  private unwatch: (() => void) | null = null
   private remote: Remote<Planner> | null = null
   private sent: RefitRows = emptyRows()
   private underWay: UnderWay | null = null
@@ -34,11 +36,12 @@ export class PlannerLink {
 
   private open(): Remote<Planner> {
     if (this.remote) return this.remote
-    const worker = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' })
-    worker.addEventListener('error', (event) => {
-      event.preventDefault()
-      this.end(new Error(event.message || 'The planner could not be started.'))
+    const name = workerName('planner')
+    const worker = new Worker(new URL('./planner.worker.ts', import.meta.url), {
+      type: 'module',
+      name,
     })
+    this.unwatch = watchLife(worker, name, 'The planner', (reason) => this.end(reason))
     this.worker = worker
     this.sent = emptyRows()
     this.remote = wrap<Planner>(worker)
@@ -46,6 +49,8 @@ export class PlannerLink {
   }
 
   private end(reason: Error): void {
+    this.unwatch?.()
+    this.unwatch = null
     this.worker?.terminate()
     this.worker = null
     this.remote = null

@@ -7,6 +7,7 @@ import { sumOf } from '#core/bench/sums'
 import { workSum } from '#core/bench/workSum'
 import { createRandom } from '#core/random'
 import type { UnitSystem } from '#core/units/length'
+import { live } from './life'
 
 /** How far the search is, 0 to 1, and the best so far; null: nothing better than before. */
 export interface SumProgress {
@@ -54,3 +55,4 @@ const searcher = {
 
 export type SumSearcher = typeof searcher
 expose(searcher)
+live()

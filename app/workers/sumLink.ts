@@ -1,6 +1,7 @@
 import { proxy, wrap } from 'comlink'
 import type { Values } from '#core/bench/ask'
 import type { UnitSystem } from '#core/units/length'
+import { watchLife, workerName } from './life'
 import type { SumProgress, SumSearcher } from './sum.worker'
 
 /** One search that is under way. */
@@ -18,16 +19,19 @@ export function searchSum(
   currency: string,
   tell: (progress: SumProgress) => void,
 ): SumSearch {
-  const worker = new Worker(new URL('./sum.worker.ts', import.meta.url), { type: 'module' })
-  const failed = new Promise<never>((_, refuse) =>
-    worker.addEventListener('error', (event) => {
-      event.preventDefault()
-      refuse(new Error(event.message || 'The search could not be started.'))
-    }),
-  )
+  const name = workerName('search')
+  const worker = new Worker(new URL('./sum.worker.ts', import.meta.url), { type: 'module', name })
+  let unwatch = (): void => undefined
+  const failed = new Promise<never>((_, refuse) => {
+    unwatch = watchLife(worker, name, 'The search', refuse)
+  })
+  const end = (): void => {
+    unwatch()
+    worker.terminate()
+  }
   const made = wrap<SumSearcher>(worker).search(key, values, units, currency, proxy(tell))
   return {
-    done: Promise.race([made, failed]).finally(() => worker.terminate()),
-    stop: () => worker.terminate(),
+    done: Promise.race([made, failed]).finally(end),
+    stop: end,
   }
 }

@@ -7,11 +7,15 @@ import { components } from './components'
 config.global.components = {
   ...components,
   NuxtLink: defineComponent({
-    props: { to: { type: String, default: '' } },
+    props: { to: { type: [String, Object], default: '' } },
     setup:
       (props, { slots }) =>
       () =>
-        h('a', { href: props.to }, slots.default?.()),
+        h(
+          'a',
+          { href: typeof props.to === 'string' ? props.to : props.to.path },
+          slots.default?.(),
+        ),
   }),
 }
 

@@ -130,6 +130,24 @@ test('a planner that cannot start is said, and started again', async ({ page }) 
   await expect(alert).toHaveCount(0)
 })
 
+test('a planner that is ended at its work is said, and started again', async ({ page }) => {
+  await page.goto(`${server.url}/r/${refit}/job/foredeck`)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+  // Let each go in the midst of the next thing it is asked, as a browser that wants its memory back does.
+  for (const worker of page.workers())
+    await worker.evaluate(() => addEventListener('message', () => close()))
+  await page.getByRole('button', { name: 'Unfold all 17' }).click()
+  await page.getByRole('button', { name: /^Fair, second pass/ }).press('Enter')
+  const hours = page.getByRole('region', { name: 'Fair, second pass' }).getByLabel('Hours')
+  await hours.fill('4h')
+  await hours.press('Enter')
+  const alert = page.getByRole('alert').filter({ hasText: 'Planning stopped' })
+  await expect(alert).toContainText('The planner was ended by the browser')
+  await alert.getByRole('button', { name: 'Try again' }).click()
+  await expect(alert).toHaveCount(0)
+  await expect(page.getByText(/launch planned \d/)).toBeVisible()
+})
+
 test('a clock set back is said, what was kept is there, and more can be kept', async ({ page }) => {
   const name = await openJob(page, 'lids')
   await name.fill('Lids, before the clock was wrong')
