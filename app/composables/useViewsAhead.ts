@@ -1,7 +1,7 @@
 import { onScopeDispose, watch } from 'vue'
 
 /** The view that was asked for comes first: the plan stands before it is drawn where it was kept. */
-const quietMs = 3000
+const quietMs = 8000
 /** Pages that are opened from the views, whichever row they are about. */
 const pages = ['job/any', 'step/any', 'bench/any'] as const
 

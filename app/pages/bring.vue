@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mostFileBytes } from '#core/exchange/refitFile'
 import { computed, ref, shallowRef } from 'vue'
 import { entityWord } from '#core/model/references'
 import type { EntityName } from '#core/model/entities'
@@ -23,7 +24,6 @@ const file = shallowRef<File | null>(null)
 const preview = ref<Preview | null>(null)
 const wrong = ref('')
 const busy = ref(false)
-const mostBytes = 200e6
 const shown: readonly EntityName[] = [
   'job',
   'step',
@@ -42,8 +42,8 @@ async function picked(event: Event) {
   done.value = null
   wrong.value = ''
   if (!file.value) return
-  if (file.value.size > mostBytes) {
-    wrong.value = 'This refit file is over 200 MB.'
+  if (file.value.size > mostFileBytes) {
+    wrong.value = 'This refit file is over 4 GB: none of ours is that large.'
     return
   }
   await run(async () => {

@@ -8,6 +8,9 @@ import { asOfToday } from './olderFiles'
 const refitFormat = 'inch-ahead-refit'
 const refitFormatVersion = 2
 
+/** Most a refit file has: what a zip of the plain kind can hold. Both ways, so that what is taken out can be brought in. */
+export const mostFileBytes = 4e9
+
 /** A file that rows name and that is not there. */
 export interface MissingFile {
   readonly hash: string

@@ -6,22 +6,33 @@ import { fieldProblems, problem } from '#shared/problems'
 import { idSchema } from '#shared/schemas/idSchema'
 import { Trouble } from '../services/trouble'
 
-/** The bytes of a request, counted as they come: a header about the length is not trusted. */
-export async function readBytes(event: H3Event, most: number, what: string): Promise<Buffer> {
-  const chunks: Buffer[] = []
+const sayLimit = (most: number): string => {
+  if (most >= 1e9) return `${Math.round(most / 1e9)} GB`
+  return most >= 1e6 ? `${Math.round(most / 1e6)} MB` : `${Math.round(most / 1e3)} kB`
+}
+
+/** The bytes of a request as they come, counted: a header about the length is not trusted. Throws Trouble 413. */
+export async function* bodyOf(
+  event: H3Event,
+  most: number,
+  what: string,
+): AsyncGenerator<Buffer, void> {
   let length = 0
-  for await (const chunk of event.node.req) {
-    length += (chunk as Buffer).length
+  for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
+    length += chunk.length
     if (length > most)
       throw new Trouble(
         413,
-        problem(
-          'tooLarge',
-          `${what} is over ${most >= 1e6 ? `${Math.round(most / 1e6)} MB` : `${Math.round(most / 1e3)} kB`}. Make it smaller or split it.`,
-        ),
+        problem('tooLarge', `${what} is over ${sayLimit(most)}. Make it smaller or split it.`),
       )
-    chunks.push(chunk as Buffer)
+    yield chunk
   }
+}
+
+/** The bytes of a request together. Throws Trouble 413. */
+export async function readBytes(event: H3Event, most: number, what: string): Promise<Buffer> {
+  const chunks: Buffer[] = []
+  for await (const chunk of bodyOf(event, most, what)) chunks.push(chunk)
   return Buffer.concat(chunks)
 }
 

@@ -4,6 +4,7 @@ import { hourMs } from '#core/time/civil'
 import { closeStore, database } from '../db/store'
 import { alone } from '../services/alone'
 import { checkedCopy, dailyCopy } from '../services/copies'
+import { clearIncoming } from '../services/incoming'
 import { log } from '../services/log'
 import { listRefits } from '../services/refits'
 import { seedDemo } from '../services/seedDemo'
@@ -23,6 +24,7 @@ function sayOnce(message: string): void {
 async function opened(): Promise<boolean> {
   try {
     await database()
+    clearIncoming()
     const holds = (await listRefits()).length > 0
     if (process.env.INCH_AHEAD_SEED === 'demo' && !holds)
       log.info(await seedDemo(), 'the demo was put in')

@@ -1,7 +1,5 @@
 /** The boat's book: its blocks, and as Markdown with its pictures, as a zip. */
 import { readFile } from 'node:fs/promises'
-import { strToU8 } from 'fflate'
-import type { AsyncZippable } from 'fflate'
 import { allBlocks } from '#core/book/blocks'
 import type { BookAsked, BookText } from '#core/book/blocks'
 import { bookOf } from '#core/book/bookOf'
@@ -13,8 +11,8 @@ import { problem } from '#shared/problems'
 import { now } from './clock'
 import { keptFile } from './keptFiles'
 import { wholeRefit } from './refits'
-import { zipped } from './refitFile'
 import { Trouble } from './trouble'
+import type { ZipEntry } from './zipOut'
 
 /** The book of a refit in blocks. Throws Trouble 404 for a system that is not there. */
 export async function bookText(refitId: string, asked: BookAsked): Promise<BookText> {
@@ -36,20 +34,24 @@ export async function bookText(refitId: string, asked: BookAsked): Promise<BookT
   }
 }
 
-/** Throws Trouble 404 for a system that is not there. */
+/** The book as the entries of a zip. Throws Trouble 404 for a system that is not there. */
 export async function markdownBook(
   refitId: string,
   asked: BookAsked,
-): Promise<{ name: string; bytes: Uint8Array }> {
+): Promise<{ name: string; entries: readonly ZipEntry[] }> {
   const { boatName, blocks, missing } = await bookText(refitId, asked)
-  const files: AsyncZippable = {}
+  const pictures = new Map<string, string>()
   for (const block of allBlocks(blocks)) {
     const path = block.kind === 'picture' ? keptFile('pictures', block.hash) : null
-    if (block.kind === 'picture' && path)
-      files[pictureName(block.hash, block.mime)] = [await readFile(path), { level: 0 }]
+    if (block.kind === 'picture' && path) pictures.set(pictureName(block.hash, block.mime), path)
   }
-  for (const [drawing, name] of drawingFiles(blocks)) files[name] = strToU8(drawing.svg)
-  files['book.md'] = strToU8(markdownOf(blocks, (hash) => !missing.includes(hash)))
   const boat = boatName.replace(/[^\w-]+/g, '-').toLowerCase()
-  return { name: `${boat}-book.zip`, bytes: await zipped(files) }
+  return {
+    name: `${boat}-book.zip`,
+    entries: [
+      ...[...pictures].map(([name, path]) => ({ name, read: () => readFile(path) })),
+      ...[...drawingFiles(blocks)].map(([drawing, name]) => ({ name, text: drawing.svg })),
+      { name: 'book.md', text: markdownOf(blocks, (hash) => !missing.includes(hash)) },
+    ],
+  }
 }

@@ -19,14 +19,15 @@ export interface OpenZip {
   readonly names: readonly string[]
   /** An entry's bytes, up to `most`. */
   readonly read: (name: string, most: number) => Promise<Buffer>
+  readonly close: () => void
 }
 
-/** Opens a zip. Throws ZipTrouble for one that is broken or holds more entries than `limits` allow. */
-export async function openZip(bytes: Buffer, limits: ZipLimits): Promise<OpenZip> {
-  let zip: ZipFile
+/** Opens a zip on the disk, to be closed again. Throws ZipTrouble for one that is broken or holds more entries than `limits` allow. */
+export async function openZip(file: string, limits: ZipLimits): Promise<OpenZip> {
+  let zip: ZipFile | null = null
   const entries = new Map<string, Entry>()
   try {
-    zip = await yauzl.fromBufferPromise(bytes, { strictFileNames: true })
+    zip = await yauzl.openPromise(file, { strictFileNames: true, autoClose: false })
     if (zip.entryCount > limits.entries)
       throw new ZipTrouble(
         `The zip holds ${zip.entryCount.toLocaleString('en')} files; up to ${limits.entries.toLocaleString('en')} are taken.`,
@@ -36,8 +37,10 @@ export async function openZip(bytes: Buffer, limits: ZipLimits): Promise<OpenZip
       entries.set(entry.fileName, entry)
     }
   } catch (error) {
+    zip?.close()
     throw error instanceof ZipTrouble ? error : broken
   }
+  const open = zip
   let left = limits.bytes
   const read = async (name: string, most: number): Promise<Buffer> => {
     const entry = entries.get(name)
@@ -45,7 +48,7 @@ export async function openZip(bytes: Buffer, limits: ZipLimits): Promise<OpenZip
     const chunks: Buffer[] = []
     let length = 0
     try {
-      for await (const chunk of await zip.openReadStreamPromise(entry)) {
+      for await (const chunk of await open.openReadStreamPromise(entry)) {
         length += (chunk as Buffer).length
         left -= (chunk as Buffer).length
         if (length > most || left < 0)
@@ -61,5 +64,5 @@ export async function openZip(bytes: Buffer, limits: ZipLimits): Promise<OpenZip
     if (crc32(whole) !== entry.crc32) throw broken
     return whole
   }
-  return { names: [...entries.keys()], read }
+  return { names: [...entries.keys()], read, close: () => open.close() }
 }

@@ -1,11 +1,9 @@
-import { setResponseHeader } from 'h3'
 import { handle } from '../../../http/handle'
 import { pathId } from '../../../http/input'
+import { sendZip } from '../../../http/sendZip'
 import { exportRefit } from '../../../services/refitFile'
 
 export default handle(async (event) => {
-  const { name, bytes } = await exportRefit(pathId(event, 'refit'))
-  setResponseHeader(event, 'Content-Type', 'application/zip')
-  setResponseHeader(event, 'Content-Disposition', `attachment; filename="${name}"`)
-  return Buffer.from(bytes)
+  const { name, entries } = await exportRefit(pathId(event, 'refit'))
+  await sendZip(event, name, entries)
 })
