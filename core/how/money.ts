@@ -1,14 +1,14 @@
 /** How sums of the money view came about. */
 import type { AccountFigures, Money } from '../money/accounts'
 import type { CostOdds } from '../model/odds'
-import { formatMoney } from '../money/money'
+import { exactMoney, formatMoney } from '../money/money'
 import type { YardMeter } from '../money/yardMeter'
 import { counted } from '../units/counted'
 import type { How } from './how'
 
 /** What one account is likely to come to. */
 export function howAccount(one: AccountFigures, money: Money): How {
-  const say = (minor: number) => formatMoney(minor, money.currency)
+  const say = (minor: number) => exactMoney(minor, money.currency)
   const rest = Math.round(one.planLeftMinor * one.ratio)
   const isYard = one.account === 'yard'
   const toCome = one.likelyMinor - one.spentMinor - one.foundOpenMinor
@@ -30,7 +30,7 @@ export function howAccount(one: AccountFigures, money: Money): How {
     working: [
       isYard
         ? `What is owed, and the days and lifts to come at the prices of the yard: ${say(toCome)}`
-        : `The larger of what is owed, ${say(one.owedMinor)}, and the rest of the plan × ${one.ratio.toFixed(2)}, ${say(rest)}`,
+        : `The larger of what is owed, ${say(one.owedMinor)}, and the rest of the plan × ${sayRatio(one.ratio)}, ${say(rest)}`,
       `${say(one.spentMinor)} + ${say(toCome)}${one.foundOpenMinor > 0 ? ` + ${say(one.foundOpenMinor)}` : ''} = ${say(one.likelyMinor)}`,
       ...(isYard ? [] : [sayOverrun(money)]),
     ],
@@ -42,15 +42,19 @@ export function howAccount(one: AccountFigures, money: Money): How {
   }
 }
 
+/** As fine as the sum that is shown with it: checked by hand, it must come out. */
+const sayRatio = (ratio: number): string => String(Number(ratio.toFixed(6)))
+
 /** Where the ratio comes from. */
 const sayOverrun = ({ overrun, currency }: Pick<Money, 'overrun' | 'currency'>): string =>
   overrun.lines >= 3
-    ? `${overrun.ratio.toFixed(2)}: ${counted(overrun.lines, 'closed line')} guessed at ${formatMoney(overrun.guessedMinor, currency)} cost ${formatMoney(overrun.actualMinor, currency)}, freight and tax with them`
-    : `${overrun.ratio.toFixed(2)} is taken until three lines have closed; so far ${counted(overrun.lines, 'line')}`
+    ? `${sayRatio(overrun.ratio)}: ${counted(overrun.lines, 'closed line')} guessed at ${exactMoney(overrun.guessedMinor, currency)} cost ${exactMoney(overrun.actualMinor, currency)}, freight and tax with them`
+    : `${sayRatio(overrun.ratio)} is taken until three lines have closed; so far ${counted(overrun.lines, 'line')}`
 
 /** All that is likely; `outcome`: where the runs end, moved by what was written down since; null: none. */
 export function howLikely(money: Money, outcome: CostOdds['at'] | null = null): How {
-  const say = (minor: number) => formatMoney(minor, money.currency)
+  const say = (minor: number) => exactMoney(minor, money.currency)
+  const about = (minor: number) => formatMoney(minor, money.currency)
   return {
     title: 'Likely in the end',
     result: say(outcome?.p50 ?? money.likelyMinor),
@@ -71,7 +75,7 @@ export function howLikely(money: Money, outcome: CostOdds['at'] | null = null): 
     working: [
       ...(outcome
         ? [
-            `Half of the runs end at ${say(outcome.p50)} or less, 8 in 10 at ${say(outcome.p80)} or less; 1 in 10 at less than ${say(outcome.p10)}, 1 in 10 at more than ${say(outcome.p90)}.`,
+            `Half of the runs end at ${about(outcome.p50)} or less, 8 in 10 at ${about(outcome.p80)} or less; 1 in 10 at less than ${about(outcome.p10)}, 1 in 10 at more than ${about(outcome.p90)}.`,
           ]
         : []),
       'Every account, spent with what is still to come.',
@@ -87,7 +91,7 @@ export function howLikely(money: Money, outcome: CostOdds['at'] | null = null): 
 
 /** What this time in the yard comes to. */
 export function howYard(meter: YardMeter, currency: string): How {
-  const say = (minor: number) => formatMoney(minor, currency)
+  const say = (minor: number) => exactMoney(minor, currency)
   return {
     title: `${meter.haulOut.name}: what the yard comes to`,
     result: say(meter.totalMinor),
