@@ -133,13 +133,21 @@ test('a planner that cannot start is said, and started again', async ({ page }) 
 test('a planner that is ended at its work is said, and started again', async ({ page }) => {
   await page.goto(`${server.url}/r/${refit}/job/foredeck`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
-  // Let each go in the midst of the next thing it is asked, as a browser that wants its memory back does.
-  for (const worker of page.workers())
-    await worker.evaluate(() => addEventListener('message', () => close()))
+  // Each is gone once it has taken the rows and before it has laid a plan, as where a browser wants its memory back.
+  await expect.poll(() => page.workers().length).toBeGreaterThan(0)
+  for (const worker of page.workers()) {
+    // What it was asked when the page opened is behind it.
+    await worker.evaluate(() => new Promise((done) => setTimeout(done, 500)))
+    await worker.evaluate(() =>
+      addEventListener('message', ({ data }: MessageEvent<{ path?: readonly string[] }>) => {
+        if (data.path?.includes('take')) close()
+      }),
+    )
+  }
   await page.getByRole('button', { name: 'Unfold all 17' }).click()
   await page.getByRole('button', { name: /^Fair, second pass/ }).press('Enter')
   const hours = page.getByRole('region', { name: 'Fair, second pass' }).getByLabel('Hours')
-  await hours.fill('4h')
+  await hours.fill('7h')
   await hours.press('Enter')
   const alert = page.getByRole('alert').filter({ hasText: 'Planning stopped' })
   await expect(alert).toContainText('The planner was ended by the browser')
