@@ -1,0 +1,175 @@
+/**
+ * Every view by itself, on a refit with everything, on one with next to nothing, and on refits as odd as the rules of
+ * their rows allow: each stands, without a word or a number that only a machine would say.
+ */
+import { flushPromises, mount } from '@vue/test-utils'
+import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h, Suspense } from 'vue'
+import type { Component } from 'vue'
+import { demoNow, sableWren } from '../../demo/sableWren'
+import { entities, entityNames } from '#core/model/entities'
+import type { EntityName, Row } from '#core/model/entities'
+import type { Field, Fields } from '#core/model/field'
+import { isComputed } from '#core/model/references'
+import type { RefitRows } from '#core/model/refit'
+import { checkRow, ruleContext } from '#core/model/rules'
+import { makePlan } from '#core/plan/makePlan'
+import { emptyRefit } from '#core/testing/build'
+import { useKeys } from '../../app/composables/useKeys'
+import { components } from './components'
+import { openOn } from './fakeServer'
+import { route } from './setup'
+
+const found = import.meta.glob<{ default: Component }>('../../app/pages/r/\\[refit\\]/**/*.vue')
+const pages = Object.entries(found).map(
+  ([path, load]) =>
+    [path.replace(/^.*\[refit\]\//, '').replace(/(\/index)?\.vue$/, ''), load] as const,
+)
+
+/** What a page is about, where its address says it: the first of these rows. */
+const about: Readonly<Record<string, EntityName>> = {
+  step: 'step',
+  job: 'job',
+  decision: 'decision',
+  booking: 'tradeBooking',
+  panel: 'panel',
+  id: 'recipe',
+}
+const aboutSheet: Readonly<Record<string, EntityName>> = {
+  log: 'asBuiltSheet',
+  maker: 'makerSheet',
+  walk: 'countSheet',
+}
+const named: Readonly<Record<string, string>> = { key: 'bitt', sum: 'spans' }
+
+function paramsOf(path: string, rows: RefitRows): Record<string, string> {
+  const params: Record<string, string> = { refit: 'r' }
+  for (const [, name = ''] of path.matchAll(/\[(\w+)\]/g)) {
+    const entity = name === 'sheet' ? aboutSheet[path.split('/')[0] ?? ''] : about[name]
+    params[name] = named[name] ?? (entity && rows[entity][0]?.id) ?? 'none'
+  }
+  return params
+}
+
+/** What a field of every row becomes; undefined: it stays. */
+type Put = (field: Field<unknown>, value: unknown) => unknown
+
+/** What is worked out is no row that anybody fills in. */
+const given = entityNames.filter((entity) => !isComputed(entity))
+
+/** The same rows with their fields changed, each where the rules of its row let it through. */
+function varied(rows: RefitRows, put: Put): RefitRows {
+  const context = ruleContext(rows)
+  const vary = <Name extends EntityName>(entity: Name, row: Row<Name>): Row<Name> => {
+    let now = row
+    for (const [name, field] of Object.entries(entities[entity] as Fields)) {
+      const value = field.byServer ? undefined : put(field, now[name as keyof Row<Name>])
+      if (value === undefined) continue
+      const next = { ...now, [name]: value }
+      if (checkRow(entity, next, context).length === 0) now = next
+    }
+    return now
+  }
+  const lists = given.map((entity) => [
+    entity,
+    (rows[entity] as readonly Row<typeof entity>[]).map((row) => vary(entity, row)),
+  ])
+  return { ...rows, ...Object.fromEntries(lists) } as RefitRows
+}
+const isNumber = ({ kind }: Field<unknown>): boolean => kind === 'integer' || kind === 'real'
+/** Nothing that may be left open is said, and every number is the smallest. */
+const least: Put = (field) => {
+  if (field.nullable) return null
+  return isNumber(field) ? field.min : undefined
+}
+/** Every number is the largest, every switch the other way, every choice its last. */
+const most: Put = (field, value) => {
+  if (isNumber(field)) return field.max
+  if (field.kind === 'flag') return !value
+  return field.kind === 'choice' && value !== null ? field.options?.at(-1) : undefined
+}
+
+let demo: RefitRows
+beforeAll(() => {
+  const rows = sableWren('r')
+  const plan = {
+    id: 'plan',
+    version: 1,
+    inputsHash: '',
+    at: demoNow,
+    seed: 1,
+    iterations: 0,
+    result: makePlan(rows, demoNow).plan,
+  }
+  demo = { ...rows, plan: [plan as never] }
+})
+
+const faults: string[] = []
+beforeEach(() => {
+  faults.length = 0
+  vi.stubGlobal(
+    'Worker',
+    class {
+      addEventListener = () => undefined
+      removeEventListener = () => undefined
+      postMessage = () => undefined
+      terminate = () => undefined
+    },
+  )
+  vi.stubGlobal('useRouter', () => ({ push: () => undefined, replace: () => undefined }))
+  vi.stubGlobal('definePageMeta', () => undefined)
+  vi.stubGlobal('caches', { open: () => Promise.resolve({ keys: () => Promise.resolve([]) }) })
+  for (const level of ['warn', 'error'] as const)
+    vi.spyOn(console, level).mockImplementation((...said: readonly unknown[]) => {
+      const words = said.map(String).join(' ')
+      // There is no canvas here; what a chart shows is judged where it is drawn.
+      if (!words.startsWith('Failed to create chart')) faults.push(words.slice(0, 300))
+    })
+})
+afterEach(() => vi.restoreAllMocks())
+
+const lazy = Object.fromEntries(
+  Object.entries(components).map(([name, one]) => [`Lazy${name}`, one]),
+)
+
+async function textOf(path: string, load: () => Promise<{ default: Component }>, rows: RefitRows) {
+  const { store } = await openOn(rows)
+  expect(store.status).toBe('ready')
+  Object.assign(route, { path: `/r/r/${path}`, params: paramsOf(path, rows), query: {} })
+  const page = (await load()).default
+  const framed = defineComponent({
+    setup() {
+      useKeys(() => undefined)
+      return () => h(Suspense, null, { default: () => h(page) })
+    },
+  })
+  const wrapper = mount(framed, {
+    attachTo: document.body,
+    global: { components: lazy, stubs: { NuxtPage: true } },
+  })
+  await flushPromises()
+  const text = wrapper.text()
+  const attributes = wrapper.html()
+  wrapper.unmount()
+  return { text, attributes }
+}
+const machineWords = /.{0,60}(\b(NaN|undefined|Infinity|null)\b|\[object |Invalid Date|∞).{0,40}/
+
+describe.each([
+  ['everything', () => demo],
+  ['next to nothing', () => emptyRefit() as RefitRows],
+  ['no more than has to be said, of the least', () => varied(demo, least)],
+  ['the most of all, the other way', () => varied(demo, most)],
+] as const)('on a refit with %s', (_, rowsOf) => {
+  let rows: RefitRows
+  beforeAll(() => {
+    rows = rowsOf()
+  })
+  it.each(pages)('%s stands', async (path, load) => {
+    const { text, attributes } = await textOf(path, load, rows)
+    expect(faults).toEqual([])
+    expect(machineWords.exec(text)?.[0]).toBeUndefined()
+    // A drawing with such a number in it is not drawn.
+    expect(/="[^"]*\b(NaN|Infinity)\b[^"]*"/.exec(attributes)?.[0]).toBeUndefined()
+  })
+})
