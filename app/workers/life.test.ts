@@ -8,7 +8,7 @@ class Locks {
   private queues = new Map<string, (() => void)[]>()
 
   async request(name: string, ...rest: readonly unknown[]): Promise<void> {
-    const work = rest.at(-1) as () => Promise<unknown> | void
+    const work = rest.at(-1) as () => unknown
     const { signal } = (rest.length > 1 ? rest[0] : {}) as { signal?: AbortSignal }
     if (this.holders.has(name))
       await new Promise<void>((turn, refuse) => {

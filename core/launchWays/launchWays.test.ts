@@ -8,6 +8,7 @@ import { Asking } from '../plan/whatIf'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
 import { compareWays } from './compare'
+import { accessHours } from './cost'
 import { launchWays, scopeOf } from './ways'
 
 const clock = zoneClock('UTC')
@@ -165,5 +166,36 @@ describe('ways to launch', () => {
       one.id === 'spring' ? { ...one, launchActual: '2027-04-20' } : one,
     )
     expect(scopeOf(rows, makePlan(rows, now).plan, 'spring', clock)).toBeNull()
+  })
+})
+
+describe('hours on the way to her', () => {
+  /** Two days of eight hours on board; the berth is an hour away, ten minutes to unpack, five to pack up. */
+  function weekend(nights: 'none' | 'aboard') {
+    const rows = emptyRefit()
+    add(rows, 'place', 'berth', {
+      name: 'Berth',
+      kind: 'berth',
+      travelMin: 60,
+      setUpMin: 10,
+      packUpMin: 5,
+      nights,
+    })
+    add(rows, 'gate', 'sail', { name: 'Sail', kind: 'dated', on: '2027-06-01' })
+    person(rows, 'ida', [6, 7], '06:00', '20:00')
+    job(rows, 'galley', { gateId: 'sail' })
+    step(rows, 'galley', 'lockers', { hoursLikely: 16 })
+    step(rows, 'galley', 'lids', { hoursLikely: 2, placeNeed: 'away' })
+    const { plan } = makePlan(rows, now)
+    return (ids: readonly string[]) => accessHours(rows, plan, new Set(ids), clock)
+  }
+  it('count each day at the boat once, both ways, with what is unpacked and packed up', () => {
+    // Two days of 2 × 60 + 10 + 5 minutes.
+    expect(weekend('none')(['lockers'])).toBe(4.5)
+    expect(weekend('none')(['lids'])).toBe(0)
+    expect(weekend('none')(['lockers', 'lids'])).toBe(4.5)
+  })
+  it('are spared where she is slept on', () => {
+    expect(weekend('aboard')(['lockers'])).toBe(2.25)
   })
 })

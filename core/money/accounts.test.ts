@@ -147,6 +147,37 @@ describe('accounts', () => {
     expect(all.likelyMinor).toBe(123_920 + 53_600 + 3000 + 7500)
   })
 
+  it('keep found work that nobody ordered beside the plan, which knows nothing of it', () => {
+    const rows = refit()
+    add(rows, 'budget', 'planned', { account: 'system', systemId: 'deck', minor: 100_000 })
+    const found = { name: 'Core', jobId: 'soft', quantity: 2, priceMinor: 15_000 } as const
+    add(rows, 'part', 'core', { ...found, state: 'wanted' })
+    add(rows, 'part', 'glue', { ...found, priceMinor: 4000, state: 'quoted' })
+    // Ordered, it is owed; planned work has its place in the plan.
+    add(rows, 'part', 'cloth', { ...found, state: 'ordered' })
+    add(rows, 'part', 'planned', { ...found, jobId: 'core', state: 'wanted' })
+    add(rows, 'tradeBooking', 'laminator', {
+      stepId: 'dry',
+      trade: 'Laminator',
+      from: '2027-05-01',
+      to: '2027-05-02',
+      state: 'asked',
+      priceMinor: 25_000,
+    })
+    const of = (key: string) => money(rows).accounts.find((one) => one.key === key)
+    // Twice 150, twice 40, and 250 that the trade asks.
+    expect(of('system deck')?.foundOpenMinor).toBe(30_000 + 8000 + 25_000)
+    rows.job = rows.job.map((one) =>
+      one.id === 'soft' ? { ...one, decision: 'later' as const } : one,
+    )
+    expect(of('system deck')?.foundOpenMinor).toBe(0)
+    rows.job = rows.job.map((one) =>
+      one.id === 'soft' ? { ...one, decision: 'plan' as const, systemId: null } : one,
+    )
+    expect(of('other')?.foundOpenMinor).toBe(63_000)
+    expect(of('system deck')?.foundOpenMinor).toBe(0)
+  })
+
   it('take a paid order as spent, one that is not as owed, and one that was never sent as nothing', () => {
     const state = (more: object) => {
       const rows = refit()

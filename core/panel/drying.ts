@@ -22,6 +22,8 @@ export type Drying =
       /** The fitted reading on a day. */
       readonly at: (on: string) => number
       readonly used: number
+      /** Day of the last reading: it was still wet then, whatever the line says. */
+      readonly readOn: string
     }
 
 /** Student's t, 90 % point, by degrees of freedom from 1: any table of it. */
@@ -80,6 +82,7 @@ export function dryingOf(given: readonly DryingReading[], dry: number, passAt: n
     k,
     at: (on) => dry + Math.exp(logMean + slope * (daysBetween(first.on, on) - dayMean)),
     used: many,
+    readOn: last?.on ?? first.on,
   }
 
   /** Where (line − goal)² = (t·s)²·(1/n + (day − mean)²/spread): Fieller's bounds. */
