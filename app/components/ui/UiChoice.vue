@@ -13,7 +13,11 @@ defineProps<{
 <template>
   <RadioGroup :model-value="model ?? undefined" @update:model-value="model = $event">
     <RadioGroupLabel as="span" class="cond text-ink2">{{ label }}</RadioGroupLabel>
-    <div class="mt-1 flex flex-wrap gap-2">
+    <!-- Four on a phone: two and two, not three and one as wide as all. -->
+    <div
+      class="mt-1 flex flex-wrap gap-2"
+      :class="{ 'max-sm:grid max-sm:grid-cols-2': options.length === 4 }"
+    >
       <RadioGroupOption
         v-for="option in options"
         :key="option.value"

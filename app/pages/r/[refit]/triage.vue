@@ -10,6 +10,9 @@ import type { Judged, Placing, TriageItem } from '#core/triage/triage'
 /** One thing at a time: what it is for, how bad, and where it goes, with what each place does to the gates. */
 const store = useRefitStore()
 const { sayDay } = useDates()
+/** A phone has no keys to be told of. */
+const narrow = useNarrow()
+const byKey = (label: string, key: string) => (narrow.value ? label : `${label} ${key}`)
 const { effectOf } = useGateEffect(ref([]))
 const queue = computed(() => triageQueue(store.rows, store.derived.today))
 const skipped = ref<readonly string[]>([])
@@ -190,7 +193,7 @@ const setHours = (hours: number | null) =>
       <p class="mt-1">
         {{ placedCount > 0 ? `${placedCount} placed just now.` : '' }}
         <template v-if="queue.length > 0">{{ queue.length }} put by for another time.</template>
-        Press n when you see something: it waits here.
+        {{ narrow ? 'Press Found' : 'Press n' }} when you see something: it waits here.
       </p>
       <div class="mt-3 flex gap-2">
         <NuxtLink class="btn" :to="`/r/${store.refitId}/jobs`">To the jobs</NuxtLink>
@@ -224,13 +227,13 @@ const setHours = (hours: number | null) =>
       <div class="mt-3 grid gap-3">
         <UiChoice
           :model-value="judged.purpose"
-          label="What for? ← →"
+          :label="byKey('What for?', '← →')"
           :options="purposeOptions"
           @update:model-value="judged = { ...judged, purpose: $event ?? judged.purpose }"
         />
         <UiChoice
           :model-value="judged.severity"
-          label="How bad? ↑ ↓"
+          :label="byKey('How bad?', '↑ ↓')"
           :options="severityOptions"
           @update:model-value="judged = { ...judged, severity: $event ?? judged.severity }"
         />
@@ -260,15 +263,15 @@ const setHours = (hours: number | null) =>
           <li v-for="choice in choices" :key="choice.key" class="border-b border-rule2">
             <button
               type="button"
-              class="grid min-h-11 w-full grid-cols-[2rem_1fr] items-center gap-2 py-1 text-left hover:bg-brass-tint sm:grid-cols-[2rem_1fr_1fr]"
+              class="grid min-h-11 w-full items-center gap-2 py-1 text-left hover:bg-brass-tint sm:grid-cols-[2rem_1fr_1fr]"
               :aria-keyshortcuts="choice.key"
               @click="place(choice.placing)"
             >
-              <kbd class="cond border border-ink px-2 text-center">{{ choice.key }}</kbd>
+              <kbd class="cond border border-ink px-2 text-center max-sm:hidden">{{
+                choice.key
+              }}</kbd>
               <span class="cond text-lg">{{ choice.label }}</span>
-              <span class="text-ink2 max-sm:col-start-2">{{
-                effects[choice.key] ?? 'working it out…'
-              }}</span>
+              <span class="text-ink2">{{ effects[choice.key] ?? 'working it out…' }}</span>
             </button>
           </li>
         </ul>
@@ -279,10 +282,14 @@ const setHours = (hours: number | null) =>
             aria-keyshortcuts="w"
             @click="give('watch')"
           >
-            Watch (w)
+            {{ byKey('Watch', '(w)') }}
           </button>
-          <button class="btn" aria-keyshortcuts="x" @click="give('accept')">Accept (x)</button>
-          <button class="btn" aria-keyshortcuts="s" @click="skip">Another time (s)</button>
+          <button class="btn" aria-keyshortcuts="x" @click="give('accept')">
+            {{ byKey('Accept', '(x)') }}
+          </button>
+          <button class="btn" aria-keyshortcuts="s" @click="skip">
+            {{ byKey('Another time', '(s)') }}
+          </button>
           <NuxtLink
             v-if="item.kind === 'finding'"
             class="btn"
