@@ -237,7 +237,7 @@ describe('the effect on gates', () => {
     const dated = (on: string) => ({ ...gate, kind: 'dated' as const, on })
     const last = clock.dateOf(Math.max(was.gates[0]!.at, is.gates[0]!.at))
     const said = (on: string) => effectSentence(gateEffects([dated(on)], was, is, clock))
-    expect(said(last)).toBe('No gate moves past its date.')
+    expect(said(last)).toBe('No gate moves but those that stay in time.')
     expect(said(addDays(last, -1))).toBe('Launch 4 days later.')
     expect(effectSentence(gateEffects([gate], was, plan({}), clock))).toBe(
       'Launch can no longer be dated.',

@@ -51,7 +51,7 @@ export function effectSentence(effects: readonly GateEffect[]): string {
   const changed = effects.filter((one) => one.days !== 0)
   const moved = changed.filter((one) => !isInTime(one))
   if (moved.length === 0)
-    return changed.length === 0 ? 'No gate moves.' : 'No gate moves past its date.'
+    return changed.length === 0 ? 'No gate moves.' : 'No gate moves but those that stay in time.'
   const say = ({ gate, days, after }: GateEffect): string => {
     if (after === null) return `${gate.name} can no longer be dated`
     if (days === null) return `${gate.name} gets its first date, ${sayFullDate(after)}`
