@@ -668,3 +668,56 @@ describe('order rules', () => {
     expect(new Set(all.map((one) => one.evidence)).size).toBe(all.length)
   })
 })
+
+describe('hot work near fuel', () => {
+  /** A tang welded in the saloon, a fuel pipe in the same zone, and a check that there is no gas. */
+  function near(checkAt: Times['check'], weldAt: Times['weld'], pipe: object) {
+    const rows = boat()
+    job(rows, 'tang', { zoneId: 'saloon' })
+    step(rows, 'tang', 'check', { title: 'Gas-free check' })
+    step(rows, 'tang', 'weld', { operation: 'weld' })
+    job(rows, 'tank', { zoneId: 'saloon' })
+    step(rows, 'tank', 'pipe', { operation: 'fit', ...pipe })
+    const times = { check: checkAt, weld: weldAt, pipe: [may(1), may(1, 12)] } as Times
+    return outOfOrder(rows, planOf(times), clock, now).filter((one) => one.rule === 7)
+  }
+  const fuel = { licensedKind: 'fuel' }
+
+  it('is stopped until a gas-free check stands before it', () => {
+    const [own, ...others] = near([may(9), may(9, 10)], [may(8), may(8, 12)], fuel)
+    expect(others).toEqual([])
+    expect(own?.severity).toBe('stop')
+    expect(own?.sentence).toBe(
+      '“weld” (tang) is hot work near “pipe” (tank), and no gas-free check comes before it.',
+    )
+    expect(near([may(8), may(8, 9)], [may(8, 9), may(8, 12)], fuel)).toEqual([])
+  })
+
+  it('is as dangerous near gas, and none of its business near water', () => {
+    const late = [may(9), may(9, 10)] as const
+    expect(near(late, [may(8), may(8, 12)], { licensedKind: 'gas' })).toHaveLength(1)
+    expect(near(late, [may(8), may(8, 12)], {})).toEqual([])
+  })
+})
+
+describe('frost', () => {
+  /** Water aboard, a mild year, and one hour of the forecast. */
+  function forecast(tempC: number, hoursAway: number, kind: 'propulsion' | 'deck' = 'propulsion') {
+    const rows = boat()
+    add(rows, 'system', 'engine', { name: 'Engine', kind, order: 'n' })
+    add(rows, 'forecast', 'read', {
+      readAt: now,
+      hours: [{ at: now + hoursAway * 3_600_000, tempC }],
+    } as never)
+    return outOfOrder(rows, planOf({}), clock, now).filter((one) => one.rule === 32)
+  }
+  it('of the forecast counts from this very hour on, and only under nought', () => {
+    expect(forecast(-0.5, 0)[0]?.sentence).toMatch(/^The forecast has frost on /)
+    expect(forecast(-0.5, 30)).toHaveLength(1)
+    expect(forecast(0, 30)).toEqual([])
+    expect(forecast(-5, -1)).toEqual([])
+  })
+  it('bursts nothing in a boat that holds no water', () => {
+    expect(forecast(-5, 30, 'deck')).toEqual([])
+  })
+})
