@@ -16,8 +16,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-IE',
     timezoneId: 'Europe/Dublin',
-    // A trace takes a tenth of the time of a run that nobody looks at: TRACE=1 keeps those of what fails.
-    trace: process.env.TRACE ? 'retain-on-failure' : 'off',
+    trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
