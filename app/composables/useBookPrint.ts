@@ -1,12 +1,12 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import { printBook } from '~/workers/bookLink'
-import type { Printing } from '~/workers/bookLink'
+import type { OwnWork } from '~/workers/ownWorker'
 
 /** The book on its way to paper: how far it is, how it ended; ends with the view. */
 export function useBookPrint() {
   const store = useRefitStore()
   const { refitAddress } = usePageAddress()
-  const printing = shallowRef<Printing | null>(null)
+  const printing = shallowRef<OwnWork<Uint8Array> | null>(null)
   const said = ref('')
   const share = ref(0)
   const wrong = ref('')
@@ -27,7 +27,7 @@ export function useBookPrint() {
     )
     printing.value = own
     try {
-      const bytes = await own.bytes
+      const bytes = await own.done
       if (printing.value === own)
         saveFile(name, bytes as Uint8Array<ArrayBuffer>, 'application/pdf')
     } catch (error) {

@@ -3,6 +3,7 @@ import type { Ref } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { PlaceNeed } from '#core/model/words'
 import { inOrder } from '#core/model/refit'
+import type { RefitRows } from '#core/model/refit'
 import { deletion } from '#core/model/removal'
 import { attendanceOf } from '#core/time/attendance'
 import { dayNumber, timeOf } from '#core/time/civil'
@@ -17,7 +18,8 @@ export function useDay(on: Ref<string>) {
   const store = useRefitStore()
   const busy = ref(false)
   const zone = computed(() => store.zone)
-  const dayPlan = computed(() => store.rows.dayPlan.find((one) => one.on === on.value) ?? null)
+  const planIn = (rows: RefitRows) => rows.dayPlan.find((one) => one.on === on.value) ?? null
+  const dayPlan = computed(() => planIn(store.rows))
   const people = computed(() => inOrder(store.rows.person).filter((person) => !person.gone))
 
   const spansOf = (personId: string) =>
@@ -53,21 +55,19 @@ export function useDay(on: Ref<string>) {
       to: timeOf(Math.max(Math.max(from, opens) + 30, Math.min(to, shuts))),
     }
   })
-  const awayIds = computed(
-    () =>
-      new Set(
-        store.rows.personDay
-          .filter((one) => one.on === on.value && one.kind === 'cannotCome' && one.wholeDay)
-          .map((one) => one.personId),
-      ),
-  )
+  /** Of people put down for the day, those who did not say that they cannot come, whoever was put down before. */
+  function notAway(personIds: readonly string[], rows: RefitRows): string[] {
+    const away = new Set(
+      rows.personDay
+        .filter((one) => one.on === on.value && one.kind === 'cannotCome' && one.wholeDay)
+        .map((one) => one.personId),
+    )
+    return personIds.filter((id) => !away.has(id))
+  }
   const frame = computed(() => ({
     on: on.value,
     placeNeed: (dayPlan.value?.placeNeed ?? 'boat') as PlaceNeed,
-    // Who said they cannot come is not there, whoever was put down before.
-    personIds: (dayPlan.value?.personIds ?? usual.value.personIds).filter(
-      (id) => !awayIds.value.has(id),
-    ),
+    personIds: notAway(dayPlan.value?.personIds ?? usual.value.personIds, store.rows),
     from: dayPlan.value?.from ?? usual.value.from,
     to: dayPlan.value?.to ?? usual.value.to,
     rain: dayPlan.value?.rain ?? false,
@@ -85,14 +85,9 @@ export function useDay(on: Ref<string>) {
     busy.value = true
     const { placeNeed, personIds, from, to, rain, lowC, highC } = frame.value
     const whole = { placeNeed, personIds, from, to, rain, lowC, highC, stepOrder: [], on: on.value }
-    const item: ChangeItem = dayPlan.value
-      ? {
-          op: 'patch',
-          entity: 'dayPlan',
-          id: dayPlan.value.id,
-          baseVersion: dayPlan.value.version,
-          patch: fields,
-        }
+    const plan = planIn(store.asked())
+    const item: ChangeItem = plan
+      ? { op: 'patch', entity: 'dayPlan', id: plan.id, baseVersion: plan.version, patch: fields }
       : { op: 'create', entity: 'dayPlan', id: newId(), patch: { ...whole, ...fields } }
     // Put down by hand after all: what said they cannot come goes.
     const back = Array.isArray(fields.personIds) ? (fields.personIds as string[]) : []
@@ -104,6 +99,16 @@ export function useDay(on: Ref<string>) {
     await store.attempt('Change the day', [...comes, item])
     busy.value = false
   }
+  /** Puts a person down for the day, or takes them off it. */
+  function comes(personId: string): Promise<void> {
+    const rows = store.asked()
+    const here = notAway(planIn(rows)?.personIds ?? usual.value.personIds, rows)
+    return set({
+      personIds: here.includes(personId)
+        ? here.filter((id) => id !== personId)
+        : [...here, personId],
+    })
+  }
   /** Back to what the week gives. */
   async function reset(): Promise<void> {
     const plan = dayPlan.value
@@ -112,5 +117,5 @@ export function useDay(on: Ref<string>) {
         { op: 'delete', entity: 'dayPlan', id: plan.id, baseVersion: plan.version },
       ])
   }
-  return { frame, dayPlan, people, usual, sheet, busy, set, reset }
+  return { frame, dayPlan, people, usual, sheet, busy, set, comes, reset }
 }

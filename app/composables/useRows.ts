@@ -6,11 +6,21 @@ export function useRows<Name extends EntityName>(entity: Name) {
   const store = useRefitStore()
   const word = entityWord[entity]
   const nameOf = (row: Row<Name>): string => ('name' in row ? String(row.name) : word)
+  const edit = (row: Row<Name>, patch: Record<string, unknown>) =>
+    store.attempt(`Change ${nameOf(row)}`, [
+      { op: 'patch', entity, id: row.id, baseVersion: row.version, patch },
+    ])
   return {
-    edit: (row: Row<Name>, patch: Record<string, unknown>) =>
-      store.attempt(`Change ${nameOf(row)}`, [
-        { op: 'patch', entity, id: row.id, baseVersion: row.version, patch },
-      ]),
+    edit,
+    /** Puts something into a list of a row, or takes it out. Ticked faster than the server answers, each builds on the one before. */
+    tick: (row: Row<Name>, field: keyof Row<Name> & string, value: number | string) => {
+      const now = store.asked()[entity].find((one) => one.id === row.id) ?? row
+      const list = now[field as keyof typeof now] as readonly (number | string)[]
+      const without = list.filter((one) => one !== value)
+      return edit(row, {
+        [field]: without.length < list.length ? without : [...list, value].sort(),
+      })
+    },
     add: async (patch: Record<string, unknown>): Promise<string | null> => {
       const id = newId()
       const done = await store.attempt(`New ${word}`, [{ op: 'create', entity, id, patch }])

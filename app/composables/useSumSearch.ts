@@ -5,7 +5,7 @@ import type { Values } from '#core/bench/ask'
 import type { Answer, Sum } from '#core/bench/sum'
 import type { UnitSystem } from '#core/units/length'
 import { searchSum } from '~/workers/sumLink'
-import type { SumSearch } from '~/workers/sumLink'
+import type { OwnWork } from '~/workers/ownWorker'
 
 /** The best answer that a search has found to what stands in the fields now; begins again when they change. */
 export function useSumSearch(
@@ -18,7 +18,7 @@ export function useSumSearch(
   const best = shallowRef<Answer | null>(null)
   const share = ref(0)
   const wrong = ref('')
-  const running = shallowRef<SumSearch | null>(null)
+  const running = shallowRef<OwnWork<void> | null>(null)
 
   function stop(): void {
     running.value?.stop()

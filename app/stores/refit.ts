@@ -2,13 +2,14 @@ import { calibrated } from '#core/forecast/calibration'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Change, ChangeItem, Clash } from '#core/model/changes'
+import type { RefitRows } from '#core/model/refit'
 import { acceptedPlan } from '#core/model/stored'
 import { Waits } from '#core/plan/waits'
 import { derive } from '#core/progress/derive'
 import { zoneClock } from '#core/time/zone'
 import { browserPorts } from '~/sync/browserPorts'
 import { SyncMachine } from '~/sync/machine'
-import { differences, rebased } from '~/sync/outbox'
+import { differences, rebased, withWaiting } from '~/sync/outbox'
 import type { Ports } from '~/sync/ports'
 
 /** A change that met somebody else's, waiting for a choice. */
@@ -113,6 +114,9 @@ export const useRefitStore = defineStore('refit', () => {
     }
   }
 
+  /** Rows as they will be when all that this window asked for has gone through: what a next tick of a list builds on. */
+  const asked = (): RefitRows => withWaiting(rows.value, waiting.value)
+
   /** When nothing typed here is on its way any more: what is made of rows then has what was just chosen. */
   async function settled(): Promise<void> {
     await Promise.allSettled(underWay)
@@ -194,6 +198,7 @@ export const useRefitStore = defineStore('refit', () => {
     close,
     submit,
     attempt,
+    asked,
     settled,
     submitQuietly,
     keepMine,

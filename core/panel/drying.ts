@@ -22,9 +22,9 @@ export type Drying =
       /** The fitted reading on a day. */
       readonly at: (on: string) => number
       readonly used: number
-      /** Day of the last reading: it was still wet then, whatever the line says. */
-      readonly readOn: string
     }
+  /** The line was to cross by `on`, and on the last reading's day, `readOn`, it was still wet: no date can be said. */
+  | { readonly is: 'overdue'; readonly on: string; readonly readOn: string }
 
 /** Student's t, 90 % point, by degrees of freedom from 1: any table of it. */
 const tNinety = [
@@ -73,16 +73,18 @@ export function dryingOf(given: readonly DryingReading[], dry: number, passAt: n
   const scatter = Math.sqrt(off / (many - 2))
   const [early, late] = bandCrossings()
   const date = (day: number) => addDays(first.on, Math.round(day))
+  const [on, readOn] = [date(crossing), last?.on ?? first.on]
+  if (on <= readOn) return { is: 'overdue', on, readOn }
   return {
     is: 'falling',
-    on: date(crossing),
-    from: date(early),
+    on,
+    // What was read wet was not dry before it was read.
+    from: date(early) > readOn ? date(early) : readOn,
     to: late === null || late > farthest ? null : date(late),
     halfDays: Math.LN2 / k,
     k,
     at: (on) => dry + Math.exp(logMean + slope * (daysBetween(first.on, on) - dayMean)),
     used: many,
-    readOn: last?.on ?? first.on,
   }
 
   /** Where (line − goal)² = (t·s)²·(1/n + (day − mean)²/spread): Fieller's bounds. */

@@ -75,16 +75,14 @@ export function dryingSentence(drying: PanelFigures['drying'], sayDate: Dates): 
       return 'Not falling: water still gets in.'
     case 'tooFew':
       return `No date yet: ${drying.more === 1 ? 'one reading more' : `${drying.more} readings more`}, and the reading of a dry reference.`
+    case 'overdue':
+      return `By the line through all readings it was to be dry by ${sayDate(drying.on)}, and on ${sayDate(drying.readOn)} it was not: read again.`
     case 'falling': {
-      const { on, readOn } = drying
-      if (on <= readOn)
-        return `By the line it was to be dry on ${sayDate(on)}, and on ${sayDate(readOn)} it was not: it dries more slowly than it did. Read again.`
-      const from = drying.from > readOn ? drying.from : readOn
       const range =
         drying.to === null
-          ? `from ${sayDate(from)}, no latest day can be said`
-          : `${sayDate(from)} to ${sayDate(drying.to)}, four chances in five`
-      return `Likely dry on ${sayDate(on)}; ${range}. What is over the reference halves every ${Math.round(drying.halfDays)} days.`
+          ? `from ${sayDate(drying.from)}, no latest day can be said`
+          : `${sayDate(drying.from)} to ${sayDate(drying.to)}, four chances in five`
+      return `Likely dry on ${sayDate(drying.on)}; ${range}. What is over the reference halves every ${Math.round(drying.halfDays)} days.`
     }
   }
 }

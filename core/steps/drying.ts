@@ -48,9 +48,7 @@ export function dryFrom(
   if (!drying) return null
   const { readAt } = drying
   if (drying.is === 'dry') return { at: readAt, isGuess: false }
-  // What was read wet cannot have been dry before it was read.
-  if (drying.is === 'falling')
-    return { at: Math.max(readAt, clock.at(dayNumber(drying.on), 0)), isGuess: false }
+  if (drying.is === 'falling') return { at: clock.at(dayNumber(drying.on), 0), isGuess: false }
   return { at: readAt + Math.max(24, step.waitHours * againShare) * hourMs, isGuess: true }
 }
 

@@ -27,7 +27,7 @@ const places = paths.length > 0 ? paths : ['core', 'server/services']
 /** A file of tests that runs longer than this has not noticed the change, but hangs on it: noticed. */
 const mostMs = 240_000
 const atOnce = 2
-/** Tests of the built server do not see a change, and others read the project's own history. */
+/** Tests of the built server do not see a change. */
 const blind = ['http', 'store', 'fuzz', 'solve'].map((name) => `tests/server/${name}.test.ts`)
 
 /** The same numbers for the same seed. */

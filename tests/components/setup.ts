@@ -2,6 +2,7 @@
 import { config } from '@vue/test-utils'
 import { afterEach, beforeEach, vi } from 'vitest'
 import { defineComponent, h, reactive } from 'vue'
+import { newId } from '../../app/utils/newId'
 import { components } from './components'
 
 config.global.components = {
@@ -28,6 +29,8 @@ beforeEach(() => {
   vi.stubGlobal('useRoute', () => route)
   vi.stubGlobal('navigateTo', (to: string) => sentTo.push(to))
   vi.stubGlobal('useHead', () => undefined)
+  // Where it ends a list of arguments, what imports for the tests takes it for a name of the page's own.
+  vi.stubGlobal('newId', newId)
   localStorage.clear()
 })
 afterEach(() => vi.unstubAllGlobals())

@@ -40,7 +40,10 @@ const aboutSheet: Readonly<Record<string, EntityName>> = {
   maker: 'makerSheet',
   walk: 'countSheet',
 }
-const named: Readonly<Record<string, string>> = { key: 'bitt', sum: 'spans' }
+const named: Readonly<Record<string, string>> = {
+  key: 'rebed-trim',
+  sum: 'bolt-in-a-stack',
+}
 
 function paramsOf(path: string, rows: RefitRows): Record<string, string> {
   const params: Record<string, string> = { refit: 'r' }

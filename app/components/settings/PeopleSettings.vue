@@ -46,12 +46,6 @@ async function add() {
   const order = keyBetween(list.value.at(-1)?.order ?? null, null)
   if (await people.add({ name: newName.value, order })) newName.value = ''
 }
-function toggleSkill(person: Person, skill: Person['skills'][number]) {
-  const has = person.skills.includes(skill)
-  void people.edit(person, {
-    skills: has ? person.skills.filter((one) => one !== skill) : [...person.skills, skill],
-  })
-}
 const addSlot = (personId: string) =>
   slots.add({ personId, weekday: 6, anchor: mondayOf(store.derived.today) })
 const sayException = (one: Row<'personDay'>) =>
@@ -193,7 +187,7 @@ const sayException = (one: Row<'personDay'>) =>
             :key="skill"
             :model-value="person.skills.includes(skill)"
             :label="sayChoice(fieldOf('step', 'skill'), skill)"
-            @update:model-value="toggleSkill(person, skill)"
+            @update:model-value="people.tick(person, 'skills', skill)"
           />
         </div>
       </template>

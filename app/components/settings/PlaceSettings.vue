@@ -59,7 +59,7 @@ async function add() {
         label="Shut on"
         :of="place.name"
         :weekdays="place.shutWeekdays"
-        @set="places.edit(place, { shutWeekdays: $event })"
+        @tick="places.tick(place, 'shutWeekdays', $event)"
       />
       <template v-if="place.kind === 'shed'">
         <UiCheck
@@ -81,7 +81,7 @@ async function add() {
           label="Lifts on"
           :of="place.name"
           :weekdays="place.liftWeekdays"
-          @set="places.edit(place, { liftWeekdays: $event })"
+          @tick="places.tick(place, 'liftWeekdays', $event)"
         >
           <RowField entity="place" :row="place" field="liftFrom" class="w-24" />
           <RowField entity="place" :row="place" field="liftUntil" class="w-32" />

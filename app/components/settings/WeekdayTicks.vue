@@ -1,15 +1,8 @@
 <script setup lang="ts">
 /** Days of the week to tick, 1 Monday to 7 Sunday. */
-const props = defineProps<{ label: string; of: string; weekdays: readonly number[] }>()
-const emit = defineEmits<{ set: [weekdays: number[]] }>()
+defineProps<{ label: string; of: string; weekdays: readonly number[] }>()
+const emit = defineEmits<{ tick: [weekday: number] }>()
 const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
-const toggle = (day: number) =>
-  emit(
-    'set',
-    props.weekdays.includes(day)
-      ? props.weekdays.filter((one) => one !== day)
-      : [...props.weekdays, day].sort(),
-  )
 </script>
 
 <template>
@@ -20,7 +13,7 @@ const toggle = (day: number) =>
       :key="day"
       :model-value="weekdays.includes(index + 1)"
       :label="day"
-      @update:model-value="toggle(index + 1)"
+      @update:model-value="emit('tick', index + 1)"
     />
     <slot />
   </div>

@@ -3,7 +3,7 @@ import { RotateCcw } from '@lucide/vue'
 import type { Person } from '#core/model/entities'
 
 /** Where, who, from when to when: the plates over the day sheet. */
-const props = defineProps<{
+defineProps<{
   frame: {
     readonly placeNeed: string
     readonly personIds: readonly string[]
@@ -18,6 +18,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   set: [fields: Record<string, unknown>]
+  person: [personId: string]
   reset: []
   away: [personId: string]
 }>()
@@ -25,14 +26,6 @@ const places = [
   { value: 'boat', label: 'At the boat' },
   { value: 'shed', label: 'In the shed' },
 ] as const
-function toggle(personId: string) {
-  const here = props.frame.personIds.includes(personId)
-  emit('set', {
-    personIds: here
-      ? props.frame.personIds.filter((id) => id !== personId)
-      : [...props.frame.personIds, personId],
-  })
-}
 </script>
 
 <template>
@@ -60,7 +53,7 @@ function toggle(personId: string) {
             : 'border-dashed!'
         "
         :aria-pressed="frame.personIds.includes(person.id)"
-        @click="toggle(person.id)"
+        @click="emit('person', person.id)"
       >
         {{ person.name }}
       </button>

@@ -24,7 +24,12 @@ defineProps<{
   known: boolean
   monthMeanC: number | null
 }>()
-const emit = defineEmits<{ set: [fields: Record<string, unknown>]; reset: []; close: [] }>()
+const emit = defineEmits<{
+  set: [fields: Record<string, unknown>]
+  person: [personId: string]
+  reset: []
+  close: []
+}>()
 const store = useRefitStore()
 const { sayDay, shortDateTime } = useDates()
 /** Whose forecast it is, and from when. */
@@ -47,6 +52,7 @@ const source = computed(() => {
       :people="people"
       :changed="changed"
       @set="emit('set', $event)"
+      @person="emit('person', $event)"
       @reset="emit('reset')"
     />
     <h3 class="mt-4">The weather</h3>

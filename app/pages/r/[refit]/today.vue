@@ -30,7 +30,7 @@ const on = computed(() =>
     : store.derived.today,
 )
 const isToday = computed(() => on.value === store.derived.today)
-const { frame, dayPlan, people, sheet, set, reset } = useDay(on)
+const { frame, dayPlan, people, sheet, set, comes, reset } = useDay(on)
 const plan = computed(() => store.accepted)
 const holding = computed(() => {
   const launch = store.derived.launch
@@ -225,6 +225,7 @@ const goTo = (date: string) =>
       :known="forecastKnown"
       :month-mean-c="monthMeanC"
       @set="set"
+      @person="comes"
       @reset="reset"
       @close="settingUp = false"
     />

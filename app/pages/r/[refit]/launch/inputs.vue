@@ -33,11 +33,11 @@ const zones = computed(() =>
 const jobTitle = (id: string) => store.rows.job.find((one) => one.id === id)?.title ?? ''
 const tie = (id: string) => {
   const one = open.value
-  if (one && !one.jobIds.includes(id)) void openings.edit(one, { jobIds: [...one.jobIds, id] })
+  if (one && !one.jobIds.includes(id)) void openings.tick(one, 'jobIds', id)
 }
 const untie = (id: string) => {
   const one = open.value
-  if (one) void openings.edit(one, { jobIds: one.jobIds.filter((each) => each !== id) })
+  if (one) void openings.tick(one, 'jobIds', id)
 }
 /** How high over or under the water: "0.60 m under". */
 const height = (metres: number) =>

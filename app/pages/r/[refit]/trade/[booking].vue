@@ -75,12 +75,7 @@ async function takeFindings() {
     })),
   )
 }
-/** None ticked: they come on any day. */
-const setDays = (comesOn: number[]) =>
-  booking.value &&
-  void store.attempt(`Days of ${booking.value.trade}`, [
-    patchOf('tradeBooking', booking.value, { comesOn }),
-  ])
+const bookings = useRows('tradeBooking')
 const openId = ref<string | null>(null)
 const open = computed(() => items.value.find((one) => one.id === openId.value) ?? null)
 const answer = (item: Item, to: 'taken' | 'left') =>
@@ -242,7 +237,7 @@ const print = () => window.print()
         label="They come on"
         :of="booking.trade"
         :weekdays="booking.comesOn"
-        @set="setDays"
+        @tick="bookings.tick(booking, 'comesOn', $event)"
       />
     </section>
     <UiDialog :open="open !== null" :title="open?.what ?? ''" @close="openId = null">
