@@ -16,7 +16,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-IE',
     timezoneId: 'Europe/Dublin',
-    trace: 'retain-on-failure',
+    trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],

@@ -72,9 +72,8 @@ test('what was paid is shared out in another currency, and every total has it', 
     .filter({ hasText: '€' })
     .allTextContents()
   await page.getByRole('button', { name: 'Spends' }).click()
-  const paid = /([\d,]+) paid so far/.exec(
-    (await page.getByRole('heading', { level: 1 }).textContent()) ?? '',
-  )?.[1]
+  const head = page.getByRole('heading', { level: 1, name: /[\d,]+ paid so far/ })
+  const paid = /([\d,]+) paid so far/.exec((await head.textContent()) ?? '')?.[1]
   expect(together?.trim()).toBe(`€${paid}`)
   await expect(
     page.getByRole('region', { name: 'By month' }).getByText(`€${paid}`, { exact: true }),

@@ -32,7 +32,14 @@ function pick(id: string | null) {
 </script>
 
 <template>
-  <Combobox as="div" class="relative" :model-value="null" nullable @update:model-value="pick">
+  <Combobox
+    v-slot="{ open, activeIndex }"
+    as="div"
+    class="relative"
+    :model-value="null"
+    nullable
+    @update:model-value="pick"
+  >
     <ComboboxLabel class="cond block text-ink2">{{ label }}</ComboboxLabel>
     <ComboboxInput
       class="field"
@@ -41,6 +48,7 @@ function pick(id: string | null) {
       :aria-invalid="Boolean(error)"
       autocomplete="off"
       @change="asked = $event.target.value"
+      @keydown.enter.capture="enterAfterArrow($event, open, activeIndex)"
     />
     <ComboboxOptions
       class="absolute z-20 max-h-64 w-full overflow-auto border-2 border-ink bg-sheet"
