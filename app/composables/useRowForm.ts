@@ -5,7 +5,6 @@ import { fieldLabel } from '#core/model/changes'
 import { entities } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
 import { fieldProblems } from '#shared/problems'
-import { createSchema } from '#shared/schemas/entitySchema'
 
 type Values = Record<string, unknown>
 
@@ -15,15 +14,22 @@ type Values = Record<string, unknown>
  */
 export function useRowForm(entity: EntityName, initial: () => Values) {
   const store = useRefitStore()
-  const whole = createSchema(entity)
+  /** Reading a page needs no checks, so they come when something is saved. Where they do not, the server's are to the same fields. */
+  const schema = () =>
+    import('#shared/schemas/entitySchema').then(
+      (one) => one.createSchema(entity),
+      () => null,
+    )
   // Only what the form shows is checked here; the rest is filled in on saving.
   const shown = new Set<string>()
   const checks = Object.fromEntries(
     Object.keys(entities[entity]).map((name) => [
       name,
-      (value: unknown) => {
+      async (value: unknown) => {
         if (!shown.has(name)) return true
-        const { error } = whole.extract(name).validate(value === '' ? undefined : value)
+        const error = (await schema())
+          ?.extract(name)
+          .validate(value === '' ? undefined : value).error
         return error ? (fieldProblems(error)[0]?.message ?? error.message) : true
       },
     ]),
@@ -64,20 +70,21 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
 
   /** Checks, then sends the operations made of the values. True when they went through. */
   async function save(label: string, itemsOf: (values: Values) => ChangeItem[]): Promise<boolean> {
+    if (busy.value) return false
     wrong.value = ''
     tried.value = true
     if (unread.first() !== '') {
       wrong.value = unread.first()
       return false
     }
-    const { valid } = await validate()
-    if (!valid) {
-      wrong.value =
-        Object.values(errors.value).find((message) => message) ?? 'Something is missing.'
-      return false
-    }
     busy.value = true
     try {
+      const { valid } = await validate()
+      if (!valid) {
+        wrong.value =
+          Object.values(errors.value).find((message) => message) ?? 'Something is missing.'
+        return false
+      }
       return await store.submit(label, itemsOf(given()))
     } catch (error) {
       wrong.value = sentenceOf(error)

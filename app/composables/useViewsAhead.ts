@@ -5,7 +5,7 @@ const quietMs = 8000
 /** Pages that are opened from the views, whichever row they are about. */
 const pages = ['job/any', 'step/any', 'bench/any'] as const
 
-/** What opens over the views, and what the charts of several are drawn with. */
+/** What opens over the views, what charts are drawn with, and what checks what is typed. */
 const parts = [
   () => import('~/components/frame/FoundPanel.vue'),
   () => import('~/components/frame/HoursPanel.vue'),
@@ -14,7 +14,9 @@ const parts = [
   () => import('~/components/frame/KeysPanel.vue'),
   () => import('~/components/frame/MorePanel.vue'),
   () => import('~/components/frame/ClashDialog.vue'),
-  () => import('~/components/charts/ChartCanvas.vue'),
+  () => import('~/components/charts/drawChart'),
+  () => import('#shared/schemas/entitySchema'),
+  () => import('#shared/schemas/recipeSchema'),
 ] as const
 
 /**

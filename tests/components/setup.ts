@@ -21,7 +21,7 @@ config.global.components = {
 }
 
 /** Where the page is, and where it was sent. */
-export const route = reactive({ path: '/r/r/jobs', query: {}, params: { refit: 'r' } })
+export const route = reactive({ path: '/r/r/jobs', query: {}, hash: '', params: { refit: 'r' } })
 export const sentTo: string[] = []
 
 beforeEach(() => {

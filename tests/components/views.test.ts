@@ -138,7 +138,12 @@ const lazy = Object.fromEntries(
 async function textOf(path: string, load: () => Promise<{ default: Component }>, rows: RefitRows) {
   const { store } = await openOn(rows)
   expect(store.status).toBe('ready')
-  Object.assign(route, { path: `/r/r/${path}`, params: paramsOf(path, rows), query: {} })
+  Object.assign(route, {
+    path: `/r/r/${path}`,
+    params: paramsOf(path, rows),
+    query: {},
+    hash: '#all',
+  })
   const page = (await load()).default
   const framed = defineComponent({
     setup() {

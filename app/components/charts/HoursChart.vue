@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { ChartConfiguration } from 'chart.js'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { hoursPerWeek } from '#core/progress/hoursPerWeek'
 import { formatHours } from '#core/units/hours'
 
 /** Hours written down, week by week: work, and the way and set-up that it took. */
-const ChartCanvas = defineAsyncComponent(() => import('./ChartCanvas.vue'))
 const store = useRefitStore()
 const { sayDate } = useDates()
 const shownWeeks = 16

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ChartConfiguration, Plugin } from 'chart.js'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import type { LaunchDaySheet } from '#core/launch/launchDay'
 import type { Slip } from '#core/tide/slip'
 import { clockTimeOf } from '#core/time/say'
@@ -8,7 +8,6 @@ import { hourMs, minuteMs } from '#core/time/civil'
 
 /** The water at the slip on one day against what she needs, and the time from afloat to away in it. */
 const props = defineProps<{ slip: Slip; day: number; sheet: LaunchDaySheet | null }>()
-const ChartCanvas = defineAsyncComponent(() => import('../charts/ChartCanvas.vue'))
 const store = useRefitStore()
 const from = computed(() => store.zone.at(props.day, 6 * 60))
 const step = 10 * minuteMs

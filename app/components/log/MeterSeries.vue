@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { ChartConfiguration } from 'chart.js'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import type { MeterState } from '#core/log/checks'
 import { dateOf, dayNumber } from '#core/time/civil'
 
 /** What a meter read, over time, with where it stands in words. */
 const props = defineProps<{ state: MeterState }>()
-const ChartCanvas = defineAsyncComponent(() => import('../charts/ChartCanvas.vue'))
 const { sayDate, sayDay } = useDates()
 const said = computed(() => {
   const { meter, last, perDay } = props.state

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import type { ChartConfiguration } from 'chart.js'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { verdictName } from '#core/log/trials'
 import type { TrialState } from '#core/log/trials'
 import { dayNumber } from '#core/time/civil'
 
 /** One job done two or three ways: what was counted when, how far apart they are, and what the next run offers first. */
 const props = defineProps<{ state: TrialState }>()
-const ChartCanvas = defineAsyncComponent(() => import('../charts/ChartCanvas.vue'))
 const store = useRefitStore()
 const rows = useRows('trial')
 const { sayDate } = useDates()

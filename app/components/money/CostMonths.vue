@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ChartConfiguration } from 'chart.js'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { digitsOf } from '#core/money/money'
 import type { MonthSums, Span } from '#core/money/report'
 import { sayShortMonth } from '#core/time/say'
@@ -8,7 +8,6 @@ import { formatInches } from '#core/units/length'
 
 /** Month by month: paid as bars, added up as a line, inches as another; from the last of them on to where the runs end. */
 const props = defineProps<{ months: readonly MonthSums[]; span: Span }>()
-const ChartCanvas = defineAsyncComponent(() => import('../charts/ChartCanvas.vue'))
 const { currency, outcome, say } = useMoney()
 const { datesOf } = useOdds()
 const store = useRefitStore()

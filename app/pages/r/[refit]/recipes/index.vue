@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { Upload } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { readRecipeFile } from '#shared/schemas/recipeSchema'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import type { Recipe } from '#core/recipes/recipe'
@@ -49,6 +48,7 @@ async function bringIn(event: Event) {
     wrong.value = 'This file is over 1 MB: it is not a recipe.'
     return
   }
+  const { readRecipeFile } = await import('#shared/schemas/recipeSchema')
   const outcome = readRecipeFile(await file.text())
   if (!outcome.ok) wrong.value = outcome.message
   else await keep(outcome.value)
