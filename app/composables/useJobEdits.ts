@@ -17,20 +17,6 @@ export function useJobEdits() {
       patchOf('step', step, fields as Record<string, unknown>),
     ])
 
-  async function addJob(title: string): Promise<string | null> {
-    const id = newId()
-    const order = keyBetween(inOrder(store.rows.job).at(-1)?.order ?? null, null)
-    const done = await store.attempt(`New job: ${title}`, [
-      { op: 'create', entity: 'job', id, patch: { title, order } },
-    ])
-    return done ? id : null
-  }
-  function addStep(job: Job, title: string) {
-    const order = keyBetween(stepsOf(job.id).at(-1)?.order ?? null, null)
-    return store.attempt(`New step: ${title}`, [
-      { op: 'create', entity: 'step', id: newId(), patch: { jobId: job.id, title, order } },
-    ])
-  }
   /** Moves a step to a place in its job's list. */
   function moveStep(step: Step, to: number) {
     const others = stepsOf(step.jobId).filter((one) => one.id !== step.id)
@@ -80,8 +66,6 @@ export function useJobEdits() {
     stepsOf,
     editJob,
     editStep,
-    addJob,
-    addStep,
     moveStep,
     removeStep,
     removeJobs,

@@ -1,6 +1,5 @@
 import { computed } from 'vue'
 import type { Ref } from 'vue'
-import { keyBetween } from '#core/model/order'
 import type { Row } from '#core/model/entities'
 import { inOrder } from '#core/model/refit'
 import { outcomeBy } from '#core/steps/sheetReading'
@@ -51,33 +50,6 @@ export function useSheet(sheetId: Ref<string>) {
     store.attempt('Remove from the sheet', [
       { op: 'delete', entity, id: row.id, baseVersion: row.version },
     ])
-  const addLine = (kind: string, what: string) =>
-    store.attempt(`As-built: ${what}`, [
-      {
-        op: 'create',
-        entity: 'asBuiltLine',
-        id: newId(),
-        patch: {
-          sheetId: sheetId.value,
-          kind,
-          what,
-          order: keyBetween(lines.value.at(-1)?.order ?? null, null),
-        },
-      },
-    ])
-  const addTest = (what: string) =>
-    store.attempt(`Test: ${what}`, [
-      {
-        op: 'create',
-        entity: 'asBuiltTest',
-        id: newId(),
-        patch: {
-          sheetId: sheetId.value,
-          what,
-          order: keyBetween(tests.value.at(-1)?.order ?? null, null),
-        },
-      },
-    ])
   async function addPicture(file: File, moment: string): Promise<void> {
     try {
       const belongs = { sheetId: sheetId.value, jobId: sheet.value?.jobId ?? null }
@@ -86,5 +58,5 @@ export function useSheet(sheetId: Ref<string>) {
       toasts.complain(error)
     }
   }
-  return { sheet, lines, tests, pictures, edit, editTest, remove, addLine, addTest, addPicture }
+  return { sheet, lines, tests, pictures, edit, editTest, remove, addPicture }
 }

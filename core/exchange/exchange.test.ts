@@ -453,12 +453,32 @@ describe('order keys', () => {
     )
     expect(() => keyBetween('b', 'b')).toThrow()
   })
+  it.each([
+    ['after the last', (end: string | null) => keyBetween(end, null), 1],
+    ['before the first', (end: string | null) => keyBetween(null, end), -1],
+  ] as const)('stay short %s, however many rows are added there', (_, next, sign) => {
+    let end: string | null = null
+    for (let n = 0; n < 30_000; n++) {
+      const key: string = next(end)
+      if (end !== null) expect(key > end === sign > 0 && key !== end).toBe(true)
+      expect(key.endsWith('a')).toBe(false)
+      end = key
+    }
+    expect(end?.length).toBeLessThanOrEqual(9)
+  })
+  it('follow a key in letters that are not ours', () => {
+    for (const before of ['10', 'A', 'né', '~'])
+      expect(keyBetween(before, null) > before).toBe(true)
+  })
   it('fit between keys that a file made by hand brought, which end in the lowest letter', () => {
     for (const [before, after] of [
       ['ba', 'c'],
       ['ab', 'ba'],
       [null, 'ba'],
+      [null, 'aaab'],
+      [null, 'aabaaab'],
       ['za', null],
+      ['zzzq', null],
     ] as const) {
       const key = keyBetween(before, after)
       expect(key > (before ?? '')).toBe(true)

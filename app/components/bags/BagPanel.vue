@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Bag } from '#core/model/entities'
-import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { deletion, patchOf } from '#core/model/removal'
 import { sayFullDate } from '#core/time/say'
@@ -15,7 +14,6 @@ const toasts = useToastStore()
 const pictureStore = usePictureStore()
 const { options: stepOptions, nameOf } = useStepNames()
 provideRow({ entity: 'bag', row: computed(() => props.bag), edit: (patch) => edit(patch) })
-const wire = ref('')
 const wires = computed(() =>
   inOrder(store.rows.bagWire.filter((one) => one.bagId === props.bag.id)),
 )
@@ -32,13 +30,6 @@ const wireFields = [
   ['label', 'Label'],
 ] as const
 
-async function addWire() {
-  if (wire.value.trim() === '') return
-  const order = keyBetween(wires.value.at(-1)?.order ?? null, null)
-  const patch = { bagId: props.bag.id, from: wire.value, order }
-  if (await store.attempt('New wire', [{ op: 'create', entity: 'bagWire', id: newId(), patch }]))
-    wire.value = ''
-}
 async function picked(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
@@ -130,10 +121,14 @@ async function remove() {
         </button>
       </li>
     </ul>
-    <form class="mt-2 flex items-end gap-2" @submit.prevent="addWire">
-      <UiText v-model="wire" class="grow" label="New wire, from" placeholder="Panel, breaker 7" />
-      <button class="btn" type="submit">Add wire</button>
-    </form>
+    <UiAnother
+      entity="bagWire"
+      field="from"
+      label="New wire, from"
+      placeholder="Panel, breaker 7"
+      keep="Add wire"
+      :rest="() => ({ bagId: bag.id })"
+    />
     <h3 class="mt-5 border-b-2 border-ink">Pictures</h3>
     <div class="mt-2 grid grid-cols-2 gap-2">
       <img

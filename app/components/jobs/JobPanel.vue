@@ -19,7 +19,6 @@ provideRow({
   row: computed(() => props.job),
   edit: (patch) => void edits.editJob(props.job, patch),
 })
-const newStep = ref('')
 const head = ref<HTMLElement | null>(null)
 /** Wherever in the list it was opened, it is seen from its head. */
 onMounted(() => {
@@ -42,10 +41,6 @@ const severities = severityName.map((label, index) => ({
 }))
 const set = (field: string) => (value: unknown) => void edits.editJob(props.job, { [field]: value })
 
-async function addStep() {
-  if (newStep.value.trim() === '') return
-  if (await edits.addStep(props.job, newStep.value)) newStep.value = ''
-}
 function dragged(event: { readonly oldIndex?: number; readonly newIndex?: number }) {
   const step: Step | undefined = steps.value[event.oldIndex ?? -1]
   if (step && event.newIndex !== undefined && event.newIndex !== event.oldIndex)
@@ -135,15 +130,14 @@ async function remove() {
         :last="steps.length - 1"
       />
     </VueDraggable>
-    <form class="mt-2 flex items-end gap-2" @submit.prevent="addStep">
-      <UiText
-        v-model="newStep"
-        class="grow"
-        label="Next step"
-        placeholder="Cut and lift the skin"
-      />
-      <button class="btn" type="submit">Add step</button>
-    </form>
+    <UiAnother
+      entity="step"
+      field="title"
+      label="Next step"
+      placeholder="Cut and lift the skin"
+      keep="Add step"
+      :rest="() => ({ jobId: job.id })"
+    />
     <JobLinks class="mt-6" :job="job" @open="emit('open', $event)" />
     <div class="mt-6 border-t-2 border-ink">
       <JobCanDo :job="job" />

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Place } from '#core/model/entities'
 import { readConstituents, readTurns } from '#core/tide/readTide'
 import { needM } from '#core/tide/slip'
+import { patchOf } from '#core/model/removal'
 import { sayDay } from '#core/time/say'
 
 /** The slip of a yard: which tide, how deep, how long she needs; and the stations that are known. */
@@ -17,22 +18,8 @@ const station = computed(
 const need = computed(() =>
   store.refit?.draughtM == null ? null : needM(store.refit.draughtM, props.yard),
 )
-const name = ref('')
-async function add() {
-  if (name.value.trim() === '') return
-  const id = newId()
-  const done = await store.attempt(`New tide station`, [
-    { op: 'create', entity: 'tideStation', id, patch: { name: name.value.trim() } },
-    {
-      op: 'patch',
-      entity: 'place',
-      id: props.yard.id,
-      baseVersion: props.yard.version,
-      patch: { tideStationId: id },
-    },
-  ])
-  if (done) name.value = ''
-}
+/** A station that is written down is that of this yard. */
+const alongTheYard = (id: string) => [patchOf('place', props.yard, { tideStationId: id })]
 const lines = ref('')
 const waters = ref('')
 const wrong = ref('')
@@ -162,9 +149,13 @@ const fields = ['slipDepthM', 'underKeelM', 'launchMin', 'liftFrom', 'liftUntil'
         <div><button class="btn">Keep this table</button></div>
       </form>
     </div>
-    <form v-else class="mt-3 flex items-end gap-2" @submit.prevent="add">
-      <UiText v-model="name" class="grow" label="A tide station" />
-      <button class="btn">Add it</button>
-    </form>
+    <UiAnother
+      v-else
+      entity="tideStation"
+      field="name"
+      label="A tide station"
+      keep="Add it"
+      :along="alongTheYard"
+    />
   </section>
 </template>

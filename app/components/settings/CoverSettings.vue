@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { inOrder } from '#core/model/refit'
 
 /** What stands over her and warms her: from a day to a day, over which places, and what it adds. */
@@ -20,17 +20,10 @@ const strikes = computed(() =>
     )
     .map((step) => ({ value: step.id, label: step.title })),
 )
-const title = ref('')
-const add = async () => {
-  if (title.value.trim() === '') return
-  const first = zones.value[0]?.value
-  const done = await covers.add({
-    title: title.value,
-    zoneIds: first ? [first] : [],
-    upOn: store.derived.today,
-    downOn: store.derived.today,
-  })
-  if (done) title.value = ''
+/** Over the first place and up today, until more is said. */
+const begun = () => {
+  const { today } = store.derived
+  return { zoneIds: zones.value.slice(0, 1).map((one) => one.value), upOn: today, downOn: today }
 }
 </script>
 
@@ -77,13 +70,13 @@ const add = async () => {
         Remove
       </button>
     </div>
-    <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
-      <UiText
-        v-model="title"
-        label="Another cover or heater"
-        :hint="`Up on ${sayDay(store.derived.today)} until you say otherwise.`"
-      />
-      <button class="btn" type="submit">Add it</button>
-    </form>
+    <UiAnother
+      entity="cover"
+      field="title"
+      label="Another cover or heater"
+      :hint="`Up on ${sayDay(store.derived.today)} until you say otherwise.`"
+      keep="Add it"
+      :rest="begun"
+    />
   </section>
 </template>

@@ -14,9 +14,6 @@ const list = computed(() =>
 const others = computed(() => store.rows.gate.filter((one) => one.kind !== 'launch'))
 type HaulOut = Row<'haulOut'>
 const toasts = useToastStore()
-const newGate = ref('')
-const newGateOn = ref<string | null>(null)
-const unread = useUnread()
 async function addHaul() {
   const last = list.value.at(-1)
   const from = last ? addDays(last.launchAimed, 150) : store.derived.today
@@ -67,15 +64,6 @@ async function removeHaul() {
   )
   if (await store.attempt(`Remove ${haul.name}`, items))
     toasts.say(`${haul.name} removed. z takes it back.`)
-}
-async function addGate() {
-  // Its message stands beneath the date.
-  if (newGate.value.trim() === '' || unread.first() !== '') return
-  const patch =
-    newGateOn.value === null
-      ? { name: newGate.value, kind: 'asap' }
-      : { name: newGate.value, kind: 'dated', on: newGateOn.value }
-  if (await gates.add(patch)) newGate.value = ''
 }
 </script>
 
@@ -136,15 +124,17 @@ async function addGate() {
         </button>
       </li>
     </ul>
-    <form class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="addGate">
-      <UiText v-model="newGate" label="Another gate" placeholder="Rigger comes" />
-      <UiDate
-        v-model="newGateOn"
-        label="On (empty: as soon as possible)"
-        may-be-empty
-        @invalid="unread.mark('on')($event)"
-      />
-      <button class="btn" type="submit">Add gate</button>
-    </form>
+    <UiAnother
+      v-slot="{ bind }"
+      entity="gate"
+      field="name"
+      label="Another gate"
+      placeholder="Rigger comes"
+      keep="Add gate"
+      :initial="{ on: null }"
+      :rest="({ on }) => ({ kind: on === null ? 'asap' : 'dated' })"
+    >
+      <FieldInput v-bind="bind('on', 'On (empty: as soon as possible)')" />
+    </UiAnother>
   </section>
 </template>

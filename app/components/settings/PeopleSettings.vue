@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Person, Row } from '#core/model/entities'
-import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { fieldOf } from '#core/model/references'
 import { sayChoice } from '#core/model/sayValue'
@@ -22,7 +21,6 @@ const exceptionsOf = (id: string) =>
     .filter((one) => one.personId === id && one.on >= store.derived.today)
     .sort((a, b) => (a.on < b.on ? -1 : 1))
 const nightsSomewhere = computed(() => store.rows.place.some((one) => one.nights !== 'none'))
-const newName = ref('')
 /** Everybody can what anybody can. */
 const trades = skills.filter((one) => one !== 'general')
 const away = ref<Person | null>(null)
@@ -30,22 +28,9 @@ const extra = ref<Person | null>(null)
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
   (label, index) => ({ value: index + 1, label }),
 )
-const every = [
-  { value: 1, label: 'every week' },
-  { value: 2, label: 'every other week' },
-]
-const roles = [
-  { value: 'lead', label: 'Lead' },
-  { value: 'partner', label: 'Partner' },
-  { value: 'helper', label: 'Helper' },
-  { value: 'trade', label: 'Trade' },
-] as const
-
-async function add() {
-  if (newName.value.trim() === '') return
-  const order = keyBetween(list.value.at(-1)?.order ?? null, null)
-  if (await people.add({ name: newName.value, order })) newName.value = ''
-}
+const every = ['every week', 'every other week', 'every third week', 'every fourth week'].map(
+  (label, index) => ({ value: index + 1, label }),
+)
 const addSlot = (personId: string) =>
   slots.add({ personId, weekday: 6, anchor: mondayOf(store.derived.today) })
 const sayException = (one: Row<'personDay'>) =>
@@ -60,23 +45,9 @@ const sayException = (one: Row<'personDay'>) =>
     </p>
     <div v-for="person in list" :key="person.id" class="border-b border-rule py-3">
       <div class="grid grid-cols-2 items-end gap-3 md:grid-cols-[1fr_10rem_auto]">
-        <UiText
-          :model-value="person.name"
-          label="Name"
-          needed
-          @update:model-value="people.edit(person, { name: $event })"
-        />
-        <UiSelect
-          :model-value="person.role"
-          label="Role"
-          :options="roles"
-          @update:model-value="people.edit(person, { role: $event })"
-        />
-        <UiCheck
-          :model-value="person.gone"
-          label="No longer with us"
-          @update:model-value="people.edit(person, { gone: $event })"
-        />
+        <RowField entity="person" :row="person" field="name" />
+        <RowField entity="person" :row="person" field="role" />
+        <RowField entity="person" :row="person" field="gone" />
       </div>
       <template v-if="!person.gone">
         <ul class="mt-2 grid gap-2">
@@ -85,38 +56,30 @@ const sayException = (one: Row<'personDay'>) =>
             :key="slot.id"
             class="flex flex-wrap items-end gap-2"
           >
-            <UiSelect
+            <RowField
+              entity="weekSlot"
+              :row="slot"
+              field="weekday"
               class="w-36"
-              :model-value="slot.weekday"
               label="Day"
               :options="weekdays"
-              @update:model-value="slots.edit(slot, { weekday: $event })"
             />
-            <UiTime
-              class="w-24"
-              :model-value="slot.from"
-              label="From"
-              @update:model-value="slots.edit(slot, { from: $event })"
-            />
-            <UiTime
-              class="w-24"
-              :model-value="slot.to"
-              label="To"
-              @update:model-value="slots.edit(slot, { to: $event })"
-            />
-            <UiSelect
+            <RowField entity="weekSlot" :row="slot" field="from" class="w-24" />
+            <RowField entity="weekSlot" :row="slot" field="to" class="w-24" />
+            <RowField
+              entity="weekSlot"
+              :row="slot"
+              field="everyWeeks"
               class="w-40"
-              :model-value="slot.everyWeeks"
               label="How often"
               :options="every"
-              @update:model-value="slots.edit(slot, { everyWeeks: $event })"
             />
-            <UiDate
+            <RowField
               v-if="slot.everyWeeks > 1"
+              entity="weekSlot"
+              :row="slot"
+              field="anchor"
               class="w-44"
-              :model-value="slot.anchor"
-              label="A week it holds"
-              @update:model-value="slots.edit(slot, { anchor: $event })"
             />
             <button
               class="btn btn-small"
@@ -194,9 +157,6 @@ const sayException = (one: Row<'personDay'>) =>
     </div>
     <LazyAbsenceDialog v-if="away" :person="away" @close="away = null" />
     <LazyExtraDayDialog v-if="extra" :person="extra" @close="extra = null" />
-    <form class="mt-3 flex items-end gap-2" @submit.prevent="add">
-      <UiText v-model="newName" label="Another person" />
-      <button class="btn" type="submit">Add person</button>
-    </form>
+    <UiAnother entity="person" field="name" label="Another person" keep="Add person" />
   </section>
 </template>

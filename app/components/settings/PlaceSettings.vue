@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import type { Place } from '#core/model/entities'
-import { keyBetween } from '#core/model/order'
+import { computed } from 'vue'
 
 /** Yard, berth, shed: how far, when it is open, whether nights are spent there, when the yard lifts, what a day costs. */
 const store = useRefitStore()
@@ -12,20 +10,6 @@ const newKinds = [
   { value: 'yard', label: 'Yard' },
   { value: 'shop', label: 'Shop' },
 ] as const
-const name = ref('')
-const kind = ref<Place['kind']>('berth')
-async function add() {
-  if (name.value.trim() === '') return
-  // After those that stand, so that the usual one of a kind stays the usual one.
-  const order = keyBetween(
-    list.value
-      .map((one) => one.order)
-      .sort()
-      .at(-1) || null,
-    null,
-  )
-  if (await places.add({ name: name.value, kind: kind.value, order })) name.value = ''
-}
 </script>
 
 <template>
@@ -103,10 +87,15 @@ async function add() {
         Remove
       </button>
     </div>
-    <form class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="add">
-      <UiText v-model="name" label="Another place" />
-      <UiSelect v-model="kind" class="w-40" label="It is a" :options="newKinds" />
-      <button class="btn" type="submit">Add it</button>
-    </form>
+    <UiAnother
+      v-slot="{ bind }"
+      entity="place"
+      field="name"
+      label="Another place"
+      keep="Add it"
+      :initial="{ kind: 'berth' }"
+    >
+      <FieldInput v-bind="bind('kind', 'It is a')" class="w-40" :options="newKinds" />
+    </UiAnother>
   </section>
 </template>

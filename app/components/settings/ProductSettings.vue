@@ -1,11 +1,9 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import type { Product } from '#core/model/entities'
 
 /** Products with their data-sheet times, for clocks and for what waits on them. */
 const store = useRefitStore()
 const products = useRows('product')
-const newName = ref('')
 const numbers = [
   ['refC', 'Times are for', '°C'],
   ['minC', 'No cure below', '°C'],
@@ -34,10 +32,6 @@ const numbersOf = (product: Product) =>
         product.kind === 'sealant' ? forResin : product.kind === 'other' ? [] : forSealant
       ).includes(field),
   )
-async function add() {
-  if (newName.value.trim() !== '' && (await products.add({ name: newName.value })))
-    newName.value = ''
-}
 </script>
 
 <template>
@@ -77,9 +71,6 @@ async function add() {
         <UiDocuments class="mt-1" :owner="{ productId: product.id }" />
       </details>
     </div>
-    <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
-      <UiText v-model="newName" label="Another product" />
-      <button class="btn" type="submit">Add product</button>
-    </form>
+    <UiAnother entity="product" field="name" label="Another product" keep="Add product" />
   </details>
 </template>

@@ -1,29 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { keyBetween } from '#core/model/order'
+import { computed } from 'vue'
 import { inOrder } from '#core/model/refit'
 
 /** Places on the boat. */
 const store = useRefitStore()
 const zones = useRows('zone')
 const list = computed(() => inOrder(store.rows.zone))
-const newName = ref('')
-const strakes = [
-  { value: 'underwater', label: 'Underwater' },
-  { value: 'deck', label: 'On deck' },
-  { value: 'rig', label: 'Rig' },
-  { value: 'below', label: 'Below' },
-] as const
-async function add() {
-  if (newName.value.trim() === '') return
-  if (
-    await zones.add({
-      name: newName.value,
-      order: keyBetween(list.value.at(-1)?.order ?? null, null),
-    })
-  )
-    newName.value = ''
-}
 </script>
 
 <template>
@@ -45,12 +27,12 @@ async function add() {
           hide-label
           :label="`Side of ${zone.name}`"
         />
-        <UiSelect
-          :model-value="zone.strake"
-          :label="`Strake of ${zone.name}`"
+        <RowField
+          entity="zone"
+          :row="zone"
+          field="strake"
           hide-label
-          :options="strakes"
-          @update:model-value="zones.edit(zone, { strake: $event })"
+          :label="`Strake of ${zone.name}`"
         />
         <RowField
           entity="zone"
@@ -70,9 +52,6 @@ async function add() {
         </button>
       </li>
     </ul>
-    <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
-      <UiText v-model="newName" label="Another place on the boat" />
-      <button class="btn" type="submit">Add place</button>
-    </form>
+    <UiAnother entity="zone" field="name" label="Another place on the boat" keep="Add place" />
   </details>
 </template>

@@ -9,14 +9,6 @@ const list = computed(() =>
 )
 const openId = ref<string | null>(null)
 const open = computed(() => store.rows.supplier.find((one) => one.id === openId.value) ?? null)
-const name = ref('')
-async function add() {
-  if (name.value.trim() === '') return
-  const id = await rows.add({ name: name.value.trim() })
-  if (!id) return
-  name.value = ''
-  openId.value = id
-}
 const shops = computed(() =>
   store.rows.place
     .filter((one) => one.kind === 'shop')
@@ -55,10 +47,13 @@ const lead = (days: number, late: number | null) =>
         >Parts as XLSX</a
       >
     </div>
-    <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
-      <UiText v-model="name" label="Another supplier" class="grow" />
-      <button class="btn">Add</button>
-    </form>
+    <UiAnother
+      entity="supplier"
+      field="name"
+      label="Another supplier"
+      keep="Add"
+      @made="openId = $event"
+    />
     <UiDialog :open="open !== null" :title="open?.name ?? ''" @close="openId = null">
       <div v-if="open" class="grid gap-3 sm:grid-cols-2">
         <RowField entity="supplier" :row="open" field="name" />

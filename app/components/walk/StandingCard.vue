@@ -45,18 +45,6 @@ async function addPad() {
   if (await store.attempt('A support', [{ op: 'create', entity: 'support', id: newId(), patch }]))
     pad.value = { title: '', along: 0.5, sharePct: 3 }
 }
-const outlook = ref('')
-async function addOutlook() {
-  const title = outlook.value.trim()
-  if (title === '') return
-  const order = keyBetween(inOrder(store.rows.outlook).at(-1)?.order ?? null, null)
-  if (
-    await store.attempt(`Could be done: ${title}`, [
-      { op: 'create', entity: 'outlook', id: newId(), patch: { title, order } },
-    ])
-  )
-    outlook.value = ''
-}
 </script>
 
 <template>
@@ -211,10 +199,12 @@ async function addOutlook() {
             </button>
           </li>
         </ul>
-        <form class="mt-2 flex items-end gap-2" @submit.prevent="addOutlook">
-          <UiText v-model="outlook" class="grow" label="Something else that could be done" />
-          <button class="btn" type="submit">Add</button>
-        </form>
+        <UiAnother
+          entity="outlook"
+          field="title"
+          label="Something else that could be done"
+          keep="Add"
+        />
       </details>
     </section>
   </div>

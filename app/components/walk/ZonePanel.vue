@@ -5,7 +5,6 @@ import { hullLines } from '#core/boatMap/hull'
 import { zoneRegions } from '#core/boatMap/regions'
 import type { Zone } from '#core/model/entities'
 import type { ZoneShape } from '#core/model/entities/boat'
-import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { patchOf, removal } from '#core/model/removal'
 import { formatHours } from '#core/units/hours'
@@ -29,18 +28,6 @@ const others = computed(() =>
     .filter((one) => one.id !== way.value?.id)
     .map((one) => ({ value: one.id, label: one.title })),
 )
-const newWay = ref('')
-async function addWay() {
-  const title = newWay.value.trim()
-  if (title === '') return
-  const id = newId()
-  const order = keyBetween(inOrder(store.rows.wayIn).at(-1)?.order ?? null, null)
-  const made = await store.attempt(`New way in: ${title}`, [
-    { op: 'create', entity: 'wayIn', id, patch: { title, order } },
-    patchOf('zone', props.zone, { wayInId: id }),
-  ])
-  if (made) newWay.value = ''
-}
 function outline() {
   drawing.value = !drawing.value
   const lines = store.refit ? hullLines(store.refit) : null
@@ -142,10 +129,15 @@ async function remove() {
         </p>
       </template>
     </div>
-    <form v-if="!way" class="mt-2 flex items-end gap-2" @submit.prevent="addWay">
-      <UiText v-model="newWay" class="grow" label="A new way in" placeholder="Sole up, 14 screws" />
-      <button class="btn" type="submit">Add</button>
-    </form>
+    <UiAnother
+      v-if="!way"
+      entity="wayIn"
+      field="title"
+      label="A new way in"
+      placeholder="Sole up, 14 screws"
+      keep="Add"
+      :along="(id) => [patchOf('zone', zone, { wayInId: id })]"
+    />
 
     <h2 class="mt-5 border-b-2 border-ink text-lg">Lived in</h2>
     <RowField

@@ -13,10 +13,8 @@ const store = useRefitStore()
 const planner = usePlannerStore()
 const route = useRoute()
 const router = useRouter()
-const edits = useJobEdits()
 const grouping = ref<Grouping>('rank')
 const zoneId = ref<string | null>(null)
-const newJob = ref('')
 
 const jobId = computed({
   get: () => (typeof route.query.job === 'string' ? route.query.job : null),
@@ -79,14 +77,6 @@ const meaning = {
   live: 'home aboard',
   shine: 'pride',
 } as const
-
-async function add() {
-  if (newJob.value.trim() === '') return
-  const id = await edits.addJob(newJob.value)
-  if (!id) return
-  newJob.value = ''
-  jobId.value = id
-}
 </script>
 
 <template>
@@ -148,16 +138,15 @@ async function add() {
         Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ shown.length }} jobs.
         <button class="underline" @click="zoneId = null">Show all</button>
       </p>
-      <form class="no-print mt-2 flex items-end gap-2" @submit.prevent="add">
-        <UiText
-          v-model="newJob"
-          class="grow"
-          label="New job"
-          hide-label
-          placeholder="New job: re-bed the bow cleat"
-        />
-        <button class="btn" type="submit">Add job</button>
-      </form>
+      <UiAnother
+        entity="job"
+        field="title"
+        label="New job"
+        hide-label
+        placeholder="New job: re-bed the bow cleat"
+        keep="Add job"
+        @made="jobId = $event"
+      />
       <ToMeasure v-if="!job" class="mt-2" />
       <div
         v-if="store.rows.job.length === 0"

@@ -11,7 +11,6 @@ import { formatInches } from '#core/units/length'
 /** One job, whole: how it grows over its dates, why it stands where it does, what it rests on. */
 const route = useRoute()
 const store = useRefitStore()
-const edits = useJobEdits()
 const { shortDate, sayDay } = useDates()
 const job = computed(() => store.rows.job.find((one) => one.id === route.params.job) ?? null)
 const figures = computed(() => (job.value ? store.derived.jobs.get(job.value.id) : undefined))
@@ -78,11 +77,6 @@ const lastTime = computed(() => {
     null
   )
 })
-const newStep = ref('')
-async function addStep() {
-  if (!job.value || newStep.value.trim() === '') return
-  if (await edits.addStep(job.value, newStep.value)) newStep.value = ''
-}
 </script>
 
 <template>
@@ -141,10 +135,15 @@ async function addStep() {
           :chosen="chosen?.key ?? null"
           @choose="chosenKey = $event"
         />
-        <form v-else class="mt-3 flex max-w-xl items-end gap-2" @submit.prevent="addStep">
-          <UiText v-model="newStep" class="grow" label="Write the first step" />
-          <button class="btn" type="submit">Add step</button>
-        </form>
+        <UiAnother
+          v-else
+          class="max-w-xl"
+          entity="step"
+          field="title"
+          label="Write the first step"
+          keep="Add step"
+          :rest="() => ({ jobId: job?.id })"
+        />
         <div class="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
           <LayerForm
             v-if="chosen"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { bowToStern } from '#core/launch/readiness'
 
@@ -10,17 +9,8 @@ const { next, sheet } = useLaunch()
 const openings = useRows('hullOpening')
 const sheets = useRows('liftSheet')
 const list = computed(() => bowToStern(store.rows))
-const title = ref('')
 const openId = ref<string | null>(null)
 const open = computed(() => store.rows.hullOpening.find((one) => one.id === openId.value) ?? null)
-async function add() {
-  if (title.value.trim() === '') return
-  const order = keyBetween(inOrder(store.rows.hullOpening).at(-1)?.order ?? null, null)
-  const id = await openings.add({ title: title.value.trim(), order })
-  if (!id) return
-  title.value = ''
-  openId.value = id
-}
 const jobs = computed(() => {
   const under = new Set(store.rows.zone.filter((one) => one.belowWaterline).map((one) => one.id))
   return [...store.rows.job]
@@ -74,10 +64,13 @@ const lift = () =>
           >
         </li>
       </ul>
-      <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
-        <UiText v-model="title" class="grow" label="Another opening" />
-        <button class="btn">Add</button>
-      </form>
+      <UiAnother
+        entity="hullOpening"
+        field="title"
+        label="Another opening"
+        keep="Add"
+        @made="openId = $event"
+      />
     </section>
     <SlipSettings v-if="next?.yard" class="mt-6" :yard="next.yard" />
     <p v-else class="mt-6 text-ink2">

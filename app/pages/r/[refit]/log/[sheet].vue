@@ -8,18 +8,13 @@ import { inOrder } from '#core/model/refit'
 const store = useRefitStore()
 const route = useRoute()
 const sheetId = computed(() => String(route.params.sheet))
-const { sheet, lines, tests, pictures, edit, editTest, remove, addLine, addTest, addPicture } =
-  useSheet(sheetId)
+const { sheet, lines, tests, pictures, edit, editTest, remove, addPicture } = useSheet(sheetId)
 const record = computed(() => (sheet.value ? completeness(sheet.value, store.rows) : null))
-const kinds = optionsOf('asBuiltLine', 'kind')
 const moments = [
   { value: 'before', label: 'Before' },
   { value: 'open', label: 'Open' },
   { value: 'after', label: 'After' },
 ] as const
-const newKind = ref<string | null>('material')
-const newLine = ref('')
-const newTest = ref('')
 const moment = ref<(typeof moments)[number]['value'] | null>('after')
 const print = () => window.print()
 const failing = ref(false)
@@ -40,13 +35,6 @@ provideRow({
   edit: (patch) => sheet.value && void edit('asBuiltSheet', sheet.value, patch),
 })
 
-async function line() {
-  if (newLine.value.trim() !== '' && (await addLine(newKind.value ?? 'material', newLine.value)))
-    newLine.value = ''
-}
-async function test() {
-  if (newTest.value.trim() !== '' && (await addTest(newTest.value))) newTest.value = ''
-}
 function picked(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (file) void addPicture(file, moment.value ?? 'after')
@@ -131,16 +119,18 @@ function picked(event: Event) {
             />
           </li>
         </ul>
-        <form class="no-print mt-2 flex items-end gap-2" @submit.prevent="line">
-          <UiSelect v-model="newKind" label="Kind" :options="kinds" />
-          <UiText
-            v-model="newLine"
-            class="grow"
-            label="New line"
-            placeholder="Sealant below the waterline"
-          />
-          <button class="btn" type="submit">Add line</button>
-        </form>
+        <UiAnother
+          v-slot="{ bind }"
+          entity="asBuiltLine"
+          field="what"
+          label="New line"
+          placeholder="Sealant below the waterline"
+          keep="Add line"
+          :initial="{ kind: 'material' }"
+          :rest="() => ({ sheetId: sheet?.id })"
+        >
+          <FieldInput v-bind="bind('kind', 'Kind')" />
+        </UiAnother>
       </section>
       <section class="mt-6">
         <h2 class="border-b-2 border-ink">Tests</h2>
@@ -194,15 +184,14 @@ function picked(event: Event) {
             <button class="btn btn-small" @click="failing = true">Did not work</button>
           </p>
         </div>
-        <form class="no-print mt-2 flex items-end gap-2" @submit.prevent="test">
-          <UiText
-            v-model="newTest"
-            class="grow"
-            label="New test"
-            placeholder="Hose test, ten minutes"
-          />
-          <button class="btn" type="submit">Add test</button>
-        </form>
+        <UiAnother
+          entity="asBuiltTest"
+          field="what"
+          label="New test"
+          placeholder="Hose test, ten minutes"
+          keep="Add test"
+          :rest="() => ({ sheetId: sheet?.id })"
+        />
       </section>
       <section class="mt-6">
         <h2 class="border-b-2 border-ink">Pictures</h2>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { deletion, patchOf } from '#core/model/removal'
 import type { Row } from '#core/model/entities'
@@ -22,14 +21,6 @@ const edit = (test: Row<'hoseTest'>, patch: Record<string, unknown>) =>
   store.attempt(`Hose: ${test.title}`, [patchOf('hoseTest', test, patch)])
 const leftMs = (test: Row<'hoseTest'>) =>
   Math.max(0, (test.startedAt ?? 0) + test.minutes * 60_000 - time.now)
-const title = ref('')
-async function add() {
-  if (title.value.trim() === '') return
-  const order = keyBetween(tests.value.at(-1)?.order ?? null, null)
-  const patch = { title: title.value.trim(), order }
-  if (await store.attempt('To hose', [{ op: 'create', entity: 'hoseTest', id: newId(), patch }]))
-    title.value = ''
-}
 async function again() {
   await store.attempt(
     'Begin the hunt again',
@@ -170,15 +161,13 @@ const heading = computed(() =>
           </button>
         </li>
       </ol>
-      <form class="mt-2 flex items-end gap-2" @submit.prevent="add">
-        <UiText
-          v-model="title"
-          class="grow"
-          label="Next higher fitting"
-          placeholder="Stanchion base 3"
-        />
-        <button class="btn" type="submit">Add</button>
-      </form>
+      <UiAnother
+        entity="hoseTest"
+        field="title"
+        label="Next higher fitting"
+        placeholder="Stanchion base 3"
+        keep="Add"
+      />
       <button v-if="tests.length > 0" class="btn btn-small mt-3" @click="again">
         Begin the hunt again
       </button>
@@ -217,15 +206,13 @@ const heading = computed(() =>
           Pump it dry, note the day; when you pump again, note the litres. Taste it: salt comes from
           outside.
         </p>
-        <form class="mt-2 grid grid-cols-2 items-end gap-2" @submit.prevent="addReading">
+        <UiRowForm class="grid grid-cols-2" :form="form" keep="Keep the reading" @keep="addReading">
           <FieldInput v-bind="form.bind('on')" />
           <FieldInput v-bind="form.bind('litres')" />
           <FieldInput v-bind="form.bind('days')" />
           <FieldInput v-bind="form.bind('taste')" />
           <FieldInput v-bind="form.bind('afterRain')" />
-          <button class="btn" type="submit">Keep the reading</button>
-        </form>
-        <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
+        </UiRowForm>
         <p class="mt-1 text-sm text-ink2">
           In fresh water the taste rules nothing out. Litres to the sole are in Settings, with the
           boat.

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { keyBetween } from '#core/model/order'
+import { computed } from 'vue'
 import { inOrder } from '#core/model/refit'
 import { deletion } from '#core/model/removal'
 import { binding, limitFigures, sayMargin, sayUnknown, sizesOf } from '#core/limits/limits'
@@ -37,18 +36,6 @@ const heading = computed(() => {
     : `She fits as far as is known; tightest is ${said}`
 })
 const unknown = computed(() => [...new Set(then.value.flatMap((one) => one.unknown))])
-const title = ref('')
-async function add() {
-  const named = title.value.trim()
-  if (named === '') return
-  const order = keyBetween(limits.value.at(-1)?.order ?? null, null)
-  if (
-    await store.attempt(`Limit: ${named}`, [
-      { op: 'create', entity: 'limit', id: newId(), patch: { title: named, order } },
-    ])
-  )
-    title.value = ''
-}
 </script>
 
 <template>
@@ -116,10 +103,14 @@ async function add() {
         </details>
       </li>
     </ul>
-    <form class="no-print mt-3 flex max-w-md items-end gap-2" @submit.prevent="add">
-      <UiText v-model="title" class="grow" label="Another limit" placeholder="Slings of the yard" />
-      <button class="btn" type="submit">Add</button>
-    </form>
+    <UiAnother
+      class="max-w-md"
+      entity="limit"
+      field="title"
+      label="Another limit"
+      placeholder="Slings of the yard"
+      keep="Add"
+    />
     <p class="mt-3 text-sm text-ink2">
       Ask the yard, the lock and the bridge for theirs, and leave a margin for gear, trim and tide.
       Whether she is lifted, the crane firm decides.
