@@ -15,7 +15,9 @@ import { howGateDate, howRank, howSlack } from './plan'
 import { howRecipeValue } from './recipe'
 import { Waits } from '../plan/waits'
 import { zoneClock } from '../time/zone'
+import { howLine } from './day'
 import { howHours, howWait } from './work'
+import type { DayLine } from '../today/dayLine'
 
 /** 480 in; a step of 2 h in cramped reach done with 48 in; 6 h 36 open in reach and 3 h 24 cramped. */
 function small() {
@@ -69,10 +71,58 @@ describe('hours and waits', () => {
     const { open } = small()
     expect(howHours(open, 2).working).toEqual([
       '2 h × 1.7 = 3 h 24 of work',
-      '3 h 24 ÷ 2 people = 1 h 42 by the clock, up to full five minutes',
+      '3 h 24 ÷ 2 people = 1 h 45 by the clock, up to full five minutes',
     ])
     expect(howHours(open, 1).working).toHaveLength(1)
     expect(howHours(open, 0).inputs.map((one) => one.value)).toEqual(['2 h', '× 1.7'])
+  })
+
+  it('say rounds, and the time of a line of the day by what is left, shared, in this part of it', () => {
+    const { open } = small()
+    const rounds = { ...open, roundsLikely: 3 }
+    expect(howHours(rounds, 1).working).toEqual(['2 h × 1.7 × 3 rounds = 10 h 12 of work'])
+    const hour = 3_600_000
+    const line = (of: Partial<DayLine>): DayLine => ({
+      kind: 'work',
+      what: '',
+      from: 0,
+      to: 1.75 * hour,
+      step: open,
+      job: null,
+      personIds: ['ann', 'bo'],
+      continues: false,
+      caution: '',
+      limit: null,
+      waitUntil: null,
+      mends: [],
+      against: '',
+      ...of,
+    })
+    // 3 h 24 by two are 102 minutes: 105 in full fives.
+    expect(howLine(line({}), 0)?.working).toEqual([
+      '2 h × 1.7 = 3 h 24 of work',
+      '3 h 24 ÷ 2 people = 1 h 45 by the clock, up to full five minutes',
+    ])
+    const doing = { ...open, state: 'doing' as const }
+    const key = { kind: 'keying' as const, fromStepId: 'a', toStepId: 'lay', hours: 0.25 }
+    expect(
+      howLine(line({ step: doing, personIds: ['ann'], to: hour, mends: [key] }), 1)?.working.slice(
+        1,
+      ),
+    ).toEqual([
+      'It is under way: 2 h 24 of work is left',
+      '15 min more, because a bond window shuts: 2 h 39',
+      '2 h 40 by the clock, up to full five minutes',
+      'Of that, 1 h here; the rest stands before or after, as people come',
+    ])
+    expect(
+      howLine(line({ step: { ...rounds, round: 3 }, to: 6 * hour }), 0)?.working.slice(1),
+    ).toEqual([
+      'Round 3 is reached: 3 h 24 of work is left',
+      '3 h 24 ÷ 2 people = 1 h 45 by the clock, up to full five minutes',
+      'The plan that stands was made when more was left and gives it 6 h; the next one follows',
+    ])
+    expect(howLine(line({ step: null }), 0)).toBeNull()
   })
 
   it('say the ten-degree rule with the month’s air, or its floor', () => {

@@ -8,12 +8,17 @@ import type { UnitSystem } from '../units/length'
 import { formatTemp } from '../units/quantity'
 import type { How } from './how'
 
+const ticksPerHour = 12
+/** Hours by the clock of so much work for so many people: up to full five minutes, as the plan lays it. */
+export const byTheClock = (hours: number, people: number): number =>
+  Math.ceil((hours / people) * ticksPerHour - 1e-6) / ticksPerHour
+
 /** Hours a step is planned with. `crew` is who the plan gives it; 0: not placed. */
 export function howHours(step: Step, crew: number): How {
   const factor = accessFactor[step.access]
   const planned = plannedHours(step)
   const really = actingOn(step)
-  const times = really === 1 ? '' : ` × ${really.toFixed(2)}`
+  const times = `${really === 1 ? '' : ` × ${really.toFixed(2)}`}${step.roundsLikely > 1 ? ` × ${step.roundsLikely} rounds` : ''}`
   return {
     title: `Hours of “${step.title}”`,
     result: formatHours(planned),
@@ -28,13 +33,16 @@ export function howHours(step: Step, crew: number): How {
               value: `× ${really.toFixed(2)}`,
             },
           ]),
+      ...(step.roundsLikely > 1
+        ? [{ name: 'Rounds that are likely', value: `× ${step.roundsLikely}` }]
+        : []),
       ...(crew > 0 ? [{ name: 'People', value: String(crew) }] : []),
     ],
     working: [
       `${formatHours(step.hoursLikely)} × ${factor}${times} = ${formatHours(planned)} of work`,
       ...(crew > 1
         ? [
-            `${formatHours(planned)} ÷ ${crew} people = ${formatHours(planned / crew)} by the clock, up to full five minutes`,
+            `${formatHours(planned)} ÷ ${crew} people = ${formatHours(byTheClock(planned, crew))} by the clock, up to full five minutes`,
           ]
         : []),
     ],

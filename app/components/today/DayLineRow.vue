@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { howLine } from '#core/how/day'
+import { liveHours } from '#core/plan/liveHours'
 import type { DayLine } from '#core/today/dayLine'
 import { sayMend } from '#core/plan/mends'
 import { wearMark } from '#core/today/wear'
@@ -34,6 +36,12 @@ const names = computed(() =>
   props.line.personIds.map((id) => store.rows.person.find((one) => one.id === id)?.name ?? ''),
 )
 const title = computed(() => step.value?.title ?? props.line.what)
+const spent = computed(() =>
+  liveHours(store.rows)
+    .filter((one) => one.stepId === step.value?.id && one.kind === 'work')
+    .reduce((sum, one) => sum + one.hours, 0),
+)
+const how = () => howLine(props.line, spent.value)
 const length = computed(() => formatHours((props.line.to - props.line.from) / hourMs))
 /** What binds it now, before anything else is said of it. */
 const binds = computed(
@@ -103,7 +111,9 @@ const who = computed(() => {
           {{ clockTimeOf(doing ? (step.startedAt ?? line.from) : line.from, store.zone)
           }}<template v-if="holds"> · holds the launch</template>
         </p>
-        <p class="cond leading-none">{{ length }}{{ who ? `, ${who}` : '' }}</p>
+        <p class="cond leading-none">
+          <UiHow :how="how" :about="title">{{ length }}</UiHow>{{ who ? `, ${who}` : '' }}
+        </p>
       </div>
       <div class="mt-1 flex items-center gap-2">
         <PurposeTile v-if="line.job" :purpose="line.job.purpose" />
@@ -164,7 +174,9 @@ const who = computed(() => {
         <span class="flex shrink-0 items-center gap-1.5 leading-none">
           <WearMarkIcon v-if="wear && (!hasSecond || !joint) && !narrow" :mark="wear" />
           <span v-if="!narrow || joint" class="cond leading-none whitespace-nowrap max-sm:text-sm"
-            >{{ length }}{{ joint && who && line.personIds.length > 1 && !narrow ? `, ${who}` : ''
+            ><UiHow v-if="step" :how="how" :about="title">{{ length }}</UiHow
+            ><template v-else>{{ length }}</template
+            >{{ joint && who && line.personIds.length > 1 && !narrow ? `, ${who}` : ''
             }}<span v-if="waits && !hasSecond" :class="{ 'sr-only': !joint || narrow }"
               >, {{ waits }}</span
             ></span

@@ -9,9 +9,7 @@ import { factsOf, maySplit } from '../facts'
 import { haulOutOf, launchHeldBy } from '../haulOutOf'
 import { plannedJobs } from '../network'
 import type { StepArc } from '../network'
-import { countOf } from '../../steps/counted'
-import { roundsLeft } from '../../steps/rounds'
-import { roundHours } from '../planned'
+import { workLeftHours } from '../workLeft'
 import { liveHours } from '../liveHours'
 import { forecastWindows, needsWeather } from '../weatherAllowance'
 import type { Binding } from './binding'
@@ -149,23 +147,9 @@ function isForTrade(
   )
 }
 
-/**
- * A step under way keeps what is planned less what is logged, and never less than a quarter of a round; a counted one
- * what its units still ask for; one in a later round the rounds that are left.
- */
-function workLeftMs(step: Step, logged: ReadonlyMap<string, number>): number {
-  const spent = logged.get(step.id) ?? 0
-  const count = step.unitsDone > 0 ? countOf(step, spent) : null
-  const planned = roundHours(step) * roundsLeft(step)
-  const isFresh = step.state !== 'doing' || step.round > 1
-  const left = count
-    ? Math.max(count.hoursLeft, count.hoursEach / 4)
-    : isFresh
-      ? planned
-      : Math.max(roundHours(step) / 4, planned - spent)
-  // To the second: what arithmetic leaves behind must not cost a tick.
-  return Math.round(left * 3600) * secondMs
-}
+/** To the second: what arithmetic leaves behind must not cost a tick. */
+const workLeftMs = (step: Step, logged: ReadonlyMap<string, number>): number =>
+  Math.round(workLeftHours(step, logged.get(step.id) ?? 0) * 3600) * secondMs
 
 /**
  * Makes a refit ready for the schedule. Pure: the rows are not touched. A structure and calendars of other
