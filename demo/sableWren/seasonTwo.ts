@@ -447,7 +447,7 @@ function fittings(write: Writer): void {
     'Re-bed the forehatch',
     { ...deck, zoneId: 'zone-coachroof', purpose: 'float', severity: 2, after: ['foredeck'] },
     [
-      ['strip', 'Lift the frame, scrape, solvent', 2, { ...awkward }],
+      ['strip', 'Lift the frame, scrape, solvent', 2, { ...awkward, ...within(10) }],
       ['bed', 'Bed the frame', 1, { ...two, ...sets(24), needsDry: true }],
       ['test', 'Hose test', 0.3, { ...two, forHelpers: true }],
     ],

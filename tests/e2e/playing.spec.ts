@@ -120,7 +120,7 @@ test('a way to launch is chosen beside the others, and taken back', async ({ pag
   await takeBack(page, before)
   expect(await launch(page)).toBe('5 Jun')
   // What was to be tried in the quiet was put off by all this, not given up.
-  await expect(page.getByRole('button', { name: /^Express: / })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Oona and Piet come on / })).toBeVisible()
   await expect(page.getByText(/By \d+ runs: likely/)).toBeVisible({ timeout: 60_000 })
 })
 

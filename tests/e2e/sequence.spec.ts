@@ -82,7 +82,7 @@ test('a lever does what it promised, and is taken back', async ({ page }) => {
       (await page.getByText(/launch planned \d/).textContent()) ?? '',
     )?.[1]
   const before = await launch()
-  const lever = page.getByRole('button', { name: /^Express: “Order it by the angle found”/ })
+  const lever = page.getByRole('button', { name: /^Oona and Piet come on / })
   await expect(lever).toContainText(/−\d+ d/)
   const days = Number(/−(\d+) d/.exec((await lever.textContent()) ?? '')?.[1])
   await lever.click()
