@@ -23,7 +23,7 @@ export function writeBench(write: Writer): void {
     beam: 3.7,
     draught: 1.75,
   })
-  keep(write, 'which-core-way', 'hatch-core', 'oona', '2027-04-16 18:30', {
+  keep(write, 'which-core-way', 'rail-core', 'oona', '2027-04-16 18:30', {
     area: 0.05,
     load: 'no',
   })

@@ -261,8 +261,8 @@ function foundOnDeck(write: Writer): void {
     },
   )
   write.recipeJob(
-    'hatch-core',
-    'Core wet round the forehatch frame',
+    'rail-core',
+    'Core wet under the coachroof handrail',
     'dry-local-core',
     { areaM2: 0.05, holes: 10 },
     {
@@ -271,11 +271,11 @@ function foundOnDeck(write: Writer): void {
       severity: 3,
       spreading: true,
       gateId: 'sail-away',
-      parentJobId: 'forehatch',
+      parentJobId: 'foredeck',
     },
   )
-  write.add('bringLine', 'hatch-core-2-shop', {
-    stepId: 'hatch-core-2',
+  write.add('bringLine', 'rail-core-2-shop', {
+    stepId: 'rail-core-2',
     what: 'Solvent to wipe it out',
     amount: '1 L',
     at: 'toBuy',
@@ -317,7 +317,7 @@ function foundOnDeck(write: Writer): void {
       zoneId: 'zone-aft-cabin',
       severity: 2,
       gateId: 'move-aboard',
-      parentJobId: 'hatch-core',
+      parentJobId: 'rail-core',
     },
   )
 }

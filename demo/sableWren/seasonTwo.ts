@@ -438,7 +438,7 @@ function fittings(write: Writer): void {
     },
     [
       ['drill', 'Sleeve the base holes', 3, { ...cure(16), minTempC: 10, forHelpers: true }],
-      ['bed', 'Bed eight bases', 4, { ...two, ...sets(72), needsDry: true }],
+      ['bed', 'Bed the other six bases', 4, { ...two, ...sets(72), needsDry: true }],
       ['test', 'Hose test, lean on every post', 0.5, { ...two, forHelpers: true }],
     ],
   )

@@ -218,12 +218,12 @@ const found: readonly Found[] = [
     { during: 'windlass', system: 'ground-tackle', many: 2 },
   ],
   [
-    'Core wet round the forehatch frame',
+    'Core wet under the coachroof handrail',
     'coachroof',
     3,
     '2027-02-13 12:00',
-    'hatch-core',
-    { during: 'forehatch', system: 'deck' },
+    'rail-core',
+    { during: 'foredeck', system: 'deck' },
   ],
   [
     'Core dark under bases 3 and 4',
@@ -247,7 +247,7 @@ const found: readonly Found[] = [
     2,
     '2027-02-27 11:00',
     'aft-window',
-    { during: 'hatch-core' },
+    { during: 'rail-core' },
   ],
   [
     'Deckhead of the aft cabin has let go',
