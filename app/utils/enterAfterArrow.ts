@@ -1,9 +1,10 @@
 /**
  * Enter in a list to choose from, pressed in the same frame as an arrow: the list marks what the arrow reached only in
- * the next frame, and until then nothing would be chosen. It is given again once that frame has come.
+ * the next frame, and until then another or nothing would be chosen. It is given again once that frame has come; true
+ * where it is held back so.
  */
-export function enterAfterArrow(event: KeyboardEvent, open: boolean, active: number | null): void {
-  if (!open || active !== null || !event.isTrusted || event.isComposing) return
+export function enterAfterArrow(event: KeyboardEvent, isMarked: boolean): boolean {
+  if (isMarked || !event.isTrusted || event.isComposing) return false
   event.preventDefault()
   event.stopPropagation()
   const { target } = event
@@ -12,4 +13,5 @@ export function enterAfterArrow(event: KeyboardEvent, open: boolean, active: num
       new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }),
     ),
   )
+  return true
 }

@@ -7,6 +7,7 @@ import { components } from './components'
 
 config.global.components = {
   ...components,
+  ...Object.fromEntries(Object.entries(components).map(([name, one]) => [`Lazy${name}`, one])),
   NuxtLink: defineComponent({
     props: { to: { type: [String, Object], default: '' } },
     setup:

@@ -16,7 +16,6 @@ import { checkRow, ruleContext } from '#core/model/rules'
 import { makePlan } from '#core/plan/makePlan'
 import { emptyRefit } from '#core/testing/build'
 import { useKeys } from '../../app/composables/useKeys'
-import { components } from './components'
 import { openOn } from './fakeServer'
 import { route } from './setup'
 
@@ -131,10 +130,6 @@ beforeEach(() => {
 })
 afterEach(() => vi.restoreAllMocks())
 
-const lazy = Object.fromEntries(
-  Object.entries(components).map(([name, one]) => [`Lazy${name}`, one]),
-)
-
 async function textOf(path: string, load: () => Promise<{ default: Component }>, rows: RefitRows) {
   const { store } = await openOn(rows)
   expect(store.status).toBe('ready')
@@ -153,7 +148,7 @@ async function textOf(path: string, load: () => Promise<{ default: Component }>,
   })
   const wrapper = mount(framed, {
     attachTo: document.body,
-    global: { components: lazy, stubs: { NuxtPage: true } },
+    global: { stubs: { NuxtPage: true } },
   })
   await flushPromises()
   const text = wrapper.text()

@@ -55,6 +55,13 @@ function go(hit: Choice | null) {
   frame.close()
   hit.go()
 }
+/** Where nothing is marked, the first is meant. */
+function enter(event: KeyboardEvent, marked: Choice | null) {
+  if (enterAfterArrow(event, marked !== null)) return
+  event.preventDefault()
+  event.stopPropagation()
+  go(marked ?? hits.value[0] ?? null)
+}
 </script>
 
 <template>
@@ -67,7 +74,7 @@ function go(hit: Choice | null) {
         autocomplete="off"
         @change="asked = $event.target.value"
         @keydown.esc.capture.stop="frame.close()"
-        @keydown.enter.capture.stop.prevent="go(activeOption ?? hits[0] ?? null)"
+        @keydown.enter.capture="enter($event, activeOption)"
       />
       <ComboboxOptions static class="mt-3">
         <li v-if="hits.length === 0" class="py-2 text-ink2">

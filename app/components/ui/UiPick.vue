@@ -48,7 +48,7 @@ function pick(id: string | null) {
       :aria-invalid="Boolean(error)"
       autocomplete="off"
       @change="asked = $event.target.value"
-      @keydown.enter.capture="enterAfterArrow($event, open, activeIndex)"
+      @keydown.enter.capture="enterAfterArrow($event, !open || activeIndex !== null)"
     />
     <ComboboxOptions
       class="absolute z-20 max-h-64 w-full overflow-auto border-2 border-ink bg-sheet"
