@@ -6,16 +6,18 @@ export function useRows<Name extends EntityName>(entity: Name) {
   const store = useRefitStore()
   const word = entityWord[entity]
   const nameOf = (row: Row<Name>): string => ('name' in row ? String(row.name) : word)
+  /** The row as it will be when all that this window asked for has gone through: what a next change of a list rests on. */
+  const asked = (row: Row<Name>): Row<Name> => store.askedRow(entity, row)
   const edit = (row: Row<Name>, patch: Record<string, unknown>) =>
     store.attempt(`Change ${nameOf(row)}`, [
       { op: 'patch', entity, id: row.id, baseVersion: row.version, patch },
     ])
   return {
     edit,
+    asked,
     /** Puts something into a list of a row, or takes it out. Ticked faster than the server answers, each builds on the one before. */
     tick: (row: Row<Name>, field: keyof Row<Name> & string, value: number | string) => {
-      const now = store.asked()[entity].find((one) => one.id === row.id) ?? row
-      const list = now[field as keyof typeof now] as readonly (number | string)[]
+      const list = asked(row)[field] as readonly (number | string)[]
       const without = list.filter((one) => one !== value)
       return edit(row, {
         [field]: without.length < list.length ? without : [...list, value].sort(),

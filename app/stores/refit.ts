@@ -2,6 +2,7 @@ import { calibrated } from '#core/forecast/calibration'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Change, ChangeItem, Clash } from '#core/model/changes'
+import type { EntityName, Row } from '#core/model/entities'
 import type { RefitRows } from '#core/model/refit'
 import { acceptedPlan } from '#core/model/stored'
 import { Waits } from '#core/plan/waits'
@@ -117,6 +118,12 @@ export const useRefitStore = defineStore('refit', () => {
   /** Rows as they will be when all that this window asked for has gone through: what a next tick of a list builds on. */
   const asked = (): RefitRows => withWaiting(rows.value, waiting.value)
 
+  /** One row of these; the row itself where nothing was asked for. */
+  const askedRow = <Name extends EntityName>(entity: Name, row: Row<Name>): Row<Name> =>
+    waiting.value.length === 0
+      ? row
+      : ((asked()[entity] as readonly Row<Name>[]).find((one) => one.id === row.id) ?? row)
+
   /** When nothing typed here is on its way any more: what is made of rows then has what was just chosen. */
   async function settled(): Promise<void> {
     await Promise.allSettled(underWay)
@@ -199,6 +206,7 @@ export const useRefitStore = defineStore('refit', () => {
     submit,
     attempt,
     asked,
+    askedRow,
     settled,
     submitQuietly,
     keepMine,

@@ -15,6 +15,7 @@ export const components = Object.fromEntries(
 export const {
   UiCheck,
   UiChoice,
+  UiChoices,
   UiDate,
   UiHours,
   UiLength,

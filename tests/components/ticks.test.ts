@@ -4,6 +4,7 @@ import { expect, it } from 'vitest'
 import { defineComponent, ref } from 'vue'
 import { add, emptyRefit, person } from '#core/testing/build'
 import { useDay } from '../../app/composables/useDay'
+import RowField from '../../app/components/ui/RowField.vue'
 import { useRows } from '../../app/composables/useRows'
 import { openOn } from './fakeServer'
 
@@ -47,5 +48,28 @@ it('puts two people down for one day, as one plan of that day', async () => {
   await day!.comes('bo')
   await flushPromises()
   expect(server.rows.dayPlan.map((one) => one.personIds)).toEqual([['ann', 'bo']])
+  page.unmount()
+})
+
+it('keeps every tick of a field of choices, and shows each at once', async () => {
+  const rows = emptyRefit()
+  const ann = person(rows, 'ann', [1], '08:00', '17:00')
+  const { server, store } = await openOn(rows)
+  const page = mount(RowField, {
+    props: { entity: 'person', row: ann, field: 'skills' },
+    attachTo: document.body,
+  })
+  const box = (label: string) =>
+    page
+      .findAll('label')
+      .find((one) => one.text().toLowerCase() === label)!
+      .get<HTMLInputElement>('input')
+  void box('rigging').setValue(true)
+  await page.vm.$nextTick()
+  expect(box('rigging').element.checked).toBe(true)
+  void box('woodwork').setValue(true)
+  await flushPromises()
+  await store.settled()
+  expect(server.rows.person[0]?.skills).toEqual(['rigging', 'woodwork'])
   page.unmount()
 })

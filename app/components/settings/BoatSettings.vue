@@ -6,7 +6,7 @@ import { formatTemp, shownUnit } from '#core/units/quantity'
 
 /** The boat, units, currency and the zone the yard lies in. */
 const store = useRefitStore()
-const { edit } = useRows('refit')
+const { edit, asked } = useRows('refit')
 provideRow({
   entity: 'refit',
   row: computed(() => store.refit),
@@ -28,7 +28,7 @@ const sums = computed(() => hasSums(store.rows))
 function setShare(index: number, percent: number | null) {
   if (percent === null || !store.refit) return
   set('workableShare')(
-    store.refit.workableShare.map((one, at) => (at === index ? percent / 100 : one)),
+    asked(store.refit).workableShare.map((one, at) => (at === index ? percent / 100 : one)),
   )
 }
 </script>
@@ -96,7 +96,7 @@ function setShare(index: number, percent: number | null) {
     <p class="text-ink2">
       Beyond the forecast, planned cures go by this; clocks go by your readings first.
     </p>
-    <MonthMeans :means="store.refit.monthMeanC" @set="set('monthMeanC')($event)" />
+    <MonthMeans :means="asked(store.refit).monthMeanC" @set="set('monthMeanC')($event)" />
     <h3 class="mt-4">Days that suit laminating and painting, % by month</h3>
     <p class="text-ink2">
       More than a week ahead, work that needs dry or warm weather is given time by these.

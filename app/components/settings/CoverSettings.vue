@@ -56,7 +56,7 @@ const begun = () => {
           Over {{ one.zoneIds.length }} {{ one.zoneIds.length === 1 ? 'place' : 'places' }}
         </summary>
         <UiChoices
-          :model-value="one.zoneIds"
+          :model-value="covers.asked(one).zoneIds"
           :label="`Places under ${one.title}`"
           :options="zones"
           @update:model-value="covers.edit(one, { zoneIds: [...$event] })"

@@ -2,17 +2,11 @@
 import { computed } from 'vue'
 import { licensedName } from '#core/canDo/canDo'
 import { licensedKinds } from '#core/model/words'
-import type { LicensedKind } from '#core/model/words'
 
 /** Work that takes a licensed person where she lies, and what an own hour is reckoned at. */
 const store = useRefitStore()
-const { edit } = useRows('refit')
+const refits = useRows('refit')
 const here = computed(() => new Set(store.refit?.licensedHere ?? []))
-function set(kind: LicensedKind, on: boolean) {
-  if (!store.refit) return
-  const licensedHere = licensedKinds.filter((one) => (one === kind ? on : here.value.has(one)))
-  void edit(store.refit, { licensedHere })
-}
 </script>
 
 <template>
@@ -28,7 +22,7 @@ function set(kind: LicensedKind, on: boolean) {
         :key="kind"
         :model-value="here.has(kind)"
         :label="licensedName(kind)"
-        @update:model-value="set(kind, $event)"
+        @update:model-value="store.refit && refits.tick(store.refit, 'licensedHere', kind)"
       />
     </div>
     <RowField

@@ -55,7 +55,7 @@ const newKinds = [
         />
         <MonthMeans
           v-if="place.monthMeanC"
-          :means="place.monthMeanC"
+          :means="places.asked(place).monthMeanC ?? []"
           :of="place.name"
           @set="places.edit(place, { monthMeanC: $event })"
         />
@@ -72,7 +72,7 @@ const newKinds = [
         </WeekdayTicks>
         <RowField entity="place" :row="place" field="launchesWithoutYou" />
         <NoLifts
-          :dates="place.noLifts"
+          :dates="places.asked(place).noLifts"
           :of="place.name"
           @set="places.edit(place, { noLifts: $event })"
         />

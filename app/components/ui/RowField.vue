@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { EntityName } from '#core/model/entities'
+import { fieldOf } from '#core/model/references'
 
 /** A field of a row, edited in place and saved as it is left. The row is given, or that of the frame about it. */
 defineOptions({ inheritAttrs: false })
@@ -9,9 +10,17 @@ const props = defineProps<{
   entity?: EntityName
   row?: { readonly id: string; readonly version: number }
 }>()
+const store = useRefitStore()
 const around = useRowAround()
 const rows = computed(() => useRows(props.entity ?? around?.entity ?? 'refit'))
 const row = computed(() => (props.row ?? around?.row.value) as Readonly<Record<string, unknown>>)
+/** Ticks in a list build on those before them, also on those that the server has not answered yet. */
+const shown = computed(() => {
+  const entity = props.entity ?? around?.entity ?? 'refit'
+  return fieldOf(entity, props.field).kind === 'choices'
+    ? (store.askedRow(entity, row.value as never) as unknown as typeof row.value)[props.field]
+    : row.value[props.field]
+})
 function save(value: unknown) {
   const patch = { [props.field]: value ?? emptyOf(props.entity ?? around?.entity, props.field) }
   if (!props.row && around?.edit) around.edit(patch)
@@ -24,7 +33,7 @@ function save(value: unknown) {
     v-bind="$attrs"
     :entity="entity ?? around?.entity ?? 'refit'"
     :field="field"
-    :model-value="row[field]"
+    :model-value="shown"
     @update:model-value="save"
   />
 </template>

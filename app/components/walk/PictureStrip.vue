@@ -90,7 +90,7 @@ const edit = (picture: Picture, patch: Record<string, unknown>) =>
       <PictureMarked
         v-if="open"
         :key="open.id"
-        :picture="open"
+        :picture="store.askedRow('picture', open)"
         :others="list.filter((one) => one.id !== open?.id)"
         :of="of"
         @edit="edit(open, $event)"

@@ -30,8 +30,10 @@ const edit = (member: Member, patch: Record<string, unknown>) =>
 
 /** Press again to go on: not seen, sound, then each mark. */
 async function press(memberId: string) {
-  const member = members.value.find((one) => one.id === memberId)
-  if (!member) return
+  const now = members.value.find((one) => one.id === memberId)
+  if (!now) return
+  // Pressed faster than the server answers, each press goes on from the one before.
+  const member = store.askedRow('member', now)
   if (chosenId.value !== memberId) {
     chosenId.value = memberId
     return
@@ -48,9 +50,8 @@ async function press(memberId: string) {
 }
 function toggle(mark: Member['marks'][number], on: boolean) {
   if (!chosen.value) return
-  const marks = on
-    ? [...chosen.value.marks, mark]
-    : chosen.value.marks.filter((one) => one !== mark)
+  const { marks: now } = store.askedRow('member', chosen.value)
+  const marks = on ? [...now, mark] : now.filter((one) => one !== mark)
   void edit(chosen.value, { seen: true, marks })
 }
 const bars = computed(() => {
@@ -75,7 +76,10 @@ async function addBay() {
   if (!sheet.value || title.trim() === '' || from === null || to === null || hours === null) return
   await store.attempt('A bay', [
     patchOf('countSheet', sheet.value, {
-      bays: [...sheet.value.bays, { title: title.trim(), from, to, hours, open }],
+      bays: [
+        ...store.askedRow('countSheet', sheet.value).bays,
+        { title: title.trim(), from, to, hours, open },
+      ],
     }),
   ])
 }
