@@ -85,7 +85,7 @@ export function useDay(on: Ref<string>) {
     busy.value = true
     const { placeNeed, personIds, from, to, rain, lowC, highC } = frame.value
     const whole = { placeNeed, personIds, from, to, rain, lowC, highC, stepOrder: [], on: on.value }
-    const plan = planIn(store.asked())
+    const plan = planIn(store.asked)
     const item: ChangeItem = plan
       ? { op: 'patch', entity: 'dayPlan', id: plan.id, baseVersion: plan.version, patch: fields }
       : { op: 'create', entity: 'dayPlan', id: newId(), patch: { ...whole, ...fields } }
@@ -101,7 +101,7 @@ export function useDay(on: Ref<string>) {
   }
   /** Puts a person down for the day, or takes them off it. */
   function comes(personId: string): Promise<void> {
-    const rows = store.asked()
+    const rows = store.asked
     const here = notAway(planIn(rows)?.personIds ?? usual.value.personIds, rows)
     return set({
       personIds: here.includes(personId)

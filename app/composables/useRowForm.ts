@@ -20,15 +20,17 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
       (one) => one.createSchema(entity),
       () => null,
     )
-  // Only what the form shows is checked here; the rest is filled in on saving.
-  const shown = new Set<string>()
+  // Only what the form shows is checked here, under the name that it has there; the rest is filled in on saving.
+  const shown = new Map<string, string>()
   const checks = Object.fromEntries(
     Object.keys(entities[entity]).map((name) => [
       name,
       async (value: unknown) => {
-        if (!shown.has(name)) return true
+        const label = shown.get(name)
+        if (label === undefined) return true
         const error = (await schema())
           ?.extract(name)
+          .label(label)
           .validate(value === '' ? undefined : value).error
         return error ? (fieldProblems(error)[0]?.message ?? error.message) : true
       },
@@ -48,7 +50,7 @@ export function useRowForm(entity: EntityName, initial: () => Values) {
 
   /** What an input of the field needs: value, label, message and where to put the new value. */
   const bind = (name: string, label = fieldLabel(entity, name)) => {
-    shown.add(name)
+    shown.set(name, label)
     return {
       entity,
       field: name,

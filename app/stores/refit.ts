@@ -116,13 +116,13 @@ export const useRefitStore = defineStore('refit', () => {
   }
 
   /** Rows as they will be when all that this window asked for has gone through: what a next tick of a list builds on. */
-  const asked = (): RefitRows => withWaiting(rows.value, waiting.value)
+  const asked = computed((): RefitRows => withWaiting(rows.value, waiting.value))
 
   /** One row of these; the row itself where nothing was asked for. */
   const askedRow = <Name extends EntityName>(entity: Name, row: Row<Name>): Row<Name> =>
     waiting.value.length === 0
       ? row
-      : ((asked()[entity] as readonly Row<Name>[]).find((one) => one.id === row.id) ?? row)
+      : ((asked.value[entity] as readonly Row<Name>[]).find((one) => one.id === row.id) ?? row)
 
   /** When nothing typed here is on its way any more: what is made of rows then has what was just chosen. */
   async function settled(): Promise<void> {

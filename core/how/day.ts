@@ -7,6 +7,8 @@ import { formatHours } from '../units/hours'
 import type { How } from './how'
 import { byTheClock, howHours } from './work'
 
+const second = 1 / 3600
+
 /** How long a line of the day is. `spent`: hours written down on its step so far. Null for a line without a step. */
 export function howLine(line: DayLine, spent: number): How | null {
   const { step, personIds, mends } = line
@@ -14,6 +16,7 @@ export function howLine(line: DayLine, spent: number): How | null {
   const people = Math.max(1, personIds.length)
   const base = howHours(step, people)
   const left = workLeftHours(step, spent)
+  const isOther = Math.abs(left - plannedHours(step)) > second
   const extra = mends.reduce((sum, one) => sum + one.hours, 0)
   const work = left + extra
   const whole = byTheClock(work, people)
@@ -24,20 +27,20 @@ export function howLine(line: DayLine, spent: number): How | null {
     result: formatHours(length),
     inputs: [
       ...base.inputs,
-      ...(spent > 0 ? [{ name: 'Written down on it', value: formatHours(spent) }] : []),
+      ...(isOther && step.round === 1 && spent > 0
+        ? [{ name: 'Written down on it', value: formatHours(spent) }]
+        : []),
     ],
     working: [
       base.working[0] as string,
-      ...(Math.abs(left - plannedHours(step)) > 1 / 3600
-        ? [`${whyLeft()}: ${formatHours(left)} of work is left`]
-        : []),
+      ...(isOther ? [`${whyLeft()}: ${formatHours(left)} of work is left`] : []),
       ...(extra > 0
         ? [`${formatHours(extra)} more, because a bond window shuts: ${formatHours(work)}`]
         : []),
       people > 1
         ? `${formatHours(work)} ÷ ${people} people = ${formatHours(whole)} by the clock, up to full five minutes`
         : `${formatHours(whole)} by the clock, up to full five minutes`,
-      ...ofWhole(length, whole),
+      ...ofWhole(length, whole, line.wholeMs / hourMs),
     ],
   }
 
@@ -48,13 +51,13 @@ export function howLine(line: DayLine, spent: number): How | null {
   }
 }
 
-/** Where a line is not the whole of what is left. */
-function ofWhole(length: number, whole: number): readonly string[] {
-  if (length < whole - 1e-6)
-    return [`Of that, ${formatHours(length)} here; the rest stands before or after, as people come`]
-  if (length > whole + 1e-6)
+/** Where the line is not all of what is left, or the plan was made of something else. All in hours by the clock. */
+function ofWhole(length: number, whole: number, planned: number): readonly string[] {
+  if (Math.abs(planned - whole) > second)
     return [
-      `The plan that stands was made when more was left and gives it ${formatHours(length)}; the next one follows`,
+      `The plan that stands gives it ${formatHours(planned)}: something was changed since, and the next plan follows`,
     ]
-  return []
+  return length < whole - second
+    ? [`Of that, ${formatHours(length)} here; the rest stands before or after, as people come`]
+    : []
 }

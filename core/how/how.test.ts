@@ -17,6 +17,7 @@ import { Waits } from '../plan/waits'
 import { zoneClock } from '../time/zone'
 import { howLine } from './day'
 import { howHours, howWait } from './work'
+import { bareLine } from '../today/dayLine'
 import type { DayLine } from '../today/dayLine'
 
 /** 480 in; a step of 2 h in cramped reach done with 48 in; 6 h 36 open in reach and 3 h 24 cramped. */
@@ -82,22 +83,21 @@ describe('hours and waits', () => {
     const rounds = { ...open, roundsLikely: 3 }
     expect(howHours(rounds, 1).working).toEqual(['2 h × 1.7 × 3 rounds = 10 h 12 of work'])
     const hour = 3_600_000
-    const line = (of: Partial<DayLine>): DayLine => ({
-      kind: 'work',
-      what: '',
-      from: 0,
-      to: 1.75 * hour,
-      step: open,
-      job: null,
-      personIds: ['ann', 'bo'],
-      continues: false,
-      caution: '',
-      limit: null,
-      waitUntil: null,
-      mends: [],
-      against: '',
-      ...of,
-    })
+    const line = (of: Partial<DayLine>): DayLine => {
+      const to = of.to ?? 1.75 * hour
+      const personIds = ['ann', 'bo']
+      return {
+        ...bareLine,
+        kind: 'work',
+        what: '',
+        from: 0,
+        to,
+        wholeMs: to,
+        step: open,
+        personIds,
+        ...of,
+      }
+    }
     // 3 h 24 by two are 102 minutes: 105 in full fives.
     expect(howLine(line({}), 0)?.working).toEqual([
       '2 h × 1.7 = 3 h 24 of work',
@@ -105,23 +105,27 @@ describe('hours and waits', () => {
     ])
     const doing = { ...open, state: 'doing' as const }
     const key = { kind: 'keying' as const, fromStepId: 'a', toStepId: 'lay', hours: 0.25 }
-    expect(
-      howLine(line({ step: doing, personIds: ['ann'], to: hour, mends: [key] }), 1)?.working.slice(
-        1,
-      ),
-    ).toEqual([
+    const alone = { step: doing, personIds: ['ann'], to: hour, mends: [key] }
+    const part = howLine(line({ ...alone, wholeMs: (8 / 3) * hour }), 1)
+    expect(part?.working.slice(1)).toEqual([
       'It is under way: 2 h 24 of work is left',
       '15 min more, because a bond window shuts: 2 h 39',
       '2 h 40 by the clock, up to full five minutes',
       'Of that, 1 h here; the rest stands before or after, as people come',
     ])
-    expect(
-      howLine(line({ step: { ...rounds, round: 3 }, to: 6 * hour }), 0)?.working.slice(1),
-    ).toEqual([
+    expect(part?.inputs.at(-1)).toEqual({ name: 'Written down on it', value: '1 h' })
+    // The plan gave it one hour, and since then more was said: nothing stands elsewhere.
+    expect(howLine(line(alone), 1)?.working.at(-1)).toBe(
+      'The plan that stands gives it 1 h: something was changed since, and the next plan follows',
+    )
+    const third = howLine(line({ step: { ...rounds, round: 3 }, to: 6 * hour }), 2)
+    expect(third?.working.slice(1)).toEqual([
       'Round 3 is reached: 3 h 24 of work is left',
       '3 h 24 ÷ 2 people = 1 h 45 by the clock, up to full five minutes',
-      'The plan that stands was made when more was left and gives it 6 h; the next one follows',
+      'The plan that stands gives it 6 h: something was changed since, and the next plan follows',
     ])
+    // What was written down on earlier rounds is no part of this sum.
+    expect(third?.inputs.map((one) => one.name)).not.toContain('Written down on it')
     expect(howLine(line({ step: null }), 0)).toBeNull()
   })
 

@@ -18,6 +18,8 @@ export interface DayLine {
   readonly what: string
   readonly from: number
   readonly to: number
+  /** All that the plan gives its step, this stretch among the others, ms; 0 without a step. */
+  readonly wholeMs: number
   /** Null for set-up and pack-up. */
   readonly step: Step | null
   readonly job: Job | null
@@ -33,6 +35,19 @@ export interface DayLine {
   /** It stands in hours that the forecast has come to forbid; '': it does not. A new plan is on its way then. */
   readonly against: string
 }
+
+/** A line of which there is no more to say than when, who and what. */
+export const bareLine = {
+  wholeMs: 0,
+  step: null,
+  job: null,
+  continues: false,
+  caution: '',
+  limit: null,
+  waitUntil: null,
+  mends: [],
+  against: '',
+} as const
 
 /** Whom and what the day has. */
 export interface DayFrame {

@@ -455,3 +455,16 @@ describe('a day in a chain of stays', () => {
     expect(sayDaySheet(sunday.lines, 0, utc, sunday.nights.after)).toContain('Away by 14:30.')
   })
 })
+
+it('knows of a step that goes on another day how long all of it is', () => {
+  const rows = emptyRefit()
+  person(rows, 'Ann', [6], '08:00', '16:00')
+  job(rows, 'Trim')
+  step(rows, 'Trim', 'scrape', { operation: 'strip', hoursLikely: 12 })
+  const { plan } = makePlan(rows, friday)
+  const frame = { on: saturday, placeNeed: 'boat' as const, personIds: ['Ann'] }
+  const [line] = daySheet(rows, plan, frame, new Waits(rows, clock), clock).lines
+  // Eight hours of twelve on this Saturday, the rest on the next.
+  expect([line?.from, line?.to, line?.wholeMs]).toEqual([at(8), at(16), 12 * 3_600_000])
+  expect(line?.continues).toBe(true)
+})

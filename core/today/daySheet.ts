@@ -11,6 +11,7 @@ import { dayNumber, minuteMs } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { curingDuring } from './curing'
 import type { Curing } from './curing'
+import { bareLine } from './dayLine'
 import type { DayFrame, DayLine } from './dayLine'
 import { movesOn, nightsAround } from './dayStays'
 import type { DayNights } from './dayStays'
@@ -127,6 +128,7 @@ function lineOf(
     what: '',
     from,
     to,
+    wholeMs: placement.segments.reduce((sum, [begins, ends]) => sum + ends - begins, 0),
     step,
     job,
     personIds: placement.personIds,
@@ -197,17 +199,7 @@ function framed(
   if (!first || !end) return []
   const placeOf = (line: DayLine) =>
     placeOn(rows, plan, frame.on, line.step?.placeNeed ?? frame.placeNeed, clock)
-  const base = {
-    step: null,
-    job: null,
-    personIds: frame.personIds,
-    continues: false,
-    caution: '',
-    limit: null,
-    waitUntil: null,
-    mends: [],
-    against: '',
-  }
+  const base = { ...bareLine, personIds: frame.personIds }
   const last = end.to
   const setUp = nights.before ? 0 : (placeOf(first)?.setUpMin ?? 0) * minuteMs
   const packUp = nights.after ? 0 : (placeOf(end)?.packUpMin ?? 0) * minuteMs

@@ -7,6 +7,7 @@ import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
 import { makeSites } from '../plan/schedule/sites'
 import { dayNumber } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
+import { bareLine } from './dayLine'
 import type { DayLine } from './dayLine'
 import { placeOn } from './placeOn'
 
@@ -33,18 +34,6 @@ export function nightsAround(
   return { before: howOn(day - 1), after: howOn(day) }
 }
 
-/** What a line of getting from one place to another is made of. */
-const empty = {
-  step: null,
-  job: null,
-  continues: false,
-  caution: '',
-  limit: null,
-  waitUntil: null,
-  mends: [],
-  against: '',
-} as const
-
 /** Packing up, the way and unpacking, for everybody who goes on to another place within the day. */
 export function movesOn(
   rows: RefitRows,
@@ -66,7 +55,7 @@ export function movesOn(
       const key = `${before.to} ${to}`
       const known = moves.get(key)
       moves.set(key, {
-        ...empty,
+        ...bareLine,
         kind: 'move',
         what: `Pack up, and on to ${nameOf(rows, plan, to, on, clock)}`,
         from: before.to,

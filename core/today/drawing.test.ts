@@ -1,6 +1,7 @@
 /** The day as it is drawn: a clock stretched where words are, strands, boards; every line has its room. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { bareLine } from './dayLine'
 import type { DayLine } from './dayLine'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
@@ -22,19 +23,12 @@ const line = (
   personIds: readonly string[],
   more: Partial<DayLine> = {},
 ): DayLine => ({
+  ...bareLine,
   kind: 'work',
   what: '',
   from: at(from),
   to: at(to),
-  step: null,
-  job: null,
   personIds,
-  continues: false,
-  caution: '',
-  limit: null,
-  waitUntil: null,
-  mends: [],
-  against: '',
   ...more,
 })
 

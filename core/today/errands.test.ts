@@ -4,6 +4,7 @@ import { add, emptyRefit, job, person, step } from '../testing/build'
 import type { Building } from '../testing/build'
 import { clockTimeOf } from '../time/say'
 import { zoneClock } from '../time/zone'
+import { bareLine } from './dayLine'
 import type { DayLine } from './dayLine'
 import { errandsOf, sayErrand } from './errands'
 import { takeWith } from './takeWith'
@@ -50,6 +51,7 @@ const line = (
   to: string,
   personIds: readonly string[],
 ): DayLine => ({
+  ...bareLine,
   kind: 'work',
   what: '',
   from: at(from),
@@ -57,12 +59,6 @@ const line = (
   step: rows.step.find((one) => one.id === stepId) ?? null,
   job: rows.job[0] ?? null,
   personIds,
-  continues: false,
-  caution: '',
-  limit: null,
-  waitUntil: null,
-  mends: [],
-  against: '',
 })
 function errandOf({ rows, yard, lines }: ReturnType<typeof day>, now = '08:00', from = '09:00') {
   const take = takeWith(rows, lines, { placeNeed: 'boat' })

@@ -13,6 +13,17 @@ export const components = Object.fromEntries(
   ]),
 )
 export const {
+  BoatSettings,
+  CoverSettings,
+  DayLevers,
+  DeviceSettings,
+  FileSettings,
+  HaulOutSettings,
+  LicenceSettings,
+  LyingSettings,
+  PeopleSettings,
+  PlaceSettings,
+  ProductSettings,
   UiCheck,
   UiChoice,
   UiChoices,
@@ -25,4 +36,5 @@ export const {
   UiSelect,
   UiText,
   UiTime,
+  ZoneSettings,
 } = components

@@ -106,10 +106,10 @@ const sayException = (one: Row<'personDay'>) =>
             class="w-28"
             label="For, minutes"
           />
-          <RowField v-if="nightsSomewhere" entity="person" :row="person" field="staysNights" />
           <p v-if="person.breakFrom !== null" class="pb-1 text-ink2">
             Work that cannot be left runs through it.
           </p>
+          <RowField v-if="nightsSomewhere" entity="person" :row="person" field="staysNights" />
         </div>
         <div class="mt-2 flex flex-wrap items-end gap-2">
           <button class="btn btn-small" @click="addSlot(person.id)">Add a weekday</button>

@@ -12,15 +12,15 @@ const props = defineProps<{
 }>()
 const store = useRefitStore()
 const around = useRowAround()
-const rows = computed(() => useRows(props.entity ?? around?.entity ?? 'refit'))
+const about = computed(() => props.entity ?? around?.entity ?? 'refit')
+const rows = computed(() => useRows(about.value))
 const row = computed(() => (props.row ?? around?.row.value) as Readonly<Record<string, unknown>>)
 /** Ticks in a list build on those before them, also on those that the server has not answered yet. */
-const shown = computed(() => {
-  const entity = props.entity ?? around?.entity ?? 'refit'
-  return fieldOf(entity, props.field).kind === 'choices'
-    ? (store.askedRow(entity, row.value as never) as unknown as typeof row.value)[props.field]
-    : row.value[props.field]
-})
+const shown = computed(() =>
+  fieldOf(about.value, props.field).kind === 'choices'
+    ? (store.askedRow(about.value, row.value as never) as unknown as typeof row.value)[props.field]
+    : row.value[props.field],
+)
 function save(value: unknown) {
   const patch = { [props.field]: value ?? emptyOf(props.entity ?? around?.entity, props.field) }
   if (!props.row && around?.edit) around.edit(patch)
@@ -31,7 +31,7 @@ function save(value: unknown) {
 <template>
   <FieldInput
     v-bind="$attrs"
-    :entity="entity ?? around?.entity ?? 'refit'"
+    :entity="about"
     :field="field"
     :model-value="shown"
     @update:model-value="save"

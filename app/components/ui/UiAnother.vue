@@ -29,13 +29,13 @@ const store = useRefitStore()
 /** So much of it is said in the list of changes. */
 const mostOfName = 80
 const form = useRowForm(props.entity, () => ({ [props.field]: '', ...props.initial }))
-/** Beneath its field and out of the line, so that the button stays beside the field. */
-const isWrong = computed(() => Boolean(form.errors.value[props.field]))
+/** What stands beneath the field is out of the line, so that the button stays beside the field. */
+const hasBeneath = computed(() => Boolean(form.errors.value[props.field] || props.hint))
 
 /** After the last, where its kind has an order. */
 function place(): Record<string, unknown> {
   if (!('order' in entities[props.entity])) return {}
-  const keys = (store.asked()[props.entity] as readonly { readonly order: string }[])
+  const keys = (store.asked[props.entity] as readonly { readonly order: string }[])
     .map((one) => one.order)
     .sort()
   return { order: keyBetween(keys.at(-1) || null, null) }
@@ -57,14 +57,14 @@ async function add() {
 <template>
   <UiRowForm
     class="flex flex-wrap"
-    :class="isWrong ? 'sm:pb-7' : ''"
+    :class="hasBeneath ? 'sm:pb-7' : ''"
     :form="form"
     :keep="keep"
     @keep="add"
   >
     <FieldInput
-      class="relative grow sm:[&_[role=alert]]:absolute"
-      v-bind="{ ...form.bind(field), ...(label ? { label } : {}), placeholder, hint, hideLabel }"
+      class="relative grow sm:[&_p]:absolute"
+      v-bind="{ ...form.bind(field, label), placeholder, hint, hideLabel }"
     />
     <slot :bind="form.bind" />
   </UiRowForm>
