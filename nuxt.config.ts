@@ -49,7 +49,11 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
+    tsConfig: {
+      compilerOptions: { noUncheckedIndexedAccess: true },
+      // Tests, benches and commands drive all of it: they are checked with the pages.
+      include: ['../tests/**/*', '../bench/**/*', '../scripts/**/*.ts', '../*.config.ts'],
+    },
     sharedTsConfig: { include: ['../core/**/*', '../demo/**/*'] },
   },
   vite: {

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { defineConfig } from '@playwright/test'
 
 /** Drives the production build with a real SQLite file in Debian's Chromium. */
@@ -8,8 +9,8 @@ export default defineConfig({
   // A slow machine is no fault of the program: these only end what hangs.
   timeout: 300_000,
   expect: { timeout: 45_000 },
-  // Each file has a server of its own.
-  workers: 2,
+  // Each file has a server of its own. A page waits now and then, so that one more than the cores keeps them busy.
+  workers: availableParallelism() + 1,
   retries: 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {

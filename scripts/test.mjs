@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensureBuild, ensureDebian, ensurePackages, root, run } from './prepare.mjs'
+import { ensureDebian, ensurePackages, root, run } from './prepare.mjs'
 
 const results = join(root, 'test-results')
 let passed = 0
@@ -10,7 +10,7 @@ let failed = 0
 
 const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`
 
-/** A check that passes or fails as a whole. Its words are shown when it is over, so that two may run at once. */
+/** A check that passes or fails as a whole; gives which. Its words are shown when it is over, so that two may run at once. */
 function check(name, command, args) {
   const started = Date.now()
   return new Promise((done) => {
@@ -25,7 +25,7 @@ function check(name, command, args) {
         console.log(words)
       }
       console.log(`${status === 0 ? 'ok' : 'FAILED'}  ${name}, ${seconds(started)}`)
-      done()
+      done(status === 0)
     })
   })
 }
@@ -59,11 +59,15 @@ ensureDebian([
   ['pdftotext', 'poppler-utils'],
 ])
 run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
-// The server tests and the end-to-end tests both drive the build.
-ensureBuild()
+// The server tests and the end-to-end tests both drive the build. It writes anew what the checks of types and rules read.
+const [isBuilt] = await Promise.all([
+  check('build', 'node', ['scripts/build.mjs']),
+  check('layout of the code', 'npx', ['prettier', '--check', '.']),
+])
+if (!isBuilt) process.exit(1)
 await Promise.all([
-  check('lint', 'npm', ['run', '--silent', 'lint']),
-  check('types', 'npm', ['run', '--silent', 'types'])
+  check('types', 'npm', ['run', '--silent', 'types']),
+  check('rules of the code', 'npx', ['eslint', '.', '--max-warnings', '0'])
     .then(() => check('nothing unused', 'npx', ['knip']))
     .then(() => check('licences', 'node', ['scripts/licences.mjs'])),
 ])

@@ -18,7 +18,7 @@ const withStep = () => {
 /** A field of the step, on a server. */
 async function fieldOfStep(field: string) {
   const { server, store } = await openOn(withStep())
-  const wrapper = mount(RowField as never, {
+  const wrapper = mount(RowField, {
     props: { entity: 'step', row: store.rows.step[0], field },
     attachTo: document.body,
   })
@@ -68,7 +68,7 @@ describe('a typed value', () => {
   })
 
   it('that another window changed meanwhile is asked about: Enter keeps, Escape takes', async () => {
-    const wrapper = mount(UiHours as never, {
+    const wrapper = mount(UiHours, {
       props: { modelValue: 2, label: 'Hours' },
       attachTo: document.body,
     })
@@ -107,7 +107,7 @@ describe('a typed value', () => {
     ['1.5', /whole number/],
     ['x', /not a number/],
   ])('keeps inside its range: %s', async (text, message) => {
-    const wrapper = mount(UiNumber as never, {
+    const wrapper = mount(UiNumber, {
       props: { modelValue: 2, label: 'People', min: 1, max: 8, whole: true },
     })
     const input = wrapper.find('input')
@@ -127,7 +127,7 @@ describe('the field component', () => {
     const shown = ['text', 'choice', 'integer', 'real', 'flag', 'date', 'clockTime', 'ref']
     for (const entity of entityNames)
       for (const [field, spec] of fieldsOf(entity).filter(([, one]) => shown.includes(one.kind))) {
-        const wrapper = mount(FieldInput as never, { props: { entity, field, modelValue: null } })
+        const wrapper = mount(FieldInput, { props: { entity, field, modelValue: null } })
         const input = wrapper.find('input, textarea, select')
         const named = `${entity}.${field}`
         expect(wrapper.text(), named).toContain(fieldLabel(entity, field))
@@ -153,7 +153,7 @@ describe('the field component', () => {
     const { store } = await openOn(emptyRefit())
     const shown = (field: string, value: number, entity = 'product') => {
       const props = { entity, field, modelValue: value }
-      const wrapper = mount(FieldInput as never, { props })
+      const wrapper = mount(FieldInput, { props })
       return `${wrapper.find('label').text()}: ${wrapper.find('input').element.value}`
     }
     expect(shown('refC', 20)).toBe('Reference temperature in °C, °C: 20')

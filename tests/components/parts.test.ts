@@ -18,7 +18,7 @@ describe('a table', () => {
   ]
   type Line = (typeof rows)[number]
   const table = () =>
-    mount(UiTable as never, {
+    mount(UiTable, {
       props: {
         caption: 'Hours',
         rows,
@@ -59,7 +59,7 @@ describe('a table', () => {
   })
 
   it('says what to do when it is empty', () => {
-    const wrapper = mount(UiTable as never, {
+    const wrapper = mount(UiTable, {
       props: { caption: 'Hours', rows: [], columns: [{ key: 'a', label: 'A' }], empty: 'Press h.' },
     })
     expect(wrapper.text()).toContain('Press h.')
@@ -77,7 +77,7 @@ describe('a figure', () => {
       distrust: 'It is a guess.',
     }
     const work = vi.fn(() => how)
-    const wrapper = mount(UiHow as never, {
+    const wrapper = mount(UiHow, {
       props: { how: work, about: 'Ply' },
       slots: { default: 'planned 3 h 54' },
       attachTo: document.body,
@@ -114,7 +114,7 @@ describe('a clash', () => {
       { op: 'patch', entity: 'job', id: 'deck', baseVersion: 3, patch },
     ])
     await flushPromises()
-    const wrapper = mount(ClashDialog as never, { attachTo: document.body })
+    const wrapper = mount(ClashDialog, { attachTo: document.body })
     await flushPromises()
     const press = async (name: string) => {
       const buttons = [...document.querySelectorAll('button')]
@@ -183,7 +183,7 @@ describe('keys', () => {
     await openOn(emptyRefit())
     const { useFrameStore } = await import('../../app/stores/frame')
     useFrameStore().open('keys')
-    const wrapper = mount(KeysPanel as never, { attachTo: document.body })
+    const wrapper = mount(KeysPanel, { attachTo: document.body })
     await flushPromises()
     for (const said of ['Found something', 'While placing: watch it', 'Sequence', 'Undo'])
       expect(document.body.textContent).toContain(said)
@@ -210,7 +210,7 @@ describe('the list of jobs', () => {
       { key: 'a', title: 'Deck', jobs: [listed('One', 1)] },
       { key: 'b', title: 'Rig', jobs: [listed('Two', 2), listed('Three', 3)] },
     ]
-    const wrapper = mount(JobList as never, {
+    const wrapper = mount(JobList, {
       props: { groups, openId: null, chosen: new Set(['One']), tree: false },
       attachTo: document.body,
     })

@@ -37,9 +37,9 @@ afterEach(() => {
 function boat() {
   const rows = emptyRefit()
   add(rows, 'zone', 'bilge', { name: 'Bilge', order: 'a', belowWaterline: true })
-  add(rows, 'gate', 'launch', { name: 'Launch', kind: 'launch', order: 'a' })
+  add(rows, 'gate', 'launch', { name: 'Launch', kind: 'launch' })
   job(rows, 'done', { gateId: 'launch', purpose: 'go' })
-  step(rows, 'done', 'done-1', { estimateHours: 3 })
+  step(rows, 'done', 'done-1', { hoursLikely: 3 })
   const found = { zoneId: 'bilge', foundAt: Date.UTC(2027, 3, 16, 9) }
   add(rows, 'finding', 'weep', { title: 'A weeping bolt', severity: 2, ...found })
   add(rows, 'finding', 'crack', { title: 'A cracked frame', severity: 3, ...found })

@@ -27,11 +27,11 @@ describe('a mark', () => {
   })
   it('says what it is, with its number only where there are several', () => {
     expect(sayMark(4, 'none')).toBe('danger, no word yet')
-    const wrapper = mount(MarkShape as never, { props: { severity: 3, fill: 'job', many: 2 } })
+    const wrapper = mount(MarkShape, { props: { severity: 3, fill: 'job', many: 2 } })
     expect(wrapper.attributes('aria-label')).toBe('2 fails, job in the plan')
     expect(wrapper.find('text').text()).toBe('2')
     expect(
-      mount(MarkShape as never, { props: { severity: 3, fill: 'job' } })
+      mount(MarkShape, { props: { severity: 3, fill: 'job' } })
         .find('text')
         .exists(),
     ).toBe(false)
@@ -54,7 +54,7 @@ describe('a map of a panel', () => {
   })
   const grid = gridOf(panel)
   const map = (cells: CoreCells, more: object = {}) =>
-    mount(PanelMap as never, {
+    mount(PanelMap, {
       attachTo: document.body,
       props: { panel, grid, cells, tool: { is: 'meter', value: 20 }, ...more },
     })
@@ -124,7 +124,7 @@ describe('a map of a panel', () => {
     }
     const cells = { '0:0': { meter: 25 }, '1:0': { meter: 9 } }
     const texts = (of: typeof panel) =>
-      mount(PanelMap as never, { props: { panel: of, grid: gridOf(of), cells } })
+      mount(PanelMap, { props: { panel: of, grid: gridOf(of), cells } })
         .findAll('[data-cell] text')
         .map((one) => one.text())
     expect(texts(long as never)).toEqual(['25'])
@@ -141,7 +141,7 @@ describe('a count sheet', () => {
     member('a', {})
     member('b', { seen: true, side: 'starboard' })
     member('c', { seen: true, station: 3, marks: ['soft', 'cracked'], from: 0.2, to: 0.5 })
-    const wrapper = mount(MemberSheet as never, {
+    const wrapper = mount(MemberSheet, {
       props: { sheet, members: rows.member, chosen: null },
     })
     expect(wrapper.findAll('[role=button]').map((one) => one.attributes('aria-label'))).toEqual([
@@ -177,7 +177,7 @@ describe('on the boat', () => {
 
   it('a place is named, pressed on and off, and one without a position is not drawn', async () => {
     await openOn(rows)
-    const wrapper = mount(BoatMap as never, {
+    const wrapper = mount(BoatMap, {
       props: {
         zones: rows.zone,
         items: new Map([['deck', [{ is: 'drop', letter: 'A' }]]]),
@@ -201,7 +201,7 @@ describe('on the boat', () => {
   it('a row adds up its jobs, says what is not guessed, and opens on each finding', async () => {
     await openOn(rows)
     const [marks] = marksByZone([zone], rows.finding, () => 'open')
-    const wrapper = mount(WalkRow as never, { props: { marks, open: true, name: zone.name } })
+    const wrapper = mount(WalkRow, { props: { marks, open: true, name: zone.name } })
     expect(wrapper.text()).toContain('1 to settle')
     expect(wrapper.text()).toContain('4 h +')
     const findings = wrapper.findAll('li li button')

@@ -1,6 +1,6 @@
 /** Axe on every view and panel. Colours are judged as a palette (tests/look), in both lights; here once more on the views that mix most of them. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import axe from 'axe-core'
 import { TestServer } from './server'
 

@@ -1,6 +1,6 @@
 /** Worked out in the yard, on a phone: five answers on five jobs, a cutting plan on paper, and its offcut used next time. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { execFileSync } from 'node:child_process'
 import { tmpdir } from 'node:os'

@@ -2,8 +2,8 @@
 import { execFileSync } from 'node:child_process'
 import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

@@ -1,5 +1,5 @@
 /** A night aboard, what it would do, days on which she sails; and a job's own page: its layers, its hours, its measures. */
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

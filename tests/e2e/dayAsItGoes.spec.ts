@@ -1,6 +1,6 @@
 /** A day on a phone: a reading that fails, a round more, forty bolts counted, good enough for now, the list before leaving. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

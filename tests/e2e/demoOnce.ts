@@ -14,8 +14,7 @@ interface Stored {
 export default async function demoOnce(config: FullConfig): Promise<() => void> {
   const server = new TestServer()
   await server.start({ INCH_AHEAD_SEED: 'demo' })
-  const { use } = config.projects[0] ?? { use: {} }
-  const browser = await chromium.launch(use.launchOptions)
+  const browser = await chromium.launch(config.projects[0]?.use.launchOptions)
   try {
     const page = await browser.newPage()
     const refitId = await server.refitId()

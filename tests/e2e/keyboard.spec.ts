@@ -1,6 +1,6 @@
 /** The first path with the keyboard alone: no pointer, no focus set from outside. */
-import { expect, test } from '@playwright/test'
-import type { Locator, Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Locator, Page } from './test'
 import { saturday, TestServer } from './server'
 
 const server = new TestServer()

@@ -1,6 +1,6 @@
 /** Can she go in: signed for line by line, a window booked and kept to, the day hour by hour, the watch in the hand. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

@@ -1,6 +1,6 @@
 /** A list as people have it, from a spreadsheet of an old machine, all the way to a launch that can be believed. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { firstRun } from './firstRun'
 import { TestServer } from './server'
 

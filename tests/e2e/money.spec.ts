@@ -1,6 +1,6 @@
 /** What was paid, what trades ask for, and hours as they really go: every total moves, and what cannot be is said at its place. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

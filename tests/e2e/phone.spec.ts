@@ -1,5 +1,5 @@
 /** On a phone: today's work, something found in under ten seconds of presses, hours, jobs. */
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

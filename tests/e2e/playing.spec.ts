@@ -1,7 +1,7 @@
 /** The plan played with: pinned, put otherwise, decided; each taken back to the very plan that stood. */
 import { createHash } from 'node:crypto'
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

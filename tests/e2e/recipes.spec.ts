@@ -1,8 +1,8 @@
 /** Work broken down without typing it: recipes, re-work, the tree of found work, bulk changes, prints. */
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

@@ -1,6 +1,6 @@
 /** What is refused does not act, and what was typed is there to be mended. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

@@ -1,6 +1,6 @@
 /** The Sequence as a person uses it: what holds the launch, what is out of order, mended and taken back. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

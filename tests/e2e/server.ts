@@ -6,6 +6,14 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
+/** A port nobody has, and from then on the same for this worker, so that its browser knows the program again. */
+async function portOfThisWorker(): Promise<number> {
+  const worker = `PORT_OF_${process.env.TEST_WORKER_INDEX ?? 'SETUP'}`
+  const port = Number(process.env[worker] ?? (await freePort()))
+  process.env[worker] = String(port)
+  return port
+}
+
 const freePort = (): Promise<number> =>
   new Promise((resolve) => {
     const server = createServer()
@@ -53,7 +61,7 @@ export class TestServer {
   }
 
   private async run(env: Record<string, string>, answersAtAll: boolean): Promise<void> {
-    if (this.port === 0) this.port = await freePort()
+    if (this.port === 0) this.port = await portOfThisWorker()
     const child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
         ...process.env,

@@ -1,6 +1,6 @@
 /** The round of the shops, one hand on the phone; and a window that opens when its measuring step is ticked. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

@@ -1,6 +1,6 @@
 /** What to buy and when: ordered, come in part, short, on the shelf; what is typed wrong is said at its place. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

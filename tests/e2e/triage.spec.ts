@@ -1,5 +1,5 @@
 /** Ten things placed with the keyboard alone, each with its effect seen before choosing. */
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

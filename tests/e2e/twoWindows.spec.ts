@@ -1,6 +1,6 @@
 /** Two windows on one refit: edits appear, clashes are asked about, undo works. */
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()

@@ -1,8 +1,8 @@
 /** Walk with a thumb: found in six taps, mapped, joined, counted, and printed. */
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
+import { expect, test } from './test'
+import type { Page } from './test'
 import sharp from 'sharp'
 import { TestServer } from './server'
 

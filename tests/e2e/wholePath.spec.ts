@@ -1,5 +1,5 @@
 /** From an empty start to a finished, logged job, through a power cut. */
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { firstRun } from './firstRun'
 import { TestServer } from './server'
 

@@ -83,7 +83,8 @@ const plan: StoredPlan = {
     ),
   ],
   gates: [],
-  launches: [{ haulOutId: 'spring', at: at(5, 9, 4) }],
+  launches: [{ haulOutId: 'spring', from: at(1, 12), at: at(5, 9, 4) }],
+  urgencies: {},
   reasons: [],
   warnings: [],
 }
@@ -98,7 +99,11 @@ const without = (stepId: string): StoredPlan => ({
 })
 const launchedAt = (when: number): StoredPlan => ({
   ...plan,
-  launches: [{ haulOutId: 'spring', at: when }],
+  launches: [{ haulOutId: 'spring', from: at(1, 12), at: when }],
+})
+const ashoreFrom = (from: number): StoredPlan => ({
+  ...plan,
+  launches: [{ haulOutId: 'spring', from, at: at(5, 9, 4) }],
 })
 const ply = (from: number, to: number): StoredPlan =>
   with_('ply', { segments: [[from, to]], readyAt: to + 24 * hours })
@@ -269,6 +274,8 @@ describe('the judge', () => {
         readyAt: at(15, 13, 4),
       }),
     ],
+    ['lifted out before she can be', ashoreFrom(at(1, 11))],
+    ['lifted out days after she could be', ashoreFrom(at(20, 12))],
     ['does not lift on 2027-05-06', launchedAt(at(6, 9, 4))],
     ['wrong time of day', launchedAt(at(5, 10, 4))],
     ['launched before its date', launchedAt(at(28, 9))],

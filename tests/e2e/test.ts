@@ -1,0 +1,44 @@
+/**
+ * The tests of one worker share a browser that knows the program's code already, as an owner's does after the first
+ * evening; what the program keeps in it is wiped between them. A file that is about a browser without the code takes
+ * `test` from the library instead.
+ */
+import { test as base } from '@playwright/test'
+import type { BrowserContext, Page } from '@playwright/test'
+
+export { expect } from '@playwright/test'
+export type { BrowserContext, Locator, Page } from '@playwright/test'
+
+/** Everything the program could have kept: its code stays. */
+const kept = 'local_storage,indexeddb,cookies,cache_storage,file_systems'
+
+async function wipe(context: BrowserContext, pages: readonly Page[]): Promise<void> {
+  await context.unrouteAll({ behavior: 'ignoreErrors' })
+  const origins = new Set(pages.map((page) => new URL(page.url()).origin))
+  const blank = await context.newPage()
+  await Promise.all(pages.map((page) => page.close()))
+  const devtools = await context.newCDPSession(blank)
+  for (const origin of origins)
+    if (origin !== 'null')
+      await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: kept })
+  await blank.close()
+}
+
+export const test = base.extend<object, { homes: Map<string, BrowserContext> }>({
+  homes: [
+    // eslint-disable-next-line no-empty-pattern -- the library reads what a fixture needs from this pattern
+    async ({}, use) => {
+      const homes = new Map<string, BrowserContext>()
+      await use(homes)
+      for (const context of homes.values()) await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ browser, homes, viewport, hasTouch }, use) => {
+    const shape = JSON.stringify([viewport, hasTouch])
+    const context = homes.get(shape) ?? (await browser.newContext())
+    homes.set(shape, context)
+    await use(context)
+    await wipe(context, context.pages())
+  },
+})
