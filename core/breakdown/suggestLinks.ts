@@ -28,7 +28,7 @@ interface Seen {
 
 const has = (seen: Seen, ...operations: readonly Operation[]): boolean =>
   operations.some((one) => seen.operations.has(one))
-const dusty = (seen: Seen): boolean => [...seen.operations].some((one) => factsOf(one).dusty)
+const dusty = (seen: Seen): boolean => seen.steps.some((one) => factsOf(one).dusty)
 const opens = (seen: Seen): boolean => has(seen, 'cut', 'drill', 'weld')
 
 /** Rules in the order of their weight: what `first` does had better come before what `then` does. Source: handbook 7. */

@@ -57,7 +57,7 @@ function gathered(steps: readonly Step[], of: (step: Step) => readonly string[])
 /** Judges the open steps of a job against the people, tools and rules of the refit. */
 export function canDo(rows: RefitRows, job: Job): CanDo {
   const steps = inOrder(rows.step.filter((step) => step.jobId === job.id && isOpen(step)))
-  const own = steps.filter((step) => !factsOf(step.operation).byOthers)
+  const own = steps.filter((step) => !factsOf(step).byOthers)
   const people = rows.person.filter((person) => !person.gone && person.role !== 'trade')
   const skills = [...new Set(own.map((step) => step.skill))].map((skill) => ({
     skill,

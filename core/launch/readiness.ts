@@ -148,12 +148,13 @@ function openedByJobs(facts: ReadyFacts, work: LaunchWork): Line[] {
   const zones = byId(facts.rows.zone)
   const named = new Set(facts.rows.hullOpening.flatMap((one) => one.jobIds))
   const opensHull = (step: Step) =>
-    step.placeNeed === 'boat' && (factsOf(step.operation).opens || step.operation === 'bed')
+    step.placeNeed === 'boat' && (factsOf(step).opens || step.operation === 'bed')
   return facts.rows.job.flatMap((job): Line[] => {
     if (named.has(job.id) || job.decision !== 'plan') return []
     if (!zones.get(job.zoneId ?? '')?.belowWaterline) return []
     const own = work.stepsOf(job.id)
-    if (!own.some((one) => one.operation === 'drill' || one.operation === 'cut')) return []
+    if (!own.some((one) => one.operation === 'drill' || one.operation === 'cut' || one.opens))
+      return []
     if (!own.some(opensHull)) return []
     const left = work.left([job.id])
     if (!left || left.state === 'look') return []

@@ -134,7 +134,7 @@ export class LaunchWork {
         evidence: `${waiting.title} ${on(waiting)}, until it takes water`,
         stepIds,
       }
-    const tests = done.filter((one) => factsOf(one.operation).tests || limitsOf(one) !== null)
+    const tests = done.filter((one) => factsOf(one).tests || limitsOf(one) !== null)
     const failed = tests.find((one) => failedReadings(one, rows.reading).length > 0)
     if (failed)
       return {

@@ -1,10 +1,15 @@
 import type { Step } from '../model/entities'
+import { operations } from '../model/words'
 import type { Operation } from '../model/words'
 
-/** What an operation does to the boat; order rules and the schedule read these, never the words. */
+/** What a step does to the boat; order rules and the schedule read these, never the words. */
 export interface StepFacts {
   readonly coats: boolean
   readonly dusty: boolean
+  /** Its dust hangs over all of the boat; of other dust only the place itself gets any. */
+  readonly drifts: boolean
+  /** Dust and dew spoil it until it is touch-dry. */
+  readonly wet: boolean
   /** Something stands open after it. */
   readonly opens: boolean
   readonly closes: boolean
@@ -20,6 +25,8 @@ export interface StepFacts {
 const nothing: StepFacts = {
   coats: false,
   dusty: false,
+  drifts: false,
+  wet: false,
   opens: false,
   closes: false,
   tests: false,
@@ -28,20 +35,22 @@ const nothing: StepFacts = {
   inOneGo: false,
 }
 
+const aCoat: Partial<StepFacts> = { coats: true, wet: true, inOneGo: true }
+
 const facts: Partial<Record<Operation, Partial<StepFacts>>> = {
   strip: { opens: true },
   cut: { dusty: true, opens: true },
   drill: { dusty: true, opens: true },
-  grind: { dusty: true },
-  fair: { dusty: true },
-  fill: { inOneGo: true, closes: true },
-  laminate: { inOneGo: true, closes: true },
+  grind: { dusty: true, drifts: true },
+  fair: { dusty: true, drifts: true },
+  fill: { wet: true, inOneGo: true, closes: true },
+  laminate: { wet: true, inOneGo: true, closes: true },
   finish: { closes: true },
-  prime: { coats: true, inOneGo: true },
-  barrier: { coats: true, inOneGo: true },
-  antifoul: { coats: true, inOneGo: true },
-  paint: { coats: true, inOneGo: true },
-  varnish: { coats: true, inOneGo: true },
+  prime: aCoat,
+  barrier: aCoat,
+  antifoul: aCoat,
+  paint: aCoat,
+  varnish: aCoat,
   bed: { closes: true, inOneGo: true },
   close: { closes: true },
   test: { tests: true },
@@ -52,10 +61,39 @@ const facts: Partial<Record<Operation, Partial<StepFacts>>> = {
   move: { byOthers: true, byYard: true, inOneGo: true },
 }
 
-export const factsOf = (operation: Operation): StepFacts => ({ ...nothing, ...facts[operation] })
+const usual = new Map(
+  operations.map((operation): [Operation, StepFacts] => [
+    operation,
+    { ...nothing, ...facts[operation] },
+  ]),
+)
+
+/** What work of an operation does where nobody says otherwise. */
+export const usualFacts = (operation: Operation): StepFacts => usual.get(operation) ?? nothing
+
+/** Facts in which a step may differ from its operation. */
+export type OwnFact = 'dusty' | 'wet' | 'opens' | 'closes'
+export type SaysFacts = Pick<Step, 'operation' | OwnFact>
+
+/** What a step does: its own say, else by operation. */
+export function factsOf(step: SaysFacts): StepFacts {
+  const { dusty, wet, opens, closes } = step
+  const byOperation = usualFacts(step.operation)
+  // Nearly all steps are as usual, and the schedule asks often.
+  if (dusty === null && wet === null && opens === null && closes === null) return byOperation
+  return {
+    ...byOperation,
+    dusty: dusty ?? byOperation.dusty,
+    drifts: byOperation.drifts && dusty !== false,
+    wet: wet ?? byOperation.wet,
+    opens: opens ?? byOperation.opens,
+    closes: closes ?? byOperation.closes,
+  }
+}
 
 /** True when a step may be left and taken up again: its own say, else by operation. */
-export const maySplit = (step: Step): boolean => step.splittable ?? !factsOf(step.operation).inOneGo
+export const maySplit = (step: Step): boolean =>
+  step.splittable ?? !usualFacts(step.operation).inOneGo
 
 /** Cautions shown at the step and in the day sheet, for the operations where people get hurt. */
 const cautions: Partial<Record<Operation, string>> = {

@@ -30,17 +30,17 @@ export function openings(
       const isDone = step.state === 'done'
       // What is cut or filled in the shed opens and shuts nothing of her.
       if (step.placeNeed !== 'boat') continue
-      if (open && factsOf(step.operation).closes) {
+      if (open && factsOf(step).closes) {
         const to = placements.get(step.id)?.readyAt ?? Infinity
         if (!isDone) found.push({ job, ...open, to })
         open = null
       }
       const isBegun = isDone || step.state === 'doing'
-      if (!factsOf(step.operation).opens || (open && !isBegun)) continue
+      if (!factsOf(step).opens || (open && !isBegun)) continue
       const from = isBegun ? -Infinity : placements.get(step.id)?.segments[0]?.[0]
       const isClosed = steps
         .slice(at + 1)
-        .some((one) => one.placeNeed === 'boat' && factsOf(one.operation).closes)
+        .some((one) => one.placeNeed === 'boat' && factsOf(one).closes)
       // Of several that opened it, the last is named.
       if (from !== undefined && isClosed) open = { step, isBegun, from: open?.from ?? from }
     }

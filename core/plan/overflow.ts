@@ -5,6 +5,7 @@ import { byId, groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { ZoneClock } from '../time/zone'
 import { sayFullDate } from '../time/say'
+import { factsOf } from './facts'
 import { launchHeldBy } from './haulOutOf'
 import { plannedJobs, stepsByJob } from './network'
 import { isOpen, plannedHours } from './planned'
@@ -102,16 +103,13 @@ function stuck({ haulOut }: Ashore, aim: string, isLast: boolean, staying: reado
 /** From what only looks to what keeps her afloat: nothing is put off for something of less purpose. */
 const purposeOrder: readonly Job['purpose'][] = ['shine', 'live', 'go', 'safe', 'float']
 
-/** Steps that make a hole below the waterline. */
-const opening: readonly Step['operation'][] = ['strip', 'cut', 'drill']
-
 /** True for a job that has begun to open the hull below the waterline and is not through: she cannot float with it. */
 function hasHullOpen(job: Job, steps: readonly Step[], rows: RefitRows): boolean {
   const below =
     rows.zone.some((zone) => zone.id === job.zoneId && zone.belowWaterline) ||
     steps.some((step) => step.hullNeed === 'ashore')
   const begun = steps.some(
-    (step) => opening.includes(step.operation) && (step.state === 'done' || step.state === 'doing'),
+    (step) => factsOf(step).opens && (step.state === 'done' || step.state === 'doing'),
   )
   return below && begun && steps.some((step) => isOpen(step) && step.hullNeed === 'ashore')
 }

@@ -66,7 +66,7 @@ export function tradesOf({ rows, plan, clock, today, tripBefore }: StoreFacts): 
   )
   return rows.step.flatMap((step): TradeFacts[] => {
     const job = jobs.get(step.jobId)
-    const { byOthers, byYard } = factsOf(step.operation)
+    const { byOthers, byYard } = factsOf(step)
     const booking = bookings.get(step.id)?.[0] ?? null
     const isTrade = (byOthers && step.operation !== 'buy' && !byYard) || booking !== null
     if (!isTrade || !job || job.decision !== 'plan' || step.state !== 'open') return []

@@ -1,6 +1,7 @@
 /** What the hours of a day allow, one board for each kind of work that the day holds. */
 import type { Step } from '../model/entities'
 import type { Operation } from '../model/words'
+import { factsOf } from '../plan/facts'
 import { hourMs } from '../time/civil'
 import { joined } from '../time/intervals'
 import type { Interval } from '../time/intervals'
@@ -89,9 +90,7 @@ export function boardsOf(
     .slice(0, mostBoards)
 }
 
-/** Work whose dust drifts over all of the boat. */
-const sands = (line: DayLine): boolean =>
-  line.step?.operation === 'grind' || line.step?.operation === 'fair'
+const sands = ({ step }: DayLine): boolean => step !== null && factsOf(step).drifts
 
 /**
  * When dust may be made on a day that has both: not from half an hour before wet work in the open until it is

@@ -65,10 +65,10 @@ export function offeredWhile(
     .filter((step) => {
       const job = jobs.get(step.jobId)
       if (!job || job.decision !== 'plan' || !isOpen(step) || onSheet.has(step.id)) return false
-      if (step.placeNeed !== frame.placeNeed || factsOf(step.operation).byOthers) return false
+      if (step.placeNeed !== frame.placeNeed || factsOf(step).byOthers) return false
       if (step.hoursLikely <= 0 || plannedHours(step) > shortWorkHours) return false
       if (step.notBefore !== null && step.notBefore > frame.on) return false
-      if (factsOf(step.operation).dusty && wetZones.has(job.zoneId)) return false
+      if (factsOf(step).dusty && wetZones.has(job.zoneId)) return false
       if (curing.some((one) => one.step?.jobId === step.jobId)) return false
       return (
         ready(step) &&

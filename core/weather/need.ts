@@ -2,6 +2,7 @@
 import { aboveDew } from '../cure/dewPoint'
 import type { Step } from '../model/entities'
 import { factsOf } from '../plan/facts'
+import type { SaysFacts } from '../plan/facts'
 import { plannedWaitHours } from '../plan/planned'
 import type { FeltHour } from './felt'
 import type { Site } from './site'
@@ -33,10 +34,9 @@ export function against(hour: FeltHour, need: WeatherNeed): Against | null {
 }
 
 /** True for what must stay above the dew point until it is touch-dry: coats, laminates and fillers. */
-export const isWet = (step: Pick<Step, 'operation'>): boolean =>
-  factsOf(step.operation).coats || step.operation === 'laminate' || step.operation === 'fill'
+export const isWet = (step: SaysFacts): boolean => factsOf(step).wet
 
-type Asking = Pick<Step, 'operation' | 'minTempC' | 'maxTempC' | 'needsDry'>
+type Asking = SaysFacts & Pick<Step, 'minTempC' | 'maxTempC' | 'needsDry'>
 
 /** What a step asks of the weather where it is done; null: nothing, or it has a roof. */
 export function weatherNeed(step: Asking, site: Site): WeatherNeed | null {

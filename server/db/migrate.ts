@@ -21,6 +21,7 @@ import { statements as launchReady } from './migrations/launchReady'
 import { statements as moneySpent } from './migrations/moneySpent'
 import { statements as oddsOfRuns } from './migrations/oddsOfRuns'
 import { statements as onPaper } from './migrations/onPaper'
+import { statements as ownFacts } from './migrations/ownFacts'
 import { statements as stores } from './migrations/stores'
 
 const migrations = [
@@ -43,6 +44,7 @@ const migrations = [
   { name: '0017-launch-ready', statements: launchReady },
   { name: '0018-boats-book', statements: boatsBook },
   { name: '0019-bench-kept', statements: benchKept },
+  { name: '0020-own-facts', statements: ownFacts },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

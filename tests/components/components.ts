@@ -36,5 +36,6 @@ export const {
   UiSelect,
   UiText,
   UiTime,
+  UiYesNo,
   ZoneSettings,
 } = components

@@ -2,20 +2,17 @@
 import type { Step } from '../../core/model/entities'
 import type { Placement } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
+import { drifts, isDusty, isWet } from './does'
 import { hour, minute } from './wallClock'
 import type { Wall } from './wallClock'
 import { cureAir, whereIs } from './weather'
-
-const wets = ['prime', 'barrier', 'antifoul', 'paint', 'varnish', 'laminate', 'fill']
-const dusts = ['cut', 'drill', 'grind', 'fair']
-const drifts = ['grind', 'fair']
 
 const zoneOf = (step: Step, rows: RefitRows) =>
   rows.job.find((one) => one.id === step.jobId)?.zoneId ?? null
 
 /** True when the dust of one gets to the other: in one air for sanding, in one place for the rest. */
 function isNear(dust: Step, wet: Step, rows: RefitRows): boolean {
-  if (drifts.includes(dust.operation)) {
+  if (drifts(dust)) {
     const [a, b] = [whereIs(dust, rows), whereIs(wet, rows)]
     return a === b && (a !== 'roof' || dust.placeNeed === wet.placeNeed)
   }
@@ -37,6 +34,7 @@ function dryHours(step: Step, end: number, rows: RefitRows, wall: (at: number) =
 /** Stretches in which a step's wet work or dust is there for others. */
 function spansOf(
   step: Step,
+  as: 'wet' | 'dust',
   one: Placement | undefined,
   rows: RefitRows,
   wall: (at: number) => Wall,
@@ -46,7 +44,7 @@ function spansOf(
     (step.state === 'done' && step.doneAt !== null ? [[step.doneAt, step.doneAt] as const] : [])
   return segments.map(([from, to]) => ({
     from,
-    to: to + (wets.includes(step.operation) ? dryHours(step, to, rows, wall) * hour : 30 * minute),
+    to: to + (as === 'wet' ? dryHours(step, to, rows, wall) * hour : 30 * minute),
   }))
 }
 
@@ -60,16 +58,16 @@ export function cleanAir(
   const ours = (step: Step) => (placed.get(step.id)?.personIds.length ?? 0) > 0
   // What is done in the slings has its one hour, whoever is beside it.
   const dust = [...stepOf.values()].filter(
-    (step) => dusts.includes(step.operation) && step.hullNeed !== 'slings' && ours(step),
+    (step) => isDusty(step) && step.hullNeed !== 'slings' && ours(step),
   )
   const wet = rows.step.filter(
-    (step) => wets.includes(step.operation) && (step.state === 'done' || ours(step)),
+    (step) => isWet(step) && (step.state === 'done' || ours(step)),
   )
   return dust.flatMap((one) =>
     wet
       .filter((other) => other.jobId !== one.jobId && isNear(one, other, rows))
       .flatMap((other) => {
-        const soft = spansOf(other, placed.get(other.id), rows, wall)
+        const soft = spansOf(other, 'wet', placed.get(other.id), rows, wall)
         const clash = (placed.get(one.id)?.segments ?? []).some(([from, to]) =>
           soft.some((span) => from < span.to && span.from < to + 30 * minute),
         )
@@ -87,18 +85,17 @@ export function airKeeps(
   stepOf: ReadonlyMap<string, Step>,
   wall: (at: number) => Wall,
 ): boolean {
-  const isDust = dusts.includes(step.operation)
-  if (!isDust && !wets.includes(step.operation)) return false
-  const others = isDust
-    ? rows.step.filter((one) => wets.includes(one.operation))
-    : [...stepOf.values()].filter((one) => dusts.includes(one.operation))
-  const before = isDust ? 0 : 6 * hour
-  return others.some((other) => {
-    const near = isDust ? isNear(step, other, rows) : isNear(other, step, rows)
-    if (!near || other.jobId === step.jobId) return false
+  const keeps = (other: Step, isNearIt: boolean, as: 'wet' | 'dust', before: number): boolean => {
+    if (!isNearIt || other.jobId === step.jobId) return false
     if (other.state !== 'done' && !(placed.get(other.id)?.personIds.length ?? 0)) return false
-    return spansOf(other, placed.get(other.id), rows, wall).some(
+    return spansOf(other, as, placed.get(other.id), rows, wall).some(
       (span) => span.from - before - 30 * minute <= at && at < span.to,
     )
-  })
+  }
+  const byWet =
+    isDusty(step) &&
+    rows.step.some((one) => isWet(one) && keeps(one, isNear(step, one, rows), 'wet', 0))
+  if (byWet || !isWet(step)) return byWet
+  const dusty = [...stepOf.values()].filter(isDusty)
+  return dusty.some((one) => keeps(one, isNear(one, step, rows), 'dust', 6 * hour))
 }

@@ -323,6 +323,8 @@ export function oddRefit(seed: number, size: number): Building {
       parallel: s > 0 && chance(0.15),
       wantedPersonId: chance(0.08) ? pick(...people) : null,
       splittable: pick(null, null, true, false),
+      ...(chance(0.1) ? { dusty: chance(0.5), wet: pick(null, true, false) } : {}),
+      ...(chance(0.1) ? { opens: chance(0.5), closes: pick(null, true, false) } : {}),
       waitKind: waits ? pick('chem', 'dry', 'calendar') : 'none',
       waitHours: waits ? pick(4, 24, 72) : 0,
       maxWaitHours: waits && chance(0.4) ? pick(96, 200) : null,

@@ -2,6 +2,7 @@
 import type { Place, Step } from '../../core/model/entities'
 import type { Placement, StoredPlan } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
+import { opens, shuts } from './does'
 import type { Haul } from './hulls'
 import { hhmm, hour, instantOf, minute, mondays } from './wallClock'
 import type { Wall } from './wallClock'
@@ -159,9 +160,6 @@ export class Days {
 
   /** Jobs that are opened and not shut and cured before days on which she is wanted. */
   openFaults(placed: ReadonlyMap<string, Placement>): string[] {
-    const opens = (one: Step) => ['strip', 'cut', 'drill'].includes(one.operation)
-    const shuts = (one: Step) =>
-      ['bed', 'close', 'laminate', 'fill', 'finish'].includes(one.operation)
     const { rows, zone } = this
     return rows.job.flatMap((job) => {
       const steps = rows.step

@@ -2,10 +2,10 @@
 import type { Step } from '../../core/model/entities'
 import type { Placement } from '../../core/model/stored'
 import type { RefitRows } from '../../core/model/refit'
+import { isWet } from './does'
 import { hour, minute, wallClock } from './wallClock'
 import type { Wall } from './wallClock'
 
-const coats = ['prime', 'barrier', 'antifoul', 'paint', 'varnish', 'laminate', 'fill']
 const ahead = 7 * 24 * hour
 
 type Where = 'open' | 'below' | 'roof'
@@ -91,7 +91,7 @@ function against(
   const covers = over(step, air.at, rows, wall)
   const tempC = air.tempC + covers.reduce((sum, one) => sum + one.addsC, 0)
   const dry = where === 'below' || covers.some((one) => one.kind !== 'heat')
-  const wet = coats.includes(step.operation)
+  const wet = isWet(step)
   const least = step.minTempC ?? (wet ? 10 : null)
   if (least !== null && tempC < least - 1e-6) return 'cold'
   if (step.maxTempC !== null && tempC > step.maxTempC + 1e-6) return 'hot'
@@ -101,7 +101,7 @@ function against(
 
 /** Hours until rain, cold and dew do wet work no harm. */
 function touchDry(step: Step, before: number, rows: RefitRows, wall: (at: number) => Wall): number {
-  if (!coats.includes(step.operation)) return 0
+  if (!isWet(step)) return 0
   if (step.waitKind !== 'chem') return 3
   const airs: number[] = []
   for (let at = before - 6 * hour; at < before; at += hour) {

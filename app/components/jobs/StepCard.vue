@@ -215,6 +215,7 @@ function join() {
       </div>
       <RowField field="months" label="Only in (nothing ticked: all year)" />
       <RowField field="caution" label="Caution of your own" />
+      <StepFacts :step="step" />
       <StepDoing :step="step" />
       <StepParts :step="step" />
       <BringLines :step="step" />

@@ -12,6 +12,7 @@ import {
   UiSelect,
   UiText,
   UiTime,
+  UiYesNo,
 } from '#components'
 import { computed } from 'vue'
 import type { EntityName } from '#core/model/entities'
@@ -74,7 +75,7 @@ const input = computed(() => {
   if (kind === 'real' || kind === 'integer') return byUnit.value
   if (kind === 'choices')
     return { is: UiChoices, with: { options: optionsOf(props.entity, props.field) } }
-  if (kind === 'flag') return { is: UiCheck, with: {} }
+  if (kind === 'flag') return nullable ? { is: UiYesNo, with: { none: props.none } } : { is: UiCheck, with: {} }
   if (kind === 'date') return { is: UiDate, with: { mayBeEmpty: nullable } }
   if (kind === 'clockTime') return { is: UiTime, with: { mayBeEmpty: nullable } }
   return {

@@ -89,6 +89,10 @@ export const step = kind(
     wantedPersonId: maybe(ref('Kept for', 'person')),
     /** Null: by operation. */
     splittable: maybe(flag('May be left and taken up again', true)),
+    dusty: maybe(flag('Throws dust', true)),
+    wet: maybe(flag('Wet until touch-dry', true)),
+    opens: maybe(flag('Leaves her open', true)),
+    closes: maybe(flag('Closes what is open', true)),
     parallel: flag('Beside the step before, not after it', false),
     needsDry: flag('Needs dry weather or cover', false),
     minTempC: maybe(real('Coldest air in °C', { min: -20, max: 50, unit: '°C' })),

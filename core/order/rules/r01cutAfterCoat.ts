@@ -35,7 +35,7 @@ export const cutAfterCoat: OrderRule = {
       function isMadeGood(from: number, to: number): boolean {
         return facts
           .ofJob(cut.job.id)
-          .some((one) => factsOf(one.step.operation).coats && one.from >= to && one.from > from)
+          .some((one) => factsOf(one.step).coats && one.from >= to && one.from > from)
       }
     }),
 }

@@ -21,7 +21,7 @@ export const overWet: OrderRule = {
         .find(
           (one) =>
             one.from >= last.at &&
-            (factsOf(one.step.operation).coats || does(one, 'close', 'laminate', 'fill')),
+            (factsOf(one.step).coats || does(one, 'close', 'laminate', 'fill')),
         )
       if (!over) return []
       return [

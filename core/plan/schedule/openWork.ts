@@ -241,7 +241,7 @@ export function openWork(
 
   function toActivity(step: Step, job: Job): OpenStep {
     const haulOut = haulOutOf(job, rows, coming)
-    const others = factsOf(step.operation).byOthers || isForTrade(step, job, rows)
+    const others = factsOf(step).byOthers || isForTrade(step, job, rows)
     const isTrades = step.operation === 'contract' || isForTrade(step, job, rows)
     const capable = sites.people.flatMap((person, index) =>
       step.skill === 'general' || person.skills.includes(step.skill) ? [index] : [],

@@ -3,7 +3,7 @@ import type { Mend, Remark } from '../../model/stored'
 import { hourMs } from '../../time/civil'
 import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
-import { factsOf } from '../facts'
+import { usualFacts } from '../facts'
 import { openings } from '../openings'
 import { openWhenWanted } from '../wanted'
 import { weatherAllowance } from '../weatherAllowance'
@@ -309,7 +309,7 @@ class RefitPass {
     // In the slings the yard is there anyway.
     const isInHours =
       hullNeed !== 'slings' &&
-      (factsOf(operation).byYard || (operation === 'contract' && placeNeed === 'boat'))
+      (usualFacts(operation).byYard || (operation === 'contract' && placeNeed === 'boat'))
     const inHours = (free: number) =>
       isInHours ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock) : free
     const windows = this.laying.windowsOf(activity)

@@ -44,6 +44,26 @@ describe('dust and wet work', () => {
     expect(placed(deck({ operation: 'drill' }, 'hull'), 'dust')?.segments[0]?.[0]).toBe(at(8))
     expect(placed(deck({ operation: 'fit' }), 'dust')?.segments[0]?.[0]).toBe(at(8))
   })
+  it('go by what a step says of itself: sanded wet, glued, trimmed in the wet', () => {
+    const starts = (dusty: object, zoneId = 'deck') =>
+      placed(deck(dusty, zoneId), 'dust')?.segments[0]?.[0]
+    expect(starts({ dusty: false })).toBe(at(8))
+    expect(starts({ operation: 'fit', dusty: true })).toBe(at(13))
+    // Other dust than that of sanding stays where it is.
+    expect(starts({ operation: 'fit', dusty: true }, 'hull')).toBe(at(8))
+    // What throws dust and is wet itself waits like any dust, and others' dust waits for it: three hours from two.
+    const trimmed = deck({ wet: true })
+    job(trimmed, 'More', { zoneId: 'hull' })
+    step(trimmed, 'More', 'more', { operation: 'grind', hoursLikely: 1, notBefore: '2027-04-17' })
+    trimmed.job[2] = { ...trimmed.job[2]!, pinnedRank: 9 }
+    expect(placed(trimmed, 'dust')?.segments).toEqual([[at(13), at(14)]])
+    expect(placed(trimmed, 'more')?.segments[0]?.[0]).toBe(at(17))
+    const glued = deck({})
+    glued.step[0] = { ...glued.step[0]!, operation: 'fit', wet: true }
+    expect(placed(glued, 'dust')?.segments[0]?.[0]).toBe(at(13))
+    glued.step[0] = { ...glued.step[0], operation: 'laminate', wet: false }
+    expect(placed(glued, 'dust')?.segments[0]?.[0]).toBe(at(8))
+  })
   it('lies for half an hour before anything wet is laid', () => {
     const rows = deck({})
     rows.job[0] = { ...rows.job[0]!, pinnedRank: null }

@@ -2,7 +2,6 @@
 import type { Step } from '../../model/entities'
 import { byId } from '../../model/refit'
 import type { RefitRows } from '../../model/refit'
-import type { Operation } from '../../model/words'
 import { hourMs, minuteMs } from '../../time/civil'
 import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
@@ -12,13 +11,22 @@ import type { Waits } from '../waits'
 import { ceilTick } from './tick'
 import { factsOf } from '../facts'
 
-/** Dust that drifts over all of the boat; of other cutting only the place itself gets any. */
-const drifting: readonly Operation[] = ['grind', 'fair']
 /** After the last of it dust needs so long to lie. Assumed. */
 export const settleMs = 30 * minuteMs
 /** Air that is reckoned with where nothing is known, °C. */
 export const usualAirC = 15
 const coldestC = -20
+
+type AirKind = 'wet' | 'dust'
+const [wetOnly, dustOnly]: [readonly AirKind[], readonly AirKind[]] = [['wet'], ['dust']]
+const [both, neither]: [readonly AirKind[], readonly AirKind[]] = [['wet', 'dust'], []]
+
+/** What of a step others have to do with. Most have nothing: this is asked often, and makes no lists. */
+function kindsOf(step: Step): readonly AirKind[] {
+  const { wet, dusty } = factsOf(step)
+  if (wet) return dusty ? both : wetOnly
+  return dusty ? dustOnly : neither
+}
 
 interface Kept {
   readonly stepId: string
@@ -92,65 +100,75 @@ export class SharedAir {
   }
 
   /** True for steps that others' dust or wet work has to do with. */
-  concerns = (step: Step): boolean => isWet(step) || factsOf(step.operation).dusty
+  concerns = (step: Step): boolean => kindsOf(step).length > 0
 
   /** Writes down where a step is placed; again where it is moved. */
   keep(step: Step, segments: readonly Interval[]): void {
-    if (!this.concerns(step)) return
-    const tail = (to: number) => (isWet(step) ? this.dryMs(step, to) : settleMs)
-    const spans = segments.map(([from, to]): Interval => [from, ceilTick(to + tail(to))])
-    for (const key of this.ownLayers(step)) {
-      const layer = this.layers.get(key) ?? new Layer()
-      this.layers.set(key, layer)
-      layer.set({ stepId: step.id, jobId: step.jobId, spans })
+    for (const kind of kindsOf(step)) {
+      const tail = (to: number) => (kind === 'wet' ? this.dryMs(step, to) : settleMs)
+      const spans = segments.map(([from, to]): Interval => [from, ceilTick(to + tail(to))])
+      for (const key of this.ownLayers(step, kind)) {
+        const layer = this.layers.get(key) ?? new Layer()
+        this.layers.set(key, layer)
+        layer.set({ stepId: step.id, jobId: step.jobId, spans })
+      }
     }
   }
 
   /** A step that was kept has no place after all. */
   forget(step: Step): void {
-    for (const key of this.ownLayers(step)) this.layers.get(key)?.delete(step.id)
+    for (const kind of kindsOf(step))
+      for (const key of this.ownLayers(step, kind)) this.layers.get(key)?.delete(step.id)
   }
 
   /** When the air lets a step be done; the windows as they are where nothing concerns it. */
   within(step: Step, windows: readonly Interval[]): readonly Interval[] {
-    if (!this.concerns(step) || this.layers.size === 0) return windows
-    // Wet work must be touch-dry before the dust, and dust must lie before the wet work.
-    const before = isWet(step) ? this.dryMs(step, null) : settleMs
-    return this.against(step).reduce(
-      (left, layer) => intersect(left, layer.openTo(before, step.jobId)),
-      windows,
-    )
+    if (this.layers.size === 0) return windows
+    let left = windows
+    for (const kind of kindsOf(step)) {
+      const before = this.beforeMs(step, kind, null)
+      for (const layer of this.against(step, kind))
+        left = intersect(left, layer.openTo(before, step.jobId))
+    }
+    return left
   }
 
   /** The step whose dust or wet work keeps another from an instant; null: none does. */
   heldBy(step: Step, at: number): string | null {
-    if (!this.concerns(step)) return null
-    const before = isWet(step) ? this.dryMs(step, at) : settleMs
-    for (const layer of this.against(step))
-      for (const one of layer.kept.values())
-        if (
-          one.jobId !== step.jobId &&
-          one.spans.some(([from, to]) => from - before <= at && at < to)
-        )
-          return one.stepId
+    for (const kind of kindsOf(step)) {
+      const before = this.beforeMs(step, kind, at)
+      for (const layer of this.against(step, kind))
+        for (const one of layer.kept.values())
+          if (
+            one.jobId !== step.jobId &&
+            one.spans.some(([from, to]) => from - before <= at && at < to)
+          )
+            return one.stepId
+    }
     return null
   }
 
+  /** Wet work must be touch-dry before the dust, and dust must lie before the wet work. */
+  private beforeMs(step: Step, kind: AirKind, at: number | null): number {
+    return kind === 'wet' ? this.dryMs(step, at) : settleMs
+  }
+
   /** What stands against a step: wet work near dust, dust near wet work. In its own job it is wiped down in between. */
-  private against(step: Step): Layer[] {
+  private against(step: Step, kind: AirKind): Layer[] {
     const [air, zone] = [`air ${this.airOf(step)}`, `zone ${this.zoneOf(step)}`]
-    const keys = isWet(step)
-      ? [`dust ${air}`, `dust ${zone}`]
-      : [drifting.includes(step.operation) ? `wet ${air}` : `wet ${zone}`]
+    const keys =
+      kind === 'wet'
+        ? [`dust ${air}`, `dust ${zone}`]
+        : [factsOf(step).drifts ? `wet ${air}` : `wet ${zone}`]
     return keys.flatMap((key) => this.layers.get(key) ?? [])
   }
 
   /** Under what a step's dust or wet work is found by others. */
-  private ownLayers(step: Step): string[] {
+  private ownLayers(step: Step, kind: AirKind): string[] {
     const [air, zone] = [this.airOf(step), this.zoneOf(step)]
-    const ofZone = (kind: string) => (zone === null ? [] : [`${kind} zone ${zone}`])
-    if (isWet(step)) return [`wet air ${air}`, ...ofZone('wet')]
-    return drifting.includes(step.operation) ? [`dust air ${air}`] : ofZone('dust')
+    const ofZone = zone === null ? [] : [`${kind} zone ${zone}`]
+    if (kind === 'wet') return [`wet air ${air}`, ...ofZone]
+    return factsOf(step).drifts ? [`dust air ${air}`] : ofZone
   }
 
   /** The deck and hull share one air, below is another, and each roof has its own. */

@@ -198,4 +198,21 @@ describe('openings', () => {
       ['hole', at(1, 10), at(3, 12)],
     ])
   })
+  it('go by what a step says of itself', () => {
+    const rows = emptyRefit()
+    job(rows, 'J')
+    step(rows, 'J', 'pilot hole', { operation: 'drill', opens: false })
+    step(rows, 'J', 'skin fitting out', { operation: 'fit', opens: true })
+    step(rows, 'J', 'threads filled', { operation: 'fill', closes: false })
+    step(rows, 'J', 'plug in', { operation: 'fit', closes: true })
+    const placed = new Map(
+      rows.step.map(({ id }, day) => [
+        id,
+        { segments: [[at(day, 10), at(day, 11)]] as const, readyAt: at(day, 12) },
+      ]),
+    )
+    expect(openings(rows, placed).map((one) => [one.step.id, one.from, one.to])).toEqual([
+      ['skin fitting out', at(1, 10), at(3, 12)],
+    ])
+  })
 })
