@@ -191,6 +191,11 @@ export interface RecipeStep {
   readonly afterGate?: boolean
   readonly place?: PlaceNeed
   readonly skill?: Skill
+  /** Absent: as its operation does as a rule. */
+  readonly dusty?: boolean
+  readonly wet?: boolean
+  readonly opens?: boolean
+  readonly closes?: boolean
   /** Dry weather or cover. */
   readonly dry?: boolean
   /** Coldest air, °C. */

@@ -174,7 +174,7 @@ function drawn(facts: SequenceFacts, ask: SceneAsk, thin: boolean): Scene {
   const lastLevel = layout.levels.at(-1)
   const foot = lastLevel ? lastLevel.y + lastLevel.height : bottom
   // Higher than asked: then the drawing is, and the page is scrolled.
-  const grown = Math.max(0, foot - bottom)
+  const grown = layout.tooHigh ? foot - bottom : 0
   const height = ask.height + grown
   const points = ropePoints(layout, facts, ask, ruler)
   const gate = posts.find((one) => one.kind === 'asked')

@@ -142,11 +142,38 @@ describe('the field component', () => {
           }
           // Words for people, not for the program.
           expect(words.filter((word) => /[a-z][A-Z]/.test(word))).toEqual([])
-        } else if (spec.kind === 'flag') expect(input.attributes('type'), named).toBe('checkbox')
+        } else if (spec.kind === 'flag' && spec.nullable)
+          expect(
+            wrapper.findAll('option').map((one) => one.text()),
+            named,
+          ).toEqual(['Not said', 'Yes', 'No'])
+        else if (spec.kind === 'flag') expect(input.attributes('type'), named).toBe('checkbox')
         else if (spec.kind === 'text' && (spec.max ?? 0) > 1000) expect(tag, named).toBe('TEXTAREA')
         else expect(tag, named).toBe('INPUT')
         wrapper.unmount()
       }
+  })
+
+  it('asks yes, no, or as usual where a flag may be left open', async () => {
+    const { server, store, wrapper } = await fieldOfStep('dusty')
+    const choose = async (index: number) => {
+      const box = wrapper.find('select')
+      box.element.selectedIndex = index
+      await box.trigger('change')
+      await flushPromises()
+      await wrapper.setProps({ row: store.rows.step[0] } as never)
+    }
+    const chosen = () => wrapper.find('select').element.selectedIndex
+    expect(chosen()).toBe(0)
+    for (const [index, value] of [
+      [2, false],
+      [1, true],
+      [0, null],
+    ] as const) {
+      await choose(index)
+      expect(server.changes.at(-1)?.items[0]).toMatchObject({ patch: { dusty: value } })
+      expect(chosen()).toBe(index)
+    }
   })
 
   it('shows amounts in the units of the refit', async () => {

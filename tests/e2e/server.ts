@@ -6,11 +6,12 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
-/** A port nobody has, and from then on the same for this worker, so that its browser knows the program again. */
-async function portOfThisWorker(): Promise<number> {
-  const worker = `PORT_OF_${process.env.TEST_WORKER_INDEX ?? 'SETUP'}`
-  const port = Number(process.env[worker] ?? (await freePort()))
-  process.env[worker] = String(port)
+/** A port nobody has; in a worker of the browser's tests always the same, so that its browser knows the program again. */
+async function ownPort(): Promise<number> {
+  const worker = process.env.TEST_WORKER_INDEX
+  const kept = `PORT_OF_${worker ?? ''}`
+  const port = Number(process.env[kept] ?? (await freePort()))
+  if (worker !== undefined) process.env[kept] = String(port)
   return port
 }
 
@@ -61,7 +62,7 @@ export class TestServer {
   }
 
   private async run(env: Record<string, string>, answersAtAll: boolean): Promise<void> {
-    if (this.port === 0) this.port = await portOfThisWorker()
+    if (this.port === 0) this.port = await ownPort()
     const child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
         ...process.env,

@@ -60,9 +60,7 @@ export function cleanAir(
   const dust = [...stepOf.values()].filter(
     (step) => isDusty(step) && step.hullNeed !== 'slings' && ours(step),
   )
-  const wet = rows.step.filter(
-    (step) => isWet(step) && (step.state === 'done' || ours(step)),
-  )
+  const wet = rows.step.filter((step) => isWet(step) && (step.state === 'done' || ours(step)))
   return dust.flatMap((one) =>
     wet
       .filter((other) => other.jobId !== one.jobId && isNear(one, other, rows))

@@ -3,56 +3,44 @@ import { computed } from 'vue'
 import type { Step } from '#core/model/entities'
 import { sayValue } from '#core/model/sayValue'
 import { usualFacts } from '#core/plan/facts'
+import { factsSaid, ownFacts } from '#core/plan/factsSaid'
 
 /** What a step does to the boat where it differs from its operation: wet sanding throws no dust. */
 const props = defineProps<{ step: Step }>()
 const store = useRefitStore()
 const usual = computed(() => usualFacts(props.step.operation))
-const facts = computed(() => [
-  {
-    field: 'dusty' as const,
-    usually: usual.value.dusty,
-    yes: 'throws dust',
-    no: 'throws no dust',
-  },
-  { field: 'wet' as const, usually: usual.value.wet, yes: 'wet', no: 'not wet' },
-  { field: 'opens' as const, usually: usual.value.opens, yes: 'leaves her open', no: 'opens nothing' },
-  {
-    field: 'closes' as const,
-    usually: usual.value.closes,
-    yes: 'closes what is open',
-    no: 'closes nothing',
-  },
-  {
-    field: 'splittable' as const,
-    usually: !usual.value.inOneGo,
-    yes: 'may be left half done',
-    no: 'in one go',
-  },
+const said = computed(() => {
+  const { splittable } = props.step
+  if (splittable === null || splittable !== usual.value.inOneGo) return factsSaid(props.step)
+  return [...factsSaid(props.step), splittable ? 'may be left half done' : 'in one go']
+})
+const fields = computed(() => [
+  ...ownFacts.map((field) => ({ field, usually: usual.value[field] })),
+  { field: 'splittable' as const, usually: !usual.value.inOneGo },
 ])
-const own = computed(() =>
-  facts.value
-    .filter(({ field, usually }) => props.step[field] !== null && props.step[field] !== usually)
-    .map(({ field, yes, no }) => (props.step[field] ? yes : no)),
+const operation = computed(() =>
+  sayValue('step', 'operation', props.step.operation, store.rows).toLowerCase(),
 )
-const asUsual = (usually: boolean) => `As usual: ${usually ? 'yes' : 'no'}`
 </script>
 
 <template>
   <details>
     <summary class="cond">
-      Dust, wet, open, in one go<template v-if="own.length > 0"> · {{ own.join(' · ') }}</template>
+      Dust, wet, open, in one go<template v-if="said.length > 0">
+        · {{ said.join(' · ') }}</template
+      >
     </summary>
     <p class="mt-2 max-w-prose text-ink2">
-      What “{{ sayValue('step', 'operation', step.operation, store.rows) }}” does as a rule, the plan goes by. Say where this
-      step is different: wet sanding throws no dust, a glued joint is wet.
+      The plan goes by what work of the kind “{{ operation }}” does as a rule. Say where this step
+      is different: sanded wet it throws no dust, a glued joint is wet, a panel off inside leaves
+      nothing open.
     </p>
     <div class="mt-2 grid grid-cols-2 gap-3 lg:grid-cols-3">
       <RowField
-        v-for="one in facts"
+        v-for="one in fields"
         :key="one.field"
         :field="one.field"
-        :none="asUsual(one.usually)"
+        :none="`As usual: ${one.usually ? 'yes' : 'no'}`"
       />
     </div>
   </details>

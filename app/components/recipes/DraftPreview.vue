@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { factsSaid } from '#core/plan/factsSaid'
 import { cautionsOf } from '#core/plan/facts'
 import { howRecipeValue } from '#core/how/recipe'
 import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
@@ -48,6 +49,7 @@ const needs = ({ fields }: DraftStep): string =>
           : '',
     fields.afterGate ? 'after the gate' : '',
     fields.placeNeed === 'shed' ? 'in the shed' : fields.placeNeed === 'away' ? 'away' : '',
+    ...factsSaid({ operation: 'fit', ...fields }),
     fields.needsDry ? 'dry weather' : '',
     fields.minTempC ? `from ${formatTemp(fields.minTempC, units.value)}` : '',
     fields.maxWaitHours ? `next within ${formatWait(fields.maxWaitHours)}` : '',

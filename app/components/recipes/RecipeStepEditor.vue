@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
+import { fieldLabel } from '#core/model/changes'
+import { usualFacts } from '#core/plan/facts'
+import { ownFacts } from '#core/plan/factsSaid'
 import type { RecipeMaterial, RecipeStep } from '#core/recipes/recipe'
 import { recipeUnits } from '#core/recipes/recipe'
 
@@ -186,6 +189,14 @@ const removeMaterial = (at: number) =>
             @update:model-value="setRead({ high: $event })"
           />
         </template>
+        <UiYesNo
+          v-for="fact in ownFacts"
+          :key="fact"
+          :model-value="step[fact] ?? null"
+          :label="fieldLabel('step', fact)"
+          :none="`As usual: ${usualFacts(step.operation)[fact] ? 'yes' : 'no'}`"
+          @update:model-value="emit('change', { [fact]: $event ?? undefined })"
+        />
       </div>
       <UiCheck
         class="mt-2"

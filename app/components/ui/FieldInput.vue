@@ -75,7 +75,8 @@ const input = computed(() => {
   if (kind === 'real' || kind === 'integer') return byUnit.value
   if (kind === 'choices')
     return { is: UiChoices, with: { options: optionsOf(props.entity, props.field) } }
-  if (kind === 'flag') return nullable ? { is: UiYesNo, with: { none: props.none } } : { is: UiCheck, with: {} }
+  if (kind === 'flag')
+    return nullable ? { is: UiYesNo, with: { none: props.none } } : { is: UiCheck, with: {} }
   if (kind === 'date') return { is: UiDate, with: { mayBeEmpty: nullable } }
   if (kind === 'clockTime') return { is: UiTime, with: { mayBeEmpty: nullable } }
   return {

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 
 /** Yes, no, or not said; `none` is the words for what holds where nobody says. */
 const model = defineModel<boolean | null>({ default: null })
-const props = defineProps<{
+defineProps<{
   label: string
   none?: string
   hideLabel?: boolean
@@ -24,7 +24,7 @@ const said = computed({
 <template>
   <UiSelect
     v-model="said"
-    v-bind="{ ...props, none: none ?? 'Not said' }"
-    :options="options"
+    v-bind="{ label, hideLabel, hint, error, quiet, options }"
+    :none="none ?? 'Not said'"
   />
 </template>

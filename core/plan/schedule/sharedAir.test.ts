@@ -54,8 +54,8 @@ describe('dust and wet work', () => {
     // What throws dust and is wet itself waits like any dust, and others' dust waits for it: three hours from two.
     const trimmed = deck({ wet: true })
     job(trimmed, 'More', { zoneId: 'hull' })
-    step(trimmed, 'More', 'more', { operation: 'grind', hoursLikely: 1, notBefore: '2027-04-17' })
-    trimmed.job[2] = { ...trimmed.job[2]!, pinnedRank: 9 }
+    step(trimmed, 'More', 'more', { operation: 'grind', hoursLikely: 1 })
+    trimmed.job[1] = { ...trimmed.job[1]!, pinnedRank: 2 }
     expect(placed(trimmed, 'dust')?.segments).toEqual([[at(13), at(14)]])
     expect(placed(trimmed, 'more')?.segments[0]?.[0]).toBe(at(17))
     const glued = deck({})

@@ -117,6 +117,7 @@ export const paintSurface: Recipe = {
       key: 'strip',
       title: 'Old coat off to sound ground',
       operation: 'strip',
+      opens: false,
       hours: '0.5 * areaM2',
       when: 'toBare == 1',
       caution:

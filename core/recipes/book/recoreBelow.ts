@@ -51,6 +51,7 @@ export const recoreBelow: Recipe = {
       key: 'lining',
       title: 'Lining down, wires and nuts marked',
       operation: 'strip',
+      opens: false,
       hours: '0.5 * liningH',
       when: 'liningH > 0',
     },

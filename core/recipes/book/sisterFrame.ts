@@ -75,6 +75,7 @@ export const sisterFrame: Recipe = {
       key: 'clear',
       title: 'Remove what is in the way',
       operation: 'strip',
+      opens: false,
       hours: '0.5 * members',
     },
     {

@@ -151,6 +151,7 @@ export const stripBarrierAntifoul: Recipe = {
       key: 'scrape',
       title: 'Scrape the old coats off, wet',
       operation: 'strip',
+      opens: false,
       hours: '0.5 * areaM2',
       when: "removal == 'scrape'",
       ...ashore,

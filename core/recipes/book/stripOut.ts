@@ -38,6 +38,7 @@ export const stripOut: Recipe = {
       key: 'bag',
       title: 'Take out, bag, label',
       operation: 'strip',
+      opens: false,
       hours: '0.25 * bags',
       materials: [{ what: 'Zip bag and label', unit: 'pieces', quantity: 'withSpares(1, bags)' }],
     },

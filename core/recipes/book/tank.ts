@@ -99,6 +99,7 @@ export const tank: Recipe = {
       key: 'wayIn',
       title: 'Clear the way in, bag and label',
       operation: 'strip',
+      opens: false,
       when: 'wayInH > 0',
       hours: 'wayInH * 0.6',
     },

@@ -61,6 +61,7 @@ export const varnishWood: Recipe = {
       key: 'strip',
       title: 'Strip to sound wood',
       operation: 'strip',
+      opens: false,
       hours: '0.6 * areaM2',
       caution: 'Heat gun or stripper: gloves, fresh air; old paint may hold lead.',
     },
