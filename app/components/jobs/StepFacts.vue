@@ -15,8 +15,12 @@ const said = computed(() => {
   return [...factsSaid(props.step), splittable ? 'may be left half done' : 'in one go']
 })
 const fields = computed(() => [
-  ...ownFacts.map((field) => ({ field, usually: usual.value[field] })),
-  { field: 'splittable' as const, usually: !usual.value.inOneGo },
+  ...ownFacts.map((field) => ({ field, label: undefined, usually: usual.value[field] })),
+  {
+    field: 'splittable' as const,
+    label: 'May be left half done',
+    usually: !usual.value.inOneGo,
+  },
 ])
 const operation = computed(() =>
   sayValue('step', 'operation', props.step.operation, store.rows).toLowerCase(),
@@ -40,6 +44,7 @@ const operation = computed(() =>
         v-for="one in fields"
         :key="one.field"
         :field="one.field"
+        :label="one.label"
         :none="`As usual: ${one.usually ? 'yes' : 'no'}`"
       />
     </div>
