@@ -6,12 +6,11 @@ import { startOfDate } from '#core/time/zone'
 /** What is out of order, what of it somebody lets be, and the ways to mend it. */
 export function useOutOfOrder() {
   const store = useRefitStore()
-  const time = useTimeStore()
   const toasts = useToastStore()
   const { undo } = useUndo()
+  const { kept, letBe, lookAgain } = useOrderKept()
   const today = computed(() => startOfDate(store.zone, store.derived.today))
   const all = computed(() => outOfOrder(store.rows, store.accepted, store.zone, today.value))
-  const kept = computed(() => new Map(store.rows.orderKept.map((one) => [one.evidence, one])))
   const open = computed(() => all.value.filter((one) => !kept.value.has(one.evidence)))
   const left = computed(() =>
     all.value.flatMap((found) => {
@@ -27,25 +26,6 @@ export function useOutOfOrder() {
     const { label, items } = found.mend
     if (await store.attempt(label, items(newId)))
       toasts.say(`Done: ${label}.`, false, { label: 'Undo', run: undo })
-  }
-  const letBe = (found: OutOfOrder, because: string): Promise<boolean> =>
-    store.attempt('Left as it is', [
-      {
-        op: 'create',
-        entity: 'orderKept',
-        id: newId(),
-        patch: {
-          rule: found.rule,
-          evidence: found.evidence,
-          because,
-          at: Math.round(time.now),
-        },
-      },
-    ])
-  async function lookAgain(row: (typeof left.value)[number]['row']): Promise<void> {
-    await store.attempt('Looked at again', [
-      { op: 'delete', entity: 'orderKept', id: row.id, baseVersion: row.version },
-    ])
   }
   return { all, open, left, flagged, mend, letBe, lookAgain }
 }

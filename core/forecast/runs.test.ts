@@ -87,6 +87,19 @@ describe('a draw', () => {
     // (10 + 10 found) ÷ 40 are a half: 1 + 0.5 × e^(−0.08), its median.
     expect(Math.abs(percentile(ratios, 0.5) - 1.4616)).toBeLessThan(0.02)
   })
+  it('has trades take as long as parts, drying stray by 0.3, and leaves cures to the air', () => {
+    const rows = refit()
+    for (const kind of ['calendar', 'dry', 'chem'] as const)
+      step(rows, 'j', kind, { ...sure, waitKind: kind, waitHours: 100 })
+    const { draw } = drawsOf(prepare(rows, friday))
+    const random = createRandom(5)
+    const all = Array.from({ length: many }, () => draw(random).sample.waitHours ?? new Map())
+    const at80 = (id: string) => percentile(rising(all.map((one) => one.get(id) ?? 0)), 0.8)
+    // Spread √(0.35² + 0.1²) = 0.364, and 0.3: 8 in 10 by e^(0.8416 × it).
+    expect(Math.abs(at80('calendar') / 135.85 - 1)).toBeLessThan(0.03)
+    expect(Math.abs(at80('dry') / 128.72 - 1)).toBeLessThan(0.03)
+    expect(all.some((one) => one.has('chem'))).toBe(false)
+  })
   it('has a part come by its day in every other run, and leaves other days alone', () => {
     const rows = refit()
     step(rows, 'j', 'a', { ...sure, notBefore: '2027-04-18' })

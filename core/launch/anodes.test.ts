@@ -64,6 +64,11 @@ it('says how fast each goes, when half is gone, and which is the odd one', () =>
   const wintered = anodeWear(rows, (day) => day < ashore[0] || day >= ashore[1])[0]
   expect(wintered?.perMonth).toBeCloseTo(0.2 / 5.0267, 4)
   expect(wintered?.halfOn).toBe('2027-12-17')
+  // Of two on one day the lighter is the later.
+  fit('twice', ['2026-10-01', 760], ['2026-07-01', 950])
+  add(rows, 'anodeWeighing', 'again', { anodeId: 'twice', on: '2026-10-01', weightG: 770 })
+  const twice = anodeWear(rows, () => true).find((one) => one.anode.id === 'twice')
+  expect(twice?.weighed.map((one) => one.g)).toEqual([1000, 950, 770, 760])
   expect(b?.odd).toBeNull()
   expect(c).toMatchObject({ left: 0.5, halfOn: '2026-10-01', odd: 'fast' })
   expect(d).toMatchObject({ left: 1.01, perMonth: null, halfOn: null })

@@ -4,6 +4,7 @@ import type { StoredPlan } from '../model/stored'
 import type { ZoneClock } from '../time/zone'
 import { sayDay } from '../time/say'
 import { orderFacts } from './facts'
+import type { OrderFacts } from './facts'
 import { severities } from './rule'
 import type { OrderRule, OutOfOrder } from './rule'
 import { cutAfterCoat } from './rules/r01cutAfterCoat'
@@ -90,6 +91,17 @@ export const orderRules: readonly OrderRule[] = [
   lastCall,
 ]
 
+/** What rules read, with dates as views say them. */
+export function orderFactsSaid(
+  rows: RefitRows,
+  plan: StoredPlan | null,
+  clock: ZoneClock,
+  now: number,
+): OrderFacts {
+  const year = clock.dateOf(now).slice(0, 4)
+  return orderFacts(rows, plan, clock, now, (at) => sayDay(clock.dateOf(at), year))
+}
+
 /** Everything out of order in a refit and its plan: stops first, then as time goes. */
 export function outOfOrder(
   rows: RefitRows,
@@ -97,8 +109,7 @@ export function outOfOrder(
   clock: ZoneClock,
   now: number,
 ): OutOfOrder[] {
-  const year = clock.dateOf(now).slice(0, 4)
-  const facts = orderFacts(rows, plan, clock, now, (at) => sayDay(clock.dateOf(at), year))
+  const facts = orderFactsSaid(rows, plan, clock, now)
   const starts = new Map(facts.steps.map((one) => [one.step.id, one.from]))
   const startOf = (one: OutOfOrder) => starts.get(one.stepIds[0] ?? '') ?? Infinity
   return orderRules

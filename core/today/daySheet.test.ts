@@ -123,6 +123,9 @@ describe('the day sheet', () => {
     part('Resin', 'wanted')
     part('Mat', 'ordered')
     part('Tape', 'fitted')
+    // Written down twice, said once, by what knows whether it was bought.
+    for (const what of ['resin ', 'Tape'])
+      add(rows, 'bringLine', what, { stepId: 'plies', what, at: 'toBuy', order: what })
     const take = sheetOf(rows, []).take.map((line) => `${line.what} ${line.amount}: ${line.at}`)
     expect(take).toEqual([
       'Bag b1, Frame : Shed, shelf 2',

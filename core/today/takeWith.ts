@@ -1,5 +1,6 @@
 import { isLocated } from '../bags/bags'
 import type { RefitRows } from '../model/refit'
+import { plainName } from '../stores/pool'
 import { partAt } from '../stores/thingAt'
 import type { ThingAt } from '../stores/thingAt'
 import { formatQuantity } from '../units/quantity'
@@ -28,15 +29,26 @@ const placeWord: Readonly<Record<string, string>> = {
   toBuy: 'to buy',
 }
 
-/** Bring lines, strip-out bags and parts of the day's steps that are not where the work is. */
+const nameAt = (stepId: string | null, name: string): string => `${stepId ?? ''} ${plainName(name)}`
+
+/**
+ * Bring lines, strip-out bags and parts of the day's steps that are not where the work is. What is written down as a part
+ * and as a bring line too is said once, by the part: it knows whether it was bought.
+ */
 export function takeWith(
   rows: RefitRows,
   work: readonly DayLine[],
   frame: Pick<DayFrame, 'placeNeed'>,
 ): TakeLine[] {
   const steps = new Map(work.map((line) => [line.step?.id, line.step]))
+  const asPart = new Set(
+    rows.part
+      .filter((part) => part.state !== 'returned')
+      .map((part) => nameAt(part.neededByStepId, part.name)),
+  )
   const lines = rows.bringLine
     .filter((line) => steps.has(line.stepId) && line.at !== frame.placeNeed)
+    .filter((line) => !asPart.has(nameAt(line.stepId, line.what)))
     .map((line) => ({
       id: line.id,
       entity: 'bringLine' as const,

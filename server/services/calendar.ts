@@ -2,17 +2,26 @@ import ical from 'ical-generator'
 import { afloatBy } from '#core/log/afloat'
 import { checksDue } from '#core/log/checks'
 import { byId } from '#core/model/refit'
+import type { RefitRows } from '#core/model/refit'
 import { acceptedPlan } from '#core/model/stored'
 import { derive } from '#core/progress/derive'
 import { sayGate } from '#core/progress/gateWords'
 import { now } from './clock'
 import { wholeRefit } from './refits'
 
-/** The accepted plan as a calendar: a line a stretch of work, the gates, and what is to be looked at again. */
+/** The accepted plan of a stored refit as a calendar. */
 export async function calendarOf(refitId: string): Promise<string> {
   const { rows } = await wholeRefit(refitId)
+  return calendarText(rows, now())
+}
+
+/**
+ * The accepted plan as a calendar: a line a stretch of work, the gates, and what is to be looked at again.
+ * @param at UTC ms, from which gates and checks are reckoned.
+ */
+export function calendarText(rows: RefitRows, at: number): string {
   const plan = acceptedPlan(rows)
-  const derived = derive(rows, plan, now())
+  const derived = derive(rows, plan, at)
   const steps = byId(rows.step)
   const jobs = byId(rows.job)
   const people = byId(rows.person)
@@ -32,14 +41,14 @@ export async function calendarOf(refitId: string): Promise<string> {
     )
   }
   for (const figures of derived.gates) {
-    const at = plan?.gates.find((gate) => gate.gateId === figures.gate.id)?.at
-    if (at === undefined || figures.plannedOn === null) continue
+    const opensAt = plan?.gates.find((gate) => gate.gateId === figures.gate.id)?.at
+    if (opensAt === undefined || figures.plannedOn === null) continue
     const said = sayGate(figures, derived)
     const { name } = figures.gate
     calendar.createEvent({
       id: `gate-${figures.gate.id}`,
-      start: new Date(at),
-      end: new Date(at + 3_600_000),
+      start: new Date(opensAt),
+      end: new Date(opensAt + 3_600_000),
       summary: said.standing === 'notBefore' ? `${name}, not before this` : name,
       description: [said.title, ...said.leavesOut].join(' '),
     })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft } from '@lucide/vue'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { OutOfOrder } from '#core/order/rule'
 import type { Row } from '#core/model/entities'
 
@@ -8,7 +8,6 @@ import type { Row } from '#core/model/entities'
 const props = defineProps<{
   open: readonly OutOfOrder[]
   left: readonly { readonly found: OutOfOrder; readonly row: Row<'orderKept'> }[]
-  letBe: (found: OutOfOrder, because: string) => Promise<boolean>
 }>()
 defineEmits<{
   close: []
@@ -23,10 +22,6 @@ const looks = {
   note: 'border-rule',
 } as const
 const asked = ref<OutOfOrder | null>(null)
-const because = ref('')
-const said = ref('')
-// The field shows it again when it is left, and the buttons below would move away.
-watch(because, () => (said.value = ''))
 const groups = computed(() =>
   (['stop', 'warn', 'note'] as const)
     .map((severity) => ({
@@ -35,19 +30,6 @@ const groups = computed(() =>
     }))
     .filter((one) => one.list.length > 0),
 )
-function ask(one: OutOfOrder) {
-  asked.value = one
-  because.value = ''
-  said.value = ''
-}
-async function leave() {
-  if (!asked.value) return
-  if (because.value.trim() === '') {
-    said.value = 'Say why it may stay as it is.'
-    return
-  }
-  if (await props.letBe(asked.value, because.value.trim())) asked.value = null
-}
 </script>
 
 <template>
@@ -80,7 +62,7 @@ async function leave() {
             >
               Show
             </button>
-            <button class="btn btn-small btn-quiet" @click="ask(one)">Leave it</button>
+            <button class="btn btn-small btn-quiet" @click="asked = one">Leave it</button>
           </div>
         </li>
       </ul>
@@ -95,14 +77,6 @@ async function leave() {
         </li>
       </ul>
     </details>
-    <UiDialog :open="asked !== null" title="Leave it as it is" @close="asked = null">
-      <p>{{ asked?.sentence }}</p>
-      <UiText v-model="because" class="mt-3" label="Why it may stay" :error="said" />
-      <p class="mt-2 text-ink2">It comes back when what it rests on is another.</p>
-      <div class="mt-4 flex gap-3">
-        <button class="btn btn-main" @click="leave">Leave it</button>
-        <button class="btn" @click="asked = null">Cancel</button>
-      </div>
-    </UiDialog>
+    <LeaveOrder v-model="asked" />
   </section>
 </template>

@@ -83,6 +83,7 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
 <template>
   <aside aria-label="For the day">
     <DecisionLines near class="mb-3" />
+    <DayLastCalls :steps="daySteps" />
     <section v-if="sheet.take.length > 0">
       <div class="flex items-baseline justify-between border-b-2 border-ink">
         <h2>Is it here?</h2>

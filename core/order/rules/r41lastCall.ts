@@ -1,5 +1,7 @@
-import type { Row } from '../../model/entities'
+import type { Row, Step } from '../../model/entities'
 import { groupBy } from '../../model/refit'
+import { usualFacts } from '../../plan/facts'
+import type { SaysFacts } from '../../plan/facts'
 import { dayMs } from '../../time/civil'
 import { formatHours } from '../../units/hours'
 import { does, named } from '../facts'
@@ -30,6 +32,13 @@ function costLater(facts: OrderFacts, call: OrderStep): string {
   return way ? ` Opening it later takes ${formatHours(way.hoursOut + way.hoursBack)}.` : ''
 }
 
+/** True for work that shuts something away: antifoul, a panel, foam, and what says so of itself. Foam that comes off does not. */
+export const isLastCall = (step: SaysFacts & Pick<Step, 'title'>): boolean => {
+  if (step.operation === 'antifoul' || step.closes === true) return true
+  if (step.operation === 'close') return step.closes === null
+  return foam.test(step.title) && !usualFacts(step.operation).opens
+}
+
 const stillOpen = (finding: Row<'finding'>): boolean =>
   finding.state === 'new' || finding.state === 'watch'
 
@@ -58,8 +67,13 @@ export const lastCall: OrderRule = {
     )
     const planned = new Set(facts.jobs.map((one) => one.id))
     return facts.steps.flatMap((call) => {
-      const isCall = does(call, 'antifoul', 'close') || foam.test(call.step.title)
-      if (call.done || !isCall || call.zone === null || call.step.placeNeed !== 'boat') return []
+      if (
+        call.done ||
+        !isLastCall(call.step) ||
+        call.zone === null ||
+        call.step.placeNeed !== 'boat'
+      )
+        return []
       if (call.from > now + daysAhead * dayMs) return []
       const zone = call.zone.id
       const waiting: Waiting[] = [

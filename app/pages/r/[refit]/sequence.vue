@@ -294,7 +294,6 @@ function openStep(stepId: string) {
         v-else-if="showsOrder"
         :open="order.open.value"
         :left="order.left.value"
-        :let-be="order.letBe"
         @close="showsOrder = false"
         @mend="order.mend"
         @again="order.lookAgain"
