@@ -34,6 +34,12 @@ function listen(refitId: string, hearing: Hearing): () => void {
   }
 }
 
+/**
+ * After so long without an answer a bad signal is taken for none, and it is asked again. A plan is large; a change sent
+ * twice is one.
+ */
+const giveUpMs = { change: 15_000, plan: 90_000, reading: 60_000 } as const
+
 /** This window: what it keeps is its own while it lives, and anybody's when it is gone. */
 const windowId = newId()
 const keyFor = (refitId: string, id: string): string => `inch-ahead.waiting.${refitId}.${id}`
@@ -87,9 +93,13 @@ export const browserPorts: Ports = {
   readWhole: (refitId, signal) => api<Whole>(base(refitId), { signal }),
   readSince: (refitId, since, epoch, signal) =>
     api<CaughtUp>(`${base(refitId)}/changes?since=${since}&epoch=${encodeURIComponent(epoch)}`, {
-      signal,
+      signal: AbortSignal.any([signal, AbortSignal.timeout(giveUpMs.reading)]),
     }),
-  send: (refitId, change) => api<Heard>(`${base(refitId)}/changes`, { body: change }),
+  send: (refitId, change) =>
+    api<Heard>(`${base(refitId)}/changes`, {
+      body: change,
+      signal: AbortSignal.timeout(change.quiet ? giveUpMs.plan : giveUpMs.change),
+    }),
   undo: (refitId, wish: UndoWish) => api<Heard>(`${base(refitId)}/undo`, { body: wish }),
   listen,
   keep,

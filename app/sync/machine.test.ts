@@ -27,6 +27,8 @@ class FakeServer {
   epoch = 'first'
   seq = 1
   deaf = false
+  /** What comes before the answer to a change: a bad signal. */
+  signal: Promise<void> = Promise.resolve()
   /** Takes the next change and loses the answer. */
   loseAnswer = false
   readonly asked: string[] = []
@@ -136,6 +138,7 @@ function window(server: FakeServer, storage = new Map<string, readonly Change[]>
     },
     send: async (_, change) => {
       server.hear()
+      await server.signal
       server.asked.push(change.changeId)
       const heard = server.pass(change)
       if (!server.loseAnswer) return heard
@@ -221,6 +224,42 @@ describe('the sync machine', () => {
     expect(machine.state).toMatchObject({ connected: true, waiting: [] })
     expect(storage.get('r')).toEqual([])
     expect(server.log.map((one) => one.changeId)).toEqual(['a', 'b'])
+  })
+
+  it('leaves nobody before a bad signal: what was typed is shown, and what comes of it is heard late', async () => {
+    const server = new FakeServer()
+    const { machine, settle, refused } = window(server)
+    await machine.open('r')
+    let comes = () => {}
+    const goesAway = () => (server.signal = new Promise((resolve) => (comes = resolve)))
+    goesAway()
+    const [first, second] = [
+      machine.send(rename('a', 1, 'Side deck')),
+      machine.send(
+        changeOf('b', [{ op: 'create', entity: 'job', id: 'new', patch: { title: 'New' } }]),
+      ),
+    ]
+    expect(titles(machine.state.rows)).toEqual(['Deck'])
+    await settle()
+    expect(await Promise.all([first, second])).toEqual(['waits', 'waits'])
+    expect(titles(machine.state.rows)).toEqual(['Side deck', 'New'])
+    expect(machine.state).toMatchObject({
+      connected: false,
+      trouble: 'The program takes long to answer.',
+    })
+    comes()
+    await settle()
+    expect(server.log.map((one) => one.changeId)).toEqual(['a', 'b'])
+    expect(machine.state).toMatchObject({ connected: true, trouble: '', waiting: [] })
+    goesAway()
+    const bad = machine.send(rename('c', versionOf(machine.state.rows), 'bad'))
+    await settle()
+    expect(await bad).toBe('waits')
+    comes()
+    await settle()
+    expect(refused.map((one) => one.change.changeId)).toEqual(['c'])
+    expect(titles(machine.state.rows)).toEqual(['Side deck', 'New'])
+    expect(machine.state).toMatchObject({ connected: true, trouble: '' })
   })
 
   it('sends what waited in a window that is gone, once though its answer was lost', async () => {

@@ -33,6 +33,9 @@ export type Sent = 'done' | 'waits'
 export type OnRefused = (change: Change, error: unknown) => void
 
 const againMs = 3000
+/** How long somebody who asked is left without an answer, ms. */
+const patienceMs = 2000
+const slowSaid = 'The program takes long to answer.'
 /** How long a missing number may come late before it is asked for, ms. */
 const gapMs = 300
 
@@ -286,8 +289,8 @@ export class SyncMachine {
 
   /**
    * Sends a change when its turn comes. It is kept before it is sent, so that neither a restart nor a closed
-   * window loses it. Resolves when it stands on the server, or when nobody answers and it waits; throws what it
-   * is refused with.
+   * window loses it. Resolves when it stands on the server, or when nobody answers in time and it waits; throws
+   * what it is refused with by then.
    */
   send(made: Omit<Change, 'epoch' | 'basedOn'>): Promise<Sent> {
     const change = onTopOf({ ...made, epoch: this.now.epoch }, this.waiting, this.confirmed)
@@ -296,8 +299,18 @@ export class SyncMachine {
     )
     this.waiting = [...this.waiting, change]
     this.keepWaiting()
+    // A bad signal answers nothing and cuts nothing: nobody is left before it.
+    this.later(`slow ${change.changeId}`, patienceMs, () => this.waitNoLonger(change.changeId))
     void this.sendWaiting()
     return sent
+  }
+
+  private waitNoLonger(changeId: string): void {
+    const one = this.asking.get(changeId)
+    if (!one) return
+    this.asking.delete(changeId)
+    one.resolve('waits')
+    this.showRows({ connected: false, trouble: slowSaid })
   }
 
   /** What waits in the background from now on: whoever asked is told, and the page shows it as done. */
@@ -337,7 +350,7 @@ export class SyncMachine {
       }
       const one = asker()
       this.dropWaiting(change.changeId)
-      this.showRows()
+      this.showRows({ connected: true, trouble: '' })
       if (one) one.reject(error)
       else this.refused(change, error)
       return true
