@@ -6,13 +6,21 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
+const keptPort = (): string => `PORT_OF_${process.env.TEST_WORKER_INDEX ?? ''}`
+
 /** A port nobody has; in a worker of the browser's tests always the same, so that its browser knows the program again. */
 async function ownPort(): Promise<number> {
-  const worker = process.env.TEST_WORKER_INDEX
-  const kept = `PORT_OF_${worker ?? ''}`
-  const port = Number(process.env[kept] ?? (await freePort()))
-  if (worker !== undefined) process.env[kept] = String(port)
+  const port = Number(process.env[keptPort()] ?? (await freePort()))
+  if (process.env.TEST_WORKER_INDEX !== undefined) process.env[keptPort()] = String(port)
   return port
+}
+
+const addressOf = (port: number | string): string => `http://127.0.0.1:${port}`
+
+/** Where the servers of this worker are; null: none was started yet. */
+export const workerAddress = (): string | null => {
+  const port = process.env[keptPort()]
+  return port === undefined ? null : addressOf(port)
 }
 
 const freePort = (): Promise<number> =>
@@ -43,7 +51,7 @@ export class TestServer {
   }
 
   get url(): string {
-    return `http://127.0.0.1:${this.port}`
+    return addressOf(this.port)
   }
 
   /** What the server said on its way. */

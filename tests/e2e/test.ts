@@ -4,7 +4,8 @@
  * `test` from the library instead.
  */
 import { test as base } from '@playwright/test'
-import type { BrowserContext, Page } from '@playwright/test'
+import type { BrowserContext } from '@playwright/test'
+import { workerAddress } from './server'
 
 export { expect } from '@playwright/test'
 export type { BrowserContext, Locator, Page } from '@playwright/test'
@@ -12,15 +13,16 @@ export type { BrowserContext, Locator, Page } from '@playwright/test'
 /** Everything the program could have kept: its code stays. */
 const kept = 'local_storage,indexeddb,cookies,cache_storage,file_systems'
 
-async function wipe(context: BrowserContext, pages: readonly Page[]): Promise<void> {
+async function wipe(context: BrowserContext): Promise<void> {
   await context.unrouteAll({ behavior: 'ignoreErrors' })
-  const origins = new Set(pages.map((page) => new URL(page.url()).origin))
+  const pages = context.pages()
   const blank = await context.newPage()
   await Promise.all(pages.map((page) => page.close()))
-  const devtools = await context.newCDPSession(blank)
-  for (const origin of origins)
-    if (origin !== 'null')
-      await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: kept })
+  const origin = workerAddress()
+  if (origin !== null) {
+    const devtools = await context.newCDPSession(blank)
+    await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: kept })
+  }
   await blank.close()
 }
 
@@ -39,6 +41,6 @@ export const test = base.extend<object, { homes: Map<string, BrowserContext> }>(
     const context = homes.get(shape) ?? (await browser.newContext())
     homes.set(shape, context)
     await use(context)
-    await wipe(context, context.pages())
+    await wipe(context)
   },
 })
