@@ -15,8 +15,9 @@ function atTheSlip(rows: RefitRows, haul: Haul, wall: (at: number) => Wall): str
   const usual = wall(haul.launch).minutes === hhmm(haul.yard?.liftFrom ?? '09:00')
   const deep = isDeep(rows, haul)
   if (!deep) return usual ? [] : wrong
-  const first = firstDeep(haul, deep, haul.launch, wall)
   // Between two heights ten minutes apart the water is taken to rise straight: two minutes off at the most, and then to the next five.
+  const first =
+    firstDeep(haul, deep, haul.launch, wall) ?? firstDeep(haul, deep, haul.launch, wall, 2)
   if (first !== null)
     return haul.launch >= first - 2 * minute && haul.launch <= first + 7 * minute ? [] : wrong
   // No water that day is right only where there never is any.

@@ -139,7 +139,8 @@ function pairs(rows: RefitRows): Pair[] {
       const all = ranks.get(link.toJobId) ?? []
       const first = all.find((rank) => rank.some((step) => step.state !== 'done')) ?? all[0] ?? []
       cross(
-        from.length > 0 ? from : (own.at(-1) ?? []),
+        // Of a job that is all after its gate, what hangs there is waited for.
+        from.length > 0 ? from : (own.at(-1) ?? hung.get(jobId)?.steps ?? []),
         to.length > 0 ? to : first,
         link.minWaitHours,
         () => link.maxWaitHours,

@@ -17,12 +17,16 @@ export function isDeep(rows: RefitRows, haul: Haul): ((at: number) => boolean) |
   }
 }
 
-/** The first minute of a day's lift hours from which she has her depth for long enough; null: there is none. */
+/**
+ * The first minute of a day's lift hours from which she has her depth for long enough; null: there is none.
+ * @param less minutes by which the water may be short.
+ */
 export function firstDeep(
   haul: Haul,
   deep: (at: number) => boolean,
   at: number,
   wall: (at: number) => Wall,
+  less = 0,
 ): number | null {
   const [opens, shuts] = [hhmm(haul.yard?.liftFrom ?? ''), hhmm(haul.yard?.liftUntil ?? '')]
   const midnight = at - wall(at).minutes * minute
@@ -34,7 +38,7 @@ export function firstDeep(
       // Slings and swing take 35 minutes, and can be done before the water is there.
       const lift = from === null ? 0 : Math.max(opens, from - 35)
       const lowered = Math.max(lift + 35, from ?? 0)
-      if (from !== null && until - lowered >= (haul.yard?.launchMin ?? 0))
+      if (from !== null && until - lowered >= (haul.yard?.launchMin ?? 0) - less)
         return midnight + lift * minute
       from = null
     } else from ??= minutes
