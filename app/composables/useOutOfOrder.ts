@@ -8,7 +8,7 @@ export function useOutOfOrder() {
   const store = useRefitStore()
   const toasts = useToastStore()
   const { undo } = useUndo()
-  const { kept, letBe, lookAgain } = useOrderKept()
+  const { kept, lookAgain } = useOrderKept()
   const today = computed(() => startOfDate(store.zone, store.derived.today))
   const all = computed(() => outOfOrder(store.rows, store.accepted, store.zone, today.value))
   const open = computed(() => all.value.filter((one) => !kept.value.has(one.evidence)))
@@ -27,5 +27,5 @@ export function useOutOfOrder() {
     if (await store.attempt(label, items(newId)))
       toasts.say(`Done: ${label}.`, false, { label: 'Undo', run: undo })
   }
-  return { all, open, left, flagged, mend, letBe, lookAgain }
+  return { all, open, left, flagged, mend, lookAgain }
 }

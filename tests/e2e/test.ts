@@ -26,20 +26,23 @@ async function wipe(context: BrowserContext): Promise<void> {
   await blank.close()
 }
 
-export const test = base.extend<object, { homes: Map<string, BrowserContext> }>({
-  homes: [
-    // eslint-disable-next-line no-empty-pattern -- the library reads what a fixture needs from this pattern
-    async ({}, use) => {
+type HomeFor = (shape: string) => Promise<BrowserContext>
+
+export const test = base.extend<object, { homeFor: HomeFor }>({
+  homeFor: [
+    async ({ browser }, use) => {
       const homes = new Map<string, BrowserContext>()
-      await use(homes)
+      await use(async (shape) => {
+        const context = homes.get(shape) ?? (await browser.newContext())
+        homes.set(shape, context)
+        return context
+      })
       for (const context of homes.values()) await context.close()
     },
     { scope: 'worker' },
   ],
-  context: async ({ browser, homes, viewport, hasTouch }, use) => {
-    const shape = JSON.stringify([viewport, hasTouch])
-    const context = homes.get(shape) ?? (await browser.newContext())
-    homes.set(shape, context)
+  context: async ({ homeFor, viewport, hasTouch }, use) => {
+    const context = await homeFor(JSON.stringify([viewport, hasTouch]))
     await use(context)
     await wipe(context)
   },

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { fieldLabel } from '#core/model/changes'
-import { usualFacts } from '#core/plan/facts'
-import { ownFacts } from '#core/plan/factsSaid'
+import { asUsual, ownFacts } from '#core/plan/factsSaid'
 import type { RecipeMaterial, RecipeStep } from '#core/recipes/recipe'
 import { recipeUnits } from '#core/recipes/recipe'
 
@@ -194,7 +193,7 @@ const removeMaterial = (at: number) =>
           :key="fact"
           :model-value="step[fact] ?? null"
           :label="fieldLabel('step', fact)"
-          :none="`As usual: ${usualFacts(step.operation)[fact] ? 'yes' : 'no'}`"
+          :none="asUsual(step.operation, fact)"
           @update:model-value="emit('change', { [fact]: $event ?? undefined })"
         />
       </div>
