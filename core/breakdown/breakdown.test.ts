@@ -329,6 +329,18 @@ describe('suggested links', () => {
     const painter = rows.job.find((one) => one.id === 'paint') as Job
     expect(suggestedLinks(rows, painter)).toHaveLength(1)
   })
+  it('has dust wait for nothing where what is sanded throws none', () => {
+    const { rows } = meeting()
+    job(rows, 'gloss', { zoneId: 'cabin' })
+    step(rows, 'gloss', 'varnish', { operation: 'varnish' })
+    const offered = (dusty: boolean | null) => {
+      rows.step = rows.step.map((one) => (one.id === 'sand' ? { ...one, dusty } : one))
+      const trim = rows.job.find((one) => one.id === 'trim') as Job
+      return suggestedLinks(rows, trim).map((one) => [one.fromJobId, one.toJobId])
+    }
+    expect(offered(null)).toEqual([['trim', 'gloss']])
+    expect(offered(false)).toEqual([])
+  })
   it('offers nothing that is linked already, by whatever way round', () => {
     const { rows, valve } = meeting()
     link(rows, 'valve', 'trim')

@@ -253,6 +253,19 @@ describe('lines before the lift', () => {
     )
     expect(line('job log')).toMatchObject({ title: 'Log through the hull', state: 'stops' })
   })
+  it('go by what a step says of itself: a pilot hole opens nothing, an insert that is drawn does', () => {
+    const isLine = (more: object) => {
+      const rows = boat()
+      job(rows, 'log', { title: 'Log', zoneId: 'hull', gateId: 'launch' })
+      step(rows, 'log', 'Work', more)
+      const { found } = read(rows, planOf({ Work: [may(5), may(5, 10)] }))
+      return [...found.openings, ...found.before].some((one) => one.key === 'job log')
+    }
+    expect(isLine({ operation: 'drill' })).toBe(true)
+    expect(isLine({ operation: 'drill', opens: false })).toBe(false)
+    expect(isLine({ operation: 'fit' })).toBe(false)
+    expect(isLine({ operation: 'fit', opens: true })).toBe(true)
+  })
 })
 
 describe('what is left ashore', () => {

@@ -4,57 +4,12 @@ import { bigRefit } from '../../demo/bigRefit'
 import { supposing } from '../model/applyChange'
 import type { StoredPlan } from '../model/stored'
 import { makePlan } from '../plan/makePlan'
-import { add, emptyRefit, job, person, step } from '../testing/build'
+import { add, job, step } from '../testing/build'
 import type { Building } from '../testing/build'
+import { boat, clock, hullJob, may, now, planOf } from '../testing/orderRefit'
+import type { Times } from '../testing/orderRefit'
 import { zoneClock } from '../time/zone'
-import { lastCallsOf } from './lastCalls'
 import { orderRules, outOfOrder } from './outOfOrder'
-
-const clock = zoneClock('UTC')
-/** Day and hour of May 2027; she is ashore from 1 April and launched on the 20th at 9:00. */
-const may = (day: number, hour = 9) => Date.UTC(2027, 4, day, hour)
-const now = may(1)
-
-function boat(): Building {
-  const rows = emptyRefit()
-  add(rows, 'place', 'yard', { name: 'Yard', kind: 'yard' })
-  add(rows, 'haulOut', 'haul', {
-    name: 'Spring',
-    placeId: 'yard',
-    liftOutAimed: '2027-04-01',
-    liftOutActual: '2027-04-01',
-    launchAimed: '2027-05-20',
-  })
-  add(rows, 'gate', 'launch', { name: 'Launch', kind: 'launch', haulOutId: 'haul' })
-  add(rows, 'zone', 'hull', { name: 'Hull', strake: 'underwater', belowWaterline: true })
-  add(rows, 'zone', 'deck', { name: 'Deck', strake: 'deck', coreKind: 'balsa' })
-  add(rows, 'zone', 'saloon', { name: 'Saloon', strake: 'below' })
-  person(rows, 'ida', [6, 7], '08:00', '18:00')
-  return rows
-}
-
-/** When steps are planned: from, to, and when they are ready. */
-type Times = Record<string, readonly [from: number, to: number, readyAt?: number]>
-
-function planOf(times: Times, more: Partial<StoredPlan> = {}): StoredPlan {
-  return {
-    status: 'feasible',
-    now,
-    placements: Object.entries(times).map(([stepId, [from, to, readyAt]]) => ({
-      stepId,
-      segments: [[from, to]],
-      readyAt: readyAt ?? to,
-      personIds: ['ida'],
-      binding: { kind: 'now' },
-    })),
-    urgencies: {},
-    gates: [{ gateId: 'launch', at: may(20), readyAt: may(19), binding: { kind: 'now' } }],
-    launches: [{ haulOutId: 'haul', from: Date.UTC(2027, 3, 1, 12), at: may(20) }],
-    reasons: [],
-    warnings: [],
-    ...more,
-  }
-}
 
 const numbers = (rows: Building, plan: StoredPlan) =>
   outOfOrder(rows, plan, clock, now).map((one) => one.rule)
@@ -87,8 +42,6 @@ function rule(
     },
   }
 }
-const hullJob = (rows: Building, id: string) => job(rows, id, { zoneId: 'hull', gateId: 'launch' })
-
 rule(
   1,
   (rows) => {
@@ -667,70 +620,6 @@ describe('order rules', () => {
     const plan = makePlan(rows, Date.UTC(2027, 3, 17, 7, 30)).plan
     const all = outOfOrder(rows, plan, zoneClock('Europe/Dublin'), Date.UTC(2027, 3, 17, 7, 30))
     expect(new Set(all.map((one) => one.evidence)).size).toBe(all.length)
-  })
-})
-
-describe('last calls of a day', () => {
-  /** Antifoul and a sole that is shut, with a find and an open choice; a wire that shuts nothing. */
-  function shutting() {
-    const rows = boat()
-    hullJob(rows, 'coats')
-    step(rows, 'coats', 'coat', { operation: 'antifoul' })
-    job(rows, 'floor', { zoneId: 'saloon' })
-    step(rows, 'floor', 'sole down', { operation: 'close' })
-    step(rows, 'floor', 'wire', { operation: 'wire' })
-    add(rows, 'finding', 'soft', { title: 'Soft spot at the skeg', zoneId: 'hull', severity: 3 })
-    add(rows, 'decision', 'pump', { title: 'Which pump', jobId: 'floor' })
-    const plan = planOf({
-      coat: [may(8), may(8, 12)],
-      'sole down': [may(9), may(9, 12)],
-      wire: [may(8), may(8, 10)],
-    })
-    const of = (...ids: string[]) =>
-      lastCallsOf(
-        rows.step.filter((one) => ids.includes(one.id)),
-        rows,
-        plan,
-        clock,
-        now,
-      )
-    return { rows, of }
-  }
-  it('are those of its own steps, and none of what shuts nothing', () => {
-    const { of } = shutting()
-    expect(of('wire')).toEqual([])
-    expect(of('coat', 'wire').map((one) => one.sentence)).toEqual([
-      expect.stringMatching(
-        /^Last call before “coat” \(coats\) on .*: found: Soft spot at the skeg\./,
-      ),
-    ])
-    expect(of('coat', 'sole down').map((one) => one.stepIds[0])).toEqual(['coat', 'sole down'])
-  })
-  it('come before foam and what says that it shuts, not before foam that comes off', () => {
-    const { rows, of } = shutting()
-    const shuts = (more: object) => {
-      rows.step = rows.step.map((one) => (one.id === 'coat' ? { ...one, ...more } : one))
-      return of('coat').length === 1
-    }
-    expect(shuts({ operation: 'fill', title: 'Foam the voids' })).toBe(true)
-    expect(shuts({ operation: 'strip', title: 'Foam off' })).toBe(false)
-    expect(shuts({ operation: 'strip', title: 'Foam off', opens: false })).toBe(false)
-    expect(shuts({ operation: 'fit', title: 'Lining up', opens: null })).toBe(false)
-    expect(shuts({ closes: true })).toBe(true)
-    expect(shuts({ operation: 'close', closes: false })).toBe(false)
-  })
-  it('are gone once somebody let them be, and back with whatever is new', () => {
-    const { rows, of } = shutting()
-    const [own] = of('coat')
-    add(rows, 'orderKept', 'k', {
-      rule: 41,
-      evidence: own?.evidence,
-      because: 'Next year',
-      at: now,
-    })
-    expect(of('coat')).toEqual([])
-    add(rows, 'finding', 'more', { title: 'Blister', zoneId: 'hull', severity: 2 })
-    expect(of('coat')).toHaveLength(1)
   })
 })
 

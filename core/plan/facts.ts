@@ -118,13 +118,25 @@ const cautions: Partial<Record<Operation, string>> = {
   move: 'The yard moves stands, never you. Chocked before anyone goes under.',
 }
 
-/** The usual caution of an operation; '': it has none. */
-export const usualCaution = (operation: Operation): string => cautions[operation] ?? ''
+/** Of dust that a step throws and its kind does not. */
+export const dustCaution = 'P3 respirator, goggles, extraction on.'
 
-/** The usual caution of the step's operation with its own added to it; '' when there is neither. Source: handbook-2 D10. */
-export const cautionsOf = (step: Pick<Step, 'caution' | 'operation'>): string =>
-  cautionList(step).join(' ')
+type AsksCare = Pick<Step, 'operation'> & Partial<Pick<Step, 'dusty'>>
+
+/** What is looked out for at a step by what it does: that of its own dust before that of its operation. */
+export const usualCautions = ({ operation, dusty }: AsksCare): string[] => {
+  const ofOperation = cautions[operation]
+  return [
+    ...(dusty === true && !usualFacts(operation).dusty ? [dustCaution] : []),
+    ...(ofOperation === undefined ? [] : [ofOperation]),
+  ]
+}
+
+type OwnCare = AsksCare & Pick<Step, 'caution'>
+
+/** The usual cautions of what the step does with its own added to them; '' when there is none. Source: handbook-2 D10. */
+export const cautionsOf = (step: OwnCare): string => cautionList(step).join(' ')
 
 /** The same, one by one. */
-export const cautionList = (step: Pick<Step, 'caution' | 'operation'>): string[] =>
-  [...new Set([cautions[step.operation] ?? '', step.caution.trim()])].filter(Boolean)
+export const cautionList = (step: OwnCare): string[] =>
+  [...new Set([...usualCautions(step), step.caution.trim()])].filter(Boolean)

@@ -240,6 +240,20 @@ describe('the day sheet', () => {
     it('offers short work by its job', () => {
       expect(offered(() => {})).toEqual([['hinges', 'Lids']])
     })
+    it('offers no dust beside what is wet, by what the step says of itself', () => {
+      const offers = (given: object) =>
+        offered((rows) => {
+          patch('hinges', given)(rows)
+          const lids = rows.job.findIndex((one) => one.id === 'Lids')
+          const plies = rows.step.find((one) => one.id === 'plies')
+          const zoneId = rows.job.find((one) => one.id === plies?.jobId)?.zoneId ?? null
+          rows.job[lids] = { ...rows.job[lids]!, zoneId }
+        }).length
+      expect(offers({})).toBe(1)
+      expect(offers({ dusty: true })).toBe(0)
+      expect(offers({ operation: 'fair' })).toBe(0)
+      expect(offers({ operation: 'fair', dusty: false })).toBe(1)
+    })
     it('offers nothing when nothing cures', () => {
       expect(offered(patch('plies', { waitKind: 'none' }))).toEqual([])
     })

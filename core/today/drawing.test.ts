@@ -11,7 +11,8 @@ import { dayScale } from './dayScale'
 import { alongStrands } from './alongStrands'
 import { sayDaySheet, shortTitle } from './sayDay'
 import { columnOfLine, strandsOf } from './strands'
-import { wearOf } from './wear'
+import { cautionList } from '../plan/facts'
+import { wearMark, wearOf } from './wear'
 
 const day = Date.UTC(2027, 3, 17)
 const at = (hour: number) => day + hour * 3_600_000
@@ -220,6 +221,24 @@ describe('what is worn', () => {
     expect(wear.map((one) => [one.mark, one.from, one.to, one.personIds])).toEqual([
       ['mask', at(8), at(12), ['a', 'b']],
     ])
+  })
+  it('is a mask where a step throws dust of its own, beside what its kind asks for', () => {
+    const rows = emptyRefit()
+    job(rows, 'J')
+    const trim = step(rows, 'J', 't', { operation: 'laminate', dusty: true })
+    const wetSanded = step(rows, 'J', 's', { operation: 'fair', dusty: false })
+    expect(wearMark(trim)).toBe('mask')
+    expect(wearOf([line(8, 9, ['a'], { step: trim })]).map((one) => one.mark)).toEqual([
+      'mask',
+      'glove',
+    ])
+    expect(cautionList({ ...trim, caution: 'Mind the fan' })).toEqual([
+      'P3 respirator, goggles, extraction on.',
+      expect.stringMatching(/^Gloves/),
+      'Mind the fan',
+    ])
+    // What is sanded wet is still dust once it dries.
+    expect(wearMark(wetSanded)).toBe('mask')
   })
 })
 

@@ -1,6 +1,7 @@
 /** What is worn and kept off on a day: each caution once, with who and when. */
+import type { Step } from '../model/entities'
 import type { Operation } from '../model/words'
-import { usualCaution } from '../plan/facts'
+import { dustCaution, usualCautions } from '../plan/facts'
 import type { DayLine } from './dayLine'
 
 /** The mark by which a caution is known at its step. */
@@ -10,13 +11,20 @@ const masks: readonly Operation[] = ['grind', 'fair', 'cut']
 const gloves: readonly Operation[] = ['laminate', 'fill', 'bed', 'antifoul']
 const flames: readonly Operation[] = ['prime', 'barrier', 'paint', 'varnish', 'weld']
 
-/** The mark of an operation's usual caution; null: it has none. */
-export function wearMark(operation: Operation): WearMark | null {
-  if (usualCaution(operation) === '') return null
+function markOf(operation: Operation): WearMark {
   if (masks.includes(operation)) return 'mask'
   if (gloves.includes(operation)) return 'glove'
   return flames.includes(operation) ? 'flame' : 'hand'
 }
+
+const marked = (step: Step): { readonly text: string; readonly mark: WearMark }[] =>
+  usualCautions(step).map((text) => ({
+    text,
+    mark: text === dustCaution ? 'mask' : markOf(step.operation),
+  }))
+
+/** The mark of the first of a step's usual cautions; null: it has none. */
+export const wearMark = (step: Step): WearMark | null => marked(step)[0]?.mark ?? null
 
 /** A caution of the day. */
 export interface Wear {
@@ -30,18 +38,18 @@ export interface Wear {
 /** The usual cautions of a day's lines, each once, from the first step that asks for it to the last. */
 export function wearOf(lines: readonly DayLine[]): Wear[] {
   const found = new Map<string, Wear>()
-  for (const line of lines) {
-    const mark = line.step ? wearMark(line.step.operation) : null
-    if (!line.step || !mark) continue
-    const text = usualCaution(line.step.operation)
-    const known = found.get(text)
-    found.set(text, {
-      mark,
-      text,
-      from: Math.min(known?.from ?? Infinity, line.from),
-      to: Math.max(known?.to ?? 0, line.to),
-      personIds: [...new Set([...(known?.personIds ?? []), ...line.personIds])],
-    })
+  for (const { step, from, to, personIds } of lines) {
+    if (!step) continue
+    for (const { text, mark } of marked(step)) {
+      const known = found.get(text)
+      found.set(text, {
+        mark,
+        text,
+        from: Math.min(known?.from ?? Infinity, from),
+        to: Math.max(known?.to ?? 0, to),
+        personIds: [...new Set([...(known?.personIds ?? []), ...personIds])],
+      })
+    }
   }
   return [...found.values()].sort((a, b) => a.from - b.from)
 }

@@ -52,7 +52,7 @@ const hasSecond = computed(() => props.room >= (binds.value || mends.value ? 62 
 const doing = computed(() => step.value?.state === 'doing')
 const count = computed(() => (step.value && isCounted(step.value) ? countOf(step.value, 0) : null))
 const fails = computed(() => (step.value ? failedReadings(step.value, store.rows.reading) : []))
-const wear = computed(() => (step.value ? wearMark(step.value.operation) : null))
+const wear = computed(() => (step.value ? wearMark(step.value) : null))
 /** Said first, and beside the hours where there is no second line: what is done after it hangs on it. */
 const waits = computed(() =>
   props.line.waitUntil ? `waits until ${shortDateTime(props.line.waitUntil, store.zone)}` : '',

@@ -9,8 +9,8 @@ export const dustOnFinish: OrderRule = {
   title: 'Dust after the finish coat',
   find: (facts) =>
     facts.steps.flatMap((dust) => {
-      if (dust.done || !does(dust, 'grind', 'cut', 'fair') || dust.step.placeNeed !== 'boat')
-        return []
+      const throwsDust = dust.step.dusty ?? does(dust, 'grind', 'cut', 'fair')
+      if (dust.done || !throwsDust || dust.step.placeNeed !== 'boat') return []
       const coats = facts.atZone(dust.zone?.id ?? '').filter((one) => does(one, 'paint', 'varnish'))
       const before = coats.filter((one) => one.to <= dust.from && one.job.id !== dust.job.id).at(-1)
       // A finish that is still to get its last coat does not mind.

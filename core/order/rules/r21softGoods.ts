@@ -1,3 +1,4 @@
+import { factsOf } from '../../plan/facts'
 import { does, named, speaksOf } from '../facts'
 import { firstThen } from '../mending'
 import { found } from '../rule'
@@ -14,9 +15,7 @@ export const softGoods: OrderRule = {
       if (goods.done || !does(goods, 'fit', 'close') || !speaksOf(goods, soft)) return []
       const dust = facts
         .atZone(goods.zone?.id ?? '')
-        .filter(
-          (one) => does(one, 'grind', 'cut', 'drill', 'fair') && !one.done && one.from >= goods.to,
-        )
+        .filter((one) => factsOf(one.step).dusty && !one.done && one.from >= goods.to)
         .at(-1)
       if (!dust) return []
       return [

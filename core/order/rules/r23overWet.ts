@@ -21,7 +21,8 @@ export const overWet: OrderRule = {
         .find(
           (one) =>
             one.from >= last.at &&
-            (factsOf(one.step).coats || does(one, 'close', 'laminate', 'fill')),
+            (factsOf(one.step).coats ||
+              (one.step.closes ?? does(one, 'close', 'laminate', 'fill'))),
         )
       if (!over) return []
       return [
