@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import type { Row } from '#core/model/entities'
 import type { OutOfOrder } from '#core/order/rule'
 
-/** What is out of order and somebody lets be, with the reason; it comes back when what it rests on is another. */
+/** What is out of order and somebody lets be, with the reason; it comes back when something it rests on changes. */
 export function useOrderKept() {
   const store = useRefitStore()
   const time = useTimeStore()

@@ -16,7 +16,7 @@ const words: Record<OwnFact | 'splittable', { readonly yes: string; readonly no:
 type Says = Partial<SaysFacts & Pick<Step, 'splittable'>> & Pick<Step, 'operation'>
 
 /** What holds of a step where it says nothing itself. */
-export function usually(operation: Step['operation'], fact: keyof typeof words): boolean {
+function usually(operation: Step['operation'], fact: keyof typeof words): boolean {
   const usual = usualFacts(operation)
   return fact === 'splittable' ? !usual.inOneGo : usual[fact]
 }

@@ -2,6 +2,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { expect, it } from 'vitest'
 import { add, emptyRefit, job, step } from '#core/testing/build'
+import { keepPlan } from '#core/testing/keptPlan'
 import { components } from './components'
 import { openOn } from './fakeServer'
 
@@ -14,30 +15,7 @@ async function today() {
   add(rows, 'finding', 'soft', { title: 'Soft frame', zoneId: 'bilge', severity: 3 })
   job(rows, 'sole', { zoneId: 'bilge' })
   const down = step(rows, 'sole', 'down', { title: 'Sole down', operation: 'close' })
-  add(rows, 'plan', 'plan', {
-    inputsHash: 'x',
-    at: 0,
-    seed: 1,
-    iterations: 1,
-    result: {
-      status: 'feasible',
-      now: at(7),
-      placements: [
-        {
-          stepId: 'down',
-          personIds: [],
-          segments: [[at(9), at(12)]],
-          readyAt: at(12),
-          binding: { kind: 'now' },
-        },
-      ],
-      urgencies: {},
-      gates: [],
-      launches: [],
-      reasons: [],
-      warnings: [],
-    },
-  })
+  keepPlan(rows, at(7), { down: { segments: [[at(9), at(12)]] } })
   const { server } = await openOn(rows)
   const page = mount(components.DayLastCalls, {
     props: { steps: [down] },

@@ -1,6 +1,7 @@
 /** The plan in a calendar of its own: what stands when, as another program reads it. */
 import { expect, it } from 'vitest'
 import { add, emptyRefit, job, person, step } from '../../core/testing/build'
+import { keepPlan } from '../../core/testing/keptPlan'
 import { calendarText } from '../../server/services/calendar'
 
 const at = (day: number, hour: number) => Date.UTC(2027, 3, day, hour)
@@ -14,40 +15,21 @@ function boat(bare: boolean) {
   step(rows, 'Hull', 'fair', { title: 'Fair it' })
   step(rows, 'Hull', 'set', { title: 'Set', hoursLikely: 0 })
   if (bare) job(rows, 'Rig', { gateId: 'ready' })
-  const placed = (stepId: string, personIds: string[], segments: number[][], readyAt: number) => ({
-    stepId,
-    personIds,
-    segments,
-    readyAt,
-    binding: { kind: 'now' },
-  })
-  add(rows, 'plan', 'plan', {
-    inputsHash: 'x',
-    at: 0,
-    seed: 1,
-    iterations: 1,
-    result: {
-      status: 'feasible',
-      now: at(17, 7),
-      placements: [
-        placed(
-          'fair',
-          ['Ann'],
-          [
-            [at(17, 9), at(17, 12)],
-            [at(24, 9), at(24, 10)],
-          ],
-          at(24, 10),
-        ),
-        placed('set', [], [[at(24, 10), at(24, 10)]], at(24, 10)),
-      ],
-      urgencies: {},
-      gates: [{ gateId: 'ready', at: at(24, 10), readyAt: at(24, 10) }],
-      launches: [],
-      reasons: [],
-      warnings: [],
+  const fair: [number, number][] = [
+    [at(17, 9), at(17, 12)],
+    [at(24, 9), at(24, 10)],
+  ]
+  keepPlan(
+    rows,
+    at(17, 7),
+    {
+      fair: { personIds: ['Ann'], segments: fair },
+      set: { segments: [[at(24, 10), at(24, 10)]] },
     },
-  } as never)
+    {
+      gates: [{ gateId: 'ready', at: at(24, 10), readyAt: at(24, 10), binding: { kind: 'now' } }],
+    },
+  )
   return rows
 }
 

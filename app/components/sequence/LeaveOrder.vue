@@ -27,7 +27,7 @@ async function leave() {
   <UiDialog :open="found !== null" title="Leave it as it is" @close="found = null">
     <p>{{ found?.sentence }}</p>
     <UiText v-model="because" class="mt-3" label="Why it may stay" :error="said" />
-    <p class="mt-2 text-ink2">It comes back when what it rests on is another.</p>
+    <p class="mt-2 text-ink2">It comes back when something it rests on changes.</p>
     <div class="mt-4 flex gap-3">
       <button class="btn btn-main" @click="leave">Leave it</button>
       <button class="btn" @click="found = null">Cancel</button>
