@@ -59,7 +59,11 @@ const needs = ({ fields }: DraftStep): string =>
 const cautions = computed(() => {
   const found = new Map<string, string>()
   for (const { fields } of props.draft.steps) {
-    const said = cautionsOf({ ...fields, caution: fields.caution ?? '', operation: fields.operation ?? 'fit' })
+    const said = cautionsOf({
+      ...fields,
+      caution: fields.caution ?? '',
+      operation: fields.operation ?? 'fit',
+    })
     if (said && !found.has(said)) found.set(said, fields.title)
   }
   return [...found].map(([caution, title]) => ({ caution, title }))
