@@ -6,6 +6,7 @@ import { refitPass } from './schedule/refitPass'
 import { stays } from './schedule/sites'
 import type { Sites } from './schedule/sites'
 import { ceilTick } from './schedule/tick'
+import type { Interval } from '../time/intervals'
 import { urgency } from './urgency'
 import type { Order } from './urgency'
 
@@ -89,7 +90,7 @@ function away(
     whole: some,
     away: (person, day) => some.away(person, day) || isGone(person, day),
     presence: (person, placeNeed, day, ends) =>
-      isGone(person, day) ? [] : some.presence(person, placeNeed, day, ends),
+      isGone(person, day) ? none : some.presence(person, placeNeed, day, ends),
     ends(person, day) {
       const ends = some.ends(person, day)
       if (ends === stays.notAtAll || isGone(person, day)) return stays.notAtAll
@@ -107,6 +108,8 @@ function away(
     },
   }
 }
+
+const none: readonly Interval[] = []
 
 /** Days from now for which who comes is remembered, and the marks they are kept as. */
 const mostDaysKept = 4000

@@ -82,7 +82,7 @@ export class Waits {
     const hours = this.hoursOf(step, 'cured') * (waitsLeft(step) - 1) + this.hoursOf(step, once)
     if (step.waitKind !== 'chem') return finish + hours * hourMs
     const site = this.weather.siteOf(step)
-    const { at, left } = this.throughForecast({ ...step, waitHours: hours }, site, finish)
+    const { at, left } = this.throughForecast(step, hours, site, finish)
     return left <= 0 ? at : this.byMonths(step, site, at, left)
   }
 
@@ -143,10 +143,15 @@ export class Waits {
   }
 
   /** What a cure earns in the hours known; where they end or have a gap it goes on by the month. */
-  private throughForecast(step: Step, site: Site, finish: number): { at: number; left: number } {
+  private throughForecast(
+    step: Step,
+    waitHours: number,
+    site: Site,
+    finish: number,
+  ): { at: number; left: number } {
     const { hours } = this.weather
     let at = finish
-    let left = step.waitHours
+    let left = waitHours
     if (site.exposure === 'roof') return { at, left }
     for (let index = Math.max(0, this.weather.indexAt(at)); index < hours.length; index++) {
       const hour = hours[index] as WeatherHour
@@ -187,8 +192,9 @@ const waitsLeft = (step: Step): number =>
   step.state === 'done' || step.state === 'dropped' ? 1 : roundsLeft(step)
 
 /** The next month, or the next time something is put up or taken down. */
-const nextChange = (site: Site, at: number): number =>
-  Math.min(
-    nextMonth(at),
-    ...site.standing.flatMap((one) => [one.from, one.to]).filter((edge) => edge > at),
-  )
+function nextChange(site: Site, at: number): number {
+  let next = nextMonth(at)
+  for (const { from, to } of site.standing)
+    for (const edge of [from, to]) if (edge > at && edge < next) next = edge
+  return next
+}

@@ -20,10 +20,11 @@ export function joined(list: readonly Interval[]): Interval[] {
 export function intersect(a: readonly Interval[], b: readonly Interval[]): Interval[] {
   const both: Interval[] = []
   for (let i = 0, j = 0; i < a.length && j < b.length;) {
-    const [left, right] = [a[i] as Interval, b[j] as Interval]
+    const left = a[i] as Interval
+    const right = b[j] as Interval
     const from = Math.max(left[0], right[0])
     const to = Math.min(left[1], right[1])
-    if (from < to) both.push([from, to])
+    if (from < to) both.push(from === left[0] && to === left[1] ? left : [from, to])
     if (left[1] < right[1]) i++
     else j++
   }

@@ -69,7 +69,8 @@ export function siteReader(
   const zones = byId(rows.zone)
   const standing = standingByZone(rows, clock)
   const shed = rows.place.find((place) => place.kind === 'shed') ?? null
-  const known = new Map<string, Site>()
+  /** By job, then kind of place: this is asked for every step of every pass. */
+  const known = new Map<string, Partial<Record<Step['placeNeed'], Site>>>()
   const siteOf = (zone: Zone | undefined, placeNeed: Step['placeNeed']): Site => {
     const isHoused = placeNeed !== 'boat' || (zone !== undefined && housed.includes(zone.strake))
     if (isHoused) {
@@ -86,14 +87,15 @@ export function siteReader(
     }
   }
   return (step) => {
-    const zoneId = jobs.get(step.jobId)?.zoneId ?? ''
-    const key = `${step.placeNeed} ${zoneId}`
-    let site = known.get(key)
-    if (!site) {
-      site = siteOf(zones.get(zoneId), step.placeNeed)
-      known.set(key, site)
+    let ofJob = known.get(step.jobId)
+    if (!ofJob) {
+      ofJob = {}
+      known.set(step.jobId, ofJob)
     }
-    return site
+    return (ofJob[step.placeNeed] ??= siteOf(
+      zones.get(jobs.get(step.jobId)?.zoneId ?? ''),
+      step.placeNeed,
+    ))
   }
 }
 

@@ -92,8 +92,7 @@ export class Diary {
     segments: readonly Interval[],
     stepId: string,
   ): void {
-    for (const person of crew)
-      for (const [from, to] of segments) this.engage(person, place, from, to, stepId)
+    for (const person of crew) for (const span of segments) this.engage(person, place, span, stepId)
   }
 
   /** False where somebody would be left at another place on a day whose night counts on the boat. */
@@ -119,12 +118,7 @@ export class Diary {
       for (const day of new Set(segments.map(([from]) => this.clock.dayOf(from)))) {
         const entry = days.get(day)
         if (!entry) continue
-        const left = entry.stays
-          .map((stay) => ({
-            ...stay,
-            engagements: stay.engagements.filter((one) => one.stepId !== stepId),
-          }))
-          .filter((stay) => stay.engagements.length > 0)
+        const left = withoutStep(entry.stays, stepId)
         // Without anything at the boat no night there is counted on any more.
         const ends = left.some((stay) => stay.place === 'boat') ? entry.ends : nights.notAtAll
         if (left.length > 0) days.set(day, this.withRoom(person, day, left, ends))
@@ -221,37 +215,28 @@ export class Diary {
     let free: readonly Interval[] | null = null
     for (const person of wanted.crew) {
       let left = this.leftOf(person, wanted, day)
+      if (left.length === 0) return none
       const pause = wanted.splittable ? this.sites.pauseOn(person, day) : null
       if (pause) left = without(left, pause[0], pause[1])
-      if (left.length === 0) return none
       free = free === null ? left : intersect(free, left)
     }
     return free ?? none
   }
 
-  private leftOf(
-    person: number,
-    { place, workMs, ignoring }: Wanted,
-    day: number,
-  ): readonly Interval[] {
+  private leftOf(person: number, wanted: Wanted, day: number): readonly Interval[] {
+    const { place, ignoring } = wanted
     const entry = this.days[person]?.get(day)
     if (!entry) return this.sites.presence(person, place, day, this.endsOf(person, place, day))
     if (isBare(entry)) return this.roomOnBare(person, place, day)
-    const isIgnored = (one: Engagement) => one.stepId === ignoring
-    if (ignoring !== undefined && entry.stays.some((one) => one.engagements.some(isIgnored))) {
-      const others = entry.stays
-        .map((stay) => ({
-          ...stay,
-          engagements: stay.engagements.filter((one) => !isIgnored(one)),
-        }))
-        .filter((stay) => stay.engagements.length > 0)
-      if (others.length === 0 && place !== 'boat' && this.isSleptOn(person, day)) return none
-      return this.roomIn(person, day, others, place, entry.ends, workMs)
+    if (ignoring !== undefined) {
+      const others = withoutStep(entry.stays, ignoring)
+      if (others !== entry.stays) {
+        if (others.length === 0 && place !== 'boat' && this.isSleptOn(person, day)) return none
+        return this.roomIn(person, day, others, place, entry.ends, wanted.workMs)
+      }
     }
-    const [first, second] = entry.stays
-    if (first?.place === place) return first.free
-    if (second?.place === place) return second.free
-    return this.roomIn(person, day, entry.stays, place, entry.ends, workMs)
+    for (const stay of entry.stays) if (stay.place === place) return stay.free
+    return this.roomIn(person, day, entry.stays, place, entry.ends, wanted.workMs)
   }
 
   /**
@@ -293,20 +278,20 @@ export class Diary {
   /** Ends of a day for a place that can go on into the night: nothing elsewhere the day before or after. */
   private endsOf(person: number, place: PlaceNeed, day: number): number {
     if (place !== 'boat') return nights.notAtAll
-    const possible = this.sites.ends(person, day)
-    if (possible === nights.notAtAll) return possible
-    const isAtHer = (on: number) =>
-      (this.days[person]?.get(on)?.stays ?? []).every((stay) => stay.place === 'boat')
     const { sinceYesterday, untilTomorrow } = nights
+    let ends = this.sites.ends(person, day)
     // The day beside it may go on elsewhere, as long as it begins or ends with the night there.
-    return (
-      (isAtHer(day - 1) || this.countsOn(person, day - 1, untilTomorrow)
-        ? possible & sinceYesterday
-        : 0) |
-      (isAtHer(day + 1) || this.countsOn(person, day + 1, sinceYesterday)
-        ? possible & untilTomorrow
-        : 0)
-    )
+    if (ends & sinceYesterday && !this.mayBeAtHer(person, day - 1, untilTomorrow))
+      ends &= ~sinceYesterday
+    if (ends & untilTomorrow && !this.mayBeAtHer(person, day + 1, sinceYesterday))
+      ends &= ~untilTomorrow
+    return ends
+  }
+
+  /** True when a day has nothing elsewhere, or counts on a night at the boat at that end of it. */
+  private mayBeAtHer(person: number, day: number, end: number): boolean {
+    const stays = this.days[person]?.get(day)?.stays
+    return !stays || stays.every((stay) => stay.place === 'boat') || this.countsOn(person, day, end)
   }
 
   /** True when a day with something to do counts on a night at the boat at that end of it. */
@@ -327,29 +312,27 @@ export class Diary {
   private withRoom(person: number, day: number, stays: readonly Stay[], ends: number): DiaryDay {
     return {
       ends,
-      stays: stays.map((stay) => ({
-        ...stay,
-        free: this.roomIn(person, day, stays, stay.place, ends, Infinity),
+      stays: stays.map(({ place, engagements }) => ({
+        place,
+        engagements,
+        free: this.roomIn(person, day, stays, place, ends, Infinity),
       })),
     }
   }
 
-  private engage(person: number, place: PlaceNeed, from: number, to: number, stepId: string): void {
+  private engage(person: number, place: PlaceNeed, span: Interval, stepId: string): void {
+    const [from, to] = span
     const day = this.clock.dayOf(from)
     const days = this.days[person] as Map<number, DiaryDay>
     const before = days.get(day)
     // A person is nowhere else on a day at the boat that goes on into the night.
     const ends = before && !isBare(before) ? before.ends : this.endsOf(person, place, day)
     const kept = before && !isBare(before) ? before.stays : []
-    const engagements = [
-      ...(kept.find((stay) => stay.place === place)?.engagements ?? []),
-      { from, to, stepId },
-    ].sort((a, b) => a.from - b.from)
+    const own = kept.find((stay) => stay.place === place)
+    const engagements = inOrder(own?.engagements, { from, to, stepId })
     const stay: Stay = { place, engagements, free: none }
-    days.set(
-      day,
-      this.withRoom(person, day, [...kept.filter((one) => one.place !== place), stay], ends),
-    )
+    const others = own ? kept.filter((one) => one !== own) : kept
+    days.set(day, this.withRoom(person, day, [...others, stay], ends))
     if (ends & nights.sinceYesterday) this.keepFor(person, day - 1, nights.untilTomorrow)
     if (ends & nights.untilTomorrow) this.keepFor(person, day + 1, nights.sinceYesterday)
     this.mark(person, day)
@@ -423,8 +406,25 @@ function oneSide(
 }
 
 /** True for a day kept for the boat on which nothing is done. */
-const isBare = ({ stays }: DiaryDay): boolean =>
-  stays.every((stay) => stay.engagements.length === 0)
+const isBare = (entry: DiaryDay): boolean => entry === atHer
+
+/** Stays without a step, those with nothing else left out; the same stays where the step is in none of them. */
+function withoutStep(stays: readonly Stay[], stepId: string): readonly Stay[] {
+  if (!stays.some((stay) => stay.engagements.some((one) => one.stepId === stepId))) return stays
+  return stays
+    .map((stay) => ({
+      ...stay,
+      engagements: stay.engagements.filter((one) => one.stepId !== stepId),
+    }))
+    .filter((stay) => stay.engagements.length > 0)
+}
+
+/** Engagements in time order with one more among them. */
+function inOrder(kept: readonly Engagement[] | undefined, one: Engagement): readonly Engagement[] {
+  if (!kept) return [one]
+  const at = kept.findIndex((other) => other.from > one.from)
+  return at < 0 ? [...kept, one] : [...kept.slice(0, at), one, ...kept.slice(at)]
+}
 
 /** A day kept for the boat, as the night before or after it is spent there. */
 const atHer: DiaryDay = {

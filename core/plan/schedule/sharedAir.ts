@@ -79,9 +79,19 @@ class Layer {
   }
 }
 
+/** Layers by the air they are in, and by the place on the boat. */
+interface AirLayers {
+  readonly air: Map<string, Layer>
+  readonly zone: Map<string, Layer>
+}
+
 /** What is wet and what throws dust where and when, as a pass lays it. */
 export class SharedAir {
-  private readonly layers = new Map<string, Layer>()
+  private readonly layers: Readonly<Record<AirKind, AirLayers>> = {
+    wet: { air: new Map(), zone: new Map() },
+    dust: { air: new Map(), zone: new Map() },
+  }
+  private isClear = true
   private readonly zoneOf: (step: Step) => string | null
 
   constructor(
@@ -107,23 +117,24 @@ export class SharedAir {
     for (const kind of kindsOf(step)) {
       const tail = (to: number) => (kind === 'wet' ? this.dryMs(step, to) : settleMs)
       const spans = segments.map(([from, to]): Interval => [from, ceilTick(to + tail(to))])
-      for (const key of this.ownLayers(step, kind)) {
-        const layer = this.layers.get(key) ?? new Layer()
-        this.layers.set(key, layer)
+      for (const [layers, key] of this.ownLayers(step, kind)) {
+        const layer = layers.get(key) ?? new Layer()
+        layers.set(key, layer)
         layer.set({ stepId: step.id, jobId: step.jobId, spans })
       }
+      this.isClear = false
     }
   }
 
   /** A step that was kept has no place after all. */
   forget(step: Step): void {
     for (const kind of kindsOf(step))
-      for (const key of this.ownLayers(step, kind)) this.layers.get(key)?.delete(step.id)
+      for (const [layers, key] of this.ownLayers(step, kind)) layers.get(key)?.delete(step.id)
   }
 
   /** When the air lets a step be done; the windows as they are where nothing concerns it. */
   within(step: Step, windows: readonly Interval[]): readonly Interval[] {
-    if (this.layers.size === 0) return windows
+    if (this.isClear) return windows
     let left = windows
     for (const kind of kindsOf(step)) {
       const before = this.beforeMs(step, kind, null)
@@ -155,20 +166,24 @@ export class SharedAir {
 
   /** What stands against a step: wet work near dust, dust near wet work. In its own job it is wiped down in between. */
   private against(step: Step, kind: AirKind): Layer[] {
-    const [air, zone] = [`air ${this.airOf(step)}`, `zone ${this.zoneOf(step)}`]
-    const keys =
+    const { wet, dust } = this.layers
+    const zone = this.zoneOf(step)
+    const inAir = (layers: AirLayers) => layers.air.get(this.airOf(step))
+    const inZone = (layers: AirLayers) => (zone === null ? undefined : layers.zone.get(zone))
+    const found =
       kind === 'wet'
-        ? [`dust ${air}`, `dust ${zone}`]
-        : [factsOf(step).drifts ? `wet ${air}` : `wet ${zone}`]
-    return keys.flatMap((key) => this.layers.get(key) ?? [])
+        ? [inAir(dust), inZone(dust)]
+        : [factsOf(step).drifts ? inAir(wet) : inZone(wet)]
+    return found.filter((layer) => layer !== undefined)
   }
 
-  /** Under what a step's dust or wet work is found by others. */
-  private ownLayers(step: Step, kind: AirKind): string[] {
-    const [air, zone] = [this.airOf(step), this.zoneOf(step)]
-    const ofZone = zone === null ? [] : [`${kind} zone ${zone}`]
-    if (kind === 'wet') return [`wet air ${air}`, ...ofZone]
-    return factsOf(step).drifts ? [`dust air ${air}`] : ofZone
+  /** Where a step's dust or wet work is found by others: among which layers, under what. */
+  private ownLayers(step: Step, kind: AirKind): [Map<string, Layer>, string][] {
+    const { air, zone } = this.layers[kind]
+    const zoneId = this.zoneOf(step)
+    const ofZone: [Map<string, Layer>, string][] = zoneId === null ? [] : [[zone, zoneId]]
+    if (kind === 'wet') return [[air, this.airOf(step)], ...ofZone]
+    return factsOf(step).drifts ? [[air, this.airOf(step)]] : ofZone
   }
 
   /** The deck and hull share one air, below is another, and each roof has its own. */

@@ -77,12 +77,14 @@ export function siteHours(rows: RefitRows, clock: ZoneClock): SiteHours {
   )
   const dayPlans = new Map(rows.dayPlan.map((plan) => [dayNumber(plan.on), plan]))
   const isWanted = wantedOn(rows)
-  const known = new Map<string, ((day: number) => readonly Interval[])[]>()
-  const pauses = people.map((person) =>
-    person.breakFrom === null || person.breakMin === 0
-      ? null
-      : ([minutesOf(person.breakFrom), minutesOf(person.breakFrom) + person.breakMin] as const),
-  )
+  type Memos = readonly ((day: number) => readonly Interval[])[]
+  /** By place, then kind of place and ends of the day. */
+  const known = new Map<Place | null, Map<PlaceNeed, Memos[]>>()
+  const pauses = people.map(({ breakFrom, breakMin }) => {
+    if (breakFrom === null || breakMin === 0) return null
+    const from = minutesOf(breakFrom)
+    return dayMemo((day): Interval => [clock.at(day, from), clock.at(day, from + breakMin)])
+  })
 
   /** Hours between two times of a day while the place is open, setting up and packing up taken off. */
   function inside(
@@ -148,24 +150,20 @@ export function siteHours(rows: RefitRows, clock: ZoneClock): SiteHours {
     people,
     never: (person) => attendance[person]?.never ?? true,
     away: (person, day) => attendance[person]?.away(day) ?? false,
-    pauseOn(person, day) {
-      const pause = pauses[person]
-      return pause ? [clock.at(day, pause[0]), clock.at(day, pause[1])] : null
-    },
+    pauseOn: (person, day) => pauses[person]?.(day) ?? null,
     on(person, placeNeed, place, day, ends) {
-      const key = `${placeNeed} ${place?.id ?? ''} ${ends}`
-      let memos = known.get(key)
-      if (!memos) {
-        memos = people.map((_, one) =>
-          dayMemo((on) => {
-            // She is out sailing, or other people are aboard.
-            if (placeNeed === 'boat' && isWanted(on) === 'gone') return none
-            const plan = dayPlans.get(on)
-            return plan ? asPlanned(plan, one, placeNeed, place, ends) : usual(one, place, on, ends)
-          }),
-        )
-        known.set(key, memos)
-      }
+      const ofPlace = known.get(place) ?? new Map<PlaceNeed, Memos[]>()
+      known.set(place, ofPlace)
+      const byEnds = ofPlace.get(placeNeed) ?? []
+      ofPlace.set(placeNeed, byEnds)
+      const memos = (byEnds[ends] ??= people.map((_, one) =>
+        dayMemo((on) => {
+          // She is out sailing, or other people are aboard.
+          if (placeNeed === 'boat' && isWanted(on) === 'gone') return none
+          const plan = dayPlans.get(on)
+          return plan ? asPlanned(plan, one, placeNeed, place, ends) : usual(one, place, on, ends)
+        }),
+      ))
       return memos[person]?.(day) ?? none
     },
   }
