@@ -5,7 +5,6 @@ import type { RefitRows } from '../../model/refit'
 import { hourMs, minuteMs } from '../../time/civil'
 import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
-import { openAround } from '../../weather/fit'
 import { isWet, touchDryHours } from '../../weather/need'
 import type { Waits } from '../waits'
 import { ceilTick } from './tick'
@@ -28,54 +27,80 @@ function kindsOf(step: Step): readonly AirKind[] {
   return dusty ? dustOnly : neither
 }
 
+/** A stretch for which a step keeps others from its air. */
 interface Kept {
+  readonly from: number
+  readonly to: number
   readonly stepId: string
   readonly jobId: string
-  readonly spans: readonly Interval[]
 }
 
 /** All wet work, or all dust, of one air or place. */
 class Layer {
-  readonly kept = new Map<string, Kept>()
+  /** By when they begin. */
+  readonly kept: Kept[] = []
   private readonly many = new Map<string, number>()
   private readonly open = new Map<number, readonly Interval[]>()
 
-  set(one: Kept): void {
-    this.delete(one.stepId)
-    this.kept.set(one.stepId, one)
-    this.many.set(one.jobId, (this.many.get(one.jobId) ?? 0) + 1)
+  set({ id, jobId }: Step, spans: readonly Interval[]): void {
+    if (this.has(jobId)) this.delete(id)
+    for (const [from, to] of spans) {
+      const one: Kept = { from, to, stepId: id, jobId }
+      this.kept.splice(this.positionOf(from), 0, one)
+    }
+    this.many.set(jobId, (this.many.get(jobId) ?? 0) + spans.length)
     this.open.clear()
   }
 
   delete(stepId: string): void {
-    const one = this.kept.get(stepId)
-    if (!one) return
-    this.kept.delete(stepId)
-    this.many.set(one.jobId, (this.many.get(one.jobId) ?? 1) - 1)
-    this.open.clear()
-  }
-
-  has(jobId: string): boolean {
-    return (this.many.get(jobId) ?? 0) > 0
+    for (let at = this.kept.length - 1; at >= 0; at--) {
+      const one = this.kept[at] as Kept
+      if (one.stepId !== stepId) continue
+      this.kept.splice(at, 1)
+      this.many.set(one.jobId, (this.many.get(one.jobId) ?? 1) - 1)
+      this.open.clear()
+    }
   }
 
   /** Time that is free of it and of so much before it; what belongs to a job of its own is left out. */
   openTo(beforeMs: number, jobId: string): readonly Interval[] {
     // Most jobs have nothing of the kind: they share what is worked out.
-    if (this.has(jobId)) return this.around(beforeMs, (one) => one.jobId !== jobId)
+    if (this.has(jobId)) return this.around(beforeMs, jobId)
     let open = this.open.get(beforeMs)
     if (!open) {
-      open = this.around(beforeMs, () => true)
+      open = this.around(beforeMs, null)
       this.open.set(beforeMs, open)
     }
     return open
   }
 
-  private around(beforeMs: number, counts: (one: Kept) => boolean): readonly Interval[] {
-    const closed: Interval[] = []
-    for (const one of this.kept.values())
-      if (counts(one)) for (const [from, to] of one.spans) closed.push([from - beforeMs, to])
-    return openAround(closed)
+  private has(jobId: string): boolean {
+    return (this.many.get(jobId) ?? 0) > 0
+  }
+
+  /** What is left round all that is kept, one job's own left out. */
+  private around(beforeMs: number, ownJobId: string | null): readonly Interval[] {
+    const open: Interval[] = []
+    let free = -Infinity
+    for (const { from, to, jobId } of this.kept) {
+      if (jobId === ownJobId) continue
+      if (from - beforeMs > free) open.push([free, from - beforeMs])
+      if (to > free) free = to
+    }
+    open.push([free, Infinity])
+    return open
+  }
+
+  /** Where a stretch that begins then has its place: after all that begin no later. */
+  private positionOf(from: number): number {
+    let low = 0
+    let high = this.kept.length
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if ((this.kept[middle] as Kept).from <= from) low = middle + 1
+      else high = middle
+    }
+    return low
   }
 }
 
@@ -120,7 +145,7 @@ export class SharedAir {
       for (const [layers, key] of this.ownLayers(step, kind)) {
         const layer = layers.get(key) ?? new Layer()
         layers.set(key, layer)
-        layer.set({ stepId: step.id, jobId: step.jobId, spans })
+        layer.set(step, spans)
       }
       this.isClear = false
     }
@@ -149,12 +174,8 @@ export class SharedAir {
     for (const kind of kindsOf(step)) {
       const before = this.beforeMs(step, kind, at)
       for (const layer of this.against(step, kind))
-        for (const one of layer.kept.values())
-          if (
-            one.jobId !== step.jobId &&
-            one.spans.some(([from, to]) => from - before <= at && at < to)
-          )
-            return one.stepId
+        for (const one of layer.kept)
+          if (one.jobId !== step.jobId && one.from - before <= at && at < one.to) return one.stepId
     }
     return null
   }
