@@ -75,11 +75,12 @@ export class GivingWay {
     diary.release(people, kept.segments, long.step.id)
     diary.book(found.crew, short.placeNeed, found.room.segments, short.step.id)
     this.laying.air.keep(short.step, found.room.segments)
+    const from = (kept.segments[0] as Interval)[0]
     const again = diary.find({
       crew: people,
       place: long.placeNeed,
-      windows: this.laying.windowsOf(long),
-      from: (kept.segments[0] as Interval)[0],
+      windows: this.laying.windowsOf(long, from),
+      from,
       workMs: kept.segments.reduce((sum, [a, b]) => sum + b - a, 0),
       splittable: true,
       giveUpAt,

@@ -77,9 +77,9 @@ export class Laying {
     this.diary.goOnWith(this.sites)
   }
 
-  /** When the hull, the months and, where it waits for them, the warm ones suit a step. */
-  windowsOf(activity: OpenStep): readonly Interval[] {
-    return this.air.within(activity.step, this.windowsInAnyAir(activity))
+  /** When from an instant on the hull, the air, the months and, where it waits for them, the warm ones suit a step. */
+  windowsOf(activity: OpenStep, from: number): readonly Interval[] {
+    return this.air.within(activity.step, this.windowsInAnyAir(activity), from)
   }
 
   /** The same if nothing were wet or dusty anywhere. */
@@ -91,11 +91,12 @@ export class Laying {
   }
 
   /** The same if the forecast forbade nothing. */
-  windowsInAnyWeather(activity: OpenStep): readonly Interval[] {
+  windowsInAnyWeather(activity: OpenStep, from: number): readonly Interval[] {
     const ashore = this.own(activity.ashore)
     return this.air.within(
       activity.step,
       hullWindows({ ...activity, ashore, fit: null }, this.ashore, this.compiled.rows),
+      from,
     )
   }
 

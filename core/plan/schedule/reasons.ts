@@ -92,7 +92,7 @@ function roomInAnyWeather(
   from: number,
   start: number,
 ): Room | null {
-  const windows = laying.windowsInAnyWeather(activity)
+  const windows = laying.windowsInAnyWeather(activity, from)
   const found = laying.roomFor(activity, from, windows)
   return found && found.room.start < start ? found : null
 }

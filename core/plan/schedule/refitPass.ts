@@ -231,7 +231,7 @@ class RefitPass {
   private waitsForWarmth(activity: OpenStep, from: number, until: number): boolean {
     if (!activity.warm) return false
     const latest = this.input.bounds.get(activity.step.id)?.latestFinish ?? Infinity
-    const windows = intersect(this.laying.windowsOf(activity), activity.warm)
+    const windows = intersect(this.laying.windowsOf(activity, from), activity.warm)
     const room = this.laying.roomFor(activity, from, windows, {
       giveUpAt: Math.min(until, latest),
     })
@@ -243,7 +243,7 @@ class RefitPass {
     const booking = activity.booking as NonNullable<OpenStep['booking']>
     const wanted = Math.max(earliest.at, booking.from)
     const length = (start: number) => Math.max(start, booking.to) - start
-    const window = this.laying.windowsOf(activity).find(([from, to]) => {
+    const window = this.laying.windowsOf(activity, wanted).find(([from, to]) => {
       const start = Math.max(from, wanted)
       return start + length(start) <= to
     })
@@ -288,7 +288,7 @@ class RefitPass {
 
   /** A trade nobody booked: as if they came as soon as they can begin, in working hours. */
   private placeTrade(activity: OpenStep, earliest: Earliest, until: number): boolean {
-    const windows = this.laying.windowsOf(activity)
+    const windows = this.laying.windowsOf(activity, earliest.at)
     const { clock } = this.compiled
     const segments = tradeStretches(earliest.at, activity.tradeMs, windows, clock)
     const [first, last] = [segments?.[0], segments?.at(-1)]
@@ -312,7 +312,7 @@ class RefitPass {
       (usualFacts(operation).byYard || (operation === 'contract' && placeNeed === 'boat'))
     const inHours = (free: number) =>
       isInHours ? yardTime(free, activity.ashore?.yard ?? null, this.compiled.clock) : free
-    const windows = this.laying.windowsOf(activity)
+    const windows = this.laying.windowsOf(activity, earliest.at)
     const window = windows.find(([from, to]) => inHours(Math.max(earliest.at, from)) < to)
     const free = Math.max(earliest.at, window?.[0] ?? 0)
     if (!window || free > until) return false
@@ -333,11 +333,11 @@ class RefitPass {
     if (laying.neverFits(activity)) return this.placeOverrun(activity, earliest, until)
     const ahead: Ahead = {
       room: (one, from, extraMs, giveUpAt) =>
-        laying.roomFor(one, from, laying.windowsOf(one), { extraMs, giveUpAt }),
+        laying.roomFor(one, from, laying.windowsOf(one, from), { extraMs, giveUpAt }),
       from: (one) => this.earliestOf(one).at,
     }
     if (this.waitsForWarmth(activity, earliest.at, until)) laying.inWarmth.add(activity.step.id)
-    const windows = laying.windowsOf(activity)
+    const windows = laying.windowsOf(activity, earliest.at)
     const { at, heldFor, extraMs, ...settled } = this.bonds.settle(activity, earliest.at, ahead)
     let { mends } = settled
     let best = laying.roomFor(activity, at, windows, { extraMs, giveUpAt: until })
@@ -368,7 +368,7 @@ class RefitPass {
   /** Work in one go that is too long for any day, where it may run over. */
   private placeOverrun(activity: OpenStep, earliest: Earliest, until: number): boolean {
     if (!this.options.runsOver && !this.isLongByTruth(activity)) return false
-    const windows = this.laying.windowsOf(activity)
+    const windows = this.laying.windowsOf(activity, earliest.at)
     const found = overrun(this.laying, activity, earliest.at, windows)
     if (!found || found.room.finish > until) return false
     this.book(activity, found, earliest.binding)

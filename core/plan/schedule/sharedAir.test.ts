@@ -1,8 +1,12 @@
 /** Dust keeps away from what is wet, by hand from one Saturday of one or two people. */
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { add, emptyRefit, job, person, step } from '../../testing/build'
 import type { Building } from '../../testing/build'
+import { zoneClock } from '../../time/zone'
 import { makePlan } from '../makePlan'
+import { Waits } from '../waits'
+import { SharedAir } from './sharedAir'
 
 const saturday = Date.UTC(2027, 3, 17)
 const at = (hour: number) => saturday + hour * 3_600_000
@@ -88,4 +92,51 @@ describe('dust and wet work', () => {
     rows.step[0] = { ...rows.step[0], doneAt: at(4) }
     expect(placed(rows, 'dust')?.segments[0]?.[0]).toBe(at(8))
   })
+})
+
+it('what is kept and forgotten leaves open just the instants that nobody else makes wet', () => {
+  const rows = emptyRefit()
+  for (const name of ['A', 'B', 'C', 'D']) job(rows, name)
+  for (const [at, name] of ['A', 'A', 'B', 'B', 'C', 'C'].entries())
+    step(rows, name, `wet ${at}`, { operation: 'laminate' })
+  for (const name of ['A', 'D']) step(rows, name, `dust ${name}`, { operation: 'grind' })
+  const byName = new Map(rows.step.map((one) => [one.id, one]))
+  const named = (id: string) => byName.get(id) as Building['step'][number]
+  const quarter = 900_000
+  const span = fc.tuple(fc.nat(400), fc.integer({ min: 1, max: 60 }))
+  const act = fc.record({
+    step: fc.nat(5),
+    spans: fc.option(fc.array(span, { minLength: 1, maxLength: 3 }), { freq: 5 }),
+  })
+  fc.assert(
+    fc.property(
+      fc.array(act, { maxLength: 25 }),
+      fc.nat(500),
+      fc.constantFrom('A', 'D'),
+      (acts, from, own) => {
+        const air = new SharedAir(rows, new Waits(rows, zoneClock('UTC')), saturday)
+        const kept = new Map<string, readonly (readonly [number, number])[]>()
+        for (const { step: at, spans } of acts) {
+          const id = `wet ${at}`
+          const lies = (spans ?? []).map(
+            ([a, long]) => [saturday + a * quarter, saturday + (a + long) * quarter] as const,
+          )
+          if (spans) air.keep(named(id), lies)
+          else air.forget(named(id))
+          kept.set(id, lies)
+        }
+        const start = saturday + from * quarter
+        const open = air.within(named(`dust ${own}`), [[saturday, Infinity]], start)
+        for (let instant = start; instant < saturday + 600 * quarter; instant += quarter / 3) {
+          // Half an hour for dust to lie, three hours until what names no cure is touch-dry.
+          const isShut = [...kept].some(
+            ([id, lies]) =>
+              named(id).jobId !== own &&
+              lies.some(([a, b]) => instant >= a - 2 * quarter && instant < b + 12 * quarter),
+          )
+          expect(open.some(([a, b]) => a <= instant && instant < b)).toBe(!isShut)
+        }
+      },
+    ),
+  )
 })

@@ -39,17 +39,18 @@ interface Kept {
 class Layer {
   /** By when they begin. */
   readonly kept: Kept[] = []
+  /** Stretches of each job. */
   private readonly many = new Map<string, number>()
-  private readonly open = new Map<number, readonly Interval[]>()
+  private longestMs = 0
 
   set({ id, jobId }: Step, spans: readonly Interval[]): void {
     if (this.has(jobId)) this.delete(id)
     for (const [from, to] of spans) {
       const one: Kept = { from, to, stepId: id, jobId }
       this.kept.splice(this.positionOf(from), 0, one)
+      this.longestMs = Math.max(this.longestMs, to - from)
     }
     this.many.set(jobId, (this.many.get(jobId) ?? 0) + spans.length)
-    this.open.clear()
   }
 
   delete(stepId: string): void {
@@ -58,37 +59,28 @@ class Layer {
       if (one.stepId !== stepId) continue
       this.kept.splice(at, 1)
       this.many.set(one.jobId, (this.many.get(one.jobId) ?? 1) - 1)
-      this.open.clear()
     }
   }
 
-  /** Time that is free of it and of so much before it; what belongs to a job of its own is left out. */
-  openTo(beforeMs: number, jobId: string): readonly Interval[] {
-    // Most jobs have nothing of the kind: they share what is worked out.
-    if (this.has(jobId)) return this.around(beforeMs, jobId)
-    let open = this.open.get(beforeMs)
-    if (!open) {
-      open = this.around(beforeMs, null)
-      this.open.set(beforeMs, open)
+  /**
+   * Time from an instant on that is free of it and of so much before it, a job's own left out. Nothing is said of the
+   * time before that: work is looked for in thousands of stretches, most of which are over.
+   */
+  openTo(from: number, beforeMs: number, ownJobId: string): readonly Interval[] {
+    const open: Interval[] = []
+    let free = -Infinity
+    for (let at = this.positionOf(from - this.longestMs - 1); at < this.kept.length; at++) {
+      const one = this.kept[at] as Kept
+      if (one.jobId === ownJobId) continue
+      if (one.from - beforeMs > free) open.push([free, one.from - beforeMs])
+      if (one.to > free) free = one.to
     }
+    open.push([free, Infinity])
     return open
   }
 
   private has(jobId: string): boolean {
     return (this.many.get(jobId) ?? 0) > 0
-  }
-
-  /** What is left round all that is kept, one job's own left out. */
-  private around(beforeMs: number, ownJobId: string | null): readonly Interval[] {
-    const open: Interval[] = []
-    let free = -Infinity
-    for (const { from, to, jobId } of this.kept) {
-      if (jobId === ownJobId) continue
-      if (from - beforeMs > free) open.push([free, from - beforeMs])
-      if (to > free) free = to
-    }
-    open.push([free, Infinity])
-    return open
   }
 
   /** Where a stretch that begins then has its place: after all that begin no later. */
@@ -157,14 +149,14 @@ export class SharedAir {
       for (const [layers, key] of this.ownLayers(step, kind)) layers.get(key)?.delete(step.id)
   }
 
-  /** When the air lets a step be done; the windows as they are where nothing concerns it. */
-  within(step: Step, windows: readonly Interval[]): readonly Interval[] {
+  /** When the air lets a step be done from an instant on; the windows as they are where nothing concerns it. */
+  within(step: Step, windows: readonly Interval[], from: number): readonly Interval[] {
     if (this.isClear) return windows
     let left = windows
     for (const kind of kindsOf(step)) {
       const before = this.beforeMs(step, kind, null)
       for (const layer of this.against(step, kind))
-        left = intersect(left, layer.openTo(before, step.jobId))
+        left = intersect(left, layer.openTo(from, before, step.jobId))
     }
     return left
   }
