@@ -7,8 +7,7 @@ import type { Sites } from './sites'
 import { intersect, lengthOf, without } from '../../time/intervals'
 import { leastStretchMs, RoomSearch } from './roomSearch'
 import type { Wanted, WorkStretches } from './roomSearch'
-import { ComingDays, WorkDays } from './workDays'
-import type { DayRoom } from './workDays'
+import { ComingDays, longestOf, WorkDays } from './workDays'
 import type { Interval } from '../../time/intervals'
 
 /** Something that keeps a person busy for a while. */
@@ -147,7 +146,7 @@ export class Diary {
     const lead = this.workDaysOf(wanted.crew[0] as number, wanted.place)
     let patience = (wanted.splittable ? null : wanted.patienceDays) ?? Infinity
     for (let position = lead.positionOf(reach.first, reach.last); ; position++) {
-      if (wanted.ignoring === undefined) position = lead.nextFree(position, search.wantsStretch)
+      if (wanted.ignoring === undefined) position = lead.nextFree(position, search.stretchMs)
       const day = lead.dayAt(position, reach.last)
       if (day === undefined || day > reach.last) return null
       const free = this.freeOn(wanted, day)
@@ -365,14 +364,16 @@ export class Diary {
       workDays.mark(day, this.roomOn(person, place, day))
   }
 
-  private roomOn(person: number, place: PlaceNeed, day: number): DayRoom {
+  /** The longest stretch that a day has left for a place, ms; Infinity: not known, and long enough to look. */
+  private roomOn(person: number, place: PlaceNeed, day: number): number {
     const entry = this.days[person]?.get(day)
-    if (entry === undefined) return 'roomy'
-    if (isBare(entry)) return roominess(this.roomOnBare(person, place, day))
-    return roominess(
-      entry.stays.find((stay) => stay.place === place)?.free ??
-        this.roomIn(person, day, entry.stays, place, entry.ends, Infinity),
-    )
+    if (entry === undefined) return Infinity
+    if (isBare(entry)) return longestOf(this.roomOnBare(person, place, day))
+    const own = entry.stays.find((stay) => stay.place === place)
+    if (own) return longestOf(own.free)
+    const left = longestOf(this.roomIn(person, day, entry.stays, place, entry.ends, Infinity))
+    // On which side of the other place there is room depends on the work.
+    return left < leastStretchMs ? left : Infinity
   }
 
   private workDaysOf(person: number, place: PlaceNeed): WorkDays {
@@ -437,10 +438,3 @@ const hullOf = ({ engagements }: Stay): Interval => [
   engagements[0]?.from ?? Infinity,
   engagements.at(-1)?.to ?? -Infinity,
 ]
-
-const roominess = (free: readonly Interval[]): DayRoom =>
-  free.length === 0
-    ? 'full'
-    : free.some(([from, to]) => to - from >= leastStretchMs)
-      ? 'roomy'
-      : 'crowded'

@@ -47,9 +47,11 @@ export class RoomSearch {
     this.scrap = Math.max(scrapMs, wanted.workMs / 4)
   }
 
-  /** True while stretches of less than an hour are of no use. */
-  get wantsStretch(): boolean {
-    return this.left >= leastStretchMs
+  /** Shorter stretches are of no use, ms. Who gives up after some days counts all that are worth unpacking for. */
+  get stretchMs(): number {
+    const { splittable, patienceDays } = this.wanted
+    const wanted = splittable || patienceDays !== undefined ? leastStretchMs : Infinity
+    return this.left < leastStretchMs ? 1 : Math.min(this.left, wanted)
   }
 
   /** Days come in order. */

@@ -1,7 +1,14 @@
+import { hourMs } from '../../time/civil'
 import type { Interval } from '../../time/intervals'
 
-/** What is left of a day: nothing, only scraps, or a stretch worth unpacking for. */
-export type DayRoom = 'full' | 'crowded' | 'roomy'
+/** Lengths of stretches that days are told apart by, ms: any time at all, one worth unpacking for, and longer ones. */
+const lengthsMs = [1, hourMs, 2 * hourMs, 4 * hourMs]
+
+const longestOfAll = lengthsMs.at(-1) as number
+
+/** The longest of some stretches, ms; 0: there is none. */
+export const longestOf = (free: readonly Interval[]): number =>
+  free.reduce((longest, [from, to]) => Math.max(longest, to - from), 0)
 
 /** Days laid out at a time. */
 const chunkDays = 122
@@ -9,6 +16,8 @@ const chunkDays = 122
 /** The days on which somebody comes to a place, in order, laid out as far as anybody asked; shared by all passes. */
 export class ComingDays {
   readonly days: number[] = []
+  /** Of each of them, the longest stretch there can be, ms. */
+  readonly longestMs: number[] = []
   private laidOutTo: number
 
   constructor(
@@ -22,22 +31,26 @@ export class ComingDays {
   goOnTo(day: number): boolean {
     if (this.laidOutTo > day) return false
     const until = this.laidOutTo + chunkDays
-    for (let on = this.laidOutTo; on < until; on++)
-      if (this.presence(on).length > 0) this.days.push(on)
+    for (let on = this.laidOutTo; on < until; on++) {
+      const longestMs = longestOf(this.presence(on))
+      if (longestMs === 0) continue
+      this.days.push(on)
+      this.longestMs.push(longestMs)
+    }
     this.laidOutTo = until
     return true
   }
 }
 
 /**
- * The days on which somebody comes to a place, in order, with a quick way past those that are full:
- * a disjoint-set forest with path halving (Tarjan), so that a pass over a crowded calendar stays
- * near linear.
+ * The days on which somebody comes to a place, in order, with a quick way past those that have no stretch of some
+ * length left: for each length a disjoint-set forest with path halving (Tarjan), so that a pass over a crowded
+ * calendar stays near linear.
  */
 export class WorkDays {
   private readonly days: readonly number[]
-  /** Past days with no free time, and past those with no stretch worth unpacking for. */
-  private readonly past = { full: [] as number[], crowded: [] as number[] }
+  /** By length: past days with no stretch so long. */
+  private readonly past = lengthsMs.map((): number[] => [])
 
   constructor(private readonly coming: ComingDays) {
     this.days = coming.days
@@ -62,37 +75,44 @@ export class WorkDays {
     return this.days[position]
   }
 
-  /** First position from `position` on with free time; `roomy`: with a stretch worth unpacking for. */
-  nextFree(position: number, roomy: boolean): number {
-    const next = roomy ? this.past.crowded : this.past.full
+  /** First position from `position` on that may have a stretch of some length, ms; days with less may be among them. */
+  nextFree(position: number, stretchMs: number): number {
+    let by = 0
+    while ((lengthsMs[by + 1] ?? Infinity) <= stretchMs) by++
+    const next = this.past[by] as number[]
+    const leastMs = lengthsMs[by] as number
     let at = position
     for (;;) {
-      const to = next[at]
-      if (to === undefined || to === at) return at
-      const beyond = next[to] ?? to
-      next[at] = beyond
+      let to = next[at]
+      if (to === undefined || to === at) {
+        if ((this.coming.longestMs[at] ?? Infinity) >= leastMs) return at
+        // Nobody is ever there for so long on such a day.
+        to = at + 1
+      }
+      next[at] = next[to] ?? to
       at = to
     }
   }
 
-  /** Marks a day as having less room than it had. */
-  mark(day: number, room: DayRoom): void {
-    if (room === 'roomy') return
+  /** Marks a day as having less room than it had: its longest stretch, ms. */
+  mark(day: number, longestMs: number): void {
+    if (longestMs >= longestOfAll) return
     const position = this.positionOf(day, day)
     if (this.days[position] !== day) return
-    this.past.crowded[position] = position + 1
-    if (room === 'full') this.past.full[position] = position + 1
+    this.past.forEach((next, by) => {
+      if (longestMs < (lengthsMs[by] as number)) next[position] = position + 1
+    })
   }
 
   /** Marks a day as having more room than it had. */
-  reopen(day: number, room: DayRoom): void {
+  reopen(day: number, longestMs: number): void {
     const position = this.positionOf(day, day)
     if (this.days[position] !== day) return
-    for (const next of [this.past.full, this.past.crowded]) {
+    for (const next of this.past) {
       next[position] = position
       // Only the run of days before it may lead past it.
       for (let at = position - 1; at >= 0 && (next[at] as number) > at; at--) next[at] = at + 1
     }
-    this.mark(day, room)
+    this.mark(day, longestMs)
   }
 }
