@@ -2,7 +2,7 @@
 import type { LiftCost, LiftDate, LiftOdds } from '../model/odds'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
-import { daysMinor, tariffOf } from '../money/yard'
+import { daysMinor, noticeDaysOf, tariffOf } from '../money/yard'
 import type { Tariff } from '../money/yard'
 import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import type { Ashore } from '../plan/schedule/haulOuts'
@@ -64,7 +64,7 @@ function liftOdds(
   const { yard, lifts, haulOut } = one
   const loaM = rows.refit[0]?.loaM ?? 0
   const tariff = tariffOf(rows.yardTariff, haulOut.placeId)
-  const noticeDays = tariff?.noticeDays ?? 7
+  const noticeDays = noticeDaysOf(rows.yardTariff, haulOut.placeId)
   const sorted = [...launched].sort((a, b) => (a === b ? 0 : a - b))
   const [soon, late] = [percentile(sorted, 0.01), percentile(sorted, 0.97)]
   if (!Number.isFinite(soon)) return { haulOutId: haulOut.id, dates: [], bestDay: null }

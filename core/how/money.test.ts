@@ -173,6 +173,7 @@ describe('the yard', () => {
     daysToComeMinor: 51_300,
     inMinor: 36_000,
     totalMinor: 167_110,
+    hasDayPrice: true,
     dayMinor: 1140,
     weekLaterMinor: 7980,
     afloatDayMinor: 0,

@@ -5,7 +5,7 @@ import type { StoredPlan } from '../model/stored'
 import { nightsOf } from '../levers/dayLevers'
 import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import { lieOf } from '../plan/schedule/lies'
-import { comingOutMinor, daysMinor, tariffOf } from '../money/yard'
+import { comingOutMinor, daysMinor, hasPrices, tariffOf } from '../money/yard'
 import type { ZoneClock } from '../time/zone'
 
 /** Money in minor units. Null: the yard has no price here. */
@@ -31,7 +31,7 @@ export function wayMoney(
   clock: ZoneClock,
 ): WayMoney | null {
   const loaM = rows.refit[0]?.loaM ?? 0
-  if (rows.yardTariff.length === 0) return null
+  if (!rows.yardTariff.some(hasPrices)) return null
   const [first, last] = [clock.dayOf(from), clock.dayOf(until)]
   let [daysAshore, yardMinor, lifts, liftsMinor] = [0, 0, 0, 0]
   for (const one of haulOutsAsPlanned(rows, plan, clock)) {

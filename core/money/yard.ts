@@ -36,8 +36,25 @@ export const usualDayMinor = (tariff: Tariff, loaM: number): number =>
 export const comingOutMinor = ({ liftMinor, blockMinor, washMinor }: Tariff): number =>
   liftMinor + blockMinor + washMinor
 
-/** The tariff of a yard; without one of its own the first there is. */
+/** True once anybody wrote a price down: a new refit begins with a row of noughts, and nothing is known from that. */
+export const hasPrices = (tariff: Tariff): boolean =>
+  hasDayPrice(tariff) || comingOutMinor(tariff) > 0 || tariff.berthPerDayMinor > 0
+
+/** True where a day ashore has a price. */
+export const hasDayPrice = (tariff: Tariff): boolean =>
+  tariff.perDayMinor + tariff.laterPerDayMinor + tariff.powerPerDayMinor > 0
+
+const ownOrFirst = (tariffs: readonly Tariff[], placeId: string | null | undefined) =>
+  tariffs.find((one) => one.placeId === placeId) ?? tariffs[0] ?? null
+
+/** The prices of a yard; without those of its own the first there are; null: nobody wrote any down. */
 export const tariffOf = (
   tariffs: readonly Tariff[],
   placeId: string | null | undefined,
-): Tariff | null => tariffs.find((one) => one.placeId === placeId) ?? tariffs[0] ?? null
+): Tariff | null => ownOrFirst(tariffs.filter(hasPrices), placeId)
+
+/** Days of notice that a yard wants for a lift, and until the next can be had; a week where nobody said. */
+export const noticeDaysOf = (
+  tariffs: readonly Tariff[],
+  placeId: string | null | undefined,
+): number => ownOrFirst(tariffs, placeId)?.noticeDays ?? 7

@@ -7,7 +7,7 @@ import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import { daysBetween } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { inOwn } from './rate'
-import { comingOutMinor, dayMinor, daysMinor, tariffOf } from './yard'
+import { comingOutMinor, dayMinor, daysMinor, hasDayPrice, tariffOf } from './yard'
 
 export interface YardAccount {
   readonly haulOut: Row<'haulOut'>
@@ -65,6 +65,8 @@ export interface YardMeter {
   /** The lift back in. */
   readonly inMinor: number
   readonly totalMinor: number
+  /** False: a lift has a price, a day ashore has none yet. */
+  readonly hasDayPrice: boolean
   /** The next day in the yard. */
   readonly dayMinor: number
   /** Seven days after the planned launch. */
@@ -104,6 +106,7 @@ export function yardMeter(
     daysToComeMinor,
     inMinor,
     totalMinor: outMinor + daysSoFarMinor + daysToComeMinor + inMinor,
+    hasDayPrice: hasDayPrice(tariff),
     dayMinor: dayMinor(tariff, daysSoFar + 1, loaM),
     weekLaterMinor: cost(allDays + 1, allDays + 7),
     afloatDayMinor: tariff.berthPerDayMinor,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { tariffOf } from '#core/money/yard'
 import { dateOf, dayNumber } from '#core/time/civil'
 
 /** Which lift to book: days she can be lifted in on, the chance that all is ready, what booking each comes to. */
@@ -15,12 +16,7 @@ const lift = computed(() => {
   return found && found.dates.length > 0 ? found : null
 })
 const haulOut = computed(() => store.rows.haulOut.find((one) => one.id === lift.value?.haulOutId))
-const tariff = computed(
-  () =>
-    store.rows.yardTariff.find((one) => one.placeId === haulOut.value?.placeId) ??
-    store.rows.yardTariff[0] ??
-    null,
-)
+const tariff = computed(() => tariffOf(store.rows.yardTariff, haulOut.value?.placeId))
 const rows = computed(() => {
   const today = dayNumber(store.derived.today)
   return (lift.value?.dates ?? []).map((one) => ({

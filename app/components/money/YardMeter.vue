@@ -44,7 +44,9 @@ const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh
 <template>
   <section aria-labelledby="yard-meter">
     <h2 id="yard-meter" class="border-b-2 border-ink text-lg">
-      Yard meter<template v-if="meter">: {{ exact(meter.dayMinor) }} a day ashore</template>
+      Yard meter<template v-if="meter?.hasDayPrice"
+        >: {{ exact(meter.dayMinor) }} a day ashore</template
+      >
     </h2>
     <template v-if="meter">
       <svg
@@ -81,22 +83,34 @@ const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh
             >, {{ Math.min(meter.freeDays, meter.daysSoFar) }} free</template
           >
         </dt>
-        <dd class="cond text-right">{{ exact(meter.daysSoFarMinor) }}</dd>
+        <dd class="cond text-right">
+          {{ meter.hasDayPrice ? exact(meter.daysSoFarMinor) : '–' }}
+        </dd>
         <dt>Lifted out, blocked, washed</dt>
         <dd class="cond text-right">{{ exact(meter.outMinor) }}</dd>
         <dt v-if="meter.launchOn">To {{ sayDay(meter.launchOn) }}, {{ meter.daysToCome }} days</dt>
         <dt v-else>To the launch: it has no day in the plan</dt>
-        <dd class="cond text-right">{{ meter.launchOn ? exact(meter.daysToComeMinor) : '–' }}</dd>
+        <dd class="cond text-right">
+          {{ meter.launchOn && meter.hasDayPrice ? exact(meter.daysToComeMinor) : '–' }}
+        </dd>
         <dt>Lift in</dt>
         <dd class="cond text-right">{{ exact(meter.inMinor) }}</dd>
-        <dt class="cond text-lg">This haul-out</dt>
+        <dt class="cond text-lg">
+          This haul-out{{ meter.hasDayPrice ? '' : ', the days not in it' }}
+        </dt>
         <dd class="cond border-t border-ink text-right text-lg">
           <UiHow about="this haul-out" :how="() => howYard(meter!, currency)">{{
             exact(meter.totalMinor)
           }}</UiHow>
         </dd>
       </dl>
-      <p class="mt-1 leading-snug text-redlead">
+      <p v-if="!meter.hasDayPrice" class="mt-1 leading-snug">
+        A day ashore has no price yet.
+        <NuxtLink class="underline" :to="`/r/${store.refitId}/settings#set-places`"
+          >Write it down</NuxtLink
+        >
+      </p>
+      <p v-else class="mt-1 leading-snug text-redlead">
         Launched a week later<template v-if="meter.launchOn"
           >, after {{ sayDate(meter.launchOn) }}</template
         >: {{ exact(meter.weekLaterMinor) }} more

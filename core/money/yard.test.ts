@@ -1,0 +1,68 @@
+/** What is known of a yard's prices before anybody wrote one down, and when some are. */
+import { expect, it } from 'vitest'
+import { supposing } from '../model/applyChange'
+import { emptyRows } from '../model/refit'
+import type { RefitRows } from '../model/refit'
+import { starterChanges } from '../model/starter'
+import { wayMoney } from '../launchWays/cost'
+import { makePlan } from '../plan/makePlan'
+import { zoneClock } from '../time/zone'
+import { noticeDaysOf, tariffOf } from './yard'
+import type { Tariff } from './yard'
+import { yardAccounts, yardMeter } from './yardMeter'
+
+const clock = zoneClock('UTC')
+const now = Date.UTC(2027, 3, 17, 8)
+
+/** A refit as the first five answers make it, ashore since 1 April, its yard asking `prices`. */
+function begun(prices: Partial<Tariff>): RefitRows {
+  let at = 0
+  const items = starterChanges(
+    'r',
+    {
+      boatName: 'Plover',
+      loaM: 12,
+      zone: 'UTC',
+      currency: 'EUR',
+      units: 'metric',
+      people: [{ name: 'Ida', weekdays: [6, 7], from: '08:00', to: '17:00' }],
+      travelMin: 30,
+      liftOutOn: '2027-04-01',
+      launchOn: '2027-05-21',
+      alreadyAshore: true,
+      today: '2027-04-17',
+    },
+    () => `i${at++}`,
+  )
+  const rows = supposing(emptyRows(), items)
+  return { ...rows, yardTariff: rows.yardTariff.map((one) => ({ ...one, ...prices })) }
+}
+const meterOf = (rows: RefitRows) => yardMeter(rows, null, clock, '2027-04-17')
+const moneyOf = (rows: RefitRows) =>
+  wayMoney(rows, makePlan(rows, now).plan, now, now + 50 * 86_400_000, clock)
+
+it('a new refit knows no price of a yard, and says nothing costs nothing', () => {
+  const rows = begun({})
+  expect(tariffOf(rows.yardTariff, rows.yardTariff[0]?.placeId)).toBeNull()
+  expect(meterOf(rows)).toBeNull()
+  expect(yardAccounts(rows, 'EUR', '2027-04-17')).toEqual([])
+  expect(moneyOf(rows)).toBeNull()
+})
+
+it('one price is enough to reckon with, and a day without one is not taken for free', () => {
+  const lift = begun({ liftMinor: 30_000 })
+  // Out and in again.
+  expect(meterOf(lift)).toMatchObject({ hasDayPrice: false, totalMinor: 60_000 })
+  expect(moneyOf(lift)?.liftsMinor).toBe(30_000)
+  const day = begun({ perDayMinor: 1000, freeDays: 30 })
+  // Sixteen days so far, all of them free: there is a price all the same.
+  expect(meterOf(day)).toMatchObject({ hasDayPrice: true, dayMinor: 0, daysSoFarMinor: 0 })
+  expect(meterOf(begun({ berthPerDayMinor: 500 }))).toMatchObject({ afloatDayMinor: 500 })
+  expect(meterOf(begun({ powerPerDayMinor: 500 }))?.hasDayPrice).toBe(true)
+})
+
+it('the notice of a yard counts whether or not it has prices', () => {
+  const rows = begun({ noticeDays: 14 })
+  expect(noticeDaysOf(rows.yardTariff, rows.yardTariff[0]?.placeId)).toBe(14)
+  expect(noticeDaysOf([], null)).toBe(7)
+})
