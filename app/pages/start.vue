@@ -5,8 +5,11 @@ import { sayFullDate } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import type { ChangeItem } from '#core/model/changes'
 import { firstAim, starterChanges, starterTrip } from '#core/model/starter'
+import type { StarterAnswers } from '#core/model/starter'
+import { firstLook } from '#core/outlook/firstLook'
 import { isZone } from '#core/time/zone'
 import { isCurrency } from '#core/money/money'
+import { allViews } from '~/composables/useViews'
 
 /** First run: five questions, then an honest empty plan; or the demo. */
 const { deviceId, light } = useDevice()
@@ -83,29 +86,36 @@ function missing(): string {
   return ''
 }
 
+/** The answers as a refit is made from them; what nobody said yet as it most likely is. */
+const filled = computed((): StarterAnswers => {
+  const { weekdays, from, to } = answers
+  const partner = answers.partner.trim()
+  const names = [answers.lead.trim(), ...(partner === '' ? [] : [partner])]
+  return {
+    ...answers,
+    boatName: answers.boatName.trim(),
+    loaM: answers.loaM ?? 12,
+    liftOutOn: answers.liftOutOn ?? today,
+    travelMin: answers.travelMin ?? 0,
+    people: names.map((name) => ({ name, weekdays, from, to })),
+    today,
+  }
+})
+/** The time there is until the launch; '': the answers do not say yet. */
+const look = computed(() => {
+  const { launchOn, zone, from, to } = answers
+  if (unread.first() !== '' || to <= from || launchOn <= today || !isZone(zone)) return ''
+  const { days, hours } = firstLook(filled.value)
+  if (days === 0) return 'nobody is on her.'
+  const many = days === 1 ? '1 day' : `${days} days`
+  return `${many} and ${formatHours(hours)} on her, the way and pauses taken off.`
+})
+
 async function begin() {
   wrong.value = missing()
-  const { liftOutOn } = answers
-  if (wrong.value !== '' || answers.loaM === null || liftOutOn === null) return
+  if (wrong.value !== '') return
   const refitId = newId()
-  const week = { weekdays: answers.weekdays, from: answers.from, to: answers.to }
-  const people = [answers.lead, answers.partner]
-    .map((name) => name.trim())
-    .filter((name) => name !== '')
-    .map((name) => ({ name, ...week }))
-  const items = starterChanges(
-    refitId,
-    {
-      ...answers,
-      loaM: answers.loaM,
-      liftOutOn,
-      boatName: answers.boatName.trim(),
-      people,
-      travelMin: answers.travelMin ?? 0,
-      today,
-    },
-    newId,
-  )
+  const items = starterChanges(refitId, filled.value, newId)
   await send(async () => {
     await post(refitId, items)
     return refitId
@@ -141,15 +151,37 @@ async function send(make: () => Promise<string>, view: string) {
 </script>
 
 <template>
-  <main class="mx-auto max-w-2xl px-5 py-6">
-    <h1>Five questions, then you have a plan to fill</h1>
-    <p class="mt-2 text-ink2">
-      Every answer can be changed later. Or
-      <button class="underline" :disabled="busy" @click="demo">
-        look round a made-up refit first</button
-      >, or <NuxtLink to="/bring" class="underline">bring in a refit file</NuxtLink>.
-    </p>
-    <form class="mt-6 grid gap-6" @submit.prevent="begin">
+  <main
+    class="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 px-5 py-6 lg:grid-cols-[minmax(0,42rem)_minmax(0,1fr)]"
+  >
+    <header class="grid gap-4">
+      <h1 class="text-4xl!">Inch Ahead</h1>
+      <p class="text-lg leading-snug">
+        A refit is some hundred jobs, in an order that glue, weather, people and the yard decide.
+        Write down what there is to do. You are told what comes next, when she can go in, and what
+        it will take.
+      </p>
+      <div class="flex flex-wrap gap-3">
+        <button class="btn" :disabled="busy" @click="demo">Look round a made-up refit first</button>
+        <NuxtLink to="/bring" class="btn">Bring in a refit file</NuxtLink>
+      </div>
+    </header>
+    <aside class="lg:row-span-2 lg:pt-2">
+      <StartTape :loa-m="answers.loaM" />
+      <dl
+        class="mt-6 hidden grid-cols-[auto_1fr] items-baseline gap-x-4 gap-y-2 leading-snug lg:grid"
+      >
+        <template v-for="{ name, tells } in allViews" :key="name">
+          <dt class="cond text-lg">{{ name }}</dt>
+          <dd class="text-ink2">{{ tells }}</dd>
+        </template>
+      </dl>
+    </aside>
+    <form class="grid gap-6" @submit.prevent="begin">
+      <div>
+        <h2>Five questions, then you have a plan to fill</h2>
+        <p class="mt-1 text-ink2">Every answer can be changed later.</p>
+      </div>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-2">
         <legend class="cond pr-3 text-xl">1 Which boat, and how long is she?</legend>
         <UiText v-model="answers.boatName" label="Name of the boat" />
@@ -229,6 +261,10 @@ async function send(make: () => Promise<string>, view: string) {
           @pick="answers.zone = $event"
         />
       </fieldset>
+      <p v-if="look" class="border-l-4 border-verdigris pl-3 leading-snug">
+        From today to the launch on {{ sayFullDate(answers.launchOn) }}:
+        <b>{{ look }}</b>
+      </p>
       <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
       <button class="btn btn-main min-h-12!" type="submit" :disabled="busy">Begin</button>
     </form>

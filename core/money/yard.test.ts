@@ -5,7 +5,8 @@ import { emptyRows } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { starterChanges } from '../model/starter'
 import { wayMoney } from '../launchWays/cost'
-import { makePlan } from '../plan/makePlan'
+import { firstPass, makePlan } from '../plan/makePlan'
+import { prepare } from '../plan/prepare'
 import { zoneClock } from '../time/zone'
 import { noticeDaysOf, tariffOf } from './yard'
 import type { Tariff } from './yard'
@@ -65,4 +66,13 @@ it('the notice of a yard counts whether or not it has prices', () => {
   const rows = begun({ noticeDays: 14 })
   expect(noticeDaysOf(rows.yardTariff, rows.yardTariff[0]?.placeId)).toBe(14)
   expect(noticeDaysOf([], null)).toBe(7)
+})
+
+it.each<[string, Partial<Tariff>, number]>([
+  // From 17 April to the launch on 21 May.
+  ['no price is known', {}, 34],
+  ['only the lift has one', { liftMinor: 30_000 }, 34],
+  ['a day costs ten', { perDayMinor: 1000 }, 34_042],
+])('a day ashore counts in a plan where %s', (_, prices, ashoreMinor) => {
+  expect(firstPass(prepare(begun(prices), now), null).cost[2]).toBe(ashoreMinor)
 })

@@ -1,4 +1,4 @@
-import { tariffOf, usualDayMinor } from '../money/yard'
+import { hasDayPrice, tariffOf, usualDayMinor } from '../money/yard'
 import { dayMs } from '../time/civil'
 import { laidGates } from './finishPlan'
 import { gateDeadline } from './haulOutOf'
@@ -45,7 +45,7 @@ export function planCost({ rows, compiled, ranked }: Prepared, pass: Pass): Plan
     // Without a price, a day ashore still counts as one.
     ashoreMinor += Math.round(
       ((launchAt - Math.max(from, now)) / dayMs) *
-        (tariff ? usualDayMinor(tariff, rows.refit[0]?.loaM ?? 0) : 1),
+        (tariff && hasDayPrice(tariff) ? usualDayMinor(tariff, rows.refit[0]?.loaM ?? 0) : 1),
     )
   }
   const days = new Set<string>()

@@ -15,6 +15,8 @@ export async function firstRun(page: Page, url: string): Promise<void> {
   await page.getByLabel('Launch aimed', { exact: true }).fill('21 May 2027')
   await page.getByLabel(/^Time zone/).fill('dublin')
   await page.getByRole('option', { name: 'Europe/Dublin' }).click()
+  // Ten days of two people: nine hours and a half, less an hour each on the way and to set up, half an hour at noon.
+  await expect(page.getByText('10 days and 140 h on her')).toBeVisible()
   await page.getByRole('button', { name: 'Begin' }).click()
   await expect(page.getByText('An empty list is where everybody starts')).toBeVisible()
 }

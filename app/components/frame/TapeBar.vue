@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { tapeMarks } from '#core/progress/tapeMarks'
 
 /** The boat's length as a tape measure: what is printed is earned, flags stand at the inch each gate needs. */
 const store = useRefitStore()
@@ -21,25 +22,12 @@ const range = computed(() => {
   const from = Math.min(Math.max(0, earnedIn - stretchIn / 2), loaIn - stretchIn)
   return { from, to: from + stretchIn }
 })
-const x = (inch: number) =>
-  ((inch - range.value.from) / (range.value.to - range.value.from)) * (width.value - 2) + 1
-const ticks = computed(() => {
-  const { from, to } = range.value
-  const step = (to - from) / width.value > 0.35 ? 3 : (to - from) / width.value > 0.25 ? 2 : 1
-  const list: { x: number; length: number }[] = []
-  for (let inch = Math.ceil(from / step) * step; inch <= to; inch += step)
-    list.push({ x: x(inch), length: inch % 12 === 0 ? 16 : inch % 6 === 0 ? 11 : 7 })
-  return list
-})
+const marks = computed(() => tapeMarks(range.value.from, range.value.to, width.value))
+const x = (inch: number) => marks.value.x(inch)
 const numbers = computed(() => {
-  const { from, to } = range.value
-  const step = [12, 24, 48, 96].find((one) => (width.value * one) / (to - from) >= 52) ?? 96
-  const list: number[] = []
-  for (let inch = Math.max(step, Math.ceil(from / step) * step); inch < to - step / 3; inch += step)
-    list.push(inch)
   const clear = (inch: number) =>
     flags.value.every((flag) => flag.at < x(inch) - 30 || flag.at > x(inch) + 4)
-  return list.filter((inch) => x(inch) > 24 && x(inch) < width.value - 20 && clear(inch))
+  return marks.value.numbers.filter(clear)
 })
 /** Names stay beside their flag where there is room, and give way to the one before where there is none. */
 const flags = computed(() => {
@@ -120,7 +108,7 @@ const beside = computed(
           opacity="0.35"
         />
         <line
-          v-for="tick in ticks"
+          v-for="tick in marks.ticks"
           :key="tick.x"
           :x1="tick.x"
           :x2="tick.x"
