@@ -4,7 +4,7 @@ import { minutesOf } from '#core/time/civil'
 import { sayFullDate } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import type { ChangeItem } from '#core/model/changes'
-import { firstAim, starterChanges, starterTrip } from '#core/model/starter'
+import { firstAim, starterChanges, starterTrip, usualSkills } from '#core/model/starter'
 import type { StarterAnswers } from '#core/model/starter'
 import { firstLook } from '#core/outlook/firstLook'
 import { isZone } from '#core/time/zone'
@@ -24,6 +24,7 @@ const answers = reactive({
   units: 'metric' as 'metric' | 'us' | 'mixed',
   lead: '',
   partner: '',
+  skills: [...usualSkills],
   weekdays: [6, 7],
   from: '08:30',
   to: '17:00',
@@ -44,6 +45,14 @@ const unitChoices = [
   { value: 'metric', label: 'Metric' },
   { value: 'us', label: 'Feet and inches' },
   { value: 'mixed', label: 'Metric, inch drills' },
+] as const
+const ownSkills = [
+  { value: 'mechanics', label: 'Engine and mechanics' },
+  { value: 'electrics', label: 'Low-voltage electrics' },
+  { value: 'laminating', label: 'Laminating' },
+  { value: 'woodwork', label: 'Woodwork' },
+  { value: 'rigging', label: 'Rigging' },
+  { value: 'aloft', label: 'Going aloft' },
 ] as const
 const shoreChoices = [
   { value: 'yes', label: 'She is ashore' },
@@ -88,7 +97,7 @@ function missing(): string {
 
 /** The answers as a refit is made from them; what nobody said yet as it most likely is. */
 const filled = computed((): StarterAnswers => {
-  const { weekdays, from, to } = answers
+  const { weekdays, from, to, skills: does } = answers
   const partner = answers.partner.trim()
   const names = [answers.lead.trim(), ...(partner === '' ? [] : [partner])]
   return {
@@ -97,7 +106,7 @@ const filled = computed((): StarterAnswers => {
     loaM: answers.loaM ?? 12,
     liftOutOn: answers.liftOutOn ?? today,
     travelMin: answers.travelMin ?? 0,
-    people: names.map((name) => ({ name, weekdays, from, to })),
+    people: names.map((name) => ({ name, weekdays, from, to, skills: does })),
     today,
   }
 })
@@ -208,6 +217,27 @@ async function send(make: () => Promise<string>, view: string) {
           label="Somebody with you"
           hint="May stay empty. More people in Settings."
         />
+        <div class="sm:col-span-2" role="group" aria-labelledby="own-skills">
+          <p id="own-skills" class="cond text-ink2">What do you do yourselves?</p>
+          <div class="flex flex-wrap gap-x-4">
+            <label
+              v-for="one in ownSkills"
+              :key="one.value"
+              class="inline-flex min-h-11 items-center gap-2"
+            >
+              <input
+                v-model="answers.skills"
+                type="checkbox"
+                :value="one.value"
+                class="size-5 accent-(--verdigris)"
+              />
+              {{ one.label }}
+            </label>
+          </div>
+          <p class="text-ink2">
+            What nobody does waits for a trade. Mains, gas and lithium always do.
+          </p>
+        </div>
       </fieldset>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-3">
         <legend class="cond pr-3 text-xl">3 When do you come, door to door?</legend>

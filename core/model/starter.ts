@@ -4,7 +4,7 @@ import type { EntityName } from './entities'
 import { addDays, dayNumber, weekdayOf } from '../time/civil'
 import { keysAfter } from './order'
 import { systemKinds } from './words'
-import type { Side, Strake } from './words'
+import type { Side, Skill, Strake } from './words'
 
 /** Name, side, below the waterline, strake, and how far forward: 0 the stern, 1 the bow. */
 const zones: readonly (readonly [string, Side, boolean, Strake, number | null])[] = [
@@ -46,6 +46,9 @@ export function firstAim(today: string): string {
   return on
 }
 
+/** What people who refit their own boat mostly do themselves; standing rigging and going aloft are asked for. */
+export const usualSkills: readonly Skill[] = ['electrics', 'laminating', 'mechanics', 'woodwork']
+
 /** Minutes to set up and pack up at the boat until the owner says otherwise. */
 export const starterTrip = { setUpMin: 30, packUpMin: 30 } as const
 
@@ -60,6 +63,8 @@ export interface StarterAnswers {
     readonly weekdays: readonly number[]
     readonly from: string
     readonly to: string
+    /** What they do besides what anybody can. */
+    readonly skills?: readonly Skill[]
   }[]
   /** One way to the boat, minutes. */
   readonly travelMin: number
@@ -137,6 +142,7 @@ export function starterChanges(
       name: person.name,
       role: index === 0 ? 'lead' : 'partner',
       order: orders[index],
+      skills: [...(person.skills ?? [])].sort(),
       // Over a long day people eat; it can be taken out in Settings.
       breakFrom: isLongDay(person) ? usualPause : null,
     })

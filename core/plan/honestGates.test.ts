@@ -368,7 +368,9 @@ describe('a step kept for somebody', () => {
     rows.person[0] = { ...rows.person[0]!, skills: ['electrics'] }
     step(rows, 'Valve', 'wire', { skill: 'electrics', wantedPersonId: 'Cas' })
     const { plan } = makePlan(rows, friday)
-    expect(plan.reasons[0]?.message).toContain('kept for somebody who is no longer here or lacks')
+    expect(plan.reasons[0]?.message).toContain(
+      'kept for somebody who is no longer here or does no electrics',
+    )
   })
 })
 

@@ -216,7 +216,7 @@ describe('what cannot be done', () => {
   })
 
   it.each([
-    ['noSkill', { skill: 'electrics' }, /electrics skill/],
+    ['noSkill', { skill: 'electrics' }, /needs somebody for electrics, and nobody does that/],
     ['tooLong', { hoursLikely: 9, splittable: false }, /9 h in one go.*8 h/],
     ['noWindow', { hullNeed: 'ashore' }, /no haul-out is planned/],
     ['noHours', { crewMin: 2, crewMax: 2 }, /no hours are set for Ann, Idle/],

@@ -1,8 +1,9 @@
 /** What presses today, and the sentence over the drawing. */
 import { dateOf } from '../time/civil'
 import { sayDate } from '../time/say'
-import { capital, inWords } from '../units/counted'
+import { capital, counted, inWords } from '../units/counted'
 import type { BuyBoard, BuyRow } from './board'
+import { isAssumed } from './sayBuy'
 import type { TradeFacts } from './trades'
 
 /** True for a row that somebody has to see to today. */
@@ -37,9 +38,12 @@ function worstOf(row: BuyRow, year: string): string {
     return row.dueOn === null
       ? `nobody knows when ${name} comes`
       : `${name} was due on ${sayDate(dateOf(row.dueOn), year)}`
-  if (row.window.state === 'late') return `${name} comes late whatever you do`
+  if (row.window.state === 'late')
+    return isAssumed(row)
+      ? `${name} comes late if it takes ${counted(row.window.leadDays, 'day')}`
+      : `${name} comes late whatever you do`
   if (row.window.state === 'shutsFirst') return `${name} shuts before it opens`
-  return row.chance !== null && row.chance >= 0.45
+  return row.chance !== null && row.chance >= 0.45 && !isAssumed(row)
     ? `even odds that ${name} misses its step`
     : `buy ${name}`
 }

@@ -15,12 +15,14 @@ export interface Lead {
 
 /** Assumed where neither the part nor its supplier says: ask. */
 const assumedLead: Lead = { days: 7, lateDays: 14, from: 'assumed' }
+/** The same of what a recipe lists: tape, sealant, bolts, resin. Most shops for boats have it. */
+const shopLead: Lead = { days: 2, lateDays: 7, from: 'assumed' }
 /** A bad case that nobody gave is half as long again. */
 const badly = 1.5
 
 /** The lead of a part: its own, else its supplier's, else assumed. */
 export function leadOf(
-  part: Pick<Part, 'leadDays' | 'leadLateDays'>,
+  part: Pick<Part, 'leadDays' | 'leadLateDays' | 'recipePart'>,
   supplier: Pick<Supplier, 'leadDays' | 'leadLateDays'> | null,
 ): Lead {
   if (part.leadDays !== null)
@@ -29,7 +31,7 @@ export function leadOf(
       lateDays: part.leadLateDays ?? Math.ceil(part.leadDays * badly),
       from: 'part',
     }
-  if (!supplier) return assumedLead
+  if (!supplier) return part.recipePart === '' ? assumedLead : shopLead
   return {
     days: supplier.leadDays,
     lateDays: supplier.leadLateDays ?? Math.ceil(supplier.leadDays * badly),

@@ -40,6 +40,10 @@ function forWhat({ wants, window }: BuyRow, year: string): string {
   return title === '' ? '' : `${title.charAt(0).toLowerCase()}${title.slice(1)}${more}${needed}`
 }
 
+/** Nobody said how long it takes: no odds are given on that. */
+export const isAssumed = ({ wants }: BuyRow): boolean =>
+  wants.every(({ lead }) => lead.from === 'assumed')
+
 /** What a row asks for. `today` is a local day number; dates of `year` go without it. */
 export function sayRow(row: BuyRow, today: number, year: string, currency: string): SaidRow {
   const { window, guessed } = row
@@ -69,13 +73,15 @@ export function sayRow(row: BuyRow, today: number, year: string, currency: strin
       return { strong: 'no day in the plan needs it', rest, tone: 'ink' }
     case 'late':
       return {
-        strong: `${counted(window.lateDays, 'day')} late if ordered today`,
+        strong: isAssumed(row)
+          ? `${counted(window.lateDays, 'day')} late if it takes ${counted(window.leadDays, 'day')}`
+          : `${counted(window.lateDays, 'day')} late if ordered today`,
         rest,
         tone: 'red',
       }
     case 'buyToday': {
       const odds =
-        row.chance !== null && row.chance >= 0.05
+        row.chance !== null && row.chance >= 0.05 && !isAssumed(row)
           ? `, ${Math.round(row.chance * 100)} % miss it`
           : ''
       return { strong: `buy today${odds}`, rest, tone: 'red' }

@@ -94,18 +94,31 @@ describe('a window to buy', () => {
 describe('a lead', () => {
   const supplier = { leadDays: 6, leadLateDays: null }
   it('is the part’s own, else of its supplier, else assumed', () => {
-    expect(leadOf({ leadDays: 21, leadLateDays: 30 }, supplier)).toEqual({
+    expect(leadOf({ leadDays: 21, leadLateDays: 30, recipePart: 'bolt' }, supplier)).toEqual({
       days: 21,
       lateDays: 30,
       from: 'part',
     })
     // Half as long again, where nobody said.
-    expect(leadOf({ leadDays: null, leadLateDays: null }, supplier)).toMatchObject({
+    expect(
+      leadOf({ leadDays: null, leadLateDays: null, recipePart: 'bolt' }, supplier),
+    ).toMatchObject({
       days: 6,
       lateDays: 9,
       from: 'supplier',
     })
-    expect(leadOf({ leadDays: null, leadLateDays: null }, null).from).toBe('assumed')
+    const unsaid = { leadDays: null, leadLateDays: null }
+    expect(leadOf({ ...unsaid, recipePart: '' }, null)).toEqual({
+      days: 7,
+      lateDays: 14,
+      from: 'assumed',
+    })
+    // What a recipe lists a shop has.
+    expect(leadOf({ ...unsaid, recipePart: 'bolt' }, null)).toEqual({
+      days: 2,
+      lateDays: 7,
+      from: 'assumed',
+    })
   })
 
   it('is missed with the odds of a lognormal about it', () => {
@@ -307,6 +320,27 @@ describe('a part in the plan', () => {
     expect(glue()).toEqual([1, 2])
   })
 
+  it('is said to be late, and with what odds, only as far as anybody said how long it takes', () => {
+    const [row] = buyBoard(factsOf(refit())).rows
+    const late = (from: 'supplier' | 'assumed', state: 'late' | 'buyToday') =>
+      row &&
+      sayRow(
+        {
+          ...row,
+          chance: 0.35,
+          window: { ...row.window, state, lateDays: 3, leadDays: 7 },
+          wants: row.wants.map((one) => ({ ...one, lead: { ...one.lead, from } })),
+        },
+        day('2027-05-17'),
+        '2027',
+        'EUR',
+      ).strong
+    expect(late('supplier', 'late')).toBe('three days late if ordered today')
+    expect(late('assumed', 'late')).toBe('three days late if it takes seven days')
+    expect(late('supplier', 'buyToday')).toBe('buy today, 35 % miss it')
+    expect(late('assumed', 'buyToday')).toBe('buy today')
+  })
+
   it('may rest on a measuring step that nobody can do', () => {
     const rows = refit()
     rows.step = rows.step.map((one) =>
@@ -449,6 +483,11 @@ describe('what presses', () => {
     // Ordered on the 14th it is here on the 20th as a rule, two days before: ln(8/6)/0.35 leaves 20.6 % too late.
     expect(headline('2027-05-14')).toEqual({ lead: 'One thing to see to: ', worst: 'buy Rubber' })
     expect(headline('2027-05-17').worst).toBe('Rubber comes late whatever you do')
+    const [kept] = rows.part
+    rows.part[0] = { ...kept!, supplierId: null }
+    // Nobody said any more how long it takes: a week is taken.
+    expect(headline('2027-05-17').worst).toBe('Rubber comes late if it takes seven days')
+    rows.part[0] = kept!
     rows.part = rows.part.map((one) => ({
       ...one,
       state: 'ordered' as const,

@@ -96,6 +96,30 @@ describe('the strands', () => {
       [at(11), 0, true],
     ])
   })
+  it('come over for no pause between two things that one does alone', () => {
+    const lines = [
+      line(8, 9, people),
+      line(9, 12, ['oona']),
+      line(9, 12, ['piet']),
+      line(13, 15, ['oona']),
+      line(13, 14, ['piet']),
+    ]
+    const [, piet] = strandsOf(lines, people)
+    expect(piet?.parts.map((part) => [part.from, part.column, part.together, part.idle])).toEqual([
+      [at(8), 0, true, false],
+      [at(9), 1, false, false],
+      // The pause, and what the other does at the end.
+      [at(12), 1, false, true],
+      [at(13), 1, false, false],
+      [at(14), 1, false, true],
+    ])
+    // After the last of their own they do lie together, as before the first.
+    const [, left] = strandsOf([...lines.slice(1, 3), line(14, 15, people)], people)
+    expect(left?.parts.map((part) => [part.column, part.together])).toEqual([
+      [1, false],
+      [0, true],
+    ])
+  })
   it('share the last column from the third on', () => {
     const four = ['a', 'b', 'c', 'd']
     expect(four.map((id) => columnOfLine({ personIds: [id] }, four))).toEqual([0, 1, 2, 2])

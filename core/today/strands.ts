@@ -30,19 +30,32 @@ export function columnOfLine(line: Pick<DayLine, 'personIds'>, people: readonly 
   return places.length === 0 ? 0 : columnOf(Math.min(...places))
 }
 
-/** Strands of the people of a day, over the whole of it. Where nobody is at anything all lie together. */
+/** True where somebody works alone up to a pause and alone again after it: their strand need not come over for it. */
+function isAloneRound(own: readonly DayLine[], from: number, to: number): boolean {
+  const before = own.findLast((line) => line.to <= from)
+  const after = own.find((line) => line.from >= to)
+  return before?.personIds.length === 1 && after?.personIds.length === 1
+}
+
+/**
+ * Strands of the people of a day, over the whole of it. Where nobody is at anything they lie together, but for those who
+ * are alone before and after it.
+ */
 export function strandsOf(lines: readonly DayLine[], people: readonly string[]): Strand[] {
   const edges = [...new Set(lines.flatMap((line) => [line.from, line.to]))].sort((a, b) => a - b)
+  const inOrder = [...lines].sort((a, b) => a.from - b.from)
   return people.map((personId, place) => {
+    const ownLines = inOrder.filter((line) => line.personIds.includes(personId))
     const parts: StrandPart[] = []
     for (let index = 1; index < edges.length; index++) {
       const [from, to] = [edges[index - 1] as number, edges[index] as number]
       const now = lines.filter((line) => line.from < to && from < line.to)
       const own = now.find((line) => line.personIds.includes(personId))
       const some = now.some((line) => line.personIds.length > 0)
-      const column = own ? columnOfLine(own, people) : some ? columnOf(place) : 0
-      const together = own ? own.personIds.length > 1 : !some && people.length > 1
-      const idle = own === undefined && some
+      const apart = some || isAloneRound(ownLines, from, to)
+      const column = own ? columnOfLine(own, people) : apart ? columnOf(place) : 0
+      const together = own ? own.personIds.length > 1 : !apart && people.length > 1
+      const idle = own === undefined && apart
       const last = parts.at(-1)
       if (last && last.column === column && last.together === together && last.idle === idle)
         parts[parts.length - 1] = { ...last, to }

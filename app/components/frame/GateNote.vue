@@ -38,6 +38,7 @@ const shown = computed(
       <li v-for="reason in because" :key="reason">{{ reason }}</li>
       <li v-if="more > 0">And {{ more }} more, listed in Sequence.</li>
     </ul>
+    <SkillGaps v-if="!quiet && figures?.gap" :reasons="figures.gap.reasons" />
     <p>
       <span v-for="left in said.leavesOut" :key="left">{{ left }}{{ ' ' }}</span>
       <NuxtLink

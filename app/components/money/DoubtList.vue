@@ -52,9 +52,15 @@ const written = computed(() => {
     <p v-if="rows.length === 0" class="pt-1 text-ink2">
       It is known once the plan was run, and the runs are of this plan.
     </p>
+    <p
+      v-else-if="rows.every((one) => one.halfMinor < 1 && !isSaid(one.halfDays))"
+      class="pt-1 text-ink2"
+    >
+      Neither a sum nor a date is in doubt in these runs.
+    </p>
     <template v-else>
       <p class="flex justify-between gap-3 text-sm text-ink2">
-        <span>± money</span><span>± days to {{ next }}</span>
+        <span>± money</span><span v-if="next">± days to {{ next }}</span>
       </p>
       <svg width="0" height="0" class="absolute" aria-hidden="true">
         <pattern :id="idOf('days')" width="6" height="6" patternUnits="userSpaceOnUse">

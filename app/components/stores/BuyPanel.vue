@@ -2,10 +2,11 @@
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
 import type { BuyRow } from '#core/stores/board'
-import { sayAmount, sayRow } from '#core/stores/sayBuy'
+import { isAssumed, sayAmount, sayRow } from '#core/stores/sayBuy'
 import { lineUnit } from '#core/stores/pool'
 import type { PartFacts } from '#core/stores/storeFacts'
 import { formatMoney } from '#core/money/money'
+import { counted } from '#core/units/counted'
 import { dateOf, dayNumber } from '#core/time/civil'
 
 /** One row of what to buy, opened: who wants how much, what that makes to buy, how long it takes, what it rests on. */
@@ -110,6 +111,10 @@ const order = computed(() =>
     <p v-if="row.pool.priceMinor !== null" class="text-[0.9375rem]">
       About {{ formatMoney(row.pool.priceMinor, currency)
       }}<template v-if="!row.pool.isPriced">, some of it at the price of the others</template>.
+    </p>
+    <p v-if="row.kind === 'buy' && isAssumed(row)" class="mt-1 text-ink2">
+      Reckoned with {{ counted(row.window.leadDays, 'day') }} until it is here, because nobody said:
+      give the part a supplier or its days.
     </p>
     <p v-if="row.guessed.length > 0" class="mt-2 border-l-4 border-redlead pl-3">
       Do not order yet: it rests on {{ row.guessed.join(', ') }}, which nobody has measured.

@@ -22,7 +22,7 @@ import { Seasons } from './seasons'
 import { structureOf } from './structure'
 import type { Interval } from '../../time/intervals'
 import type { Structure } from './structure'
-import { whyUnplannable } from './unplannable'
+import { unplannable } from './unplannable'
 
 interface Release {
   readonly at: number
@@ -198,9 +198,8 @@ export function openWork(
     }
     const activity = toActivity(step, job)
     activities.set(step.id, activity)
-    const remark = whyUnplannable(activity, sites, coming)
-    if (remark) remarks.push(remark)
   }
+  remarks.push(...unplannable(activities.values(), sites, coming))
   return {
     rows,
     clock,

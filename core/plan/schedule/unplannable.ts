@@ -1,14 +1,63 @@
+import type { Skill } from '../../model/words'
 import type { Remark } from '../../model/stored'
 import type { OpenStep } from './openWork'
 import type { Sites } from './sites'
 import type { Ashore } from './haulOuts'
 
-/** Why a step cannot be planned at all, whatever else is done; null: it can. */
-export function whyUnplannable(
+/**
+ * Why steps cannot be planned at all, whatever else is done. What is short of the same people for the same skill is said
+ * once: it is mended once.
+ */
+export function unplannable(
+  activities: Iterable<OpenStep>,
+  sites: Sites,
+  coming: readonly Ashore[],
+): Remark[] {
+  const remarks: Remark[] = []
+  const short = new Map<string, OpenStep[]>()
+  for (const activity of activities) {
+    const why = whyUnplannable(activity, sites, coming)
+    if (why === 'tooFew') {
+      const key = `${activity.step.skill} ${activity.capable.join()}`
+      short.set(key, [...(short.get(key) ?? []), activity])
+    } else if (why) remarks.push(why)
+  }
+  return [...[...short.values()].map((some) => tooFew(some, sites)), ...remarks]
+}
+
+const skillWord = (skill: Skill): string => (skill === 'aloft' ? 'work aloft' : skill)
+
+/** Steps that ask for more of the same people than there are. Precondition: one at least. */
+function tooFew(some: readonly OpenStep[], { people }: Sites): Remark {
+  const [first] = some as [OpenStep, ...OpenStep[]]
+  const { skill } = first.step
+  const names = first.capable.map((person) => people[person]?.name).join(' and ')
+  const most = Math.max(...some.map((one) => one.crewMin))
+  const isMixed = some.some((one) => one.crewMin < most)
+  const many = most === 1 ? 'somebody' : `${isMixed ? 'up to ' : ''}${most} people`
+  const named = `"${first.step.title}" (${first.job.title})`
+  const [what, more] =
+    some.length === 1
+      ? [`${named} needs`, '']
+      : [`${some.length} steps need`, `: ${named} and ${some.length - 1} more`]
+  const why =
+    skill === 'general'
+      ? `${many}, and ${names === '' ? 'nobody is here' : `here ${first.capable.length === 1 ? 'is' : 'are'} only ${names}`}`
+      : `${many} for ${skillWord(skill)}, and ${names === '' ? 'nobody does that' : `only ${names} ${first.capable.length === 1 ? 'does' : 'do'} that`}`
+  return {
+    kind: 'noSkill',
+    message: `${what} ${why}${more}.`,
+    jobIds: [...new Set(some.map((one) => one.job.id))],
+    stepIds: some.map((one) => one.step.id),
+  }
+}
+
+/** Why one step cannot; 'tooFew': more people are asked for than can do it; null: it can. */
+function whyUnplannable(
   activity: OpenStep,
   sites: Sites,
   coming: readonly Ashore[],
-): Remark | null {
+): Remark | 'tooFew' | null {
   const { step, job } = activity
   const about = { jobIds: [job.id], stepIds: [step.id] }
   const named = `"${step.title}" (${job.title})`
@@ -19,17 +68,11 @@ export function whyUnplannable(
       ...about,
     }
   if (activity.workMs === 0 || activity.booking) return null
-  const short = activity.capable.length < activity.crewMin
-  if (short)
-    return {
-      kind: 'noSkill',
-      message: `${named} needs ${activity.crewMin} with ${step.skill} skill; ${activity.capable.length} of the people here have it.`,
-      ...about,
-    }
+  if (activity.capable.length < activity.crewMin) return 'tooFew'
   if (activity.wanted === -1)
     return {
       kind: 'noSkill',
-      message: `${named} is kept for somebody who ${step.skill === 'general' ? 'is no longer here' : `is no longer here or lacks ${step.skill} skill`}. Keep it for another, or for nobody.`,
+      message: `${named} is kept for somebody who ${step.skill === 'general' ? 'is no longer here' : `is no longer here or does no ${skillWord(step.skill)}`}. Keep it for another, or for nobody.`,
       ...about,
     }
   if (activity.wanted !== null && sites.never(activity.wanted))

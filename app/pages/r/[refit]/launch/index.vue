@@ -8,6 +8,7 @@ import { dateOf, dayNumber, minutesOf, timeOf } from '#core/time/civil'
 import { clockTimeOf } from '#core/time/say'
 import { inWords } from '#core/units/counted'
 import { patchOf } from '#core/model/removal'
+import { sayGate } from '#core/progress/gateWords'
 
 /** Can she go in, when, and how? */
 const store = useRefitStore()
@@ -126,9 +127,17 @@ const planned = computed(() => {
     : `${inWords(ends.length)} until ${by}`
 })
 const late = computed(() => items.value.filter((one) => isLate(one)))
-const plannedOn = computed(() =>
-  next.value && next.value.launchAt !== Infinity ? store.zone.dateOf(next.value.launchAt) : null,
+/** Her launch as all views judge it: it may wait for work that has no place. */
+const gate = computed(
+  () => store.derived.gates.find((one) => one.gate.haulOutId === next.value?.haulOut.id) ?? null,
 )
+const isUndated = computed(
+  () => gate.value !== null && sayGate(gate.value, store.derived).standing === 'undated',
+)
+const plannedOn = computed(() => {
+  const at = next.value?.launchAt ?? Infinity
+  return at === Infinity || isUndated.value ? null : store.zone.dateOf(at)
+})
 function ask() {
   const one = chosen.value
   const haulOut = next.value?.haulOut
@@ -177,13 +186,15 @@ useKeyScope({
               >, {{ planned }}</template
             >.
           </template>
-          <template v-if="lifts?.bestDay">
+          <template v-if="isUndated"> She has no day in the plan.</template>
+          <template v-else-if="lifts?.bestDay">
             Cheapest lift: {{ sayDay(dateOf(lifts.bestDay)) }}.</template
           >
           <template v-else-if="plannedOn"> Planned for {{ sayDay(plannedOn) }}.</template>
         </h1>
         <h1 v-else-if="watched">She is in: the watch goes on.</h1>
         <p v-if="toMend"><strong>Mend first:</strong> {{ toMend }}</p>
+        <GateNote v-if="isUndated" :figures="gate" />
         <p v-if="bookedAt !== null && late.length > 0" class="text-redlead">
           Booked for {{ sayDay(store.zone.dateOf(bookedAt)) }}: {{ inWords(late.length) }}
           {{ late.length === 1 ? 'line is' : 'lines are' }} still open then.
