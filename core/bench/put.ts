@@ -6,6 +6,7 @@ import { keyBetween } from '../model/order'
 import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { patchOf } from '../model/removal'
+import { isStillToBuy } from '../model/partState'
 import type { Values } from './ask'
 import type { Known } from './doubt'
 import type { Answer, Put, Sum } from './sum'
@@ -35,8 +36,6 @@ const create = (
   patch: Readonly<Record<string, unknown>>,
 ): ChangeItem => ({ op: 'create', entity, id, patch })
 
-const isOpenPart = (state: string): boolean => ['wanted', 'specified', 'quoted'].includes(state)
-
 /** A line put again moves what it made the first time, as long as that is still open. */
 function partItems(
   put: Extract<Put, { is: 'part' }>,
@@ -53,7 +52,7 @@ function partItems(
     ...(put.specification ? { specification: put.specification } : {}),
   }
   const mine = rows.part.find(
-    (one) => one.id === madeId && isOpenPart(one.state) && one.jobId === (job?.id ?? null),
+    (one) => one.id === madeId && isStillToBuy(one) && one.jobId === (job?.id ?? null),
   )
   if (mine) return { items: [patchOf('part', mine, fields)], id: mine.id }
   const id = newId()

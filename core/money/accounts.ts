@@ -5,6 +5,7 @@ import type { Account } from '../model/words'
 import { accounts as accountNames } from '../model/words'
 import { accounts as accountSaid } from '../model/said'
 import type { StoredPlan } from '../model/stored'
+import { isStillToBuy } from '../model/partState'
 import { isOpen, plannedHours } from '../plan/planned'
 import type { Derived } from '../progress/derive'
 import { jobCosts, partCostMinor } from './jobCost'
@@ -112,8 +113,7 @@ function foundStillOpen(rows: RefitRows): Map<string, number> {
     sums.set(key, (sums.get(key) ?? 0) + minor)
   }
   for (const part of rows.part)
-    if (['wanted', 'specified', 'quoted'].includes(part.state))
-      add(jobOfPart(part, steps), partCostMinor(part))
+    if (isStillToBuy(part)) add(jobOfPart(part, steps), partCostMinor(part))
   for (const one of rows.tradeBooking)
     if (one.state === 'asked') add(steps.get(one.stepId)?.jobId ?? null, one.priceMinor ?? 0)
   return sums

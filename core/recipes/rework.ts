@@ -8,6 +8,7 @@ import { keyBetween } from '../model/order'
 import { byId, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { deletion, hasHours, patchOf, stepRemoval } from '../model/removal'
+import { isStillToBuy } from '../model/partState'
 import type { Draft, DraftStep } from './expand'
 import { partCreation, partFields, stepCreation } from './make'
 import type { RecipeInputs } from './recipe'
@@ -50,9 +51,6 @@ const wordOf: Readonly<Record<string, string>> = {
 }
 const named = (fields: readonly string[]): string =>
   [...new Set(fields.map((name) => wordOf[name] ?? 'other values'))].join(', ')
-
-/** Parts that can still follow the recipe; from 'ordered' on they are somebody's promise. */
-const stillOpen = (part: Part): boolean => ['wanted', 'specified', 'quoted'].includes(part.state)
 
 /** The change list, with what it keeps and what it has to ask. `finished`: what to do with the asked ones. */
 export function rework(
@@ -117,7 +115,7 @@ function reworkedParts(
     if (!part) return [partCreation(material, job.id, step.id, newId)]
     const fields = partFields(material)
     const { patch, edited } = moved(part as unknown as Fields, part.recipeMade, fields)
-    if (!stillOpen(part)) {
+    if (!isStillToBuy(part)) {
       if (Object.keys(patch).length > 0)
         kept.push(
           `${part.name}: ${part.state}, ${part.quantity} ${part.unit}; now ${material.quantity} ${material.unit} would be needed.`,
@@ -130,7 +128,7 @@ function reworkedParts(
       : [patchOf('part', part, { ...patch, recipeMade: fields })]
   })
   for (const part of mine.filter((one) => !wanted.has(one.recipePart))) {
-    if (stillOpen(part)) items.push(deletion('part', part))
+    if (isStillToBuy(part)) items.push(deletion('part', part))
     else kept.push(`${part.name}: ${part.state}, though the recipe no longer asks for it.`)
   }
   return items
@@ -148,7 +146,7 @@ function partingWith(
   const parts = rows.part.filter(
     (part) => part.neededByStepId === step.id && part.recipePart !== '',
   )
-  const open = parts.filter(stillOpen)
+  const open = parts.filter(isStillToBuy)
   if (asked || hasHours(rows, step.id))
     return [
       patchOf('step', step, { state: 'dropped', recipeStep: '', recipeMade: {} }),

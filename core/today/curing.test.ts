@@ -5,7 +5,7 @@ import { add, emptyRefit, job, step } from '../testing/build'
 import { Waits } from '../plan/waits'
 import { dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
-import { curingDuring } from './curing'
+import { curesAt, curingDuring } from './curing'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
 import { ashoreAtDawn } from '../plan/schedule/lies'
 import { placeOn } from './placeOn'
@@ -13,6 +13,13 @@ import { placeOn } from './placeOn'
 const clock = zoneClock('UTC')
 const at = (text: string) => Date.parse(`2027-${text}:00Z`)
 const wet = { waitKind: 'moisture', waitHours: 5 } as const
+
+it('cures from when it was laid until it is through', () => {
+  const plies = [{ from: at('04-17T13:00'), until: at('04-18T07:00') }]
+  const hours = ['12:59', '13:00', '20:00']
+  expect(hours.map((hour) => curesAt(plies, at(`04-17T${hour}`)))).toEqual([false, true, true])
+  expect(curesAt(plies, at('04-18T07:00'))).toBe(false)
+})
 
 describe('what cures during a stretch', () => {
   const rows = emptyRefit()

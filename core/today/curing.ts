@@ -16,6 +16,10 @@ export interface Curing {
   readonly until: number
 }
 
+/** True where something is curing at an instant. */
+export const curesAt = (curing: readonly Pick<Curing, 'from' | 'until'>[], at: number): boolean =>
+  curing.some((one) => one.from <= at && at < one.until)
+
 /** Waits in which something is wet or soft; a delivery or a trade is not. */
 const wetWaits = ['chem', 'moisture', 'dry']
 

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { curesAt } from '#core/today/curing'
+import type { Curing } from '#core/today/curing'
 import type { Board } from '#core/today/boards'
 import type { DayLine } from '#core/today/dayLine'
 import { clockTimeOf } from '#core/time/say'
@@ -18,7 +20,7 @@ const props = defineProps<{
   /** Air by the forecast at an instant, °C; null: not known. */
   airAt: (at: number) => number | null
   isToday: boolean
-  wetUntil: number
+  curing: readonly Curing[]
 }>()
 const emit = defineEmits<{
   start: [line: DayLine]
@@ -137,7 +139,7 @@ const bound = (at: number) =>
         :style="{ top: `${pause.top}px`, height: `${pause.height}px`, left: `${textLeft}px` }"
       >
         <span class="cond bg-paper px-1 text-lg leading-none"
-          >{{ wetUntil > pause.from ? 'Free while it cures' : 'Free' }} until
+          >{{ curesAt(curing, pause.from) ? 'Free while it cures' : 'Free' }} until
           {{ clockTimeOf(pause.to, store.zone) }}</span
         >
       </div>

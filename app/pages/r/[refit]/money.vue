@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { howLikely } from '#core/how/money'
+import { isStillToBuy } from '#core/model/partState'
 import { costScene } from '#core/money/costScene'
 import { overall } from '#core/forecast/calibration'
 import { sayMonth } from '#core/time/say'
@@ -82,6 +83,10 @@ const isReserveKnown = computed(() => {
   )
 })
 const on = (date: string | null | undefined) => (date ? ` on ${sayDate(date)}` : '')
+/** Parts still to be bought that nobody gave a price. */
+const unpriced = computed(
+  () => store.rows.part.filter((one) => one.priceMinor === null && isStillToBuy(one)).length,
+)
 const hasMoney = computed(() => money.value.plannedMinor > 0 || money.value.lines.length > 0)
 const shares = computed(() => {
   const { contingency, plannedMinor, accounts } = money.value
@@ -176,6 +181,14 @@ const monthName = (month: string) => (month === '' ? 'no day' : sayMonth(month))
         <p class="mt-1">
           Type one for each system below, or let a recipe guess its parts. Orders, trades and the
           yard's prices come in by themselves; what else was paid is written down here.
+        </p>
+        <p v-if="unpriced > 0" class="mt-1">
+          {{ unpriced === 1 ? 'One part is' : `${unpriced} parts are` }} wanted and
+          {{ unpriced === 1 ? 'has' : 'have' }} no price:
+          <NuxtLink class="underline" :to="`/r/${store.refitId}/stores`">write it at each</NuxtLink>
+          or
+          <NuxtLink class="underline" :to="`/r/${store.refitId}/prices`">read a price list</NuxtLink
+          >.
         </p>
       </div>
       <template v-else>

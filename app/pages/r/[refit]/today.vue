@@ -64,9 +64,6 @@ const boards = computed(() => {
   const others = boardsOf(known, work.value, wanted, dayFrom.value, dayTo.value)
   return dust ? [...others.slice(0, 2), dust] : others
 })
-const wetUntil = computed(() =>
-  Math.max(0, ...(sheet.value?.overnight ?? []).map((one) => Math.min(one.until, dayTo.value + 1))),
-)
 const open = {
   exposure: 'open',
   colour: null,
@@ -249,7 +246,7 @@ const goTo = (date: string) =>
           :room="room"
           :air-at="airAt"
           :is-today="isToday"
-          :wet-until="wetUntil"
+          :curing="sheet?.overnight ?? []"
           @start="start"
           @done="finish"
           @failed="failing = $event.step"
