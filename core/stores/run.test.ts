@@ -189,6 +189,19 @@ describe('the list of a run', () => {
     expect(shoppingRun({ ...facts, rows: done }, guessed, '2027-04-30').shops).toEqual([])
   })
 
+  it('names what is wanted also where nobody wrote a shop down', () => {
+    const rows = shops()
+    add(rows, 'bringLine', 'b1', { at: 'toBuy', stepId: 'bed', what: 'Brushes', order: 'a' })
+    rows.place = rows.place.filter((one) => one.kind !== 'shop')
+    rows.supplier = []
+    rows.part = rows.part.map((one) => ({ ...one, supplierId: null, leadDays: null }))
+    const run = runOf(rows)
+    expect(run.shops).toEqual([])
+    expect(run.byPost.map((row) => row.pool.name)).toEqual(['Rubber'])
+    expect(run.nowhere.map((one) => one.name)).toEqual(['Brushes'])
+    expect(runOf(shops()).nowhere).toEqual([])
+  })
+
   it('has what is to be brought once, and what is low on the shelf', () => {
     const rows = shops()
     const bring = { stepId: 'bed', at: 'toBuy' } as const

@@ -39,6 +39,8 @@ export interface ShoppingRun {
   readonly byPost: readonly BuyRow[]
   /** Wanted as soon, and its size is not sure yet, or rests on what nobody measured. */
   readonly notSure: readonly BuyRow[]
+  /** Wanted as soon, and no shop is known for it. */
+  readonly nowhere: readonly RunThing[]
 }
 
 /** What is wanted in so many days is worth a shelf's length more on the way. Assumed. */
@@ -60,8 +62,10 @@ export function shoppingRun(facts: StoreFacts, board: BuyBoard, today: string): 
   const at = new Map<Row<'place'>, RunThing[]>()
   const put = (shop: Row<'place'> | null, thing: RunThing) => {
     if (shop) at.set(shop, [...(at.get(shop) ?? []), thing])
+    else nowhere.push(thing)
   }
   const [byPost, notSure]: [BuyRow[], BuyRow[]] = [[], []]
+  const nowhere: RunThing[] = []
   for (const row of board.rows) {
     if (row.kind !== 'buy' || !isWantedSoon(row, facts.today)) continue
     if (row.window.opensOn !== null || row.guessed.length > 0) {
@@ -113,6 +117,7 @@ export function shoppingRun(facts: StoreFacts, board: BuyBoard, today: string): 
     ),
     byPost,
     notSure,
+    nowhere: ahead(nowhere),
   }
 }
 

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { supposing } from '#core/model/applyChange'
 import { patchOf } from '#core/model/removal'
 import { derive } from '#core/progress/derive'
+import { calibrations } from '#core/forecast/calibration'
 import { formatHours } from '#core/units/hours'
 import type { Proposal } from '~/composables/useProposal'
 
@@ -10,6 +11,8 @@ import type { Proposal } from '~/composables/useProposal'
 const emit = defineEmits<{ propose: [proposal: Proposal] }>()
 const store = useRefitStore()
 const isOn = computed(() => store.refit?.calibrate ?? false)
+/** Something was finished with hours: the factor is the crew's own. */
+const isOwn = computed(() => calibrations(store.rows).length > 0)
 const items = computed(() =>
   store.refit ? [patchOf('refit', store.refit, { calibrate: !isOn.value })] : [],
 )
@@ -20,7 +23,7 @@ const added = computed(() => Math.abs(other.value - store.derived.hoursOpen))
 const says = computed(() =>
   isOn.value
     ? `What such work really takes is in the plan: ${formatHours(added.value)} of the ${formatHours(store.derived.hoursOpen)} left.`
-    : `Yours adds ${formatHours(added.value)} to the ${formatHours(store.derived.hoursOpen)} left. It asks before a date moves.`,
+    : `${isOwn.value ? 'Yours' : 'What most people find'} adds ${formatHours(added.value)} to the ${formatHours(store.derived.hoursOpen)} left. It asks before a date moves.`,
 )
 const toggle = (to: boolean) => {
   if (to === isOn.value) return
@@ -51,7 +54,7 @@ const toggle = (to: boolean) => {
         :aria-pressed="isOn"
         @click="toggle(true)"
       >
-        Use mine
+        {{ isOwn ? 'Use mine' : 'Use that' }}
       </button>
     </div>
     <p class="min-w-0 grow basis-60 leading-snug">{{ says }}</p>

@@ -7,7 +7,10 @@ const store = useRefitStore()
 const { money, say } = useMoney()
 const { idOf, urlOf } = provideChartIds()
 const list = computed(() =>
-  inchCosts(store.rows, money.value, store.derived).filter((one) => one.perInchMinor !== null),
+  inchCosts(store.rows, money.value, store.derived).filter(
+    // Nothing written down is no price of an inch.
+    (one) => one.perInchMinor !== null && (!one.isToCome || one.perInchMinor > 0),
+  ),
 )
 const [wide, high] = [270, 190]
 const bars = computed(() => {

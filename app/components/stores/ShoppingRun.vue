@@ -51,6 +51,13 @@ const doneAt = (placeId: string) => {
   )
   return [...props.facts.lines.values()].filter((one) => orders.has(one.line.purchaseId))
 }
+const hasShop = computed(() => store.rows.place.some((one) => one.kind === 'shop'))
+const isNothing = computed(
+  () =>
+    things.value.length === 0 &&
+    run.value.byPost.length + run.value.notSure.length + run.value.nowhere.length === 0 &&
+    shops.value.every((one) => one.done.length === 0),
+)
 const things = computed(() => shops.value.flatMap((one) => one.things))
 const chosenKey = ref<string | null>(null)
 const chosen = computed(
@@ -112,15 +119,23 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
 
 <template>
   <section aria-label="Shopping run">
-    <div v-if="things.length === 0 && shops.every((one) => one.done.length === 0)" class="max-w-xl">
+    <div v-if="isNothing" class="max-w-xl">
       <p class="border-l-4 border-verdigris pl-4">
         Nothing is wanted from a shop in the next {{ runDays }} days.
       </p>
     </div>
     <div v-else class="gap-6 xl:grid xl:grid-cols-[minmax(0,34rem)_minmax(0,1fr)]">
       <div class="min-w-0">
-        <RunHours :day="day" :is-today="isToday" />
-        <p class="mt-1 leading-snug">{{ isToday ? '' : `${dayWords}: ` }}{{ plan }}</p>
+        <p v-if="!hasShop" class="max-w-xl border-l-4 border-brass pl-3">
+          No shop is written down, so that no round can be laid.
+          <NuxtLink class="underline" :to="`/r/${store.refitId}/settings#set-places`"
+            >Write one down in Settings</NuxtLink
+          >: where it is, when it is open.
+        </p>
+        <template v-if="shops.length > 0">
+          <RunHours :day="day" :is-today="isToday" />
+          <p class="mt-1 leading-snug">{{ isToday ? '' : `${dayWords}: ` }}{{ plan }}</p>
+        </template>
         <section v-for="shop in shops" :key="shop.place.id" class="mt-3">
           <h2 class="border-b-2 border-ink">{{ shop.place.name }}</h2>
           <ul>
@@ -178,7 +193,9 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
           </ul>
         </section>
         <section v-if="run.byPost.length > 0" class="mt-4">
-          <h2 class="border-b-2 border-ink">By post or telephone</h2>
+          <h2 class="border-b-2 border-ink">
+            {{ hasShop ? 'By post or telephone' : `To buy in the next ${runDays} days` }}
+          </h2>
           <ul>
             <li
               v-for="row in run.byPost"
@@ -192,6 +209,10 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
             </li>
           </ul>
         </section>
+        <p v-if="run.nowhere.length > 0" class="mt-3 max-w-xl border-l-4 border-brass pl-3">
+          To bring or to fill up, and no shop is known for it:
+          {{ run.nowhere.map((one) => one.name).join(', ') }}.
+        </p>
         <p v-if="run.notSure.length > 0" class="mt-3 max-w-xl border-l-4 border-brass pl-3">
           Not on the list, because their size is not sure yet:
           {{ run.notSure.map((row) => row.pool.name).join(', ') }}.
