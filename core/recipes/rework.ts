@@ -3,7 +3,7 @@
  * what the recipe gave moves to what it gives now, what it no longer has goes.
  */
 import type { ChangeItem } from '../model/changes'
-import type { Job, Part, Step } from '../model/entities'
+import type { Job, Step } from '../model/entities'
 import { keyBetween } from '../model/order'
 import { byId, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'

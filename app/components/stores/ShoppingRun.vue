@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
+import { listed } from '#core/units/counted'
 import { keptAt } from '#core/model/words'
 import type { KeptAt } from '#core/model/words'
 import { keptAt as keptSaid } from '#core/model/said'
@@ -52,6 +53,7 @@ const doneAt = (placeId: string) => {
   return [...props.facts.lines.values()].filter((one) => orders.has(one.line.purchaseId))
 }
 const hasShop = computed(() => store.rows.place.some((one) => one.kind === 'shop'))
+const notSure = computed(() => run.value.notSure.map((row) => row.pool.name))
 const isNothing = computed(
   () =>
     things.value.length === 0 &&
@@ -213,9 +215,19 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
           To bring or to fill up, and no shop is known for it:
           {{ run.nowhere.map((one) => one.name).join(', ') }}.
         </p>
-        <p v-if="run.notSure.length > 0" class="mt-3 max-w-xl border-l-4 border-brass pl-3">
-          Not on the list, because their size is not sure yet:
-          {{ run.notSure.map((row) => row.pool.name).join(', ') }}.
+        <details
+          v-if="notSure.length > 3"
+          class="mt-3 max-w-xl border-l-4 border-brass pl-3 [&[open]_.brief]:hidden"
+        >
+          <summary class="max-sm:min-h-11">
+            Not on the list, because their size is not sure yet<span class="brief"
+              >: {{ listed(notSure) }}</span
+            >
+          </summary>
+          <p>{{ notSure.join(', ') }}.</p>
+        </details>
+        <p v-else-if="notSure.length > 0" class="mt-3 max-w-xl border-l-4 border-brass pl-3">
+          Not on the list, because their size is not sure yet: {{ listed(notSure) }}.
         </p>
       </div>
       <div
