@@ -6,6 +6,7 @@ import { formatHours } from '#core/units/hours'
 import type { ChangeItem } from '#core/model/changes'
 import { firstAim, starterChanges, starterTrip, usualSkills } from '#core/model/starter'
 import type { StarterAnswers } from '#core/model/starter'
+import { skills } from '#core/model/words'
 import { firstLook } from '#core/outlook/firstLook'
 import { isZone } from '#core/time/zone'
 import { isCurrency } from '#core/money/money'
@@ -24,7 +25,7 @@ const answers = reactive({
   units: 'metric' as 'metric' | 'us' | 'mixed',
   lead: '',
   partner: '',
-  skills: [...usualSkills],
+  skills: usualSkills as readonly string[],
   weekdays: [6, 7],
   from: '08:30',
   to: '17:00',
@@ -97,7 +98,8 @@ function missing(): string {
 
 /** The answers as a refit is made from them; what nobody said yet as it most likely is. */
 const filled = computed((): StarterAnswers => {
-  const { weekdays, from, to, skills: does } = answers
+  const { weekdays, from, to } = answers
+  const does = skills.filter((one) => answers.skills.includes(one))
   const partner = answers.partner.trim()
   const names = [answers.lead.trim(), ...(partner === '' ? [] : [partner])]
   return {
@@ -114,10 +116,10 @@ const filled = computed((): StarterAnswers => {
 const look = computed(() => {
   const { launchOn, zone, from, to } = answers
   if (unread.first() !== '' || to <= from || launchOn <= today || !isZone(zone)) return ''
-  const { days, hours } = firstLook(filled.value)
+  const { days, hours } = firstLook(filled.value, time.now)
   if (days === 0) return 'nobody is on her.'
   const many = days === 1 ? '1 day' : `${days} days`
-  return `${many} and ${formatHours(hours)} on her, the way and pauses taken off.`
+  return `${many} and ${formatHours(hours)} on her, with the way, setting up and pauses taken off.`
 })
 
 async function begin() {
@@ -217,27 +219,13 @@ async function send(make: () => Promise<string>, view: string) {
           label="Somebody with you"
           hint="May stay empty. More people in Settings."
         />
-        <div class="sm:col-span-2" role="group" aria-labelledby="own-skills">
-          <p id="own-skills" class="cond text-ink2">What do you do yourselves?</p>
-          <div class="flex flex-wrap gap-x-4">
-            <label
-              v-for="one in ownSkills"
-              :key="one.value"
-              class="inline-flex min-h-11 items-center gap-2"
-            >
-              <input
-                v-model="answers.skills"
-                type="checkbox"
-                :value="one.value"
-                class="size-5 accent-(--verdigris)"
-              />
-              {{ one.label }}
-            </label>
-          </div>
-          <p class="text-ink2">
-            What nobody does waits for a trade. Mains, gas and lithium always do.
-          </p>
-        </div>
+        <UiChoices
+          v-model="answers.skills"
+          class="sm:col-span-2"
+          label="What do you do yourselves?"
+          :options="ownSkills"
+          hint="What nobody does has no day in the plan until somebody does it or a trade comes. Mains, gas and lithium are for licensed people."
+        />
       </fieldset>
       <fieldset class="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-3">
         <legend class="cond pr-3 text-xl">3 When do you come, door to door?</legend>

@@ -53,7 +53,7 @@ export function mapFrame(lines: HullLines, width: number): MapFrame {
 
 /** An outline as the d of a path, straight from corner to corner. */
 export const pathOf = (
-  frame: MapFrame,
+  frame: Pick<MapFrame, 'at'>,
   view: ZoneShape['view'],
   spots: readonly Spot[],
   closed = true,

@@ -1,20 +1,15 @@
 /** Readiness of small boats, each state by its reason. */
 import { describe, expect, it } from 'vitest'
-import type { StoredPlan } from '../model/stored'
 import { outOfOrder } from '../order/outOfOrder'
 import { Waits } from '../plan/waits'
 import { add, emptyRefit, job, step } from '../testing/build'
 import type { Building } from '../testing/build'
-import { zoneClock } from '../time/zone'
+import { clock, may, now, planOf } from '../testing/orderRefit'
 import { shortDate } from '../time/say'
 import { ashoreLeft, doAfloat, putOff } from './ashoreLeft'
 import { nextTimeAshore } from './nextTime'
 import { readiness } from './readiness'
 import { sayReadiness, sayStanding } from './readyWords'
-
-const clock = zoneClock('UTC')
-const may = (day: number, hour = 9) => Date.UTC(2027, 4, day, hour)
-const now = may(1)
 
 function boat(): Building {
   const rows = emptyRefit()
@@ -43,26 +38,7 @@ function boat(): Building {
   return rows
 }
 
-function planOf(placed: Record<string, readonly [number, number, number?]> = {}): StoredPlan {
-  return {
-    status: 'feasible',
-    now,
-    placements: Object.entries(placed).map(([stepId, [from, to, readyAt]]) => ({
-      stepId,
-      segments: [[from, to]],
-      readyAt: readyAt ?? to,
-      personIds: ['ida'],
-      binding: { kind: 'now' },
-    })),
-    urgencies: {},
-    gates: [{ gateId: 'launch', at: may(20), readyAt: may(19), binding: { kind: 'now' } }],
-    launches: [{ haulOutId: 'haul', from: Date.UTC(2027, 3, 1, 12), at: may(20) }],
-    reasons: [],
-    warnings: [],
-  }
-}
-
-function read(rows: Building, plan = planOf()) {
+function read(rows: Building, plan = planOf({})) {
   const haulOut = rows.haulOut[0]
   if (!haulOut) throw new Error('no haul-out')
   const date = (at: number) => shortDate(at, clock, '2027')

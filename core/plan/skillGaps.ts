@@ -5,6 +5,9 @@ import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { Skill } from '../model/words'
 
+/** A skill within a sentence: "somebody for work aloft". */
+export const skillWord = (skill: Skill): string => (skill === 'aloft' ? 'work aloft' : skill)
+
 export interface SkillGap {
   readonly skill: Skill
   /** People who are here and are not said to do it. */

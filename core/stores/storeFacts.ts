@@ -1,5 +1,6 @@
 /** What buying is worked out from: when each part is needed, when its size is sure, what it rests on, how it was ordered. */
 import type { Row } from '../model/entities'
+import { isStillToBuy } from '../model/partState'
 import { byId, groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
@@ -52,6 +53,16 @@ export interface StoreFacts {
 /** Parts of dropped and finished work want nothing. */
 const wantsNothing = (job: Row<'job'> | null, needs: Step | null): boolean =>
   (job !== null && job.decision !== 'plan') || (needs !== null && !isOpen(needs))
+
+/** Parts that planned work still wants bought and that nobody gave a price. */
+export function unpricedParts(rows: Pick<RefitRows, 'part' | 'job' | 'step'>): Row<'part'>[] {
+  const [jobs, steps] = [byId(rows.job), byId(rows.step)]
+  return rows.part.filter((part) => {
+    const needs = steps.get(part.neededByStepId ?? '') ?? null
+    const job = jobs.get(part.jobId ?? needs?.jobId ?? '') ?? null
+    return part.priceMinor === null && isStillToBuy(part) && !wantsNothing(job, needs)
+  })
+}
 
 /** Reader of the days on which anybody is there. */
 type HandsOn = (day: number) => { readonly personIds: readonly string[] }

@@ -26,6 +26,7 @@ import { landed } from './landed'
 import { chanceLate, leadOf, spareDays } from './lead'
 import { arriveItems, dueItems, nextNumber, orderItems } from './ordering'
 import { pooled } from './pool'
+import { unpricedParts } from './storeFacts'
 import { sayAmount, sayRow } from './sayBuy'
 import { moveLot, shelfWarnings, takeFromLot } from './shelf'
 
@@ -465,6 +466,18 @@ describe('when money leaves', () => {
       1000, 2000, 1000,
     ])
   })
+})
+
+it('counts as without a price what planned work still wants bought, and nothing else', () => {
+  const rows = refit()
+  const part = (id: string, more: object) => add(rows, 'part', id, { name: id, ...more })
+  const [priced] = rows.part
+  rows.part = [{ ...priced!, priceMinor: 100 }]
+  part('wanted', { neededByStepId: 'bed' })
+  part('ordered', { neededByStepId: 'bed', state: 'ordered' })
+  part('left', { jobId: 'gone' })
+  add(rows, 'job', 'gone', { title: 'Gone', decision: 'dropped', order: 'z' })
+  expect(unpricedParts(rows).map((one) => one.id)).toEqual(['wanted'])
 })
 
 describe('what presses', () => {

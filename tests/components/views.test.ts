@@ -11,10 +11,14 @@ import { entities, entityNames } from '#core/model/entities'
 import type { EntityName, Row } from '#core/model/entities'
 import type { Field, Fields } from '#core/model/field'
 import { isComputed } from '#core/model/references'
+import { supposing } from '#core/model/applyChange'
+import { emptyRows } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
+import { starterChanges } from '#core/model/starter'
 import { checkRow, ruleContext } from '#core/model/rules'
 import { makePlan } from '#core/plan/makePlan'
-import { emptyRefit } from '#core/testing/build'
+import { add, emptyRefit, job, step } from '#core/testing/build'
+import type { Building } from '#core/testing/build'
 import { useKeys } from '../../app/composables/useKeys'
 import { openOn } from './fakeServer'
 import { route } from './setup'
@@ -130,13 +134,18 @@ beforeEach(() => {
 })
 afterEach(() => vi.restoreAllMocks())
 
-async function textOf(path: string, load: () => Promise<{ default: Component }>, rows: RefitRows) {
+async function textOf(
+  path: string,
+  load: () => Promise<{ default: Component }>,
+  rows: RefitRows,
+  query: Readonly<Record<string, string>> = {},
+) {
   const { store } = await openOn(rows)
   expect(store.status).toBe('ready')
   Object.assign(route, {
     path: `/r/r/${path}`,
     params: paramsOf(path, rows),
-    query: {},
+    query,
     hash: '#all',
   })
   const page = (await load()).default
@@ -174,5 +183,66 @@ describe.each([
     expect(machineWords.exec(text)?.[0]).toBeUndefined()
     // A drawing with such a number in it is not drawn.
     expect(/="[^"]*\b(NaN|Infinity)\b[^"]*"/.exec(attributes)?.[0]).toBeUndefined()
+  })
+})
+
+describe('a refit begun with five answers, and two jobs', () => {
+  const now = Date.UTC(2027, 3, 17, 8)
+  /** Nobody does the mechanics that the launch waits for; the other job wants a part of nobody's shop at no price. */
+  function begun(): RefitRows {
+    let made = 0
+    const items = starterChanges('r', answers, () => `n${made++}`)
+    const rows = { ...supposing(emptyRows(), items) } as Building
+    for (const entity of ['job', 'step', 'part'] as const) Object.assign(rows, { [entity]: [] })
+    job(rows, 'Engine', { gateId: rows.gate[0]?.id ?? null })
+    step(rows, 'Engine', 'oil', { skill: 'mechanics', title: 'Oil' })
+    job(rows, 'Hatch')
+    step(rows, 'Hatch', 'bed', { title: 'Bed it' })
+    add(rows, 'part', 'tape', { name: 'Masking tape', jobId: 'Hatch', neededByStepId: 'bed' })
+    const { plan: result } = makePlan(rows, now)
+    add(rows, 'plan', 'plan', { inputsHash: '', at: now, seed: 1, iterations: 1, result })
+    return rows
+  }
+  const answers = {
+    boatName: 'Plover',
+    loaM: 12,
+    zone: 'UTC',
+    currency: 'EUR',
+    units: 'metric',
+    people: [{ name: 'Ida', weekdays: [6, 7], from: '08:00', to: '17:00' }],
+    travelMin: 30,
+    liftOutOn: '2027-04-01',
+    launchOn: '2027-05-21',
+    alreadyAshore: true,
+    today: '2027-04-17',
+  } as const
+  const said = async (path: string, query = {}) => {
+    const [, load] = pages.find(([one]) => one === path) ?? []
+    if (!load) throw new Error(`there is no page ${path}`)
+    return (await textOf(path, load, begun(), query)).text.replace(/\s+/g, ' ')
+  }
+
+  it('says no day of a launch that has none, and asks who does what it waits for', async () => {
+    const launch = await said('launch')
+    expect(launch).toContain('She has no day in the plan.')
+    expect(launch).not.toContain('Planned for')
+    expect(launch).toContain('Who does mechanics?')
+    expect(await said('jobs')).toContain('Who does mechanics?')
+    expect(await said('sequence')).toContain('Who does mechanics?')
+  })
+  it('says of no price that it is nothing', async () => {
+    const money = await said('money')
+    expect(money).toContain('No yard has prices yet.')
+    expect(money).toContain('One part is wanted and has no price')
+    expect(money).not.toContain('a day ashore €')
+    const hours = await said('money', { show: 'hours' })
+    expect(hours).toContain('No inch is earned and no sum planned yet')
+    expect(hours).toContain('What most people find adds')
+  })
+  it('names what is to buy where no shop is known', async () => {
+    const run = await said('stores', { show: 'run' })
+    expect(run).toContain('No shop is written down')
+    expect(run).toContain('Masking tape')
+    expect(run).not.toContain('Nothing is wanted')
   })
 })

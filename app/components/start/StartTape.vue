@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import type { MapFrame } from '#core/boatMap/frame'
 import { hullLines } from '#core/boatMap/hull'
-import type { Spot } from '#core/boatMap/hull'
 import { loaInches } from '#core/progress/inches'
 import { tapeMarks } from '#core/progress/tapeMarks'
 
@@ -31,13 +31,10 @@ const [topShare, tapeHigh, underKeel] = [0.215, 30, 14]
 const length = computed(() => width.value - 4)
 const water = computed(() => topShare * length.value)
 const ground = computed(() => water.value + lines.value.draught * length.value + underKeel)
-const path = (spots: readonly Spot[], closed = true) =>
-  spots
-    .map(
-      ([along, up], at) =>
-        `${at === 0 ? 'M' : 'L'}${(2 + (1 - along) * length.value).toFixed(1)} ${(water.value - up * length.value).toFixed(1)}`,
-    )
-    .join('') + (closed ? 'Z' : '')
+/** Exactly as long as the Tape, bow to the left. */
+const frame: Pick<MapFrame, 'at'> = {
+  at: (_, [along, up]) => [2 + (1 - along) * length.value, water.value - up * length.value],
+}
 </script>
 
 <template>
@@ -45,23 +42,7 @@ const path = (spots: readonly Spot[], closed = true) =>
     <div ref="box" class="min-w-0">
       <svg :width="width" :height="ground + tapeHigh + 2" class="block" aria-hidden="true">
         <path :d="`M0 ${water}H${width}`" stroke="var(--water-deep)" stroke-dasharray="7 4" />
-        <g stroke="var(--ink)" stroke-linejoin="round">
-          <g fill="none" stroke-width="1.2">
-            <path v-for="(stay, at) in lines.stays" :key="at" :d="path(stay, false)" />
-          </g>
-          <g fill="var(--sheet)" stroke-width="2">
-            <path v-for="(rudder, at) in lines.rudders" :key="at" :d="path(rudder)" />
-            <path v-for="(keel, at) in lines.keels" :key="at" :d="path(keel)" />
-            <path :d="path(lines.body)" />
-            <path v-for="(house, at) in lines.houses" :key="at" :d="path(house)" />
-          </g>
-          <g fill="var(--water)" stroke-width="1.2">
-            <path v-for="(light, at) in lines.windows" :key="at" :d="path(light)" />
-          </g>
-          <g fill="none" stroke-width="4">
-            <path v-for="(mast, at) in lines.masts" :key="at" :d="path(mast, false)" />
-          </g>
-        </g>
+        <HerSide :lines="lines" :frame="frame" rigged />
         <g :transform="`translate(0 ${ground})`">
           <rect
             x="1"

@@ -52,7 +52,9 @@ const doneAt = (placeId: string) => {
   )
   return [...props.facts.lines.values()].filter((one) => orders.has(one.line.purchaseId))
 }
-const hasShop = computed(() => store.rows.place.some((one) => one.kind === 'shop'))
+const hasShop = computed(
+  () => shops.value.length > 0 || store.rows.place.some((one) => one.kind === 'shop'),
+)
 const notSure = computed(() => run.value.notSure.map((row) => row.pool.name))
 const isNothing = computed(
   () =>

@@ -104,38 +104,7 @@ const top = computed(() =>
       :viewBox="`0 ${top} ${drawing.frame.width} ${height - top}`"
       aria-hidden="true"
     >
-      <g fill="none" stroke="var(--ink)" stroke-width="4">
-        <path
-          v-for="(mast, at) in drawing.lines.masts"
-          :key="at"
-          :d="pathOf(drawing.frame, 'side', mast, false)"
-        />
-      </g>
-      <g fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" stroke-linejoin="round">
-        <path
-          v-for="(rudder, at) in drawing.lines.rudders"
-          :key="`r${at}`"
-          :d="pathOf(drawing.frame, 'side', rudder)"
-        />
-        <path
-          v-for="(keel, at) in drawing.lines.keels"
-          :key="`k${at}`"
-          :d="pathOf(drawing.frame, 'side', keel)"
-        />
-        <path
-          v-for="(house, at) in drawing.lines.houses"
-          :key="`h${at}`"
-          :d="pathOf(drawing.frame, 'side', house)"
-        />
-        <path :d="pathOf(drawing.frame, 'side', drawing.lines.body)" />
-      </g>
-      <g fill="var(--water)" stroke="var(--ink)">
-        <path
-          v-for="(light, at) in drawing.lines.windows"
-          :key="at"
-          :d="pathOf(drawing.frame, 'side', light)"
-        />
-      </g>
+      <HerSide :lines="drawing.lines" :frame="drawing.frame" />
       <path
         v-for="one in covers"
         :key="one.id"

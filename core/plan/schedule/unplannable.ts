@@ -1,5 +1,5 @@
-import type { Skill } from '../../model/words'
 import type { Remark } from '../../model/stored'
+import { skillWord } from '../skillGaps'
 import type { OpenStep } from './openWork'
 import type { Sites } from './sites'
 import type { Ashore } from './haulOuts'
@@ -24,8 +24,6 @@ export function unplannable(
   }
   return [...[...short.values()].map((some) => tooFew(some, sites)), ...remarks]
 }
-
-const skillWord = (skill: Skill): string => (skill === 'aloft' ? 'work aloft' : skill)
 
 /** Steps that ask for more of the same people than there are. Precondition: one at least. */
 function tooFew(some: readonly OpenStep[], { people }: Sites): Remark {

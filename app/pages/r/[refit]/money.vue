@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { howLikely } from '#core/how/money'
-import { isStillToBuy } from '#core/model/partState'
+import { unpricedParts } from '#core/stores/storeFacts'
 import { costScene } from '#core/money/costScene'
 import { overall } from '#core/forecast/calibration'
 import { sayMonth } from '#core/time/say'
@@ -83,10 +83,7 @@ const isReserveKnown = computed(() => {
   )
 })
 const on = (date: string | null | undefined) => (date ? ` on ${sayDate(date)}` : '')
-/** Parts still to be bought that nobody gave a price. */
-const unpriced = computed(
-  () => store.rows.part.filter((one) => one.priceMinor === null && isStillToBuy(one)).length,
-)
+const unpriced = computed(() => unpricedParts(store.rows).length)
 const hasMoney = computed(() => money.value.plannedMinor > 0 || money.value.lines.length > 0)
 const shares = computed(() => {
   const { contingency, plannedMinor, accounts } = money.value
