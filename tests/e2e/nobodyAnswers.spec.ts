@@ -1,9 +1,11 @@
 /** The server is gone, comes back, or stands on a damaged database: what was typed is kept, and what to do is said. */
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
-import type { Page } from '@playwright/test'
 import { saturday, TestServer } from './server'
+import { expect, test } from './test'
+import type { Page } from './test'
+
+test.use({ knowsTheCode: false })
 
 const server = new TestServer()
 let refit = ''

@@ -1,7 +1,7 @@
 /**
  * The tests of one worker share a browser that knows the program's code already, as an owner's does after the first
- * evening; what the program keeps in it is wiped between them. A file that is about a browser without the code takes
- * `test` from the library instead.
+ * evening; what the program keeps in it is wiped between them. What is about a browser without the code says
+ * `test.use({ knowsTheCode: false })`.
  */
 import { test as base } from '@playwright/test'
 import type { BrowserContext } from '@playwright/test'
@@ -28,7 +28,8 @@ async function wipe(context: BrowserContext): Promise<void> {
 
 type HomeFor = (shape: string) => Promise<BrowserContext>
 
-export const test = base.extend<object, { homeFor: HomeFor }>({
+export const test = base.extend<{ knowsTheCode: boolean }, { homeFor: HomeFor }>({
+  knowsTheCode: [true, { option: true }],
   homeFor: [
     async ({ browser }, use) => {
       const homes = new Map<string, BrowserContext>()
@@ -41,7 +42,12 @@ export const test = base.extend<object, { homeFor: HomeFor }>({
     },
     { scope: 'worker' },
   ],
-  context: async ({ homeFor, viewport, hasTouch }, use) => {
+  context: async ({ browser, homeFor, knowsTheCode, viewport, hasTouch }, use) => {
+    if (!knowsTheCode) {
+      const stranger = await browser.newContext()
+      await use(stranger)
+      return stranger.close()
+    }
     const context = await homeFor(JSON.stringify([viewport, hasTouch]))
     await use(context)
     await wipe(context)
