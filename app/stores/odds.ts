@@ -1,17 +1,17 @@
-import { proxy } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, toRaw, watch } from 'vue'
-import type { Runs } from '#core/forecast/runs'
 import type { ChangeItem } from '#core/model/changes'
 import { storedOdds } from '#core/model/odds'
 import { isOpen } from '#core/plan/planned'
-import { PlannerLink, Superseded } from '~/workers/plannerLink'
+import { ForecastCrew, forecastSeed } from '~/workers/forecastCrew'
+import type { ForecastAsked } from '~/workers/forecastCrew'
+import { Superseded } from '~/workers/plannerLink'
 
-/** The same for everybody, so that two windows come to the same odds. */
-const seed = 1
 /** So many runs are made by themselves once a plan stands, after so long a quiet; and as many where somebody looks closer. */
 const [quietRuns, quietMs] = [200, 6000]
 export const wholeRuns = 1000
+/** Who looks at the odds is about to ask for a closer look: its first runs are made after so long a quiet. */
+const readyMs = 1500
 /** Above so many open steps runs are only made when somebody asks. */
 const mostQuietSteps = 700
 
@@ -24,9 +24,12 @@ export const useOddsStore = defineStore('odds', () => {
   /** Share of the runs made; null: none are being made. */
   const progress = ref<number | null>(null)
   const failed = ref('')
-  let links: PlannerLink[] = []
+  const crew = new ForecastCrew()
+  /** So many views want a closer look to come soon. */
+  const lookers = ref(0)
   let mine = 0
   let timer: ReturnType<typeof setTimeout> | null = null
+  let readyTimer: ReturnType<typeof setTimeout> | null = null
 
   const row = computed(() => store.rows.odds[0] ?? null)
   const stored = computed(() => storedOdds(store.rows))
@@ -41,53 +44,40 @@ export const useOddsStore = defineStore('odds', () => {
   function cancel(): void {
     mine++
     progress.value = null
-    const left = links
-    links = []
-    for (const one of left) one.close()
+    if (lookers.value > 0) crew.stop()
+    else crew.close()
+  }
+
+  function asking(runs: number, workers: number): ForecastAsked | null {
+    const plan = toRaw(store.accepted)
+    const of = wanted.value
+    return plan && of !== '' ? { rows: plainRows(store.rows), plan, of, runs, workers } : null
   }
 
   /** Makes so many runs over so many workers and keeps what they come to. Nothing is kept of runs that were left. */
   async function run(runs: number, workers: number): Promise<void> {
     cancel()
-    const asked = ++mine
-    const accepted = toRaw(store.accepted)
-    const of = wanted.value
-    if (!accepted || of === '') return
+    const mineNow = ++mine
+    const asked = asking(runs, workers)
+    if (!asked) return
     failed.value = ''
     progress.value = 0
-    const rows = plainRows(store.rows)
-    const shares = Array.from({ length: workers }, () => 0)
-    const tell = (at: number) =>
-      proxy((share: number) => {
-        shares[at] = share
-        if (asked === mine) progress.value = shares.reduce((sum, one) => sum + one, 0) / workers
-      })
-    links = shares.map(() => new PlannerLink())
-    const own = links
-    const bound = (at: number) => Math.round((runs * at) / workers)
     try {
-      const parts = await Promise.all(
-        own.map((link, at) =>
-          link.question(rows, (remote) =>
-            remote.runs(accepted, { seed, from: bound(at), to: bound(at + 1) }, tell(at)),
-          ),
-        ),
-      )
-      const whole = parts.filter((one): one is Runs => one !== null)
-      if (asked !== mine || whole.length < workers || !own[0]) return
-      const result = await own[0].work(rows, (remote) => remote.odds(accepted, whole))
-      if (asked !== mine || of !== wanted.value) return
-      await keep(of, result)
+      const result = await crew.odds(asked, (share) => {
+        if (mineNow === mine) progress.value = share
+      })
+      if (!result || mineNow !== mine || asked.of !== wanted.value) return
+      await keep(asked.of, result)
     } catch (error) {
       if (error instanceof Superseded) return
-      if (asked === mine) failed.value = sentenceOf(error)
+      if (mineNow === mine) failed.value = sentenceOf(error)
     } finally {
-      if (asked === mine) cancel()
+      if (mineNow === mine) cancel()
     }
   }
 
   async function keep(of: string, result: NonNullable<typeof stored.value>): Promise<void> {
-    const patch = { inputsHash: of, seed, at: Math.round(time.now), result }
+    const patch = { inputsHash: of, seed: forecastSeed, at: Math.round(time.now), result }
     const current = row.value
     const item: ChangeItem = current
       ? { op: 'patch', entity: 'odds', id: current.id, baseVersion: current.version, patch }
@@ -116,11 +106,46 @@ export const useOddsStore = defineStore('odds', () => {
   watch(
     [wanted, () => store.connected, () => planner.busy],
     ([of], before) => {
-      if (of !== before[0] && progress.value !== null) cancel()
+      if (of !== before[0]) {
+        if (progress.value === null) crew.stop()
+        else cancel()
+      }
       runSoon()
     },
     { immediate: true },
   )
 
-  return { stored, isFresh, isLarge, wanted, progress, failed, run, cancel }
+  const workers = Math.min(2, navigator.hardwareConcurrency || 1)
+
+  /** Makes the first runs of a closer look, so that it takes little when it is asked for. */
+  function getReady(): void {
+    if (readyTimer) clearTimeout(readyTimer)
+    readyTimer = null
+    if (lookers.value === 0 || isLarge.value || progress.value !== null || planner.busy) return
+    if (!isFresh.value || stored.value?.runs === wholeRuns) return
+    readyTimer = setTimeout(() => void begin(), readyMs)
+  }
+  async function begin(): Promise<void> {
+    const asked = asking(wholeRuns, workers)
+    if (!asked || progress.value !== null) return
+    try {
+      await crew.begin(asked)
+    } catch (error) {
+      if (!(error instanceof Superseded)) failed.value = sentenceOf(error)
+    }
+  }
+  watch([lookers, wanted, isFresh, progress, () => planner.busy], getReady)
+
+  /** Keeps a closer look at hand until what is given back is called. */
+  function lookCloser(): () => void {
+    lookers.value++
+    return () => {
+      lookers.value--
+      if (lookers.value === 0 && progress.value === null) crew.close()
+    }
+  }
+
+  const runWhole = (): Promise<void> => run(wholeRuns, workers)
+
+  return { stored, isFresh, isLarge, wanted, progress, failed, runWhole, lookCloser, cancel }
 })

@@ -6,6 +6,9 @@ export type OnProgress = (share: number) => void
 /** Progress is told so often at most, ms. */
 const toldEveryMs = 100
 
+/** Messages wait so long at most where the parts are short, ms: letting them in after each would cost more than the parts. */
+const breatheEveryMs = 10
+
 /** Lets messages in between two parts. */
 const breathe = (): Promise<void> =>
   new Promise((resolve) => {
@@ -17,7 +20,7 @@ const breathe = (): Promise<void> =>
     port2.postMessage(null)
   })
 
-/** Questions one at a time: a newer one is answered, the older one is left at its next part. */
+/** Questions one at a time: a newer one is answered, the older one is left at one of its next parts. */
 export class Turns {
   private newest = 0
 
@@ -32,14 +35,17 @@ export class Turns {
     onProgress: OnProgress | null = null,
   ): Promise<Answer | null> {
     const mine = ++this.newest
-    let told = performance.now()
+    let [told, breathed] = [performance.now(), -Infinity]
     for (;;) {
       const part = parts.next()
       if (part.done) return part.value
+      const now = performance.now()
+      if (now - breathed < breatheEveryMs) continue
       await breathe()
+      breathed = performance.now()
       if (mine !== this.newest) return null
-      if (onProgress && performance.now() - told > toldEveryMs) {
-        told = performance.now()
+      if (onProgress && breathed - told > toldEveryMs) {
+        told = breathed
         onProgress(part.value)
       }
     }

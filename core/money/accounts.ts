@@ -8,6 +8,7 @@ import type { StoredPlan } from '../model/stored'
 import { isStillToBuy } from '../model/partState'
 import { isOpen, plannedHours } from '../plan/planned'
 import type { Derived } from '../progress/derive'
+import { inOrderOfDays } from './inOrderOfDays'
 import { jobCosts, partCostMinor } from './jobCost'
 import { isFoundJob, jobOfPart, moneyLines, sumOf } from './lines'
 import type { MoneyLine } from './lines'
@@ -160,7 +161,8 @@ export function moneyOf(rows: RefitRows, plan: StoredPlan | null, derived: Deriv
   const planOf = plans(rows, plan, derived)
   const foundOpen = foundStillOpen(rows)
   const done = sharesDone(rows)
-  const byAccount = groupBy(lines, (one) => keyOf(one.account, one.systemId))
+  const ofSystem = groupBy(lines, (one) => one.systemId)
+  const ofAccount = groupBy(lines, (one) => (one.systemId === null ? one.account : null))
   const ahead = yardAhead(rows, plan, derived)
   const places = [
     ...inOrder(rows.system).map((one) => ({
@@ -179,7 +181,7 @@ export function moneyOf(rows: RefitRows, plan: StoredPlan | null, derived: Deriv
   const burns: Burn[] = []
   const accounts = places.map(({ account, systemId, name }): AccountFigures => {
     const key = keyOf(account, systemId)
-    const own = byAccount.get(key) ?? []
+    const own = (systemId === null ? ofAccount.get(account) : ofSystem.get(systemId)) ?? []
     const { minor: plannedMinor, isTyped } = planOf(key)
     const spent = own.filter((one) => one.isSpent)
     const spentMinor = sumOf(spent)
@@ -232,7 +234,7 @@ export function moneyOf(rows: RefitRows, plan: StoredPlan | null, derived: Deriv
       totalMinor,
       burntMinor,
       leftMinor: totalMinor - burntMinor,
-      burns: burns.sort((a, b) => ((a.on ?? '') < (b.on ?? '') ? -1 : 1)),
+      burns: inOrderOfDays(burns),
     },
   }
 }

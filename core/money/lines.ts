@@ -4,6 +4,7 @@ import { byId, groupBy, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import type { Account, SpendKind } from '../model/words'
 import { landed } from '../stores/landed'
+import { inOrderOfDays } from './inOrderOfDays'
 import { partCostMinor } from './jobCost'
 import { splitMoney } from './money'
 import { inOwn } from './rate'
@@ -258,20 +259,21 @@ const yardOwed = ({ rows, own }: Ledger, today: string): MoneyLine[] =>
         ],
   )
 
+/** By the row a line is of: its key is put together, and dear to compare. */
+const byRow = (a: MoneyLine, b: MoneyLine): number =>
+  a.rowId < b.rowId ? -1 : a.rowId > b.rowId ? 1 : a.key < b.key ? -1 : 1
+
 /** Every line, those with a day first by day. `today`: civil date. */
 export function moneyLines(rows: RefitRows, today: string): MoneyLine[] {
   const ledger = ledgerOf(rows)
-  return [
+  const lines = [
     ...orderLines(ledger),
     ...looseParts(ledger),
     ...tradesOwed(ledger),
     ...spends(ledger),
     ...yardOwed(ledger, today),
-  ].sort((a, b) => {
-    const one = a.on ?? '9999'
-    const other = b.on ?? '9999'
-    return one < other ? -1 : one > other ? 1 : a.key < b.key ? -1 : 1
-  })
+  ]
+  return inOrderOfDays(lines, byRow)
 }
 
 /** What lines add up to, minor units. */

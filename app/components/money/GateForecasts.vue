@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onScopeDispose } from 'vue'
 import { wholeRuns } from '~/stores/odds'
 
 /** When she is done: even odds, and safe, for each gate, by runs of the plan with all that is not known drawn. */
@@ -27,7 +27,7 @@ const rows = computed(() =>
 )
 const sayOn = (on: string | null) => (on === null ? 'no day' : sayDate(on))
 const many = wholeRuns.toLocaleString('en-IE')
-const workers = Math.min(2, navigator.hardwareConcurrency || 1)
+onScopeDispose(odds.lookCloser())
 </script>
 
 <template>
@@ -76,7 +76,7 @@ const workers = Math.min(2, navigator.hardwareConcurrency || 1)
           class="btn btn-small"
           :class="{ 'btn-main': rows.length === 0 }"
           :disabled="odds.progress !== null || planner.busy || odds.wanted === ''"
-          @click="odds.run(wholeRuns, workers)"
+          @click="odds.runWhole"
         >
           Run the plan {{ many }} times
         </button>
