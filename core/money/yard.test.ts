@@ -7,9 +7,11 @@ import { starterChanges } from '../model/starter'
 import { wayMoney } from '../launchWays/cost'
 import { firstPass, makePlan } from '../plan/makePlan'
 import { prepare } from '../plan/prepare'
+import { dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { noticeDaysOf, tariffOf } from './yard'
 import type { Tariff } from './yard'
+import { laterLaunchMinor } from './yardAhead'
 import { yardAccounts, yardMeter } from './yardMeter'
 
 const clock = zoneClock('UTC')
@@ -75,4 +77,30 @@ it.each<[string, Partial<Tariff>, number]>([
   ['a day costs ten', { perDayMinor: 1000 }, 34_042],
 ])('a day ashore counts in a plan where %s', (_, prices, ashoreMinor) => {
   expect(firstPass(prepare(begun(prices), now), null).cost[2]).toBe(ashoreMinor)
+})
+
+it('days before and after the planned launch cost what the yard asks for just those, less the berth', () => {
+  const rows = begun({
+    perDayMinor: 1000,
+    freeDays: 3,
+    laterFromDay: 20,
+    laterPerDayMinor: 1400,
+    berthPerDayMinor: 400,
+  })
+  const haulOutId = rows.haulOut[0]?.id ?? ''
+  // Out on 1 April, in on 22 April: 21 days ashore.
+  const launch = { haulOutId, at: clock.at(dayNumber('2027-04-22'), 720), from: now }
+  const plan = { launches: [launch], gates: [] }
+  const later = (days: number, of = rows, id: string | null = haulOutId) =>
+    laterLaunchMinor(of, plan, id, days, { clock, today: '2027-04-17' })
+  // Days 17 to 19 at 10, 20 and 21 at 14: 58, and five nights at the berth.
+  expect(later(-5)).toBe(-(3 * 1000 + 2 * 1400 - 5 * 400))
+  expect(later(3)).toBe(3 * 1400 - 3 * 400)
+  // No earlier than the day she comes out: of 21 days three are free.
+  expect(later(-40)).toBe(-(16 * 1000 + 2 * 1400 - 21 * 400))
+  expect(later(0)).toBe(0)
+  expect(later(3, begun({ liftMinor: 9000 }))).toBeNull()
+  expect(later(3, rows, null)).toBeNull()
+  const launched = rows.haulOut.map((one) => ({ ...one, launchActual: '2027-04-16' }))
+  expect(later(3, { ...rows, haulOut: launched })).toBeNull()
 })

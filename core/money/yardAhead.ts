@@ -5,7 +5,7 @@ import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import type { Ashore } from '../plan/schedule/haulOuts'
 import type { Derived } from '../progress/derive'
 import { daysBetween } from '../time/civil'
-import { comingOutMinor, daysMinor, tariffOf } from './yard'
+import { comingOutMinor, daysMinor, hasDayPrice, tariffOf } from './yard'
 
 export interface YardAhead {
   /** Every haul-out, gone and to come, and the berth between them until the last gate. */
@@ -64,4 +64,29 @@ export function yardAhead(rows: RefitRows, plan: Dates | null, time: Time): Yard
     toComeMinor += berth.toCome * berthMinor
   })
   return { wholeMinor, toComeMinor }
+}
+
+/**
+ * What launching so many days after the plan's day costs more, days less than 0 before it: those days in the yard at
+ * their own prices, less the berth for as many. Null: no day ashore has a price, or that launch is not to come.
+ */
+export function laterLaunchMinor(
+  rows: RefitRows,
+  plan: Dates | null,
+  haulOutId: string | null,
+  days: number,
+  time: Time,
+): number | null {
+  const one = haulOutsAsPlanned(rows, plan, time.clock).find(
+    ({ haulOut }) => haulOut.id === haulOutId,
+  )
+  const tariff = tariffOf(rows.yardTariff, one?.haulOut.placeId)
+  if (!one || one.haulOut.launchActual !== null || !tariff || !hasDayPrice(tariff)) return null
+  const { lifted, launched } = datesOf(one, time)
+  const planned = Math.max(0, daysBetween(lifted, launched))
+  const then = Math.max(0, planned + days)
+  const [few, many] = [Math.min(planned, then), Math.max(planned, then)]
+  const yard = daysMinor(tariff, few + 1, many, rows.refit[0]?.loaM ?? 0)
+  const berth = (many - few) * (tariffOf(rows.yardTariff, null)?.berthPerDayMinor ?? 0)
+  return Math.sign(days) * (yard - berth)
 }

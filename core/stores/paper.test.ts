@@ -12,6 +12,7 @@ import { asks, makerDrawing, mirrored, sheetChecked, spansMm } from './makerShee
 import { orderItems } from './ordering'
 import { sayTool } from './sayBuy'
 import { toolUses } from './tools'
+import { answering } from './answerProposal'
 import { tradeSum } from './tradeSheet'
 import { waysCompared } from './ways'
 
@@ -228,6 +229,59 @@ describe('a trade’s sheet', () => {
       questions: [],
     })
     expect(tradeSum(null, [], 'EUR').agreedMinor).toBeNull()
+  })
+
+  it('keeps them longer for what is taken, day by day on which they come, and no longer when it is thought over', () => {
+    const booking = {
+      id: 'b',
+      version: 4,
+      state: 'booked',
+      from: '2027-05-04',
+      // A Wednesday.
+      to: '2027-05-05',
+      comesOn: [2, 3, 4],
+    } as unknown as Row<'tradeBooking'>
+    const line = (id: string, more: object) =>
+      ({ ...item(more), id, version: 1 }) as Row<'tradeItem'>
+    const pin = line('pin', { answer: 'open', proposalDays: 1.5 })
+    const wire = line('wire', { answer: 'taken', proposalDays: 0.5 })
+    const by = { today: '2027-04-17', personId: 'ida' }
+    const untilOf = (
+      more: object,
+      lines = [pin],
+      one = pin,
+      to: 'taken' | 'left' | 'open' = 'taken',
+    ) => answering({ ...booking, ...more }, lines, one, to, by).until
+    // A day and a half is Thursday and the Tuesday after; with half a day that was taken before, only one day more.
+    expect(untilOf({})).toBe('2027-05-11')
+    expect(untilOf({}, [wire, pin])).toBe('2027-05-06')
+    // Friday and Monday where nobody said on which days they come.
+    expect(untilOf({ to: '2027-05-06', comesOn: [] })).toBe('2027-05-10')
+    expect(untilOf({}, [pin], pin, 'left')).toBeNull()
+    expect(untilOf({ state: 'came' })).toBeNull()
+    const taken = { ...pin, answer: 'taken' as const }
+    expect(untilOf({ to: '2027-05-11' }, [taken], taken, 'open')).toBe('2027-05-05')
+    // Never before they begin.
+    expect(untilOf({ to: '2027-05-04' }, [taken], taken, 'left')).toBe('2027-05-04')
+    expect(answering(booking, [pin], pin, 'taken', by).items).toEqual([
+      {
+        op: 'patch',
+        entity: 'tradeItem',
+        id: 'pin',
+        baseVersion: 1,
+        patch: { answer: 'taken', answeredOn: '2027-04-17', answeredById: 'ida' },
+      },
+      {
+        op: 'patch',
+        entity: 'tradeBooking',
+        id: 'b',
+        baseVersion: 4,
+        patch: { to: '2027-05-11' },
+      },
+    ])
+    expect(answering(booking, [taken], taken, 'open', by).items[0]).toMatchObject({
+      patch: { answer: 'open', answeredOn: null, answeredById: null },
+    })
   })
 
   it('asks about what the bill has over the lines of a quote, and once about all nobody looked at', () => {

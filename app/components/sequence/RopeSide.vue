@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { howGateDate } from '#core/how/plan'
 import { formatMoney } from '#core/money/money'
+import { laterLaunchMinor } from '#core/money/yardAhead'
 import type { ChainLink } from '#core/plan/chain'
 import type { Drag } from '#core/plan/drag'
 import { unfitHours } from '#core/plan/unfitHours'
@@ -64,11 +65,14 @@ const seasonSaid = computed(() => {
       : ` Those days in the yard cost ${formatMoney(missed.costMinor, store.refit?.currency ?? 'EUR')}.`
   return `${missed.season} ends ${many} before it.${price} ${where}`.trim()
 })
-/** A day less ashore is a day's cost less, where the gate is a launch. */
+/** Days less ashore cost so much less, at the prices of just those days, where the gate is a launch. */
 function saved(days: number): string {
-  const perDay = store.derived.ashore?.costPerDayMinor ?? 0
-  if (props.gate?.gate.kind !== 'launch' || perDay === 0) return ''
-  return `, −${formatMoney(days * perDay, store.refit?.currency ?? 'EUR')}`
+  const gate = props.gate?.gate
+  if (gate?.kind !== 'launch') return ''
+  const minor = laterLaunchMinor(store.rows, store.accepted, gate.haulOutId, -days, store.derived)
+  return minor === null || minor >= 0
+    ? ''
+    : `, −${formatMoney(-minor, store.refit?.currency ?? 'EUR')}`
 }
 </script>
 

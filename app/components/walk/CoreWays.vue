@@ -7,6 +7,7 @@ import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { patchOf } from '#core/model/removal'
 import { formatMoney } from '#core/money/money'
+import { laterLaunchMinor } from '#core/money/yardAhead'
 import type { PanelFigures } from '#core/panel/panelCase'
 import { sayArea } from '#core/panel/sayPanel'
 import { coreWays, rankedWays, whyLower } from '#core/panel/ways'
@@ -104,10 +105,17 @@ async function work() {
   }
 }
 function costOf(days: number | null): string {
-  const perDay = store.derived.ashore?.costPerDayMinor ?? 0
-  return days !== null && Number.isFinite(days) && days > 0 && perDay > 0
-    ? ` ${formatMoney(days * perDay, store.refit?.currency ?? 'EUR')} in the yard.`
-    : ''
+  if (days === null || !Number.isFinite(days) || days <= 0) return ''
+  const minor = laterLaunchMinor(
+    store.rows,
+    store.accepted,
+    launch.value?.haulOutId ?? null,
+    days,
+    store.derived,
+  )
+  return minor === null || minor <= 0
+    ? ''
+    : ` ${formatMoney(minor, store.refit?.currency ?? 'EUR')} for those days in the yard.`
 }
 async function make(way: CoreWay, gateId: string | null) {
   const made = itemsOf(way, gateId)

@@ -6,8 +6,8 @@ import type { Row } from '#core/model/entities'
 import { bookingStates, proposalAnswers } from '#core/model/said'
 import { inOrder } from '#core/model/refit'
 import { keysAfter } from '#core/model/order'
-import { patchOf } from '#core/model/removal'
 import { formatMoney } from '#core/money/money'
+import { answering } from '#core/stores/answerProposal'
 import { isUnanswered, tradeSum } from '#core/stores/tradeSheet'
 
 /** What a trade is asked to look at, line by line: what they propose, what is taken, what came of it. */
@@ -78,19 +78,25 @@ async function takeFindings() {
 const bookings = useRows('tradeBooking')
 const openId = ref<string | null>(null)
 const open = computed(() => items.value.find((one) => one.id === openId.value) ?? null)
-const answer = (item: Item, to: 'taken' | 'left') =>
-  void store.attempt(`${item.proposal}: ${proposalAnswers[to]}`, [
-    patchOf('tradeItem', item, {
-      answer: to,
-      answeredOn: store.derived.today,
-      answeredById: personId.value === '' ? null : personId.value,
-    }),
-  ])
-/** It is thought over again: what was answered goes. */
-const askAgain = (item: Item) =>
-  void store.attempt(`${item.proposal}: not answered`, [
-    patchOf('tradeItem', item, { answer: 'open', answeredOn: null, answeredById: null }),
-  ])
+/** A longer stay is planned with and shown first; what moves nothing is written at once. */
+const longer = useProposal()
+const answerWords = { ...proposalAnswers, open: 'not answered' }
+function answer(item: Item, to: 'taken' | 'left' | 'open') {
+  if (!booking.value) return
+  const { today } = store.derived
+  const { items: made, until } = answering(booking.value, items.value, item, to, {
+    today,
+    personId: personId.value === '' ? null : personId.value,
+  })
+  const label = `${item.proposal}: ${answerWords[to]}`
+  if (until === null) void store.attempt(label, made)
+  else
+    void longer.propose({
+      label,
+      does: `${booking.value.trade} is there until ${sayDay(until)}, not ${sayDay(booking.value.to)}.`,
+      items: made,
+    })
+}
 const answered = (item: Item) => {
   if (item.answer === 'none') return isUnanswered(item) ? proposalAnswers.open : ''
   const who = store.rows.person.find((one) => one.id === item.answeredById)?.name
@@ -240,6 +246,7 @@ const print = () => window.print()
         @tick="bookings.tick(booking, 'comesOn', $event)"
       />
     </section>
+    <ProposalDialog :of="longer" take="Write it down" @close="longer.leave" @take="longer.accept" />
     <UiDialog :open="open !== null" :title="open?.what ?? ''" @close="openId = null">
       <div v-if="open" class="grid gap-3 sm:grid-cols-2">
         <RowField entity="tradeItem" :row="open" field="what" class="sm:col-span-2" />
@@ -258,7 +265,7 @@ const print = () => window.print()
         <button
           v-if="open.answer === 'taken' || open.answer === 'left'"
           class="btn self-end justify-self-start"
-          @click="askAgain(open)"
+          @click="answer(open, 'open')"
         >
           Think it over again
         </button>
