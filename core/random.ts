@@ -14,3 +14,17 @@ export function createRandom(seed: number): Random {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296
   }
 }
+
+/** 32 bits of a text, the same for the same text. FNV-1a. */
+export function hashOf(text: string): number {
+  let hash = 0x811c9dc5
+  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193)
+  return hash >>> 0
+}
+
+/** A seed of its own for each key of a seed: what one draws leaves the others as they are. Both 32 bits. */
+export function seedFor(seed: number, key: number): number {
+  let mixed = seed ^ key
+  for (let round = 0; round < 2; round++) mixed = Math.imul(mixed ^ (mixed >>> 16), 0x45d9f3b)
+  return (mixed ^ (mixed >>> 16)) >>> 0
+}

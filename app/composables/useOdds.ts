@@ -1,5 +1,7 @@
 import { computed } from 'vue'
+import type { ChanceSide } from '#core/forecast/chances'
 import { chanceOn, likelyDates, oddsOfGate, sayLikely } from '#core/forecast/oddsWords'
+import { sayDate } from '#core/time/say'
 
 /** The stored odds, read by gate and said with whether they are of the plan that stands. */
 export function useOdds() {
@@ -21,5 +23,12 @@ export function useOdds() {
     const gate = oddsOfGate(odds.stored, gateId)
     return gate && date !== null ? chanceOn(gate, date) : null
   }
-  return { odds, datesOf, saidOf, chanceBy }
+  /** '54 in 100 by 21 May, likely 23 May' of a gate's runs; without an aim its likely day alone. */
+  const sayChance = ({ chance, aimedOn, likelyOn }: ChanceSide): string => {
+    const likely = likelyOn === null ? 'no likely day' : `likely ${sayDate(likelyOn, year.value)}`
+    return chance === null || aimedOn === null
+      ? likely
+      : `${chance} in 100 by ${sayDate(aimedOn, year.value)}, ${likely}`
+  }
+  return { odds, datesOf, saidOf, chanceBy, sayChance }
 }

@@ -3,7 +3,7 @@ import type { Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, toRaw, watch } from 'vue'
 import { supposing } from '#core/model/applyChange'
-import type { ChanceBought } from '#core/forecast/chances'
+import type { ChanceBought, ChanceWith } from '#core/forecast/chances'
 import type { KeepChance } from '#core/forecast/keeps'
 import type { ChangeItem } from '#core/model/changes'
 import type { DecideBy } from '#core/choices/decideBy'
@@ -215,6 +215,16 @@ export const usePlannerStore = defineStore('planner', () => {
     const accepted = toRaw(store.accepted)
     return ask((remote) => remote.chances(time.now, accepted, plain(items), proxy(onProgress)))
   }
+  /** The chance of each gate with each of several changes, a list a change. Null: a newer question came. */
+  async function chancesWithEach(
+    ways: readonly (readonly ChangeItem[])[],
+    onProgress: (share: number) => void,
+  ): Promise<ChanceWith[][] | null> {
+    const accepted = toRaw(store.accepted)
+    return ask((remote) =>
+      remote.chancesWithEach(time.now, accepted, ways.map(plain), proxy(onProgress)),
+    )
+  }
   /** What a lack does to the gates, ''  for nothing. Null: somebody asks something himself, which comes first. */
   async function lack(items: readonly ChangeItem[]): Promise<string | null> {
     if (supposer.isBusy) return null
@@ -391,6 +401,7 @@ export const usePlannerStore = defineStore('planner', () => {
     drags,
     keeps,
     chances,
+    chancesWithEach,
     slip,
     replan,
   }

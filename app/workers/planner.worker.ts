@@ -10,8 +10,8 @@ import type { PriorityBasis } from '#core/plan/priority'
 import { bestPlan, usualIterations } from '#core/plan/improve'
 import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
-import { chancesBought } from '#core/forecast/chances'
-import type { ChanceBought } from '#core/forecast/chances'
+import { chancesBought, chancesWithEach } from '#core/forecast/chances'
+import type { ChanceBought, ChanceWith } from '#core/forecast/chances'
 import { keepChance } from '#core/forecast/keeps'
 import type { KeepChance } from '#core/forecast/keeps'
 import { oddsOf } from '#core/forecast/odds'
@@ -139,6 +139,14 @@ const planner = {
     onProgress: OnProgress,
   ): Promise<ChanceBought[] | null> =>
     turns.answered(chancesBought(rows, askingAt(now, accepted), items, comparedRuns), onProgress),
+  /** The chance of each gate with each of several changes. */
+  chancesWithEach: (
+    now: number,
+    accepted: StoredPlan | null,
+    ways: readonly (readonly ChangeItem[])[],
+    onProgress: OnProgress,
+  ): Promise<ChanceWith[][] | null> =>
+    turns.answered(chancesWithEach(rows, askingAt(now, accepted), ways, comparedRuns), onProgress),
   /** How likely steps are all finished by an instant. */
   keeps: (
     plan: StoredPlan,

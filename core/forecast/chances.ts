@@ -10,7 +10,8 @@ import { oddsOf } from './odds'
 import { chanceOn, likelyDates, oddsOfGate } from './oddsWords'
 import { forecastRuns } from './runs'
 
-interface Side {
+/** How a gate stands by the runs of one plan. */
+export interface ChanceSide {
   /** Runs of 100 by the end of the day aimed at; null: none is, or the gate has no day. */
   readonly chance: number | null
   readonly aimedOn: string | null
@@ -19,23 +20,26 @@ interface Side {
 
 export interface ChanceBought {
   readonly gateId: string
-  readonly before: Side
-  readonly after: Side
+  readonly before: ChanceSide
+  readonly after: ChanceSide
 }
 
 const seed = 1
+const none: ChanceSide = { chance: null, aimedOn: null, likelyOn: null }
 
+/** `from`, `share`: how far all that is asked is before it, and what part of it this is. */
 function* sides(
   rows: RefitRows,
   plan: StoredPlan,
   runs: number,
   from: number,
-): InParts<ReadonlyMap<string, Side>> {
+  share: number,
+): InParts<ReadonlyMap<string, ChanceSide>> {
   const parts = forecastRuns(rows, plan, { seed, from: 0, to: runs })
   for (;;) {
     const part = parts.next()
     if (!part.done) {
-      yield from + part.value * 0.45
+      yield from + part.value * share
       continue
     }
     const odds = part.value && oddsOf(rows, plan, part.value)
@@ -65,13 +69,36 @@ export function* chancesBought(
 ): InParts<ChanceBought[]> {
   const before = yield* asking.laidWith([])
   const after = yield* asking.laidWith(items)
-  const one = yield* sides(rows, before, runs, 0.1)
-  const other = yield* sides(supposing(rows, items), after, runs, 0.55)
-  const none: Side = { chance: null, aimedOn: null, likelyOn: null }
+  const one = yield* sides(rows, before, runs, 0.1, 0.45)
+  const other = yield* sides(supposing(rows, items), after, runs, 0.55, 0.45)
   return rows.gate.flatMap(({ id }) => {
     const [was, is] = [one.get(id) ?? none, other.get(id) ?? none]
     return was.likelyOn === null && is.likelyOn === null
       ? []
       : [{ gateId: id, before: was, after: is }]
   })
+}
+
+/** How one gate stands with one of several ways to go. */
+export interface ChanceWith extends ChanceSide {
+  readonly gateId: string
+}
+
+/**
+ * For each of several changes, of which one will be made, how the gates stand with it, by the same draws: one list a
+ * change, gates in the order of their rows. Can be left now and then.
+ */
+export function* chancesWithEach(
+  rows: RefitRows,
+  asking: Asking,
+  ways: readonly (readonly ChangeItem[])[],
+  runs: number,
+): InParts<ChanceWith[][]> {
+  const each: ChanceWith[][] = []
+  for (const [at, items] of ways.entries()) {
+    const plan = yield* asking.laidWith(items)
+    const own = yield* sides(supposing(rows, items), plan, runs, at / ways.length, 1 / ways.length)
+    each.push(rows.gate.map(({ id }) => ({ gateId: id, ...(own.get(id) ?? none) })))
+  }
+  return each
 }

@@ -7,6 +7,7 @@ import type { Prepared } from '../plan/prepare'
 import type { Sample } from '../plan/sample'
 import type { OpenStep } from '../plan/schedule/openWork'
 import { doneTwice } from '../progress/rework'
+import { createRandom, hashOf, seedFor } from '../random'
 import type { Random } from '../random'
 import { hourMs } from '../time/civil'
 import { actingOn, calibrations, doubtOf, forecastFactors } from './calibration'
@@ -42,7 +43,10 @@ interface Draw {
 
 interface Draws {
   readonly drivers: readonly Driver[]
-  /** Takes its numbers from `random`, so that a seed gives the same again. */
+  /**
+   * Takes its numbers from `random`, so that a seed gives the same again. A kind of work and a step have a stream each,
+   * by their name: a step more, as a change may bring, leaves the luck of all others as it was.
+   */
   readonly draw: (random: Random) => Draw
 }
 
@@ -62,13 +66,8 @@ function roundsDrawn({ roundsLikely, roundsMost }: Step, random: Random): number
 }
 
 /** A number from 0 to 1 for a person and a day of one run, the same however often it is asked for. */
-function chanceOf(seed: number, person: string, day: number): number {
-  let mixed = seed ^ Math.imul(day, 0x9e3779b1)
-  for (let at = 0; at < person.length; at++)
-    mixed = Math.imul(mixed ^ person.charCodeAt(at), 0x01000193)
-  mixed = Math.imul(mixed ^ (mixed >>> 16), 0x45d9f3b)
-  return ((mixed ^ (mixed >>> 16)) >>> 0) / 4_294_967_296
-}
+const chanceOf = (seed: number, person: number, day: number): number =>
+  seedFor(seed ^ Math.imul(day, 0x9e3779b1), person) / 4_294_967_296
 
 /** What is drawn for a refit made ready. */
 export function drawsOf(prepared: Prepared): Draws {
@@ -86,6 +85,9 @@ export function drawsOf(prepared: Prepared): Draws {
   const working = open.filter((one) => one.workMs > 0)
   const plannedMs = working.reduce((sum, one) => sum + one.workMs, 0)
   const kinds = [...new Set(working.map((one) => one.step.operation))].sort()
+  const kindKeys = kinds.map(hashOf)
+  const stepKeys = open.map((one) => hashOf(one.step.id))
+  const personKeys = new Map(rows.person.map((one) => [one.id, hashOf(one.id)]))
   const coming = open.filter(waitsForPart)
   const drivers: readonly Driver[] = [
     { kind: 'season', of: '' },
@@ -102,7 +104,9 @@ export function drawsOf(prepared: Prepared): Draws {
     const foundValue = normal(random)
     const foundFactor = Math.exp(foundSpread * foundValue - foundSpread ** 2 / 2)
     const more = growth * foundFactor
-    const kindValues = kinds.map(() => normal(random))
+    const luck = Math.floor(random() * 2 ** 32)
+    const streamOf = (key: number) => createRandom(seedFor(luck, key))
+    const kindValues = kindKeys.map((key) => normal(streamOf(key)))
     const factor = new Map(
       kinds.map((operation, at) => [
         operation,
@@ -115,40 +119,39 @@ export function drawsOf(prepared: Prepared): Draws {
     const waitHours = new Map<string, number>()
     const releases = new Map<string, number>()
     const partValues: number[] = []
-    for (const one of open) {
+    for (const [at, one] of open.entries()) {
       const { step } = one
+      const own = streamOf(stepKeys[at] as number)
       if (one.workMs > 0) {
-        const own =
-          Math.exp(stepSpread(step) * normal(random)) *
-          (roundsDrawn(step, random) / step.roundsLikely)
-        const twiceHours = random() < again ? 1 + random() : 1
-        ownMs += own * one.workMs
+        const hours =
+          Math.exp(stepSpread(step) * normal(own)) * (roundsDrawn(step, own) / step.roundsLikely)
+        const twiceHours = own() < again ? 1 + own() : 1
+        ownMs += hours * one.workMs
         againMs += (twiceHours - 1) * one.workMs
         const grows = found.has(step.jobId) ? 1 : 1 + more
         const times =
           ((factor.get(step.operation) ?? 1) / actingOn(step)) *
           Math.exp(season.hours * bad) *
-          own *
+          hours *
           twiceHours *
           grows *
           (step.needsDry ? weather : 1)
         workHours.set(step.id, (one.workMs / hourMs) * times)
       }
-      const wait = waitDrawn(step, bad, random)
+      const wait = waitDrawn(step, bad, own)
       if (wait !== null) waitHours.set(step.id, wait)
       if (!waitsForPart(one)) continue
-      const late = leadSpread * normal(random)
+      const late = leadSpread * normal(own)
       partValues.push(late)
       releases.set(step.id, releaseDrawn(one, now, late + season.leads * bad))
     }
-    const seed = Math.floor(random() * 2 ** 32)
     const share = Math.min(0.5, awayShare * Math.exp(awaySeason * bad))
     return {
       sample: {
         workHours,
         waitHours,
         releases,
-        isAway: (personId, day) => chanceOf(seed, personId, day) < share,
+        isAway: (personId, day) => chanceOf(luck, personKeys.get(personId) ?? 0, day) < share,
       },
       foundFactor,
       values: [

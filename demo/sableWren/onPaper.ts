@@ -28,7 +28,7 @@ const lines: readonly (readonly [
     'Lower shrouds: a broken strand at the swage',
     'Renew all four lowers',
     24_000,
-    0.5,
+    undefined,
     'taken',
   ],
   [

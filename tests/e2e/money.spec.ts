@@ -249,10 +249,12 @@ test('what a lever buys is said as a chance, with the same luck before and after
   await open(page, 'money?show=hours')
   await page.getByRole('button', { name: 'Use mine' }).click()
   const dialog = page.getByRole('dialog')
-  await dialog.getByRole('button', { name: 'What chance does it buy?' }).click()
+  await dialog.getByRole('button', { name: 'What are the chances then?' }).click()
   const table = dialog.getByRole('table', { name: 'Chance of each gate' })
   await expect(table).toBeVisible({ timeout: 90_000 })
-  await expect(table.getByText(/in 100 by 22 May, likely/).first()).toBeVisible()
+  await expect(
+    table.getByRole('row', { name: /^Launch \d+ in 100 by 22 May, likely .*\d+ in 100 by 22 May/ }),
+  ).toBeVisible()
 })
 
 test('a week is promised, what that is worth is said, and a promise can be taken back', async ({

@@ -135,6 +135,13 @@ test('a decision is seen with its date, weighed, taken, and taken back', async (
   await expect(seal).toContainText('€310')
   await expect(seal).toContainText(/No gate moves|earlier|later/)
   const packing = page.getByRole('region', { name: 'New packing in the old gland' })
+  await page.getByRole('button', { name: 'Weigh them by chance' }).click()
+  const weighed = page.getByRole('table', { name: 'Chance of each gate with each option' })
+  await expect(
+    weighed.getByRole('row', { name: /^Launch by 22 May \d+ in 100 likely .* \d+ in 100 likely/ }),
+  ).toBeVisible({ timeout: 90_000 })
+  for (const option of ['New packing in the old gland', 'Face seal, no drip'])
+    await expect(weighed.getByRole('columnheader', { name: option })).toBeVisible()
   await packing.getByRole('button', { name: 'Remove option: New packing in the old gland' }).click()
   await expect(packing).toBeHidden()
   await seal.getByRole('button', { name: 'Choose: Face seal, no drip' }).click()

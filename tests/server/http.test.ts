@@ -233,6 +233,23 @@ describe('the refit file', () => {
     expect(same((await get(`/api/refits/${second}/export`)).bytes)).toBe(same(out))
   }, 60_000)
 
+  it('shares its people, by their names, with other refits of the folder', async () => {
+    interface Shared {
+      readonly name: string
+      readonly refitId: string
+      readonly logged: readonly { readonly on: string; readonly hours: number }[]
+    }
+    const out = (await get(`/api/refits/${refitId}/export`)).bytes
+    const { refitId: second } = (await post('/api/import', out)).body as { refitId: string }
+    const answer = await fetch(`${server.url}/api/refits/${refitId}/elsewhere`)
+    const found = ((await answer.json()) as Shared[]).filter((one) => one.refitId === second)
+    expect(found.map((one) => one.name).sort()).toEqual(['Marisol', 'Oona', 'Piet'])
+    expect(found.find((one) => one.name === 'Oona')?.logged.length).toBeGreaterThan(10)
+    await fetch(`${server.url}/api/refits/${second}`, { method: 'DELETE' })
+    const after = await fetch(`${server.url}/api/refits/${refitId}/elsewhere`)
+    expect(((await after.json()) as Shared[]).some((one) => one.refitId === second)).toBe(false)
+  }, 60_000)
+
   it.each([
     ['not ours', () => strToU8('{"format":"something"}'), /not a refit file of Inch Ahead/],
     ['cut off', (out: Uint8Array) => out.subarray(0, out.length / 2), /cut off|broken/],

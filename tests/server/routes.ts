@@ -49,6 +49,7 @@ export const routes: readonly Route[] = [
   get('/api/refits/:refit/changes', 'refits/[refit]/changes.get.ts', ['since', 'epoch']),
   post('/api/refits/:refit/changes', 'refits/[refit]/changes.post.ts', 'change'),
   post('/api/refits/:refit/documents', 'refits/[refit]/documents.post.ts', 'bytes'),
+  get('/api/refits/:refit/elsewhere', 'refits/[refit]/elsewhere.get.ts'),
   { ...get('/api/refits/:refit/events', 'refits/[refit]/events.get.ts'), notAtRandom: true },
   get('/api/refits/:refit/export', 'refits/[refit]/export.get.ts'),
   get('/api/refits/:refit/history', 'refits/[refit]/history.get.ts'),

@@ -1,49 +1,28 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, shallowRef } from 'vue'
-import type { ChanceBought } from '#core/forecast/chances'
+import { computed } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 
 /** The chance that a change buys, by the same runs with and without it; made when somebody asks. */
 const props = defineProps<{ items: readonly ChangeItem[] }>()
 const store = useRefitStore()
 const planner = usePlannerStore()
-const { sayDate } = useDates()
-const progress = ref<number | null>(null)
-const failed = ref('')
-const found = shallowRef<readonly ChanceBought[] | null>(null)
-let mine = 0
-onScopeDispose(() => (mine = -1))
-
-async function ask() {
-  const asked = ++mine
-  failed.value = ''
-  progress.value = 0
-  try {
-    const answer = await planner.chances(props.items, (share) => {
-      if (asked === mine) progress.value = share
-    })
-    if (asked !== mine) return
-    found.value = answer
-    if (!answer) failed.value = 'Something else was asked meanwhile. Ask again.'
-  } catch (error) {
-    if (asked === mine) failed.value = sentenceOf(error)
-  } finally {
-    if (asked === mine) progress.value = null
-  }
-}
-const side = ({ chance, aimedOn, likelyOn }: ChanceBought['before']): string => {
-  const likely = likelyOn === null ? 'no likely day' : `likely ${sayDate(likelyOn)}`
-  return chance === null || aimedOn === null
-    ? likely
-    : `${chance} in 100 by ${sayDate(aimedOn)}, ${likely}`
-}
+const { progress, failed, found, start } = useAskedRuns((onProgress) =>
+  planner.chances(props.items, onProgress),
+)
+const { sayChance } = useOdds()
 const rows = computed(() =>
   store.derived.gates.flatMap(({ gate }) => {
     const one = found.value?.find((each) => each.gateId === gate.id)
     if (!one) return []
     const gain = (one.after.chance ?? 0) - (one.before.chance ?? 0)
     return [
-      { id: gate.id, name: gate.name, before: side(one.before), after: side(one.after), gain },
+      {
+        id: gate.id,
+        name: gate.name,
+        before: sayChance(one.before),
+        after: sayChance(one.after),
+        gain,
+      },
     ]
   }),
 )
@@ -66,8 +45,8 @@ const columns = [
       >
     </UiTable>
     <template v-else>
-      <button class="btn btn-small" :disabled="progress !== null" @click="ask">
-        What chance does it buy?
+      <button class="btn btn-small" :disabled="progress !== null" @click="start">
+        What are the chances then?
       </button>
       <progress
         v-if="progress !== null"

@@ -158,5 +158,6 @@ const sayException = (one: Row<'personDay'>) =>
     <LazyAbsenceDialog v-if="away" :person="away" @close="away = null" />
     <LazyExtraDayDialog v-if="extra" :person="extra" @close="extra = null" />
     <UiAnother entity="person" field="name" label="Another person" keep="Add person" />
+    <LazySharedPeople />
   </section>
 </template>

@@ -5,7 +5,7 @@ import type { ColumnDef, SortingState } from '@tanstack/vue-table'
 import { computed, ref } from 'vue'
 
 /**
- * The one table: named columns, a cell slot each, an empty state. A column that says what it is sorted by can
+ * The one table: named columns, a cell slot each or the row's own word, an empty state. A column that says what it is sorted by can
  * be pressed: as given, rising, falling. Scrolls sideways inside itself on phones.
  */
 interface Column {
@@ -57,6 +57,11 @@ const table = useVueTable({
 })
 const shown = computed(() => table.getRowModel().rows.map((one) => one.original))
 const orderOf = (key: string) => table.getColumn(key)?.getIsSorted() ?? false
+/** What a row says under the name of a column that nobody drew otherwise. */
+const plainly = (row: Row, key: string): string => {
+  const value = (row as Readonly<Record<string, unknown>>)[key]
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
+}
 const ariaSort = (column: Column) => {
   if (!column.sortBy) return undefined
   const order = orderOf(column.key)
@@ -105,7 +110,7 @@ const icon = (key: string) =>
             class="px-2 py-1.5"
             :class="{ 'text-right whitespace-nowrap': column.number }"
           >
-            <slot :name="column.key" :row="row" />
+            <slot :name="column.key" :row="row">{{ plainly(row, column.key) }}</slot>
           </td>
         </tr>
         <tr v-if="rows.length === 0">

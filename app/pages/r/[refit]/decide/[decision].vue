@@ -195,6 +195,7 @@ const picked = computed(() => options.value.find((row) => row.id === decision.va
           @choose="choose(option)"
         />
       </div>
+      <OptionChances v-if="isOpen && options.length > 1" :options="options" :draft-of="draft" />
       <p v-if="options.length < 2 && isOpen" class="mt-3">
         Write down at least two ways it could go; leaving it as it is may be one of them.
       </p>

@@ -108,7 +108,7 @@ const sayDays = (days: number) =>
 const worth = (item: Item) =>
   [
     item.proposalMinor === null ? '' : money(item.proposalMinor),
-    item.proposalDays === null ? '' : `${sayDays(item.proposalDays)} more`,
+    item.proposalDays ? `${sayDays(item.proposalDays)} more` : '',
   ]
     .filter(Boolean)
     .join(', ')
