@@ -37,7 +37,7 @@ export function useJobEdits() {
     const done = await store.attempt(label, items)
     if (done && kept.length > 0)
       toasts.say(
-        `${kept.map((job) => `"${job.title}"`).join(', ')} ${kept.length === 1 ? 'has' : 'have'} hours or an as-built sheet: dropped, and the record kept.`,
+        `${kept.map((job) => `“${job.title}”`).join(', ')} ${kept.length === 1 ? 'has' : 'have'} hours or an as-built sheet: dropped, and the record kept.`,
       )
     else if (done)
       toasts.say(

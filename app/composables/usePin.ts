@@ -73,19 +73,19 @@ export function usePin() {
       })
       if (mine !== run || !answer) return
       const moved = answer.effects.filter((effect) => effect.days !== 0)
-      const cannot = /^It cannot be planned/.test(answer.said)
-      said.value = cannot
-        ? 'cannot be planned there'
-        : moved.length === 0
-          ? 'no gate moves'
-          : moved
-              .slice(0, 2)
-              .map(({ gate, days }) =>
-                days === null
-                  ? `${gate.name} loses its date`
-                  : `${gate.name} ${Math.abs(days)} d ${days > 0 ? 'later' : 'earlier'}`,
-              )
-              .join(', ')
+      said.value =
+        answer.leftOut !== ''
+          ? 'cannot be planned there'
+          : moved.length === 0
+            ? 'no gate moves'
+            : moved
+                .slice(0, 2)
+                .map(({ gate, days }) =>
+                  days === null
+                    ? `${gate.name} loses its date`
+                    : `${gate.name} ${Math.abs(days)} d ${days > 0 ? 'later' : 'earlier'}`,
+                )
+                .join(', ')
     },
     { debounce: dragSettleMs },
   )

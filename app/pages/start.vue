@@ -91,8 +91,8 @@ function missing(): string {
     return `She is still afloat, and the lift-out on ${sayFullDate(answers.liftOutOn)} has passed. Change one of them.`
   if (answers.launchOn <= answers.liftOutOn)
     return 'The launch is before the lift-out. Change one of them.'
-  if (!isZone(answers.zone)) return `"${answers.zone}" is not a time zone.`
-  if (!isCurrency(answers.currency)) return `"${answers.currency}" is not a currency. Try EUR.`
+  if (!isZone(answers.zone)) return `“${answers.zone}” is not a time zone.`
+  if (!isCurrency(answers.currency)) return `“${answers.currency}” is not a currency. Try EUR.`
   return ''
 }
 

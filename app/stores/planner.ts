@@ -16,7 +16,7 @@ import { PlansKept } from '#core/plan/plansKept'
 import type { Drag } from '#core/plan/drag'
 import { gateEffects } from '#core/plan/effect'
 import type { GateEffect } from '#core/plan/effect'
-import { sayWhatIf } from '#core/plan/whatIf'
+import { sayLeftOut, sayWhatIf } from '#core/plan/whatIf'
 import type { Pushed, WhatIf } from '#core/plan/whatIf'
 import { sayLack } from '#core/today/lacks'
 import { derive } from '#core/progress/derive'
@@ -38,6 +38,8 @@ const unmade = { seed: 1, iterations: 0 } as const
 /** What a change would do, as far as the plan says. */
 export interface Consequence {
   readonly said: string
+  /** What it leaves without a place; '': nothing. */
+  readonly leftOut: string
   readonly effects: readonly GateEffect[]
   readonly pushed: readonly Pushed[]
   readonly moved: Moved
@@ -135,6 +137,7 @@ export const usePlannerStore = defineStore('planner', () => {
     const { clock } = store.derived
     return {
       said: sayWhatIf(answer, gates, clock),
+      leftOut: sayLeftOut(answer),
       effects: gateEffects(gates, answer.before, answer.after, clock),
       pushed: answer.pushed,
       moved: answer.moved,
@@ -179,6 +182,7 @@ export const usePlannerStore = defineStore('planner', () => {
         answer,
         consequence: {
           said: sayWhatIf({ before: known, after: answer.plan }, gates, clock),
+          leftOut: sayLeftOut({ before: known, after: answer.plan }),
           effects: gateEffects(gates, known, answer.plan, clock),
           moved: movedBetween(known, answer.plan, clock),
           pushed: [],

@@ -104,7 +104,7 @@ export function jobAsRecipe(rows: RefitRows, job: Job): Recipe {
     version: recipeVersion,
     key: 'own',
     title: plain(job.title).slice(0, 200),
-    about: `Made from the job "${plain(job.title)}".`,
+    about: `Made from the job “${plain(job.title)}”.`,
     purpose: job.purpose,
     system: system?.kind ?? 'structure',
     inputs: [

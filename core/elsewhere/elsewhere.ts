@@ -12,7 +12,7 @@ import { hourMs } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import type { ZoneClock } from '../time/zone'
 
-export interface DayElsewhere {
+interface DayElsewhere {
   /** Civil date where that boat lies. */
   readonly on: string
   readonly hours: number

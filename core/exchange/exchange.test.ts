@@ -231,13 +231,13 @@ describe('rows', () => {
       problems: [],
     })
     expect([...(drafts[1]?.problems ?? [])].sort()).toEqual([
-      '"Fun" is not a purpose. Use Float, Safe, Go, Live or Shine.',
       'Hours cannot be negative. Type what was worked, like 1h30.',
-      'How bad is a number from 1 to 4, not "9".',
+      'How bad is a number from 1 to 4, not “9”.',
       'The job has no name.',
-      'There is no gate called "Never".',
-      'There is no job called "Nothing" to come after.',
-      'There is no place on the boat called "Moon".',
+      'There is no gate called “Never”.',
+      'There is no job called “Nothing” to come after.',
+      'There is no place on the boat called “Moon”.',
+      '“Fun” is not a purpose. Use Float, Safe, Go, Live or Shine.',
     ])
     expect(drafts[2]?.problems).toEqual(['A job cannot come after itself.'])
     expect(drafts[3]?.problems[0]).toMatch(/No work takes 0 hours/)
@@ -387,7 +387,7 @@ describe('rows', () => {
       { fromJobId: 'n1', toJobId: 'n3' },
     ])
     expect(lostLinks(drafts.slice(2), drafts, rows)).toEqual([
-      '"C" comes after "A", which is not brought in: it comes without that link.',
+      '“C” comes after “A”, which is not brought in: it comes without that link.',
     ])
   })
 })

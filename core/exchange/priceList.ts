@@ -94,7 +94,7 @@ function readPrice(text: string, currency: string, problems: string[]): number |
   if (text === '') return null
   const read = parseMoney(text, currency)
   if (read.ok) return read.value
-  problems.push(problemsOf(read)[0]?.message ?? `"${text}" is no price.`)
+  problems.push(problemsOf(read)[0]?.message ?? `“${text}” is no price.`)
   return null
 }
 
@@ -109,7 +109,7 @@ function readIn(
   if (number !== null && number >= least && number <= most) return number
   problems.push(
     number === null
-      ? `"${text}" is no number for ${of}.`
+      ? `“${text}” is no number for ${of}.`
       : `${of === 'days' ? 'Days' : 'A pack'} of ${text} cannot be: from ${least} to ${most}.`,
   )
   return null

@@ -119,7 +119,7 @@ function withLinks(drafts: readonly JobDraft[], rows: ListRefit): JobDraft[] {
     if (match.id !== null) return { ...draft, after: match.id }
     return {
       ...draft,
-      problems: [...draft.problems, `There is no job called "${draft.after}" to come after.`],
+      problems: [...draft.problems, `There is no job called “${draft.after}” to come after.`],
       picks: { ...draft.picks, after: match.picks.map((one) => one.name) },
     }
   })
@@ -137,7 +137,7 @@ export function lostLinks(
     const key = draft.after?.toLowerCase()
     if (key === undefined || there.has(key) || !named.has(key)) return []
     return [
-      `"${draft.title}" comes after "${draft.after}", which is not brought in: it comes without that link.`,
+      `“${draft.title}” comes after “${draft.after}”, which is not brought in: it comes without that link.`,
     ]
   })
 }
@@ -161,9 +161,9 @@ function readRow(
     const match = matchName(said, list)
     const found = list.find((one) => one.id === match.id)
     if (found && found.name.toLowerCase() !== said.toLowerCase())
-      remarks.push(`"${said}" is read as ${found.name}.`)
+      remarks.push(`“${said}” is read as ${found.name}.`)
     if (!found) {
-      problems.push(`There is no ${columnName[column].toLowerCase()} called "${said}".`)
+      problems.push(`There is no ${columnName[column].toLowerCase()} called “${said}”.`)
       picks[column] = match.picks.map((one) => one.name)
     }
     return found?.id ?? null
@@ -222,7 +222,7 @@ function readOperation(said: string, title: string, problems: string[]): Operati
   )
   if (!found)
     problems.push(
-      `"${said}" is not a kind of work. Use one like ${operations.slice(0, 6).join(', ')}.`,
+      `“${said}” is not a kind of work. Use one like ${operations.slice(0, 6).join(', ')}.`,
     )
   return found ?? 'fit'
 }
@@ -235,7 +235,7 @@ function readPurpose(
 ): Purpose {
   if (said === '') return likelyPurpose(rows, zoneId)
   const found = purposes.find((one) => one.startsWith(said.toLowerCase().slice(0, 5)))
-  if (!found) problems.push(`"${said}" is not a purpose. Use Float, Safe, Go, Live or Shine.`)
+  if (!found) problems.push(`“${said}” is not a purpose. Use Float, Safe, Go, Live or Shine.`)
   return found ?? 'go'
 }
 
@@ -262,16 +262,16 @@ function readSeverity(
 ): number {
   if (severity !== '') {
     if (/^[1-4]$/.test(severity)) return Number(severity)
-    problems.push(`How bad is a number from 1 to 4, not "${severity}".`)
+    problems.push(`How bad is a number from 1 to 4, not “${severity}”.`)
     return 2
   }
   if (priority === '' || ranking) return 2
   const grade = pressing.findIndex((words) => words.test(priority))
   if (grade < 0) {
-    problems.push(`"${priority}" is not a priority that is known. Use high, medium or low.`)
+    problems.push(`“${priority}” is not a priority that is known. Use high, medium or low.`)
     return 2
   }
-  remarks.push(`Priority "${priority}" is read as how bad: ${severityName[3 - grade]}.`)
+  remarks.push(`Priority “${priority}” is read as how bad: ${severityName[3 - grade]}.`)
   return 4 - grade
 }
 
@@ -287,7 +287,7 @@ function readStatus(said: string, problems: string[]): Pick<JobDraft, 'state' | 
     return { state: 'open', decision: 'later' }
   if (is(/^(dropped|cancel+ed|won'?t do|no longer|obsolete|accepted as it is)$/i))
     return { state: 'open', decision: 'dropped' }
-  problems.push(`"${said}" is not a state that is known. Use open, doing, done, later or dropped.`)
+  problems.push(`“${said}” is not a state that is known. Use open, doing, done, later or dropped.`)
   return { state: 'open', decision: 'plan' }
 }
 
@@ -301,7 +301,7 @@ function readPerson(
   const people = rows.person.filter((person) => !person.gone)
   const match = matchName(said, people)
   if (match.id !== null) return { wantedPersonId: match.id, detail }
-  remarks.push(`"${said}" is nobody of this refit: kept in the notes.`)
+  remarks.push(`“${said}” is nobody of this refit: kept in the notes.`)
   return { wantedPersonId: null, detail: [detail, `Who: ${said}`].filter(Boolean).join('\n') }
 }
 

@@ -60,7 +60,7 @@ export function documentProblem(value: unknown): string {
   if (typeof document.rows !== 'object' || document.rows === null)
     return 'The refit file has no rows: it is cut off.'
   for (const [entity, rows] of Object.entries(document.rows)) {
-    if (!(entity in entities)) return `The refit file holds "${entity}", which is not known here.`
+    if (!(entity in entities)) return `The refit file holds “${entity}”, which is not known here.`
     if (!Array.isArray(rows) || rows.some((row) => typeof row !== 'object' || row === null))
       return `The list of ${entity} in the refit file is broken.`
   }

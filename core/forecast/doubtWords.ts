@@ -39,7 +39,7 @@ export function doubtsSaid(
     if (one.kind === 'again') return 'Work done again'
     if (one.kind === 'kind')
       return `${upper(kind(one.of))} takes ${factorOf(one.of as Operation).toFixed(1)} × its guess`
-    if (one.kind === 'part') return `Parts for "${steps.get(one.of)?.title ?? 'a step'}" come late`
+    if (one.kind === 'part') return `Parts for “${steps.get(one.of)?.title ?? 'a step'}” come late`
     if (one.kind === 'prices') return 'How much dearer all is than its guess'
     if (one.kind === 'price') return `${accountName(one.of)}: prices not in writing`
     return 'All else, none of it large'

@@ -192,7 +192,7 @@ describe('why is this above that', () => {
     // 100 × 0.6 against 55 × 0.6: purpose 1.8 times; slack 2 − 6/28 = 1.79 against 1: 1.79 times.
     const said = whyAbove(ranked('Deck', {}), ranked('Engine', { purpose: 'go', slackDays: null }))
     expect(said.sentence).toBe(
-      '"Deck" stands above "Engine", 107 against 33, mostly by purpose: Float against Go.',
+      '“Deck” stands above “Engine”, 107 against 33, mostly by purpose: Float against Go.',
     )
   })
   it('says when a pin or the hand decides', () => {

@@ -48,7 +48,7 @@ export function parseMoney(text: string, currency: string): Result<number> {
   // A point that also groups thousands, or three digits after a lone point, can be read in two ways.
   if (!match || (group !== undefined && group === point))
     return refused(
-      `"${text.trim()}" is not a sum in ${currency}. Write it like ${exampleOf(digits)}.`,
+      `“${text.trim()}” is not a sum in ${currency}. Write it like ${exampleOf(digits)}.`,
     )
   if (group === '.' && point === undefined && digits === 3 && /^\d+\.\d{3}$/.test(whole))
     return accepted(Number(whole.replace('.', '')))

@@ -261,7 +261,7 @@ describe('7. a launch on a fixed date', () => {
     // Nothing that moves keeps the date, so nothing moves.
     expect(movedIn(stopped)).toEqual([])
     expect(stopped.warnings.map((one) => one.message).join()).toContain(
-      '"Valve" has the hull open and must be closed before she floats.',
+      '“Valve” has the hull open and must be closed before she floats.',
     )
     expect(stopped.launches[0]?.at).toBeGreaterThan(at('04-18T09:00'))
   })
@@ -366,7 +366,7 @@ describe('10. seasons', () => {
     const plan = planOf(rows)
     expect(startOf(plan, 'drain')).toBe(at('10-02T08:00'))
     expect(plan.placements.find((one) => one.stepId === 'drain')?.binding.kind).toBe('season')
-    expect(plan.reasons[0]?.message).toContain('"cover" (Lay up) finds no room in its time')
+    expect(plan.reasons[0]?.message).toContain('“cover” (Lay up) finds no room in its time')
   })
 
   it('let paint wait for warm months where its gate allows, else say heat and cover', () => {
@@ -426,7 +426,7 @@ describe('11. trades', () => {
       planOf(rows)
         .warnings.map((one) => one.message)
         .join(),
-    ).toContain('The welder came for "weld" (Weld), which is not done.')
+    ).toContain('The welder came for “weld” (Weld), which is not done.')
   })
 })
 

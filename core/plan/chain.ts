@@ -163,15 +163,15 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
       case 'now':
         return 'Nothing holds it: it can be done now.'
       case 'after':
-        return `It follows "${steps.get(binding.stepId)?.title ?? ''}".`
+        return `It follows “${steps.get(binding.stepId)?.title ?? ''}”.`
       case 'wait':
         return waitSentence(binding.stepId, binding.until, binding.once)
       case 'people': {
         const names = binding.personIds.map((id) => people.get(id)?.name ?? '').join(' and ')
         const title = steps.get(binding.stepId)?.title ?? ''
         return binding.among
-          ? `${names} is busy with other work until then, last with "${title}".`
-          : `${names} ${binding.personIds.length > 1 ? 'are' : 'is'} busy with "${title}" until then.`
+          ? `${names} is busy with other work until then, last with “${title}”.`
+          : `${names} ${binding.personIds.length > 1 ? 'are' : 'is'} busy with “${title}” until then.`
       }
       case 'calendar':
         return `Nobody who can do it is there before ${shortDateTime(binding.until, clock, year)}.`
@@ -192,13 +192,13 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
               : ': this is the first one after what is planned is done.'
         }`
       case 'bondWindow':
-        return `Held back, so that "${steps.get(binding.stepId)?.title ?? ''}" follows within its bond window.`
+        return `Held back, so that “${steps.get(binding.stepId)?.title ?? ''}” follows within its bond window.`
       case 'weather':
         return `${formatWait(binding.ms / hourMs)} allowed for weather: about ${Math.round(binding.share * 100)} % of the days suit it then.`
       case 'forecast':
         return `The forecast leaves no hours for it before ${shortDateTime(binding.until, clock, year)}; without it, it would begin ${shortDateTime(binding.from, clock, year)}.`
       case 'air':
-        return `Dust and wet work keep apart: "${steps.get(binding.stepId)?.title ?? ''}" until ${shortDateTime(binding.until, clock, year)}.`
+        return `Dust and wet work keep apart: “${steps.get(binding.stepId)?.title ?? ''}” until ${shortDateTime(binding.until, clock, year)}.`
       case 'yardHours':
         return 'The yard does it in its working hours.'
       case 'wanted':
@@ -221,19 +221,19 @@ function sayer(rows: RefitRows, clock: ZoneClock, year: string) {
     const one = steps.get(stepId)
     const end = shortDateTime(until, clock, year)
     if (!one) return `A wait ends ${end}.`
-    if (once) return `"${one.title}" ${stageWords[once]} from ${end}, by its sheet.`
+    if (once) return `“${one.title}” ${stageWords[once]} from ${end}, by its sheet.`
     const length = formatWait(one.waitHours)
     switch (one.waitKind) {
       case 'chem':
-        return `"${one.title}" cures ${length} at ${formatTemp(one.waitRefC, rows.refit[0]?.units ?? 'metric')}: until ${end} at the temperatures planned with.`
+        return `“${one.title}” cures ${length} at ${formatTemp(one.waitRefC, rows.refit[0]?.units ?? 'metric')}: until ${end} at the temperatures planned with.`
       case 'moisture':
-        return `The sealant of "${one.title}" cures: until ${end}.`
+        return `The sealant of “${one.title}” cures: until ${end}.`
       case 'dry':
-        return `"${one.title}" dries, expected until ${end}; the reading decides.`
+        return `“${one.title}” dries, expected until ${end}; the reading decides.`
       case 'calendar':
-        return `"${one.title}" takes its time: until ${end}.`
+        return `“${one.title}” takes its time: until ${end}.`
       case 'none':
-        return `A wait after "${one.title}" ends ${end}.`
+        return `A wait after “${one.title}” ends ${end}.`
     }
   }
   return { step, why }

@@ -73,6 +73,6 @@ export function whyAbove(first: Ranked, second: Ranked): Comparison {
   const main = lines.reduce((most, line) => (line.weight > most.weight ? line : most))
   return {
     lines,
-    sentence: `"${a}" stands above "${b}", ${scores}, mostly by ${main.what}: ${main.first.replace(/ [×+].*| \d+$/, '')} against ${main.second.replace(/ [×+].*| \d+$/, '')}.`,
+    sentence: `“${a}” stands above “${b}”, ${scores}, mostly by ${main.what}: ${main.first.replace(/ [×+].*| \d+$/, '')} against ${main.second.replace(/ [×+].*| \d+$/, '')}.`,
   }
 }

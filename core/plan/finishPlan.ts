@@ -140,7 +140,7 @@ function bondWarnings(compiled: OpenWork, pass: Pass): Remark[] {
       return [
         {
           kind: 'maxWait',
-          message: `"${from.title}" may be covered within ${formatWait(limit)}, but "${to.title}" (${jobs.get(to.jobId)?.title ?? ''}) comes ${gap} later. ${planned(mend)}`,
+          message: `“${from.title}” may be covered within ${formatWait(limit)}, but “${to.title}” (${jobs.get(to.jobId)?.title ?? ''}) comes ${gap} later. ${planned(mend)}`,
           jobIds: [to.jobId],
           stepIds: [from.id, to.id],
         },
@@ -166,7 +166,7 @@ function tradeWarnings(compiled: OpenWork, pass: Pass): Remark[] {
     const { step, job, booking, tradeMs } = activity
     const segments = pass.placements.get(step.id)?.segments ?? []
     const [start, finish] = [segments[0]?.[0], segments.at(-1)?.[1]]
-    const named = `"${step.title}" (${job.title})`
+    const named = `“${step.title}” (${job.title})`
     const remark = (message: string): Remark[] => [
       { kind: 'trade', message, jobIds: [job.id], stepIds: [step.id] },
     ]

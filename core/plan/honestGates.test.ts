@@ -121,7 +121,7 @@ describe('what is said of a gate', () => {
     add(rows, 'link', 'l', { fromJobId: 'Order the seal', toJobId: 'Valve' })
     const said = saidOf(rows, 'launch')
     expect(said.title).toBe('Launch: not before 6 May')
-    expect(said.leavesOut[0]).toBe('2 jobs before it have no steps: "Rudder" and "Order the seal".')
+    expect(said.leavesOut[0]).toBe('2 jobs before it have no steps: “Rudder” and “Order the seal”.')
     expect(said.leavesOut[1]).toBe('1 job is not placed yet and counts before no gate.')
   })
 
@@ -349,7 +349,7 @@ describe('after the gate', () => {
     expect(placed('antifoul')?.segments[0]).toEqual([at('04-17T10:00'), at('04-17T11:00')])
     expect(plan.gates.find((one) => one.gateId === 'launch')?.at).toBe(at('05-06T09:00'))
     expect(plan.warnings.map((one) => one.message)).toContain(
-      '"look" (Valve) is to be done by Fri 7 May 2027 and is planned for Sat 8 May 2027.',
+      '“look” (Valve) is to be done by Fri 7 May 2027 and is planned for Sat 8 May 2027.',
     )
     expect(judgePlan(rows, plan)).toEqual([])
   })
@@ -384,7 +384,7 @@ describe('cold months', () => {
     step(rows, 'Sheets', 'coat', { operation: 'paint', minTempC: 12, hoursLikely: 1 })
     const [cold] = makePlan(rows, friday).plan.warnings.filter((one) => one.kind === 'cold')
     expect(cold?.message).toBe(
-      '"coat" (Sheets) wants 12 °C and is planned for Sat 17 Apr 2027, when the air is about 8 °C. Heat and cover it, or let it wait for warmer days.',
+      '“coat” (Sheets) wants 12 °C and is planned for Sat 17 Apr 2027, when the air is about 8 °C. Heat and cover it, or let it wait for warmer days.',
     )
     // The shed is heated; a step after the gate alone has a last day.
     rows.step = rows.step.map((one) =>

@@ -60,7 +60,7 @@ describe('an improved plan', () => {
     // 2.6 h of laminating for two: a tenth of it is 15.6 minutes, just over the least quarter hour.
     expect(plies?.mends).toMatchObject([{ kind: 'peelPly', toStepId: 'foredeck-14', hours: 0.26 }])
     const [first] = plan.warnings.filter((one) => one.stepIds.includes('foredeck-13'))
-    expect(first?.message).toMatch(/"Plies 5 and 6".*Peel ply is planned on it, 16 min/)
+    expect(first?.message).toMatch(/“Plies 5 and 6”.*Peel ply is planned on it, 16 min/)
     // The launch is held by what follows from its chain, link by link to something that may begin today.
     const chain = bindingChain(plan, rows, 'launch-two', dublin)
     expect(chain.at(-1)?.why).toMatch(/before Sat 17 Apr/)

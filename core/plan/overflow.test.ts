@@ -68,7 +68,7 @@ describe('a launch on a fixed date', () => {
     expect(startOf('polish')).toBe(Date.UTC(2027, 9, 2, 8))
     const moved = plan.warnings.filter((one) => one.kind === 'moved')
     expect(moved.flatMap((one) => one.jobIds)).toEqual(['Polish', 'Wax'])
-    expect(moved[0]?.message).toMatch(/"Polish" does not fit .*24 Apr.* Autumn: .* points an hour/)
+    expect(moved[0]?.message).toMatch(/“Polish” does not fit .*24 Apr.* Autumn: .* points an hour/)
     expect(judgePlan(rows, plan)).toEqual([])
   })
 

@@ -72,7 +72,7 @@ export function fitFixedLaunches(
       if (ids.has(job.id))
         moved.push({
           kind: 'moved',
-          message: `"${job.title}" does not fit before the launch of ${sayFullDate(aim)} and moves to ${next.haulOut.name}${sayWorth(worth.get(job.id))}.`,
+          message: `“${job.title}” does not fit before the launch of ${sayFullDate(aim)} and moves to ${next.haulOut.name}${sayWorth(worth.get(job.id))}.`,
           jobIds: [job.id],
           stepIds: [],
         })
@@ -87,7 +87,7 @@ const sayWorth = (worth: number | undefined): string =>
     : `: ${Math.round(worth * 10) / 10} points an hour`
 
 function stuck({ haulOut }: Ashore, aim: string, isLast: boolean, staying: readonly Job[]): Remark {
-  const open = staying.map((job) => `"${job.title}"`).join(', ')
+  const open = staying.map((job) => `“${job.title}”`).join(', ')
   const why =
     staying.length > 0
       ? ` ${open} ${staying.length === 1 ? 'has' : 'have'} the hull open and must be closed before she floats.`

@@ -41,7 +41,7 @@ describe('a step pinned to a day', () => {
     const wednesday = pinned('cut', '2027-04-21')
     expect(dayOf(wednesday, 'cut')).toBe('2027-04-24')
     expect(planOf(wednesday).warnings.map((one) => one.message)).toEqual([
-      '"cut" (shelf) is pinned to Wed 21 Apr 2027 and begins on Sat 24 Apr 2027: on the day itself it cannot.',
+      '“cut” (shelf) is pinned to Wed 21 Apr 2027 and begins on Sat 24 Apr 2027: on the day itself it cannot.',
     ])
     // Begun on its day, it goes on: nothing is wrong with that.
     const begun = pinned('cut', '2027-04-16')
@@ -54,7 +54,7 @@ describe('a step pinned to a day', () => {
     never.step = never.step.map((one) =>
       one.id === 'cut' ? { ...one, notAfter: '2027-04-20' } : one,
     )
-    expect(planOf(never).reasons[0]?.message).toMatch(/^"cut" \(shelf\) finds no room in its time/)
+    expect(planOf(never).reasons[0]?.message).toMatch(/^“cut” \(shelf\) finds no room in its time/)
     expect(dayOf(never, 'seal')).toBe('2027-04-17')
   })
 })

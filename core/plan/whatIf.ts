@@ -111,17 +111,22 @@ export class Asking {
   }
 }
 
-/** What a change does to every gate, and what it makes impossible. */
-export function sayWhatIf(
-  { before, after }: Pick<WhatIf, 'before' | 'after'>,
-  gates: readonly Gate[],
-  clock: ZoneClock,
-): string {
-  const said = effectSentence(gateEffects(gates, before, after, clock))
+/** What a change leaves without a place that had one, or was not there; '': nothing. */
+export function sayLeftOut({ before, after }: Pick<WhatIf, 'before' | 'after'>): string {
   const known = new Set(before.reasons.map((reason) => reason.message))
   const fresh = after.reasons.filter((reason) => !known.has(reason.message))
   const [first] = fresh
-  if (!first) return said
+  if (!first) return ''
   const more = fresh.length > 1 ? ` And ${fresh.length - 1} more.` : ''
-  return `It cannot be planned: ${first.message}${more} ${said}`
+  return `Not all of it can be planned: ${first.message}${more}`
+}
+
+/** What a change does to every gate, and what it makes impossible. */
+export function sayWhatIf(
+  what: Pick<WhatIf, 'before' | 'after'>,
+  gates: readonly Gate[],
+  clock: ZoneClock,
+): string {
+  const effects = effectSentence(gateEffects(gates, what.before, what.after, clock))
+  return [sayLeftOut(what), effects].filter(Boolean).join(' ')
 }

@@ -28,9 +28,9 @@ const count = (many: number, one: string, more = `${one}s`): string =>
   `${many} ${many === 1 ? one : more}`
 
 const mostNames = 2
-/** '"Rudder" and "Stove"', '"Rudder", "Stove" and 3 more'. */
+/** '“Rudder” and “Stove”', '“Rudder”, “Stove” and 3 more'. */
 function names(titles: readonly string[]): string {
-  const shown = titles.slice(0, mostNames).map((title) => `"${title}"`)
+  const shown = titles.slice(0, mostNames).map((title) => `“${title}”`)
   const more = titles.length - shown.length
   if (more > 0) return `${shown.join(', ')} and ${more} more`
   return shown.join(' and ')

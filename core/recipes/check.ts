@@ -58,7 +58,7 @@ function twice(recipe: Recipe): FieldProblem[] {
   const look = (list: readonly { readonly key: string }[], where: string, seen: Set<string>) =>
     list.forEach(({ key }, i) => {
       if (seen.has(key))
-        problems.push({ field: `${where}.${i}.key`, message: `"${key}" is there twice.` })
+        problems.push({ field: `${where}.${i}.key`, message: `“${key}” is there twice.` })
       seen.add(key)
     })
   const names = new Set(repeatNames)
@@ -129,7 +129,7 @@ export function recipeProblems(recipe: Recipe): FieldProblem[] {
       .filter((name) => !known.has(name) && !more.includes(name))
       .map((name) => ({
         field: at,
-        message: `"${name}" is no input, choice or value of this recipe.`,
+        message: `“${name}” is no input, choice or value of this recipe.`,
       }))
   const formulas = formulasOf(recipe).flatMap((said) => {
     try {
@@ -150,7 +150,7 @@ export function recipeProblems(recipe: Recipe): FieldProblem[] {
       .filter((name) => !boatSizes.some((size) => size === name))
       .map((name) => ({
         field: `inputs.${i}.ofBoat`,
-        message: `"${name}" is no size of the boat. There are: ${boatSizes.join(', ')}.`,
+        message: `“${name}” is no size of the boat. There are: ${boatSizes.join(', ')}.`,
       })),
   )
   return [

@@ -77,7 +77,7 @@ function draftSteps(step: RecipeStep, scope: Scope, units: UnitSystem): DraftSte
   const times =
     step.times === undefined ? 1 : Math.round(numberFrom(step.times, scope, `${what}, how often`))
   if (times > mostRepeats)
-    throw new FormulaTrouble(`"${what}" would be done ${times} times; at most ${mostRepeats}.`)
+    throw new FormulaTrouble(`“${what}” would be done ${times} times; at most ${mostRepeats}.`)
   return Array.from({ length: Math.max(0, times) }, (_, index) => {
     const inside: Scope = { ...scope, n: index + 1, times }
     const key = step.times === undefined ? step.key : `${step.key}.${index + 1}`

@@ -24,7 +24,7 @@ const longest = 400
 
 type Run = (scope: Scope) => Value
 const numberOf = (value: Value): number => {
-  if (typeof value !== 'number') throw new FormulaTrouble(`A number is needed, not "${value}".`)
+  if (typeof value !== 'number') throw new FormulaTrouble(`A number is needed, not “${value}”.`)
   return value
 }
 const onNumbers =
@@ -59,7 +59,7 @@ export function readFormula(text: string): Formula {
   try {
     tree = jsep(text)
   } catch {
-    throw new FormulaTrouble(`"${text}" cannot be read as a formula.`)
+    throw new FormulaTrouble(`“${text}” cannot be read as a formula.`)
   }
   const names = new Set<string>()
   return { names, run: build(tree, names) }
@@ -87,7 +87,7 @@ function build(node: jsep.Expression, names: Set<string>): Run {
       names.add(name)
       return (scope) => {
         const value = Object.hasOwn(scope, name) ? scope[name] : undefined
-        if (value === undefined) throw new FormulaTrouble(`"${name}" is not known here.`)
+        if (value === undefined) throw new FormulaTrouble(`“${name}” is not known here.`)
         return value
       }
     }
@@ -114,7 +114,7 @@ function buildUnary(node: jsep.UnaryExpression, names: Set<string>): Run {
   const inner = build(node.argument, names)
   if (node.operator === '-') return (scope) => -numberOf(inner(scope))
   if (node.operator === '!') return (scope) => inner(scope) !== true
-  throw new FormulaTrouble(`"${node.operator}" is not known in formulas.`)
+  throw new FormulaTrouble(`“${node.operator}” is not known in formulas.`)
 }
 
 function buildBinary(node: jsep.BinaryExpression, names: Set<string>): Run {
@@ -122,7 +122,7 @@ function buildBinary(node: jsep.BinaryExpression, names: Set<string>): Run {
   if (node.operator === '&&') return (scope) => left(scope) === true && right(scope) === true
   if (node.operator === '||') return (scope) => left(scope) === true || right(scope) === true
   const work = Object.hasOwn(operators, node.operator) ? operators[node.operator] : undefined
-  if (!work) throw new FormulaTrouble(`"${node.operator}" is not known in formulas.`)
+  if (!work) throw new FormulaTrouble(`“${node.operator}” is not known in formulas.`)
   return (scope) => work(left(scope), right(scope))
 }
 
@@ -131,11 +131,11 @@ function buildCall(node: jsep.CallExpression, names: Set<string>): Run {
   const known = Object.hasOwn(knownFormulas, name) ? knownFormulas[name] : undefined
   if (!known)
     throw new FormulaTrouble(
-      `There is no formula "${name}". There are: ${Object.keys(knownFormulas).join(', ')}.`,
+      `There is no formula “${name}”. There are: ${Object.keys(knownFormulas).join(', ')}.`,
     )
   if (node.arguments.length !== known.takes.length)
     throw new FormulaTrouble(
-      `"${name}" takes ${known.takes.length} values (${known.takes.join(', ')}), not ${node.arguments.length}.`,
+      `“${name}” takes ${known.takes.length} values (${known.takes.join(', ')}), not ${node.arguments.length}.`,
     )
   const inner = node.arguments.map((one) => build(one, names))
   return (scope) => {

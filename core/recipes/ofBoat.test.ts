@@ -33,7 +33,7 @@ describe('the first dimensions of a recipe', () => {
     const [first, ...rest] = recipe.inputs
     const bad = { ...recipe, inputs: [{ ...first, ofBoat: '2 * mastM' }, ...rest] } as Recipe
     expect(recipeProblems(bad).map((one) => one.message)).toEqual([
-      expect.stringMatching(/"mastM" is no size of the boat/),
+      expect.stringMatching(/“mastM” is no size of the boat/),
     ])
   })
 })

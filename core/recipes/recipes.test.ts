@@ -82,14 +82,14 @@ describe('formulas', () => {
     expect(readFormula(text).run({ area: 2, way: 'a' })).toBe(value)
   })
   it.each([
-    ['foo(2)', 'There is no formula "foo"'],
-    ['constructor(2)', 'There is no formula "constructor"'],
+    ['foo(2)', 'There is no formula “foo”'],
+    ['constructor(2)', 'There is no formula “constructor”'],
     ['min(2)', 'takes 2 values'],
     ['area.length', 'may hold numbers'],
     ['2 +', 'cannot be read'],
     ['a; b', 'may hold numbers'],
     ['', 'empty'],
-    ['2 ^ 3', '"^" is not known'],
+    ['2 ^ 3', '“^” is not known'],
   ])('refuses %s', (text, sentence) => {
     expect(() => readFormula(text)).toThrow(FormulaTrouble)
     expect(() => readFormula(text)).toThrow(sentence)
@@ -170,7 +170,7 @@ describe('a recipe that cannot be worked out', () => {
     expect(recipeProblems(plies)).toEqual([])
     expect(
       said({ values: [{ key: 'cloth', label: '', unit: 'm²', formula: 'wetOut(area)' }] })[0],
-    ).toMatchObject({ field: 'values.0.formula', message: expect.stringContaining('"wetOut"') })
+    ).toMatchObject({ field: 'values.0.formula', message: expect.stringContaining('“wetOut”') })
     expect(
       said({
         values: [
@@ -181,7 +181,7 @@ describe('a recipe that cannot be worked out', () => {
     ).toContain('loop: cloth, spare')
     const [grind] = plies.steps
     if (!grind) throw new Error('no step')
-    expect(said({ steps: [{ ...grind, hours: 'length * 2' }] })[0]?.message).toContain('"length"')
+    expect(said({ steps: [{ ...grind, hours: 'length * 2' }] })[0]?.message).toContain('“length”')
     expect(said({ steps: [{ ...grind, title: 'Grind {what}' }] })[0]?.field).toBe('steps.0.title')
     expect(said({ steps: [grind, grind] })[0]?.message).toContain('twice')
   })

@@ -10,10 +10,19 @@ import { initialInputs } from './ofBoat'
 import { starterList } from './starterList'
 import type { StarterJob } from './starterList'
 
+/** Where jobs go that need not be done before she goes in: before a gate, when there is time, or placed one by one. */
+export type OthersGo =
+  { readonly to: 'gate'; readonly gateId: string } | { readonly to: 'whenTime' | 'oneByOne' }
+
+/** True where a job of the list is put before the launch, whatever becomes of the others. */
+export const isBeforeLaunch = (rows: Pick<RefitRows, 'gate'>, one: StarterJob): boolean =>
+  one.beforeLaunch === true && rows.gate.some((gate) => gate.kind === 'launch')
+
 /** The operations that make the ticked jobs. Recipes begin with their first dimensions. */
 export function starterJobs(
   rows: RefitRows,
   keys: readonly string[],
+  othersGo: OthersGo,
   newId: () => string,
 ): ChangeItem[] {
   const ticked = starterList.filter((one) => keys.includes(one.key))
@@ -27,8 +36,12 @@ export function starterJobs(
       severity: one.severity,
       systemId: rows.system.find((system) => system.kind === one.system)?.id ?? null,
       zoneId: rows.zone.find((zone) => zone.name === one.zone)?.id ?? null,
-      gateId: one.beforeLaunch ? launchGate : null,
-      placed: Boolean(one.beforeLaunch && launchGate),
+      ...(isBeforeLaunch(rows, one)
+        ? { gateId: launchGate, placed: true }
+        : {
+            gateId: othersGo.to === 'gate' ? othersGo.gateId : null,
+            placed: othersGo.to !== 'oneByOne',
+          }),
     }
     const recipe = recipeBook.find((each) => each.key === one.recipe)
     if (recipe) {

@@ -30,7 +30,7 @@ function runFormula(text: string, scope: Scope, what: string): Value {
 
 function checkedNumber(value: Value, text: string, what: string): number {
   if (typeof value !== 'number' || !Number.isFinite(value))
-    throw new FormulaTrouble(`${what}: "${text}" gives no number.`)
+    throw new FormulaTrouble(`${what}: “${text}” gives no number.`)
   return value
 }
 

@@ -39,9 +39,9 @@ export function readConstituents(lines: readonly (readonly string[])[]): Result<
       continue
     }
     if (amplitudeM === null || amplitudeM < 0)
-      return refused(`${line}: "${amplitude}" is no amplitude. Give metres, such as 1.66.`)
+      return refused(`${line}: “${amplitude}” is no amplitude. Give metres, such as 1.66.`)
     if (phaseDeg === null)
-      return refused(`${line}: "${phase}" is no phase. Give degrees, such as 210.`)
+      return refused(`${line}: “${phase}” is no phase. Give degrees, such as 210.`)
     if (!isKnownConstituent(name))
       return refused(
         `${line}: its speed is not known here, and a speed alone does not say where it stands in the sky. Leave the line out, or use its usual name.`,

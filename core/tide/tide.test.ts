@@ -222,8 +222,8 @@ describe('what people type', () => {
     })
   })
   it.each([
-    ['M2 x 20', /"x" is no amplitude/],
-    ['M2 1.2 north', /"north" is no phase/],
+    ['M2 x 20', /“x” is no amplitude/],
+    ['M2 1.2 north', /“north” is no phase/],
     ['QQ9 1.2 20 28.5', /speed is not known/],
     ['M2 1.2 20 30', /speed is 28\.9841° an hour, and the line says 30/],
     ['M2 1.2 20\nM2 1 2', /twice/],

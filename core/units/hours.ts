@@ -17,7 +17,7 @@ export function parseHours(text: string, most = 24, dayHours: HoursOfDay = 8): R
   const asks = ambiguity(said) ?? guessOrClock(said)
   if (asks) return refused(asks)
   const hours = readHours(said, dayHours)
-  if (hours === null) return refused(`"${text.trim()}" is not a time. Try 1h30, 90m or 1.5.`)
+  if (hours === null) return refused(`“${text.trim()}” is not a time. Try 1h30, 90m or 1.5.`)
   if (hours > most)
     return refused(`${formatHours(hours)} is more than ${most} h. Check it, or split it.`)
   return accepted(hours)

@@ -59,7 +59,7 @@ export function parseLength(
   let at = 0
   for (let match = piece.exec(said); match; match = piece.exec(said)) {
     const value = readAmount(match[1] as string)
-    if (value === null) return refused(`"${match[1]?.trim()}" is not a number or a fraction.`)
+    if (value === null) return refused(`“${match[1]?.trim()}” is not a number or a fraction.`)
     const unit: LengthUnit | null = match[2]
       ? (unitOf[match[2]] ?? null)
       : last === 'ft'
@@ -73,7 +73,7 @@ export function parseLength(
         (isInch(unit) !== isInch(last) ||
           (metresPer[unit] as number) >= (metresPer[last] as number)))
     )
-      return refused(`"${text.trim()}" could not be read. Write it like 5' 3 1/2" or 1.6 m.`)
+      return refused(`“${text.trim()}” could not be read. Write it like 5' 3 1/2" or 1.6 m.`)
     metres += value * (metresPer[unit] as number)
     last = unit
     at = piece.lastIndex
@@ -84,8 +84,8 @@ export function parseLength(
   if (rest !== '')
     return refused(
       word
-        ? `"${word}" is not a unit of length here. Use mm, cm, m, in or ft.`
-        : `"${rest}" could not be read. Write it like 5' 3 1/2" or 1.6 m.`,
+        ? `“${word}” is not a unit of length here. Use mm, cm, m, in or ft.`
+        : `“${rest}” could not be read. Write it like 5' 3 1/2" or 1.6 m.`,
     )
   return accepted(metres)
 }

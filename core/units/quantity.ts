@@ -195,14 +195,14 @@ export function parseQuantity(
   const match = /^(-?[\d.,/ -]*\d)\s*([^\d\s.,/-].*)?$/.exec(said)
   const value = match ? (readAmount(match[1] as string) ?? readNumber(match[1] as string)) : null
   if (!match || value === null)
-    return refused(`"${text.trim()}" is not a number. Try ${exampleOf(unit, units)}.`)
+    return refused(`“${text.trim()}” is not a number. Try ${exampleOf(unit, units)}.`)
   const kind = kinds[unit]
   const typed = (match[2] ?? '').replace(/\.$/, '').trim()
   if (typed === '' || typed === unit.toLowerCase())
     return accepted(typed === '' ? value * bareSize(unit, units) : value)
   const size = kind?.typed[typed]
   return size === undefined
-    ? refused(`"${match[2]}" is not a unit here. Use ${shownUnit(unit, units)}.`)
+    ? refused(`“${match[2]}” is not a unit here. Use ${shownUnit(unit, units)}.`)
     : accepted(roundedTo(value * size))
 }
 
@@ -216,7 +216,7 @@ function parseTemp(said: string, units: UnitSystem): Result<number> {
   const match = /^(-?\s?[\d.,]+)\s*(?:°|deg(?:rees)?)?\s*([cf])?$/.exec(said)
   const value = match ? readNumber((match[1] as string).replace(/\s/g, '')) : null
   if (!match || value === null)
-    return refused(`"${said}" is not a temperature. Try ${units === 'us' ? '60' : '15'}.`)
+    return refused(`“${said}” is not a temperature. Try ${units === 'us' ? '60' : '15'}.`)
   const inF = match[2] === 'f' || (match[2] === undefined && units === 'us')
   return accepted(roundedTo(inF ? celsius(value) : value))
 }

@@ -39,11 +39,11 @@ describe('lengths', () => {
   })
 
   it.each([
-    ['40 ells', /"ells" is not a unit/],
+    ['40 ells', /“ells” is not a unit/],
     ['-3 m', /negative/],
     ['', /Type a length/],
     ['3 1/0"', /not a number or a fraction/],
-    ['three', /"three" is not a unit/],
+    ['three', /“three” is not a unit/],
     ['1,500 mm', /Is 1,500 1500 or 1.5\?/],
     ['−3 m', /negative/],
     ['3 m 5 ft', /could not be read/],
@@ -202,7 +202,7 @@ describe('quantities', () => {
   })
   it('asks about 1,500 and refuses a unit of another kind', () => {
     expect(parseQuantity('1,500', 'g', 'metric')).toMatchObject({ message: /1500 or 1.5/ })
-    expect(parseQuantity('3 kg', 'm²', 'metric')).toMatchObject({ message: /"kg" is not a unit/ })
+    expect(parseQuantity('3 kg', 'm²', 'metric')).toMatchObject({ message: /“kg” is not a unit/ })
   })
   it('reads back what a field shows', () => {
     fc.assert(

@@ -37,7 +37,7 @@ export const undoLast = (refitId: string, wish: UndoWish): Promise<Heard> =>
     if (lines.length === 0)
       throw new Trouble(
         404,
-        problem('nothingToUndo', `"${label}" lies further back than the history is kept.`),
+        problem('nothingToUndo', `“${label}” lies further back than the history is kept.`),
       )
     if (lines.some(({ entity, op }) => entity === 'refit' && op === 'create'))
       throw new Trouble(
@@ -53,7 +53,7 @@ export const undoLast = (refitId: string, wish: UndoWish): Promise<Heard> =>
         409,
         problem(
           'touchedSince',
-          `The ${entityWord[touched.entity]} was changed again after "${label}". Undo it all the same?`,
+          `The ${entityWord[touched.entity]} was changed again after “${label}”. Undo it all the same?`,
         ),
       )
     const restores = lines.filter(({ op }) => op === 'delete')

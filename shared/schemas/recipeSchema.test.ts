@@ -24,7 +24,7 @@ describe('recipe files', () => {
     [
       'an unknown unit',
       { inputs: [{ ...sleeve.inputs[0], unit: 'ells' }] },
-      /"ells" is not a unit/,
+      /“ells” is not a unit/,
     ],
     ['a name with a dot', { inputs: [{ ...sleeve.inputs[0], key: 'a.b' }] }, /letters and digits/],
     [
@@ -32,7 +32,7 @@ describe('recipe files', () => {
       { steps: [{ ...sleeve.steps[0], operation: 'conjure' }] },
       /operation/,
     ],
-    ['an unknown formula', { steps: [{ ...sleeve.steps[0], hours: 'eval(1)' }] }, /"eval"/],
+    ['an unknown formula', { steps: [{ ...sleeve.steps[0], hours: 'eval(1)' }] }, /“eval”/],
     [
       'a way into the machine',
       { steps: [{ ...sleeve.steps[0], hours: 'holes.constructor' }] },
@@ -51,7 +51,7 @@ describe('recipe files', () => {
     [
       'a count of an unknown name',
       { steps: [{ ...sleeve.steps[0], count: { unit: 'holes', of: 'moons' } }] },
-      /"moons" is no input/,
+      /“moons” is no input/,
     ],
     ['a field of its own', { script: 'x' } as never, /script/],
     [

@@ -29,7 +29,7 @@ const line = Joi.string().trim().min(1).max(300)
 const formula = Joi.string().trim().min(1).max(400)
 const unit = Joi.string()
   .valid(...recipeUnits)
-  .messages({ 'any.only': '"{#value}" is not a unit here. There are: {#valids}.' })
+  .messages({ 'any.only': '“{#value}” is not a unit here. There are: {#valids}.' })
 const finite = Joi.number().min(-1e9).max(1e9)
 
 const input = Joi.object({

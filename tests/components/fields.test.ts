@@ -81,7 +81,7 @@ describe('a typed value', () => {
       await wrapper.setProps({ modelValue: 5 } as never)
     }
     await overtake()
-    expect(wrapper.find('[role=alert]').text()).toContain('Another window saved "5 h"')
+    expect(wrapper.find('[role=alert]').text()).toContain('Another window saved “5 h”')
     await input.trigger('change')
     expect(wrapper.emitted('update:modelValue')).toBeUndefined()
     await input.trigger('keydown', { key: 'Enter' })

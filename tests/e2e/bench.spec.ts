@@ -79,7 +79,7 @@ test('five benches go on five jobs, on the phone', async ({ browser }) => {
   await expect(answer(page)).toContainText('take M12 × 70')
   await page.getByRole('textbox', { name: 'Thick' }).nth(2).press('Tab')
   await type(page, /^Bolts/, 'four')
-  await expect(page.getByText(/"four" is not a number/).first()).toBeVisible()
+  await expect(page.getByText(/“four” is not a number/).first()).toBeVisible()
   await expect(page.getByText('What stands below is the last answer.')).toBeVisible()
   await expect(
     page.getByText('Nothing can be put on a job until every figure reads.'),
@@ -208,9 +208,9 @@ test('a cutting plan is searched, printed, and its offcut is what the next one b
 
   // What cannot be read goes away with its line, and blocks nothing after it.
   await type(page, /bulkhead: across it/i, 'wide')
-  await expect(page.getByText(/"wide" is not/).first()).toBeVisible()
+  await expect(page.getByText(/“wide” is not/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Take bulkhead away' }).click()
-  await expect(page.getByText(/"wide" is not/)).toHaveCount(0)
+  await expect(page.getByText(/“wide” is not/)).toHaveCount(0)
   await expect(page.getByRole('textbox', { name: /overhead: across it/i })).toHaveValue('1290')
   await page.getByRole('button', { name: 'Another piece' }).click()
   await type(page, /^piece: piece/i, 'bulkhead')

@@ -76,7 +76,7 @@ test('a messy list of forty rows comes in, is mended and placed, and the launch 
 
   // What cannot be read is said at its row, and mended there.
   const row = (n: number) => page.getByRole('listitem').filter({ hasText: `Row ${n} ` })
-  await expect(row(12)).toContainText('"one" is not a time')
+  await expect(row(12)).toContainText('“one” is not a time')
   await row(12).getByLabel('Hours').fill('6')
   await row(12).getByLabel('Hours').press('Enter')
   // A span may be a guess or two times of day: asked, not guessed.

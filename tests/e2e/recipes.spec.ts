@@ -93,7 +93,7 @@ test('own recipes: copied, edited, saved, refused with a sentence', async ({ pag
   await hours.fill('soak(fittings)')
   await hours.press('Tab')
   await page.getByRole('button', { name: 'Save the recipe' }).click()
-  await expect(page.getByRole('alert')).toContainText('There is no formula "soak"')
+  await expect(page.getByRole('alert')).toContainText('There is no formula “soak”')
   await hours.fill('fittings / 3')
   await hours.press('Tab')
   await page.getByRole('button', { name: 'Save the recipe' }).click()

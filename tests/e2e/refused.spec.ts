@@ -25,7 +25,7 @@ test('a refused edit stands at its field with what is stored, and can be mended 
   await name.fill('Haul-out one')
   await name.press('Enter')
   await expect(
-    page.getByText(/called "Haul-out one" already.*Still stored: Haul-out two\./),
+    page.getByText(/called “Haul-out one” already.*Still stored: Haul-out two\./),
   ).toBeVisible()
   await expect(name).toHaveValue('Haul-out one')
   await name.fill('Haul-out B')
@@ -71,7 +71,7 @@ test('a refused edit stands at its field with what is stored, and can be mended 
   // What cannot be read is not silently the value before it.
   await dialog.getByLabel('Pot life', { exact: true }).fill('soon')
   await dialog.getByRole('button', { name: 'Start' }).click()
-  await expect(dialog.getByText('"soon" is not a time').first()).toBeVisible()
+  await expect(dialog.getByText('“soon” is not a time').first()).toBeVisible()
   await expect(page.getByRole('button', { name: /Putty: .*Open the clock/ })).toHaveCount(0)
   await dialog.getByLabel('Pot life', { exact: true }).fill('20 min')
   await dialog.getByRole('button', { name: 'Start' }).click()
@@ -95,7 +95,7 @@ test('another window overwrites nothing that is being typed, and a clash waits u
   const typed = await step(other).inputValue()
   await step(one).fill('Theirs')
   await step(one).press('Enter')
-  await expect(other.getByText('Another window saved "Theirs" here meanwhile.')).toBeVisible()
+  await expect(other.getByText('Another window saved “Theirs” here meanwhile.')).toBeVisible()
   await expect(step(other)).toHaveValue(typed)
   // Leaving decides nothing; Enter does.
   await other.getByLabel('Next step').focus()

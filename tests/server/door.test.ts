@@ -223,8 +223,8 @@ describe('the change door', () => {
     const [first, ...rest] = whole.values
     const asRow = (body: object) => create('recipe', randomUUID(), { name: 'R', body, order: 'b' })
     const cases: readonly (readonly [object, RegExp])[] = [
-      [{ ...whole, values: [{ ...first, formula: 'conjure(3)' }, ...rest] }, /"conjure"/],
-      [{ ...whole, values: [{ ...first, unit: 'furlong' }, ...rest] }, /"furlong" is not a unit/],
+      [{ ...whole, values: [{ ...first, formula: 'conjure(3)' }, ...rest] }, /“conjure”/],
+      [{ ...whole, values: [{ ...first, unit: 'furlong' }, ...rest] }, /“furlong” is not a unit/],
       [{ ...whole, values: [{ ...first, formula: 'skinNew / plies' }, ...rest] }, /loop/],
       [{ ...whole, format: 'else' }, /not a recipe/],
       [{ ...whole, steps: [] }, /steps/],

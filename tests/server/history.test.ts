@@ -140,7 +140,7 @@ describe('what a change rests on', () => {
       create('gate', 'g', { name: 'Survey', kind: 'dated', on: '2027-05-10', haulOutId: 'h' }),
     ])
     await expect(pass([patch('haulOut', 'h', 1, { liftOutAimed: '2027-05-20' })])).rejects.toThrow(
-      /"Survey" is before its haul-out begins/,
+      /“Survey” is before its haul-out begins/,
     )
     await pass([patch('haulOut', 'h', 1, { liftOutAimed: '2027-05-09' })])
     const began = (await rowsOf()).refit[0]?.version ?? 0

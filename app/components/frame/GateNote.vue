@@ -51,7 +51,7 @@ const shown = computed(
         v-if="bare"
         class="no-print underline"
         :to="`/r/${store.refitId}/jobs?job=${bare.id}`"
-        >Write steps for "{{ bare.title }}"</NuxtLink
+        >Write steps for “{{ bare.title }}”</NuxtLink
       >
     </p>
   </div>

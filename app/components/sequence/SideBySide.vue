@@ -110,8 +110,8 @@ const columns = [
         Both are laid from now on. The plan that stands was made earlier, so its dates differ from
         the first column.
       </p>
-      <p v-if="/^It cannot be planned/.test(consequence.said)" class="mt-3 text-redlead">
-        {{ consequence.said }}
+      <p v-if="consequence.leftOut" class="mt-3 text-redlead">
+        {{ consequence.leftOut }}
       </p>
       <h3 class="mt-4">
         {{

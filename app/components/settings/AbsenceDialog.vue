@@ -37,7 +37,7 @@ function missing(): string {
   if (!wholeDay.value && toTime.value <= fromTime.value)
     return `${toTime.value} is not after ${fromTime.value}. Change one of them.`
   if (daysBetween(from.value, last.value) >= longestSpanDays)
-    return 'A year at most in one go. Somebody who stays away is "no longer with us".'
+    return 'A year at most in one go. Somebody who stays away is “no longer with us”.'
   if (days.value.length === 0) return 'All these days are down already.'
   return ''
 }

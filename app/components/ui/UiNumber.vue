@@ -18,7 +18,7 @@ const props = defineProps<{
 const parse = (text: string) => {
   if (props.mayBeEmpty && text.trim() === '') return accepted(null)
   const number = readNumber(text)
-  if (number === null) return refused(`"${text}" is not a number.`)
+  if (number === null) return refused(`“${text}” is not a number.`)
   if (props.whole && !Number.isInteger(number)) return refused('A whole number, please.')
   if (props.min !== undefined && number < props.min) return refused(`At least ${props.min}.`)
   if (props.max !== undefined && number > props.max) return refused(`At most ${props.max}.`)

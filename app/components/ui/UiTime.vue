@@ -15,7 +15,7 @@ function parse(text: string) {
   if (props.mayBeEmpty && text.trim() === '') return accepted(null)
   const match = /^(\d{1,2})(?:[:.h ]?([0-5]\d))?$/.exec(text.trim())
   const hours = Number(match?.[1])
-  if (!match || hours > 23) return refused(`"${text.trim()}" is not a time. Try 08:30.`)
+  if (!match || hours > 23) return refused(`“${text.trim()}” is not a time. Try 08:30.`)
   return accepted(timeOf(hours * 60 + Number(match[2] ?? 0)))
 }
 </script>

@@ -118,7 +118,7 @@ function typed(event: Event) {
 const untouched = computed(() => text.value === stored.value)
 const shownError = computed(() =>
   overtaken.value
-    ? `Another window saved ${stored.value === '' ? 'nothing' : `"${stored.value}"`} here meanwhile. Enter keeps yours, Escape takes theirs.`
+    ? `Another window saved ${stored.value === '' ? 'nothing' : `“${stored.value}”`} here meanwhile. Enter keeps yours, Escape takes theirs.`
     : wrong.value || (untouched.value ? props.error : ''),
 )
 function giveBack() {

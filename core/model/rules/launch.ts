@@ -20,7 +20,7 @@ export const launchRules: Rules = {
       ...when(
         unknown !== undefined,
         'constituents',
-        `The constituent "${unknown?.name}" is not known: its speed and place in the sky are missing. Leave it out, or use its usual name (M2, S2, N2, K1, O1 …).`,
+        `The constituent “${unknown?.name}” is not known: its speed and place in the sky are missing. Leave it out, or use its usual name (M2, S2, N2, K1, O1 …).`,
       ),
       ...when(
         twice !== undefined,

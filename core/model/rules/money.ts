@@ -23,7 +23,7 @@ export function rateProblems(
     ...when(
       row.currency !== '' && !isCurrency(row.currency),
       'currency',
-      `"${row.currency}" is no currency. Write its three letters, for example GBP.`,
+      `“${row.currency}” is no currency. Write its three letters, for example GBP.`,
     ),
     ...when(
       isForeign && row.rate === null,

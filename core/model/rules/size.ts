@@ -19,7 +19,7 @@ function crowdedJob(rows: RefitRows): FieldProblem[] {
     : [
         problem(
           'step.jobId',
-          `"${rows.job.find((job) => job.id === jobId)?.title}" would have ${many} steps; a job holds up to ${mostJobSteps}. Split the job in two.`,
+          `“${rows.job.find((job) => job.id === jobId)?.title}” would have ${many} steps; a job holds up to ${mostJobSteps}. Split the job in two.`,
         ),
       ]
 }

@@ -114,6 +114,6 @@ export function sameName(
   return mendWhen(
     (names.get(plain(name)) ?? []).some((other) => other.id !== row.id),
     'name',
-    `There is a ${kind === 'haulOut' ? 'haul-out' : kind} called "${name}" already. Give this one another name.`,
+    `There is a ${kind === 'haulOut' ? 'haul-out' : kind} called “${name}” already. Give this one another name.`,
   )
 }

@@ -87,8 +87,8 @@ const beforeHaulOut = (gate: Row<'gate'>, { rows }: RuleContext): boolean => {
 
 export const undertakingRules: Rules = {
   refit: (row, context) => [
-    ...when(!isZone(row.zone), 'zone', `"${row.zone}" is not a time zone. Try Europe/Dublin.`),
-    ...when(!isCurrency(row.currency), 'currency', `"${row.currency}" is not a currency. Try EUR.`),
+    ...when(!isZone(row.zone), 'zone', `“${row.zone}” is not a time zone. Try Europe/Dublin.`),
+    ...when(!isCurrency(row.currency), 'currency', `“${row.currency}” is not a currency. Try EUR.`),
     ...renamed(row, context),
     ...when(
       row.lwlM !== null && row.lwlM > row.loaM,
@@ -139,7 +139,7 @@ export const undertakingRules: Rules = {
         row.haulOutId !== null &&
         beforeHaulOut(row, context),
       'on',
-      `"${row.name}" is before its haul-out begins. Move the gate or the haul-out.`,
+      `“${row.name}” is before its haul-out begins. Move the gate or the haul-out.`,
     ),
     ...when(
       row.kind === 'launch' &&

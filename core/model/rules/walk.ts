@@ -55,12 +55,12 @@ export const walkRules: Rules = {
           ...when(
             polygonArea(row.shape.corners) < leastZone,
             'shape',
-            `"${row.name}" was dragged to nothing. Give it some room on the boat.`,
+            `“${row.name}” was dragged to nothing. Give it some room on the boat.`,
           ),
           ...when(
             crossesItself(row.shape.corners),
             'shape',
-            `The outline of "${row.name}" crosses itself. Drag the corner back.`,
+            `The outline of “${row.name}” crosses itself. Drag the corner back.`,
           ),
         ],
   panel: (row) => [

@@ -73,7 +73,7 @@ export function notInSlings(
     own.launchAt === Infinity ? '' : ` on ${sayFullDate(dateOf(clock.dayOf(own.launchAt)))}`
   return {
     kind: 'noHours',
-    message: `"${step.title}" (${job.title}) needs ${people} at the launch${when}, before she is let go, and they cannot come.`,
+    message: `“${step.title}” (${job.title}) needs ${people} at the launch${when}, before she is let go, and they cannot come.`,
     jobIds: [job.id],
     stepIds: [step.id],
   }

@@ -36,7 +36,7 @@ export function notPlaced(
   clock: ZoneClock,
 ): Remark {
   const { step, job, crewMin } = activity
-  const named = `"${step.title}" (${job.title})`
+  const named = `“${step.title}” (${job.title})`
   const about = { jobIds: [job.id], stepIds: [step.id] }
   const works = activity.workMs > 0
   const longestMs = Math.max(0, ...crews.map((one) => one.longestMs))
@@ -93,7 +93,7 @@ export function notPlaced(
 export function inLaterHaulOut({ step, job, ashore }: OpenStep, launch: Ashore): Remark {
   return {
     kind: 'noWindow',
-    message: `"${step.title}" (${job.title}) is done ashore in ${ashore?.haulOut.name ?? 'a later haul-out'}, and work that follows it must be done before the launch from ${launch.haulOut.name}. Put both into one haul-out, or take the link away.`,
+    message: `“${step.title}” (${job.title}) is done ashore in ${ashore?.haulOut.name ?? 'a later haul-out'}, and work that follows it must be done before the launch from ${launch.haulOut.name}. Put both into one haul-out, or take the link away.`,
     jobIds: [job.id],
     stepIds: [step.id],
   }

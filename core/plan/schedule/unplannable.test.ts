@@ -29,7 +29,7 @@ it('steps short of the same skill are one thing, named by the first', () => {
     {
       kind: 'noSkill',
       message:
-        '3 steps need up to 2 people for rigging, and nobody does that: "belt" (Engine) and 2 more.',
+        '3 steps need up to 2 people for rigging, and nobody does that: “belt” (Engine) and 2 more.',
       jobIds: ['Engine', 'Mast'],
       stepIds: ['belt', 'pins', 'tangs'],
     },
@@ -39,13 +39,13 @@ it('steps short of the same skill are one thing, named by the first', () => {
 it.each([
   [
     { skill: 'aloft', crewMin: 1, crewMax: 1 },
-    '"one" (Mast) needs somebody for work aloft, and nobody does that.',
+    '“one” (Mast) needs somebody for work aloft, and nobody does that.',
   ],
   [
     { skill: 'mechanics', crewMin: 2, crewMax: 2 },
-    '"one" (Mast) needs 2 people for mechanics, and only Ann does that.',
+    '“one” (Mast) needs 2 people for mechanics, and only Ann does that.',
   ],
-  [{ crewMin: 3, crewMax: 3 }, '"one" (Mast) needs 3 people, and here are only Ann and Ben.'],
+  [{ crewMin: 3, crewMax: 3 }, '“one” (Mast) needs 3 people, and here are only Ann and Ben.'],
 ] as const)('%o', (asked, message) => {
   const rows = crew()
   step(rows, 'Mast', 'one', asked)

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import { systemKinds } from '#core/model/words'
 import { recipeBook } from '#core/recipes/book'
-import { starterJobs } from '#core/recipes/starterJobs'
+import { isBeforeLaunch, starterJobs } from '#core/recipes/starterJobs'
+import type { OthersGo } from '#core/recipes/starterJobs'
 import { starterList } from '#core/recipes/starterList'
 
 /** Usual jobs by system, ticked by a new owner. */
@@ -15,7 +16,19 @@ const groups = systemKinds.map((system) => ({
   list: starterList.filter((one) => one.system === system),
 }))
 const there = computed(() => new Set(store.rows.job.map((job) => job.title)))
-const items = computed(() => starterJobs(store.rows, ticked.value, newId))
+/** Where those go that may be done at any time. */
+const goTo = ref('whenTime')
+const places = computed(() => [
+  { value: 'whenTime', label: 'when there is time' },
+  ...store.derived.gates.map(({ gate }) => ({ value: gate.id, label: `before ${gate.name}` })),
+  { value: 'oneByOne', label: 'where you place them, one by one' },
+])
+const othersGo = computed((): OthersGo =>
+  goTo.value === 'whenTime' || goTo.value === 'oneByOne'
+    ? { to: goTo.value }
+    : { to: 'gate', gateId: goTo.value },
+)
+const items = computed(() => starterJobs(store.rows, ticked.value, othersGo.value, newId))
 const { sentence, busy } = useGateEffect(items)
 const steps = computed(() => items.value.filter((one) => one.entity === 'step').length)
 const tick = (key: string, on: boolean) =>
@@ -41,6 +54,13 @@ async function make() {
       Tick what she needs. Those with a recipe begin with common dimensions: put them right on the
       boat and the job is worked again.
     </p>
+    <UiSelect
+      class="mt-3 max-w-sm"
+      :model-value="goTo"
+      label="What need not be done before launch goes"
+      :options="places"
+      @update:model-value="goTo = $event ?? goTo"
+    />
     <div class="mt-4 grid gap-x-8 gap-y-5 md:grid-cols-2">
       <fieldset v-for="group in groups" :key="group.system">
         <legend class="cond w-full border-b-2 border-ink text-xl">{{ group.name }}</legend>
@@ -52,7 +72,7 @@ async function make() {
           />
           <p class="pl-7 text-ink2">
             {{ one.recipe ? `By recipe: ${recipeTitle(one.recipe)}` : `${one.steps?.length} steps`
-            }}<template v-if="one.beforeLaunch">, before launch</template
+            }}<template v-if="isBeforeLaunch(store.rows, one)">, before launch</template
             ><template v-if="there.has(one.title)"> · there already</template>
           </p>
         </div>
