@@ -51,6 +51,21 @@ export const keyTable = {
   launchSign: { keys: ['t'], shown: 't', what: 'In Launch: tick and sign the line in focus' },
   launchPrint: { keys: ['p'], shown: 'p', what: 'Launch day, damage card: print it' },
   launchDay: { keys: ['d'], shown: 'd', what: 'In Launch: the day hour by hour' },
+  storesMove: {
+    keys: [],
+    shown: '↑ ↓',
+    what: 'In Stores: from row to row; Enter opens it',
+  },
+  storesOrder: { keys: ['b'], shown: 'b', what: 'In Stores: order the row in focus' },
+  storesCame: { keys: ['a'], shown: 'a', what: 'In Stores: the row in focus came' },
+  storesMend: { keys: ['m'], shown: 'm', what: 'In Stores: measure in time for the row in focus' },
+  kitsTick: {
+    keys: ['t'],
+    shown: 't',
+    what: 'In Kits: the thing in focus goes to the work, or back',
+  },
+  pageNext: { keys: ['e'], shown: 'e', what: 'In Sequence, Stores and Money: the next page' },
+  pagePrint: { keys: ['p'], shown: 'p', what: 'In Stores and Money: print the page' },
   benchMove: {
     keys: ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'],
     shown: '← → ↑ ↓',

@@ -8,7 +8,7 @@ import { takeKey, useKeyScope } from '../../app/composables/useKeyScope'
 import { components } from './components'
 import { openOn } from './fakeServer'
 
-const { ClashDialog, JobList, KeysPanel, UiHow, UiTable } = components
+const { ClashDialog, JobList, KeysPanel, UiHow, UiPages, UiTable } = components
 
 describe('a table', () => {
   const rows = [
@@ -38,6 +38,11 @@ describe('a table', () => {
     const wrapper = table()
     const given = ['Keel 10', 'Keel 2', 'anchor']
     expect(order(wrapper)).toEqual(given)
+    // A column that nobody draws says what the row has under its name.
+    const cells = wrapper
+      .findAll('tbody tr')
+      .map((row) => row.findAll('td').map((one) => one.text()))
+    expect(cells[0]).toEqual(['Keel 10', '9', ''])
     expect(head(wrapper, 0)?.attributes('aria-sort')).toBe('none')
     const press = () => head(wrapper, 0)?.find('button').trigger('click')
     await press()
@@ -177,6 +182,27 @@ describe('keys', () => {
     outer.unmount()
     press('x')
     expect(heard).toEqual(['inner', 'outer', 'outer'])
+  })
+
+  it('go on to the next page of a view, and from the last to the first', async () => {
+    const pages = [
+      { value: 'cost', label: 'Cost' },
+      { value: 'hours', label: 'Hours' },
+    ]
+    const wrapper = mount(UiPages, {
+      props: { label: 'Pages', pages, modelValue: 'cost' },
+      attachTo: document.body,
+    })
+    const pressed = () => wrapper.get('[aria-pressed=true]').text()
+    for (const next of ['hours', 'cost']) {
+      press('e')
+      expect(wrapper.emitted('update:modelValue')?.at(-1)).toEqual([next])
+      await wrapper.setProps({ modelValue: next })
+    }
+    expect(pressed()).toBe('Cost')
+    await wrapper.findAll('button')[1]?.trigger('click')
+    expect(wrapper.emitted('update:modelValue')?.at(-1)).toEqual(['hours'])
+    wrapper.unmount()
   })
 
   it('are all in the list of keys, from the one table', async () => {

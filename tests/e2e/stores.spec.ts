@@ -29,7 +29,8 @@ test('a part is ordered, its day moves the plan, and when it is here the plan is
   await rowOf(page, /^Transducer/).click()
   const panel = page.getByRole('region', { name: /^Transducer/ })
   await expect(panel).toContainText('21 days, 30 when it goes badly')
-  await panel.getByRole('button', { name: 'Order it' }).click()
+  await expect(panel.getByRole('button', { name: 'Order it' })).toBeVisible()
+  await page.keyboard.press('b')
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByLabel('Supplier')).toHaveValue('skarholm')
   await expect(dialog.getByRole('textbox', { name: 'Due on' })).toHaveValue('Sat 8 May 2027')
@@ -55,7 +56,8 @@ test('a part is ordered, its day moves the plan, and when it is here the plan is
   await expect.poll(() => launch(page)).not.toBe('5 Jun')
 
   await rowOf(page, /^Transducer/).click()
-  await panel.getByRole('button', { name: 'It came' }).click()
+  await expect(panel.getByRole('button', { name: 'It came' })).toBeVisible()
+  await page.keyboard.press('a')
   const came = page.getByRole('dialog')
   await came.getByLabel('Of them faulty').fill('2')
   await came.getByRole('button', { name: 'It is here' }).click()
@@ -67,6 +69,22 @@ test('a part is ordered, its day moves the plan, and when it is here the plan is
   await expect(rowOf(page, /^Transducer.*bought early: €268 at risk/)).toBeVisible()
   // It is here today: nothing waits for it.
   await expect.poll(() => launch(page)).not.toMatch(/Jun/)
+})
+
+test('by keys: the next page, and a thing goes to the work and back', async ({ page }) => {
+  await open(page, 'stores')
+  const pages = page.getByRole('group', { name: 'Page of the stores' })
+  await page.keyboard.press('e')
+  await page.keyboard.press('e')
+  await expect(pages.getByRole('button', { name: 'Kits' })).toHaveAttribute('aria-pressed', 'true')
+  const thing = page.getByRole('button', { name: /: in the shed$/ }).first()
+  const name = ((await thing.getAttribute('aria-label')) ?? '').replace(/: .*/, '')
+  await thing.focus()
+  await page.keyboard.press('t')
+  const there = page.getByRole('button', { name: `${name}: on the boat` }).first()
+  await there.focus()
+  await page.keyboard.press('t')
+  await expect(page.getByRole('button', { name: `${name}: in the shed` }).first()).toBeVisible()
 })
 
 test('a line that comes in part leaves its kit short, and the day says so', async ({ page }) => {

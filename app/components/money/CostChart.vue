@@ -103,6 +103,8 @@ const round = (minor: number) => {
   const one = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, minor))) - 2)
   return Math.round(minor / one) * one
 }
+/** Where the names of gates end, and how far over the foot those of burns reach. */
+const [underNames, overNames] = [18, 20]
 /** Names of burns where they have room beside one another. */
 const burns = computed(() => {
   let free = -Infinity
@@ -193,16 +195,19 @@ const said = computed(() => {
       />
       <circle :cx="x(scene.now.inch)" :cy="y(scene.now.minor)" r="5" fill="var(--ink)" />
       <line x1="1" :x2="endX" :y1="foot" :y2="foot" stroke="var(--ink)" stroke-width="1.5" />
-      <g v-for="gate in gates" :key="gate.id">
-        <line
-          :x1="gate.at"
-          :x2="gate.at"
-          :y1="0"
-          :y2="reserveFoot"
-          :stroke="gate.late ? 'var(--redlead)' : 'var(--ink)'"
-          stroke-width="1.5"
-          stroke-dasharray="2 4"
-        />
+      <!-- All lines, then all names over them: no line runs through a name. -->
+      <line
+        v-for="gate in gates"
+        :key="gate.id"
+        :x1="gate.at"
+        :x2="gate.at"
+        :y1="underNames"
+        :y2="reserveFoot"
+        :stroke="gate.late ? 'var(--redlead)' : 'var(--ink)'"
+        stroke-width="1.5"
+        stroke-dasharray="2 4"
+      />
+      <template v-for="gate in gates" :key="gate.id">
         <text
           v-if="gate.shown"
           :x="gate.left"
@@ -213,7 +218,7 @@ const said = computed(() => {
         >
           {{ gate.label }}
         </text>
-      </g>
+      </template>
       <text
         :x="paidAt.x"
         :y="paidAt.y"
@@ -315,7 +320,7 @@ const said = computed(() => {
           :x1="one.at"
           :x2="one.at"
           :y1="r(one.leftMinor)"
-          :y2="reserveFoot"
+          :y2="one.shown ? reserveFoot : Math.max(r(one.leftMinor), reserveFoot - overNames)"
           stroke="var(--brass-deep)"
           stroke-dasharray="2 3"
         />

@@ -5,7 +5,7 @@ import type { BuyScene, DrawnRow } from '#core/stores/buyScene'
 
 /** What to buy and when, on the scale of the Sequence: one row a thing, its window, its need, and the words. */
 const props = defineProps<{ scene: BuyScene; open: string | null }>()
-const emit = defineEmits<{ row: [key: string] }>()
+const emit = defineEmits<{ row: [key: string]; at: [key: string | null] }>()
 provideChartIds()
 const chartTop = computed(() => ({
   ...props.scene,
@@ -175,6 +175,8 @@ function keyed(event: KeyboardEvent) {
         :tabindex="row.key === current ? 0 : -1"
         :aria-label="spoken(row)"
         :aria-pressed="open === row.key"
+        @focus="emit('at', row.key)"
+        @blur="emit('at', null)"
         @click="emit('row', row.key)"
         @keydown.enter.prevent="emit('row', row.key)"
         @keydown.space.prevent="emit('row', row.key)"

@@ -30,7 +30,7 @@ const emit = defineEmits<{
   propose: [proposal: Proposal]
 }>()
 const store = useRefitStore()
-const { sayDay, sayDate } = useDates()
+const { sayDate } = useDates()
 const most = 5
 const pressing = computed(() => props.rows.filter((row) => presses(row, props.facts.today)))
 const shown = computed(() => pressing.value.slice(0, most))
@@ -60,20 +60,8 @@ function sayBadly(row: BuyRow): string {
   const took = days === 0 ? 'If it is not there today' : `If it takes ${days} days`
   return said === '' ? `${took}, no gate moves.` : `${took}: ${said}.`
 }
-/** The day nearest to today on which the step that fixes a size could be done, where somebody is there. */
-function measureEarlier(row: BuyRow): Proposal | null {
-  const fixes = row.wants.find((one) => one.fixes && one.window.opensOn !== null)?.fixes
-  if (!fixes || fixes.state !== 'open') return null
-  const { clock, today, tripBefore } = props.facts
-  // The last trip before the window shuts; today where it is shut already.
-  const by = Math.max(today, row.window.closesOn ?? today)
-  const on = dateOf(Math.max(today, tripBefore(clock.at(by, 18 * 60))))
-  return {
-    label: `“${fixes.title}” on ${sayDay(on)}`,
-    does: `It is pinned to ${sayDay(on)}: then the size of ${row.pool.name} is sure, and it can be bought in time. What has to be done before it must be done by then as well.`,
-    items: [patchOf('step', fixes, { pinnedOn: on })],
-  }
-}
+const measureEarlier = useMeasureEarlier()
+const mendOf = (row: BuyRow) => measureEarlier(props.facts, row)
 const fromBags = computed(() => bagsToBuy(store.rows))
 const buyAnew = (one: BagToBuy) =>
   void store.attempt(`A new one for bag ${one.bag.code}`, [partOfBag(one, newId)])
@@ -135,11 +123,11 @@ void emit
             {{ row.guessed.length === 1 ? 'is' : 'are' }} only guessed.
           </p>
           <button
-            v-if="row.window.state === 'shutsFirst' && row.kind === 'buy' && measureEarlier(row)"
+            v-if="mendOf(row)"
             class="mt-1 min-h-8 border-2 border-verdigris bg-verdigris-tint px-2 py-1 text-left text-verdigris hover:bg-sheet max-sm:min-h-11"
-            @click="emit('propose', measureEarlier(row)!)"
+            @click="emit('propose', mendOf(row)!)"
           >
-            <span class="cond leading-tight">{{ measureEarlier(row)!.label }}</span>
+            <span class="cond leading-tight">{{ mendOf(row)!.label }}</span>
           </button>
           <button
             v-else-if="row.kind === 'buy'"

@@ -76,6 +76,13 @@ function press(kit: Kit, thing: KitThing) {
   const line = store.rows.bringLine.find((one) => one.id === thing.key)
   if (line) void store.attempt(said, [patchOf('bringLine', line, { at: to })])
 }
+useKeyScope({
+  kitsTick: () => {
+    const cell = document.activeElement
+    if (!(cell instanceof HTMLElement && cell.matches('[data-cell]'))) return false
+    cell.click()
+  },
+})
 </script>
 
 <template>
@@ -171,6 +178,7 @@ function press(kit: Kit, thing: KitThing) {
           <button
             v-for="thing in shownThings(kit)"
             :key="thing.key"
+            data-cell
             class="inline-flex items-center justify-center hover:bg-brass-tint max-sm:min-h-11 max-sm:min-w-9"
             :aria-label="`${thing.name}: ${placeWords[thing.at]}`"
             :title="`${thing.name}: ${placeWords[thing.at]}`"

@@ -25,9 +25,10 @@ type View = (typeof views)[number]['value']
 const view = computed<View>(
   () => views.find((one) => one.value === route.query.show)?.value ?? 'cost',
 )
-const narrow = useNarrow()
 const show = (value: View) =>
   void navigateTo({ path: route.path, query: { show: value } }, { replace: true })
+
+useKeyScope({ pagePrint: () => window.print() })
 
 const account = ref<string | null>(null)
 const spendId = ref<string | null>(null)
@@ -158,18 +159,12 @@ const monthName = (month: string) => (month === '' ? 'no day' : sayMonth(month))
         >Report</NuxtLink
       >
       <button class="btn btn-small no-print shrink-0" @click="newSpend()">What was paid</button>
-      <div class="no-print flex shrink-0 max-sm:w-full" role="group" aria-label="Page of the money">
-        <button
-          v-for="one in views"
-          :key="one.value"
-          class="btn btn-small not-first:-ml-0.5 max-sm:grow"
-          :class="{ 'btn-on': view === one.value }"
-          :aria-pressed="view === one.value"
-          @click="show(one.value)"
-        >
-          {{ narrow ? one.short : one.label }}
-        </button>
-      </div>
+      <UiPages
+        label="Page of the money"
+        :pages="views"
+        :model-value="view"
+        @update:model-value="show($event)"
+      />
     </div>
 
     <template v-if="view === 'cost'">

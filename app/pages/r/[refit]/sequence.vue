@@ -193,18 +193,7 @@ function openStep(stepId: string) {
             ›
           </button>
         </div>
-        <div class="no-print flex shrink-0" role="group" aria-label="How much time">
-          <button
-            v-for="one in views"
-            :key="one.value"
-            class="btn btn-small not-first:-ml-0.5"
-            :class="{ 'btn-on': view === one.value }"
-            :aria-pressed="view === one.value"
-            @click="view = one.value"
-          >
-            {{ one.label }}
-          </button>
-        </div>
+        <UiPages v-model="view" label="How much time" :pages="views" />
       </div>
       <div
         v-if="store.rows.step.length === 0"

@@ -99,6 +99,29 @@ function openAny(key: string) {
   if (key.startsWith('trade ')) return void navigateTo(`/r/${store.refitId}/step/${key.slice(6)}`)
   openKey.value = openKey.value === key ? null : key
 }
+/** The row that keys are about: the one in focus, else the one that is open. */
+const atKey = ref<string | null>(null)
+const inHand = computed(
+  () => board.value.rows.find((row) => row.key === (atKey.value ?? openKey.value)) ?? null,
+)
+const measureEarlier = useMeasureEarlier()
+useKeyScope({
+  storesOrder: () => {
+    if (view.value !== 'buy' || inHand.value?.kind !== 'buy') return false
+    ordering.value = [inHand.value]
+  },
+  storesCame: () => {
+    const line = inHand.value?.wants.find((one) => one.line)?.line
+    if (view.value !== 'buy' || inHand.value?.kind !== 'onItsWay' || !line) return false
+    cameLine.value = line.line.id
+  },
+  storesMend: () => {
+    const mend = view.value === 'buy' && inHand.value && measureEarlier(facts.value, inHand.value)
+    if (!mend) return false
+    void proposals.propose(mend)
+  },
+  pagePrint: () => window.print(),
+})
 useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] })
 </script>
 
@@ -119,22 +142,12 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
       >
         New part
       </button>
-      <div
-        class="no-print flex shrink-0 max-sm:w-full max-sm:flex-wrap"
-        role="group"
-        aria-label="Page of the stores"
-      >
-        <button
-          v-for="one in views"
-          :key="one.value"
-          class="btn btn-small not-first:-ml-0.5"
-          :class="{ 'btn-on': view === one.value }"
-          :aria-pressed="view === one.value"
-          @click="show(one.value)"
-        >
-          {{ narrow && 'short' in one ? one.short : one.label }}
-        </button>
-      </div>
+      <UiPages
+        label="Page of the stores"
+        :pages="views"
+        :model-value="view"
+        @update:model-value="show($event)"
+      />
     </div>
     <template v-if="view === 'buy'">
       <div
@@ -152,7 +165,13 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
       </div>
       <div v-else class="xl:grid xl:grid-cols-[1fr_20rem] print:block">
         <div ref="box" class="-ml-3 min-w-0 overflow-x-auto overflow-y-hidden sm:-ml-5">
-          <BuyChart v-if="scene" :scene="scene" :open="openKey" @row="openAny" />
+          <BuyChart
+            v-if="scene"
+            :scene="scene"
+            :open="openKey"
+            @row="openAny"
+            @at="atKey = $event"
+          />
           <BuyList
             v-else
             class="px-3"
