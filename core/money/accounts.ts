@@ -14,7 +14,9 @@ import { isFoundJob, jobOfPart, moneyLines, sumOf } from './lines'
 import type { MoneyLine } from './lines'
 import { overrunOf } from './overrun'
 import type { Overrun } from './overrun'
+import { tradeAccounts } from './tradeAccount'
 import { yardAhead } from './yardAhead'
+import type { YardAhead } from './yardAhead'
 
 export interface AccountFigures {
   /** 'system' with its id, or the account itself. */
@@ -75,12 +77,11 @@ export interface Money {
 }
 
 /** A sum planned for each account: typed, else guessed. */
-function plans(rows: RefitRows, plan: StoredPlan | null, derived: Derived) {
+function plans(rows: RefitRows, yard: YardAhead) {
   const typed = new Map(
     rows.budget.map((one) => [keyOf(one.account, one.systemId), one.minor] as const),
   )
   const guesses = guessedPlans(rows)
-  const yard = yardAhead(rows, plan, derived)
   return (key: string): { readonly minor: number; readonly isTyped: boolean } => {
     const own = typed.get(key)
     if (own !== undefined) return { minor: own, isTyped: true }
@@ -156,14 +157,15 @@ function used(lines: readonly MoneyLine[], plannedMinor: number) {
 
 /** All of it. `derived`: of the same rows and plan. */
 export function moneyOf(rows: RefitRows, plan: StoredPlan | null, derived: Derived): Money {
-  const lines = moneyLines(rows, derived.today)
-  const overrun = overrunOf(rows)
-  const planOf = plans(rows, plan, derived)
+  const trades = tradeAccounts(rows)
+  const lines = moneyLines(rows, derived.today, trades)
+  const overrun = overrunOf(rows, trades)
+  const ahead = yardAhead(rows, plan, derived)
+  const planOf = plans(rows, ahead)
   const foundOpen = foundStillOpen(rows)
   const done = sharesDone(rows)
   const ofSystem = groupBy(lines, (one) => one.systemId)
   const ofAccount = groupBy(lines, (one) => (one.systemId === null ? one.account : null))
-  const ahead = yardAhead(rows, plan, derived)
   const places = [
     ...inOrder(rows.system).map((one) => ({
       account: 'system' as const,

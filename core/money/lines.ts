@@ -9,6 +9,7 @@ import { partCostMinor } from './jobCost'
 import { splitMoney } from './money'
 import { inOwn } from './rate'
 import { tradeAccounts } from './tradeAccount'
+import type { TradeAccount } from './tradeAccount'
 import { yardAccounts } from './yardMeter'
 
 /** Where money belongs; a system only with account 'system'. */
@@ -51,18 +52,20 @@ interface Ledger {
   readonly own: string
   readonly jobs: ReadonlyMap<string, Job>
   readonly steps: ReadonlyMap<string, Row<'step'>>
+  readonly trades: readonly TradeAccount[]
   readonly placeOf: (jobId: string | null, systemId: string | null, kind: SpendKind) => Place
   /** The sum that was planned, nothing for found work. */
   readonly planned: (jobId: string | null, minor: number) => number
 }
 
-function ledgerOf(rows: RefitRows): Ledger {
+function ledgerOf(rows: RefitRows, trades: readonly TradeAccount[]): Ledger {
   const jobs = byId(rows.job)
   return {
     rows,
     own: rows.refit[0]?.currency ?? 'EUR',
     jobs,
     steps: byId(rows.step),
+    trades,
     placeOf: (jobId, systemId, kind) => {
       const system = systemId ?? jobs.get(jobId ?? '')?.systemId ?? null
       return system === null
@@ -174,7 +177,7 @@ function looseParts({ rows, steps, placeOf, planned }: Ledger): MoneyLine[] {
 
 /** What trades are still to be paid, of what was agreed with them. */
 function tradesOwed(ledger: Ledger): MoneyLine[] {
-  return tradeAccounts(ledger.rows).flatMap((one): MoneyLine[] => {
+  return ledger.trades.flatMap((one): MoneyLine[] => {
     if (one.owedMinor === 0) return []
     const jobId = ledger.steps.get(one.booking.stepId)?.jobId ?? null
     return [
@@ -206,7 +209,7 @@ function sharesOf(total: number, split: readonly Row<'spendShare'>[]): number[] 
 function spends(ledger: Ledger): MoneyLine[] {
   const { rows, own, steps, placeOf, planned } = ledger
   const shares = groupBy(rows.spendShare, (one) => one.spendId)
-  const trades = new Map(tradeAccounts(rows).map((one) => [one.booking.id, one]))
+  const trades = new Map(ledger.trades.map((one) => [one.booking.id, one]))
   return rows.spend.flatMap((spend): MoneyLine[] => {
     const total = inOwn(spend.minor, spend, own) * (spend.isBack ? -1 : 1)
     const trade = trades.get(spend.bookingId ?? '')
@@ -263,9 +266,13 @@ const yardOwed = ({ rows, own }: Ledger, today: string): MoneyLine[] =>
 const byRow = (a: MoneyLine, b: MoneyLine): number =>
   a.rowId < b.rowId ? -1 : a.rowId > b.rowId ? 1 : a.key < b.key ? -1 : 1
 
-/** Every line, those with a day first by day. `today`: civil date. */
-export function moneyLines(rows: RefitRows, today: string): MoneyLine[] {
-  const ledger = ledgerOf(rows)
+/** Every line, those with a day first by day. `today`: civil date; `trades`: of the same rows. */
+export function moneyLines(
+  rows: RefitRows,
+  today: string,
+  trades: readonly TradeAccount[] = tradeAccounts(rows),
+): MoneyLine[] {
+  const ledger = ledgerOf(rows, trades)
   const lines = [
     ...orderLines(ledger),
     ...looseParts(ledger),

@@ -2,10 +2,27 @@ import { accepted, refused } from '../result'
 import type { Result } from '../result'
 import { plainInput } from '../units/parsed'
 
+/** How a currency is written, with so many digits after the point or its own: dear to make, and the same for everybody. */
+const written = new Map<string, Intl.NumberFormat>()
+function writerOf(currency: string, digits?: number): Intl.NumberFormat {
+  const key = `${currency} ${digits}`
+  let writer = written.get(key)
+  if (!writer) {
+    const fixed = { minimumFractionDigits: digits, maximumFractionDigits: digits }
+    writer = new Intl.NumberFormat('en-IE', { style: 'currency', currency, ...fixed })
+    written.set(key, writer)
+  }
+  return writer
+}
+/** With a minus as long as a figure is wide. */
+const write = (minor: number, currency: string, digits?: number): string =>
+  writerOf(currency, digits)
+    .format(minor / 10 ** digitsOf(currency))
+    .replace('-', '−')
+
 /** Digits after the point of a currency, as the platform has them. Source: ISO 4217, through Intl. */
 export const digitsOf = (currency: string): number =>
-  new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions()
-    .maximumFractionDigits ?? 2
+  writerOf(currency).resolvedOptions().maximumFractionDigits ?? 2
 
 const currencies = new Set(Intl.supportedValuesOf('currency'))
 
@@ -84,12 +101,7 @@ export function editableMoney(minor: number, currency: string): string {
 export function formatMoney(minor: number, currency: string): string {
   const major = minor / 10 ** digitsOf(currency)
   const whole = Math.abs(major) >= 100 || Number.isInteger(major)
-  return new Intl.NumberFormat('en-IE', {
-    style: 'currency',
-    currency,
-    minimumFractionDigits: whole ? 0 : digitsOf(currency),
-    maximumFractionDigits: whole ? 0 : digitsOf(currency),
-  }).format(major)
+  return write(minor, currency, whole ? 0 : undefined)
 }
 
 /**
@@ -111,7 +123,4 @@ export function splitMoney(minor: number, weights: readonly number[]): number[] 
 }
 
 /** A sum to the smallest coin: '€402.95'. */
-export const exactMoney = (minor: number, currency: string): string =>
-  new Intl.NumberFormat('en-IE', { style: 'currency', currency }).format(
-    minor / 10 ** digitsOf(currency),
-  )
+export const exactMoney = (minor: number, currency: string): string => write(minor, currency)

@@ -5,6 +5,7 @@ import { landed } from '../stores/landed'
 import { lineStates } from '../stores/lineState'
 import { partCostMinor } from './jobCost'
 import { tradeAccounts } from './tradeAccount'
+import type { TradeAccount } from './tradeAccount'
 
 /** The ratio until enough lines have closed. */
 const ratioBefore = 1.2
@@ -31,8 +32,11 @@ function spreadOf(logs: readonly number[]): number {
   return Math.sqrt((spreadLines * spreadBefore ** 2 + squares) / (spreadLines + logs.length))
 }
 
-/** Sums of closed lines against their guesses; 1.2 until three have closed. */
-export function overrunOf(rows: RefitRows): Overrun {
+/** Sums of closed lines against their guesses; 1.2 until three have closed. `trades`: of the same rows. */
+export function overrunOf(
+  rows: RefitRows,
+  trades: readonly TradeAccount[] = tradeAccounts(rows),
+): Overrun {
   const own = rows.refit[0]?.currency ?? 'EUR'
   const states = lineStates(rows)
   const wants = groupBy(rows.lineWant, (one) => one.lineId)
@@ -59,7 +63,7 @@ export function overrunOf(rows: RefitRows): Overrun {
       )
     }
   }
-  for (const { booking, billedMinor } of tradeAccounts(rows))
+  for (const { booking, billedMinor } of trades)
     if (booking.state === 'came') close(booking.priceMinor ?? 0, billedMinor)
   const ratio = lines >= linesNeeded ? actualMinor / guessedMinor : ratioBefore
   return { ratio, lines, guessedMinor, actualMinor, spread: spreadOf(logs) }

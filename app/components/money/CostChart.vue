@@ -80,6 +80,13 @@ const paidAt = computed(() => {
     ? { x: at + 12, y: Math.min(high + 16, foot - 24), anchor: 'start' as const }
     : { x: at - 10, y: high - 26, anchor: 'end' as const }
 })
+/** Room for the piles on the left of the drawing: what is paid stays under them. */
+const [pilesWide, pilesFoot] = [560, 172]
+const hasRoom = computed(() => {
+  const { spent, now } = scene.value
+  const paid = spent.findLast((one) => x(one.inch) <= pilesWide)?.minor ?? 0
+  return x(now.inch) > pilesWide && y(paid) > pilesFoot
+})
 /** From where we are to what the runs end at: half of them, and 8 in 10. */
 const fan = (low: number, high: number, of: (minor: number) => number) => {
   const { now } = scene.value
@@ -138,7 +145,7 @@ const said = computed(() => {
 <template>
   <div ref="box" class="relative overflow-x-clip">
     <!-- Over the drawing where its left is empty. -->
-    <GatePiles :class="x(scene.now.inch) > 560 ? 'lg:absolute lg:top-6 lg:left-14' : 'mb-2'" />
+    <GatePiles :class="hasRoom ? 'lg:absolute lg:top-6 lg:left-14' : 'mb-2'" />
     <svg
       :width="width"
       :height="reserveFoot + 4"
@@ -328,7 +335,7 @@ const said = computed(() => {
           v-if="one.shown"
           :x="one.left"
           :y="reserveFoot - 6"
-          class="cond"
+          class="cond halo"
           font-size="14"
           fill="var(--ink)"
         >
