@@ -48,6 +48,7 @@ function pages(sections: readonly Section[], isForOthers = false) {
   ]
   const made = bookPages({
     boatName: 'Wren',
+    title: 'Wren, the boat’s book',
     madeOn: '2027-04-17',
     isForOthers,
     blocks,

@@ -30,15 +30,13 @@ export function bookPages(book: BookToPrint): TDocumentDefinitions {
   return {
     pageSize: 'A4',
     pageMargins: [margins.left, margins.top, margins.right, margins.bottom],
-    info: { title: `${book.boatName}, the boat’s book`, creator: 'Inch Ahead' },
+    info: { title: book.title, creator: 'Inch Ahead' },
     defaultStyle: { font: 'Text', fontSize: 9.5, lineHeight: 1.12 },
     header: (at) => ({
       margin: [margins.left, 22, margins.right, 0],
       table: {
         widths: ['*', 'auto'],
-        body: [
-          [{ text: narrow(`${book.boatName}, the boat’s book`) }, { text: narrow(`page ${at}`) }],
-        ],
+        body: [[{ text: narrow(book.title) }, { text: narrow(`page ${at}`) }]],
       },
       layout: ruled(1.2),
       fontSize: 10.5,
@@ -136,18 +134,27 @@ const unbroken = (said: string): string =>
 
 function tableOf(block: TableBlock): Content {
   const many = block.head.length
+  const isSum = (at: number) => block.sums?.includes(at) === true
+  const alignmentOf = (at: number) => (isSum(at) ? ('right' as const) : ('left' as const))
   return {
     margin: [0, 0, 0, 4],
     table: {
       headerRows: 1,
       keepWithHeaderRows: 1,
       dontBreakRows: true,
-      widths: block.head.map((_, at) => (at === 0 && many <= 3 ? '*' : many > 4 ? 'auto' : '*')),
+      widths: block.head.map((_, at) =>
+        isSum(at) ? 'auto' : (at === 0 && many <= 3) || block.sums || many <= 4 ? '*' : 'auto',
+      ),
       body: [
-        block.head.map((said) => ({ text: narrow(said), fontSize: 9 })),
+        block.head.map((said, at) => ({
+          text: narrow(said),
+          fontSize: 9,
+          alignment: alignmentOf(at),
+        })),
         ...block.rows.map((cells) =>
           cells.map((said, at) => ({
             text: at === 0 ? narrow(said) : plain(unbroken(said)),
+            alignment: alignmentOf(at),
           })),
         ),
       ],

@@ -8,6 +8,8 @@ export const column = page.width - margins.left - margins.right
 
 /** What the pages are made of. */
 export interface BookToPrint extends BookText {
+  /** Over each page. */
+  readonly title: string
   /** Where the refit's pages are, without a slash at the end: the codes on the sheets lead there. */
   readonly address: string
   /** Pictures by hash as data URLs; those that are not in it are named as missing. */

@@ -1,5 +1,6 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
-import { printBook } from '~/workers/bookLink'
+import type { Block } from '#core/book/blocks'
+import { printBook, printPages } from '~/workers/bookLink'
 import type { OwnWork } from '~/workers/ownWorker'
 
 /** The book on its way to paper: how far it is, how it ended; ends with the view. */
@@ -11,20 +12,13 @@ export function useBookPrint() {
   const share = ref(0)
   const wrong = ref('')
 
-  /** `query`: which book, as the server reads it. */
-  async function print(query: string, name: string): Promise<void> {
+  /** Waits for pages under way and saves them under a name; what was under way before is left. */
+  async function save(first: string, begin: () => OwnWork<Uint8Array>, name: string) {
     stop()
     wrong.value = ''
     share.value = 0
-    said.value = 'Reading the sheets'
-    const own = printBook(
-      `/api/refits/${store.refitId}/book${query}`,
-      refitAddress(),
-      ({ pictures, of }) => {
-        share.value = pictures / of
-        said.value = pictures < of ? `Picture ${pictures} of ${of}` : 'Laying the pages'
-      },
-    )
+    said.value = first
+    const own = begin()
     printing.value = own
     try {
       const bytes = await own.done
@@ -36,10 +30,28 @@ export function useBookPrint() {
       if (printing.value === own) printing.value = null
     }
   }
+  /** `query`: which book, as the server reads it. */
+  const print = (query: string, name: string): Promise<void> =>
+    save(
+      'Reading the sheets',
+      () =>
+        printBook(
+          `/api/refits/${store.refitId}/book${query}`,
+          refitAddress(),
+          ({ pictures, of }) => {
+            share.value = pictures / of
+            said.value = pictures < of ? `Picture ${pictures} of ${of}` : 'Laying the pages'
+          },
+        ),
+      name,
+    )
+  /** Pages of text and tables that are known already. */
+  const printBlocks = (title: string, blocks: readonly Block[], name: string): Promise<void> =>
+    save('Laying the pages', () => printPages(title, blocks), name)
   function stop(): void {
     printing.value?.stop()
     printing.value = null
   }
   onScopeDispose(stop)
-  return { printing, said, share, wrong, print, stop }
+  return { printing, said, share, wrong, print, printBlocks, stop }
 }

@@ -7,7 +7,7 @@ import rest from 'pdfmake/build/fonts/Roboto/Roboto-Regular.ttf?url'
 import { expose } from 'comlink'
 import pdfMake from 'pdfmake/build/pdfmake'
 import { allBlocks } from '#core/book/blocks'
-import type { BookText } from '#core/book/blocks'
+import type { Block, BookText } from '#core/book/blocks'
 import { bookPages } from '~/book/bookPages'
 import type { BookFont } from '~/book/textRuns'
 import { api, fileOf } from '~/utils/api'
@@ -89,7 +89,14 @@ const maker = {
       one.kind === 'picture' && !text.missing.includes(one.hash) ? [one.hash] : [],
     )
     const pictures = await loadPictures([...new Set(hashes)], tell)
-    return pdfMake.createPdf(bookPages({ ...text, address, pictures })).getBuffer()
+    const title = `${text.boatName}, the boat’s book`
+    return pdfMake.createPdf(bookPages({ ...text, title, address, pictures })).getBuffer()
+  },
+  /** Pages of text and tables alone, which came in with the call. */
+  async pages(title: string, blocks: readonly Block[]): Promise<Uint8Array> {
+    await loadFonts()
+    const own = { boatName: '', madeOn: '', isForOthers: false, missing: [], address: '' }
+    return pdfMake.createPdf(bookPages({ ...own, title, blocks, pictures: new Map() })).getBuffer()
   },
 }
 

@@ -26,6 +26,8 @@ export interface ListOfSheetsBlock {
 export interface TableBlock {
   readonly kind: 'table'
   readonly head: readonly string[]
+  /** Columns of figures, 0 the first: their last digits stand under each other. */
+  readonly sums?: readonly number[]
   readonly rows: readonly (readonly string[])[]
 }
 

@@ -40,9 +40,11 @@ export function markdownOf(blocks: readonly Block[], isHere: (hash: string) => b
       case 'sheets':
         return block.sheets.map((one) => `- ${plain(`${one.number} ${one.title}`)}`).join('\n')
       case 'table':
-        return [row(block.head), row(block.head.map(() => '---')), ...block.rows.map(row)].join(
-          '\n',
-        )
+        return [
+          row(block.head),
+          row(block.head.map((_, at) => (block.sums?.includes(at) ? '---:' : '---'))),
+          ...block.rows.map(row),
+        ].join('\n')
       case 'picture':
         return isHere(block.hash)
           ? `![${plain(block.caption)}](${pictureName(block.hash, block.mime)})\n\n${plain(block.caption)}`

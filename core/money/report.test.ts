@@ -5,6 +5,7 @@ import { derive } from '../progress/derive'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { moneyOf } from './accounts'
 import { moneyReport, spanOfMonth } from './report'
+import { reportBlocks } from './reportBlocks'
 
 const now = Date.UTC(2027, 3, 17, 12)
 const at = (text: string) => Date.parse(`${text}T12:00:00Z`)
@@ -75,4 +76,69 @@ it('goes out as a table of the span, or of every line with what is owed', () => 
     ['2027-03-31', 'yes', 'other', '', 5],
   ])
   expect(moneyTable(rows, '2027-04-17', null)).toHaveLength(5)
+})
+
+it('stands on paper as on its page: the same sums under each other, names for ids, months where there are several', () => {
+  const names = {
+    label: 'March 2027',
+    currency: 'EUR',
+    personOf: (id: string) => (id === 'Bea' ? 'Bea' : ''),
+    forWhat: ({ jobId }: { readonly jobId: string | null }) => (jobId === 'mast' ? 'Mast' : ''),
+    plannedMinor: 90_000,
+    today: '2027-04-17',
+  }
+  const blocks = reportBlocks(of('2027-03'), names)
+  const [head, list] = blocks
+  expect(head).toMatchObject({ kind: 'heading', text: 'March 2027: €25 paid' })
+  // 25 ÷ 40 in; 8 h for the 5 that were planned.
+  expect(list).toMatchObject({
+    items: [
+      'Inches earned: 40, €0.63 an inch',
+      'Steps closed: 2',
+      'Hours written down: 7 h: Bea 7 h',
+      'For an hour planned it took: 1 h 36',
+      // Nothing was planned, so all of it is.
+      'Taken from the contingency: €25',
+      'Things found: 0',
+    ],
+  })
+  const tables = blocks.flatMap((one) => (one.kind === 'table' ? [one] : []))
+  expect(tables.map((one) => one.head[0])).toEqual(['Account', 'Day'])
+  expect(tables[0]?.rows.find((one) => one[0] === 'Rig')).toEqual([
+    'Rig',
+    '€100.00',
+    '€20.00',
+    '€120.00',
+    expect.any(String),
+  ])
+  expect(tables[0]?.rows.at(-1)?.slice(0, 4)).toEqual(['Together', '€100.00', '€25.00', '€125.00'])
+  expect(tables[1]?.rows).toEqual([
+    ['1 Mar', 'ends', 'Mast', '€20.00'],
+    ['31 Mar', 'rope', '', '€5.00'],
+    ['Together', '', '', '€25.00'],
+  ])
+  const whole = moneyReport(rows, money, derived, { from: '1970-01-01', to: '2027-04-17' })
+  const months = reportBlocks(whole, names).find(
+    (one) => one.kind === 'table' && one.head[0] === 'Month',
+  )
+  expect(months).toMatchObject({
+    sums: [1, 2, 3, 4],
+    rows: [
+      ['February 2027', '€100.00', '€100.00', '20', '20'],
+      ['March 2027', '€25.00', '€125.00', '40', '60'],
+      ['April 2027', '€7.00', '€132.00', '0', '60'],
+    ],
+  })
+  // A day of another year says which.
+  const later = reportBlocks(of('2027-03'), { ...names, today: '2028-01-02' })
+  expect(later.flatMap((one) => (one.kind === 'table' ? one.rows : []))).toContainEqual([
+    '31 Mar 2027',
+    'rope',
+    '',
+    '€5.00',
+  ])
+  const none = reportBlocks(of('2027-01'), names)
+  expect(none.some((one) => one.kind === 'text' && one.text === 'Nothing with a day in it.')).toBe(
+    true,
+  )
 })

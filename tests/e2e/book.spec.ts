@@ -1,7 +1,7 @@
 /** The boat's book: on paper and as text, stopped on the way, with a picture missing; what is written is found again. */
-import { execFileSync } from 'node:child_process'
 import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { printed } from './pdf'
 import { expect, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
@@ -15,19 +15,11 @@ async function openBook(page: Page) {
   await page.getByRole('button', { name: 'The boat’s book' }).click()
   return page.getByRole('dialog', { name: 'The boat’s book' })
 }
-/** What is on the pages, read by another program than the one that made them. */
-async function printed(page: Page): Promise<string[]> {
-  const coming = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'On paper (PDF)' }).click()
-  const file = await coming
-  expect(file.suggestedFilename()).toBe('sable-wren-book.pdf')
-  const text = execFileSync('pdftotext', ['-layout', await file.path(), '-'], { encoding: 'utf8' })
-  return text.split('\f').slice(0, -1)
-}
+const book = (page: Page) => printed(page, 'On paper (PDF)', 'sable-wren-book.pdf')
 
 test('the whole book has a page a sheet, and contents that lead there', async ({ page }) => {
   await openBook(page)
-  const pages = await printed(page)
+  const pages = await book(page)
   const contents = /D-02\s+Re-core the side deck, port\s+(\d+)/.exec(pages[0] ?? '')
   const deck = pages[Number(contents?.[1]) - 1] ?? ''
   expect(deck).toMatch(/D-02\s+Re-core the side deck, port/)
@@ -50,7 +42,7 @@ test('one system for a buyer names nobody; a picture that is gone is named', asy
   await dialog.getByLabel('Which of it').selectOption({ label: 'Deck' })
   await dialog.getByLabel('For').selectOption({ label: 'A buyer or surveyor' })
   await expect(dialog.getByText(/Sums typed by hand stay/)).toBeVisible()
-  const pages = await printed(page)
+  const pages = await book(page)
   const all = pages.join('\n')
   expect(all).toMatch(/D-01[^]*D-02/)
   expect(all).not.toMatch(/Oona|Piet|€|S-01|Openings, bow|Scan for/)
@@ -75,7 +67,7 @@ test('a book is stopped on its way, and begun again', async ({ page, context }) 
   await expect(dialog.getByRole('button', { name: 'On paper (PDF)' })).toBeEnabled()
   isHeld = false
   letGo()
-  expect((await printed(page)).length).toBeGreaterThan(13)
+  expect((await book(page)).length).toBeGreaterThan(13)
   // Nobody answers: said, and nothing is lost.
   await context.route('**/api/refits/*/book*', (route) => route.abort())
   await dialog.getByRole('button', { name: 'On paper (PDF)' }).click()

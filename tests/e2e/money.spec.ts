@@ -1,4 +1,5 @@
 /** What was paid, what trades ask for, and hours as they really go: every total moves, and what cannot be is said at its place. */
+import { printed } from './pdf'
 import { expect, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
@@ -284,6 +285,11 @@ test('a month is a page and a table of the same sum', async ({ page }) => {
   const sum = rows.reduce((all, row) => all + Number(row.split(',').at(-3)), 0)
   const shown = await page.getByText(/^Together €/).textContent()
   expect(`Together €${sum.toFixed(2)}`).toBe(shown?.trim())
+  const [first] = await printed(page, 'As a PDF', 'sable-wren-march-2027.pdf')
+  expect(first).toContain(heading)
+  expect(first).toMatch(
+    new RegExp(`Together\\s+.*€${sum.toFixed(2).replace(/\B(?=(\d{3})+\b\.)/g, ',')}`),
+  )
   const refused = await page.request.get(
     `${server.url}/api/refits/${await server.refitId()}/money.csv?from=2027-02-30&to=2027-03-01`,
   )

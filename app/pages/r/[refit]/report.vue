@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { moneyReport, spanOfMonth } from '#core/money/report'
+import { reportBlocks } from '#core/money/reportBlocks'
 import type { Span } from '#core/money/report'
 import { sayMonth } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
@@ -9,7 +10,7 @@ import { formatInches } from '#core/units/length'
 /** A month, a season or all of it on one page: what it cost, what it took, what it brought. Printed, or taken as a table. */
 const store = useRefitStore()
 const route = useRoute()
-const { money, say, sayWhole } = useMoney()
+const { money, currency, say, sayWhole } = useMoney()
 /** In columns; nothing is a dash. */
 const col = (minor: number) => (minor === 0 ? '–' : sayWhole(minor))
 const { sayDate } = useDates()
@@ -67,6 +68,24 @@ const csv = computed(() => {
 })
 const spendId = ref<string | null>(null)
 const print = () => window.print()
+const paper = useBookPrint()
+const jobs = computed(() => new Map(store.rows.job.map((one) => [one.id, one.title])))
+const systems = computed(() => new Map(store.rows.system.map((one) => [one.id, one.name])))
+function asPdf() {
+  const label = current.value?.label ?? ''
+  const boatName = store.refit?.boatName ?? ''
+  const blocks = reportBlocks(report.value, {
+    label,
+    currency: currency.value,
+    personOf: (id) => names.value.get(id) ?? '',
+    forWhat: (line) =>
+      jobs.value.get(line.jobId ?? '') ?? systems.value.get(line.systemId ?? '') ?? '',
+    plannedMinor: money.value.plannedMinor,
+    today: store.derived.today,
+  })
+  const name = `${boatName} ${label}`.replace(/[^\w-]+/g, '-').toLowerCase()
+  void paper.printBlocks(`${boatName}, ${label}`, blocks, `${name}.pdf`)
+}
 const rows = computed(() => report.value.lines.map((one) => ({ ...one, id: one.key })))
 </script>
 
@@ -81,16 +100,14 @@ const rows = computed(() => report.value.lines.map((one) => ({ ...one, id: one.k
           :options="spans"
           @update:model-value="chosen = $event ?? 'all'"
         />
-        <button
-          class="btn"
-          title="On paper, or as a PDF where the printer offers it"
-          @click="print"
-        >
-          Print or PDF
+        <button class="btn" @click="print">Print</button>
+        <button class="btn" :disabled="paper.printing.value !== null" @click="asPdf">
+          {{ paper.printing.value === null ? 'As a PDF' : 'Laying the pages…' }}
         </button>
         <a class="btn" :href="csv" download>As a table</a>
       </div>
     </div>
+    <p v-if="paper.wrong.value" class="text-redlead" role="alert">{{ paper.wrong.value }}</p>
     <dl class="mt-3 grid gap-x-6 gap-y-1 sm:grid-cols-2">
       <div class="flex justify-between gap-3 border-b border-rule2">
         <dt>Inches earned</dt>
