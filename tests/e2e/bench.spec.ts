@@ -98,8 +98,10 @@ test('five benches go on five jobs, on the phone', async ({ browser }) => {
   await putOnJob(page, /^Sister the soft beam/)
   // The same answer for another job is another answer: the first one stays.
   await putOnJob(page, /^Battery shelf cracked/)
-  const glued = (await rows()).keptSum.filter((one) => one.sumKey === 'glue-for-a-joint')
-  expect(new Set(glued.map((one) => one.jobId)).size).toBe(2)
+  // What the page says of the first still stands there: the second is waited for where it is kept.
+  const glued = async () =>
+    (await rows()).keptSum.filter((one) => one.sumKey === 'glue-for-a-joint')
+  await expect.poll(async () => new Set((await glued()).map((one) => one.jobId)).size).toBe(2)
 
   const now = await rows()
   const names = now.part.map((one) => one.name)
