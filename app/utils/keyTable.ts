@@ -49,7 +49,6 @@ export const keyTable = {
   },
   launchBook: { keys: ['b'], shown: 'b', what: 'In Launch: ask for the day' },
   launchSign: { keys: ['t'], shown: 't', what: 'In Launch: tick and sign the line in focus' },
-  launchPrint: { keys: ['p'], shown: 'p', what: 'Launch day, damage card: print it' },
   launchDay: { keys: ['d'], shown: 'd', what: 'In Launch: the day hour by hour' },
   storesMove: {
     keys: [],
@@ -65,7 +64,11 @@ export const keyTable = {
     what: 'In Kits: the thing in focus goes to the work, or back',
   },
   pageNext: { keys: ['e'], shown: 'e', what: 'In Sequence, Stores and Money: the next page' },
-  pagePrint: { keys: ['p'], shown: 'p', what: 'In Stores and Money: print the page' },
+  pagePrint: {
+    keys: ['p'],
+    shown: 'p',
+    what: 'In Stores and Money, Launch day, damage card: print it',
+  },
   benchMove: {
     keys: ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'],
     shown: '← → ↑ ↓',

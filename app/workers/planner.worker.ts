@@ -10,7 +10,7 @@ import type { PriorityBasis } from '#core/plan/priority'
 import { bestPlan, usualIterations } from '#core/plan/improve'
 import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
-import { chancesBought, chancesWithEach } from '#core/forecast/chances'
+import { chancesBought, chancesWithEach, comparedRuns } from '#core/forecast/chances'
 import type { ChanceBought, ChanceWith } from '#core/forecast/chances'
 import { keepChance } from '#core/forecast/keeps'
 import type { KeepChance } from '#core/forecast/keeps'
@@ -58,9 +58,6 @@ const seed = 1
 
 /** Progress of a whole plan is told so often at most, ms. */
 const toldEveryMs = 100
-
-/** Runs of either side where two plans are compared by chance. */
-const comparedRuns = 150
 
 /** For so long the refit as it is need not be laid again between two questions, ms. */
 const askedAnewMs = 60_000

@@ -25,6 +25,8 @@ export interface ChanceBought {
 }
 
 const seed = 1
+/** Runs of either side where plans are compared by chance. */
+export const comparedRuns = 150
 const none: ChanceSide = { chance: null, aimedOn: null, likelyOn: null }
 
 /** `from`, `share`: how far all that is asked is before it, and what part of it this is. */

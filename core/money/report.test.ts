@@ -1,11 +1,11 @@
 /** What a month brought, by hand, and the same money however it is cut into months. */
 import { expect, it } from 'vitest'
+import { reportBlocks } from '../book/reportBlocks'
 import { moneyTable } from '../exchange/moneyTable'
 import { derive } from '../progress/derive'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { moneyOf } from './accounts'
 import { moneyReport, spanOfMonth } from './report'
-import { reportBlocks } from './reportBlocks'
 
 const now = Date.UTC(2027, 3, 17, 12)
 const at = (text: string) => Date.parse(`${text}T12:00:00Z`)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
+import { comparedRuns } from '#core/forecast/chances'
 import type { Option } from '#core/choices/choose'
 import type { ChangeItem } from '#core/model/changes'
 
@@ -77,22 +78,18 @@ const likely = (on: string | null) => (on === null ? 'no likely day' : `likely $
         </template>
       </UiTable>
       <p class="mt-1 text-sm text-ink2">
-        By 150 runs of the plan with each, with the same luck; a difference of less than 4 may be
-        chance.
+        By {{ comparedRuns }} runs of the plan with each, with the same luck; a difference of less
+        than 4 may be chance.
       </p>
     </template>
-    <p v-else class="mt-2">
-      <button class="btn" :disabled="progress !== null || planner.busy" @click="start">
-        Weigh them by chance
-      </button>
-      <progress
-        v-if="progress !== null"
-        :value="progress"
-        max="1"
-        class="ml-3 w-32 align-middle"
-        aria-label="Runs done"
-      />
-    </p>
-    <p v-if="failed" class="mt-1 text-redlead" role="alert">{{ failed }}</p>
+    <UiAskRuns
+      v-else
+      class="mt-2"
+      label="Weigh them by chance"
+      :disabled="planner.busy"
+      :progress="progress"
+      :failed="failed"
+      @ask="start"
+    />
   </section>
 </template>

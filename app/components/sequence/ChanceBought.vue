@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { comparedRuns } from '#core/forecast/chances'
 import type { ChangeItem } from '#core/model/changes'
 
 /** The chance that a change buys, by the same runs with and without it; made when somebody asks. */
@@ -44,21 +45,17 @@ const columns = [
         ></template
       >
     </UiTable>
-    <template v-else>
-      <button class="btn btn-small" :disabled="progress !== null" @click="start">
-        What are the chances then?
-      </button>
-      <progress
-        v-if="progress !== null"
-        :value="progress"
-        max="1"
-        class="ml-3 w-32 align-middle"
-        aria-label="Runs done"
-      />
-    </template>
+    <p v-else-if="found">No gate has a likely day, now or then.</p>
+    <UiAskRuns
+      v-else
+      label="What are the chances then?"
+      :progress="progress"
+      :failed="failed"
+      @ask="start"
+    />
     <p v-if="rows.length > 0" class="mt-1 text-sm text-ink2">
-      By 150 runs of each plan with the same luck; a difference of less than 4 may be chance.
+      By {{ comparedRuns }} runs of each plan with the same luck; a difference of less than 4 may be
+      chance.
     </p>
-    <p v-if="failed" class="mt-1 text-redlead" role="alert">{{ failed }}</p>
   </div>
 </template>

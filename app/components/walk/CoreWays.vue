@@ -115,7 +115,7 @@ function costOf(days: number | null): string {
   )
   return minor === null || minor <= 0
     ? ''
-    : ` ${formatMoney(minor, store.refit?.currency ?? 'EUR')} for those days in the yard.`
+    : ` ${formatMoney(minor, store.refit?.currency ?? 'EUR')} more for those days in the yard, the berth taken off.`
 }
 async function make(way: CoreWay, gateId: string | null) {
   const made = itemsOf(way, gateId)

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { moneyReport, spanOfMonth } from '#core/money/report'
-import { reportBlocks } from '#core/money/reportBlocks'
+import { reportBlocks } from '#core/book/reportBlocks'
 import type { Span } from '#core/money/report'
+import { reportFigures, reportNote } from '#core/money/reportWords'
 import { sayMonth } from '#core/time/say'
-import { formatHours } from '#core/units/hours'
-import { formatInches } from '#core/units/length'
 
 /** A month, a season or all of it on one page: what it cost, what it took, what it brought. Printed, or taken as a table. */
 const store = useRefitStore()
@@ -56,12 +55,8 @@ const report = computed(() =>
   ),
 )
 const names = computed(() => new Map(store.rows.person.map((one) => [one.id, one.name])))
-const took = computed(() =>
-  report.value.plannedHours > 0 ? report.value.tookHours / report.value.plannedHours : null,
-)
-const perInch = computed(() =>
-  report.value.inches > 0 ? Math.round(report.value.spentMinor / report.value.inches) : null,
-)
+const personOf = (id: string) => names.value.get(id) ?? ''
+const figures = computed(() => reportFigures(report.value, currency.value, personOf))
 const csv = computed(() => {
   const { span } = report.value
   return `/api/refits/${store.refitId}/money.csv?from=${span.from}&to=${span.to}`
@@ -77,7 +72,7 @@ function asPdf() {
   const blocks = reportBlocks(report.value, {
     label,
     currency: currency.value,
-    personOf: (id) => names.value.get(id) ?? '',
+    personOf,
     forWhat: (line) =>
       jobs.value.get(line.jobId ?? '') ?? systems.value.get(line.systemId ?? '') ?? '',
     plannedMinor: money.value.plannedMinor,
@@ -109,42 +104,13 @@ const rows = computed(() => report.value.lines.map((one) => ({ ...one, id: one.k
     </div>
     <p v-if="paper.wrong.value" class="text-redlead" role="alert">{{ paper.wrong.value }}</p>
     <dl class="mt-3 grid gap-x-6 gap-y-1 sm:grid-cols-2">
-      <div class="flex justify-between gap-3 border-b border-rule2">
-        <dt>Inches earned</dt>
-        <dd class="cond">
-          {{ formatInches(report.inches)
-          }}<template v-if="perInch !== null">, {{ say(perInch) }} an inch</template>
-        </dd>
-      </div>
-      <div class="flex justify-between gap-3 border-b border-rule2">
-        <dt>Steps closed</dt>
-        <dd class="cond">{{ report.stepsClosed }}</dd>
-      </div>
-      <div class="flex justify-between gap-3 border-b border-rule2">
-        <dt>Hours written down</dt>
-        <dd class="cond text-right">
-          {{ formatHours(report.hours)
-          }}<template v-if="report.hoursByPerson.length > 0"
-            >:
-            {{
-              report.hoursByPerson
-                .map((one) => `${names.get(one.personId) ?? 'somebody'} ${formatHours(one.hours)}`)
-                .join(', ')
-            }}</template
-          >
-        </dd>
-      </div>
-      <div class="flex justify-between gap-3 border-b border-rule2">
-        <dt>For an hour planned it took</dt>
-        <dd class="cond">{{ took === null ? 'nothing measured' : formatHours(took) }}</dd>
-      </div>
-      <div class="flex justify-between gap-3 border-b border-rule2">
-        <dt>Taken from the contingency</dt>
-        <dd class="cond">{{ say(report.burntMinor) }}</dd>
-      </div>
-      <div class="flex justify-between gap-3 border-b border-rule2">
-        <dt>Things found</dt>
-        <dd class="cond">{{ report.found }}</dd>
+      <div
+        v-for="[name, value] in figures"
+        :key="name"
+        class="flex justify-between gap-3 border-b border-rule2"
+      >
+        <dt>{{ name }}</dt>
+        <dd class="cond text-right">{{ value }}</dd>
       </div>
     </dl>
     <CostMonths :months="report.months" :span="report.span" class="mt-5" />
@@ -194,9 +160,6 @@ const rows = computed(() => report.value.lines.map((one) => ({ ...one, id: one.k
       @spend="spendId = $event"
     />
     <SpendDialog :open="spendId !== null" :spend-id="spendId" :start="{}" @close="spendId = null" />
-    <p class="mt-3 text-sm text-ink2">
-      By {{ sayDate(store.derived.today) }}. Hours with the way and set-up; an hour planned against
-      work alone, of the {{ report.stepsClosed }} steps closed those with hours of work.
-    </p>
+    <p class="mt-3 text-sm text-ink2">{{ reportNote(report, store.derived.today) }}</p>
   </article>
 </template>

@@ -34,7 +34,7 @@ const worst = computed(() =>
 const sayMinutes = (minutes: number | null | undefined) =>
   minutes === undefined ? '' : minutes === null ? 'the pump holds it' : `${Math.ceil(minutes)} min`
 const print = () => window.print()
-useKeyScope({ launchPrint: print })
+useKeyScope({ pagePrint: print })
 </script>
 
 <template>

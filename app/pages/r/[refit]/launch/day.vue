@@ -214,7 +214,7 @@ const sheetLine = computed(() =>
     : 'The crane firm’s lift plan decides.',
 )
 const print = () => window.print()
-useKeyScope({ launchPrint: print })
+useKeyScope({ pagePrint: print })
 const stops = computed(
   () =>
     [...(ready.value?.openings ?? []), ...(ready.value?.before ?? [])].filter(

@@ -1,10 +1,10 @@
 /** A month or a season on paper: the same figures as on its page, in the blocks that books are made of. */
-import type { Block } from '../book/blocks'
+import { exactMoney, formatMoney } from '../money/money'
+import type { MoneyReport } from '../money/report'
+import { reportFigures, reportNote } from '../money/reportWords'
 import { sayDate, sayMonth } from '../time/say'
-import { formatHours } from '../units/hours'
 import { formatInches } from '../units/length'
-import { exactMoney, formatMoney } from './money'
-import type { MoneyReport } from './report'
+import type { Block } from './blocks'
 
 export interface ReportNames {
   /** 'April 2027', 'Season two'. */
@@ -27,15 +27,6 @@ export function reportBlocks(report: MoneyReport, names: ReportNames): Block[] {
   const col = (minor: number) => (minor === 0 ? '–' : exactMoney(minor, currency))
   const sum = (of: (one: MoneyReport['accounts'][number]) => number) =>
     report.accounts.reduce((all, one) => all + of(one), 0)
-  const hours = report.hoursByPerson.map(
-    (one) => `${personOf(one.personId) || 'somebody'} ${formatHours(one.hours)}`,
-  )
-  const perInch =
-    report.inches > 0 ? `, ${say(Math.round(report.spentMinor / report.inches))} an inch` : ''
-  const took =
-    report.plannedHours > 0
-      ? formatHours(report.tookHours / report.plannedHours)
-      : 'nothing measured'
   const inMonths = report.months.filter(
     (one) => one.month >= report.span.from.slice(0, 7) && one.month <= report.span.to.slice(0, 7),
   )
@@ -43,14 +34,7 @@ export function reportBlocks(report: MoneyReport, names: ReportNames): Block[] {
     { kind: 'heading', level: 1, text: `${names.label}: ${say(report.spentMinor)} paid` },
     {
       kind: 'list',
-      items: [
-        `Inches earned: ${formatInches(report.inches)}${perInch}`,
-        `Steps closed: ${report.stepsClosed}`,
-        `Hours written down: ${[formatHours(report.hours), hours.join(', ')].filter(Boolean).join(': ')}`,
-        `For an hour planned it took: ${took}`,
-        `Taken from the contingency: ${say(report.burntMinor)}`,
-        `Things found: ${report.found}`,
-      ],
+      items: reportFigures(report, currency, personOf).map(([name, value]) => `${name}: ${value}`),
     },
     { kind: 'heading', level: 3, text: 'By system' },
     {
@@ -108,9 +92,6 @@ export function reportBlocks(report: MoneyReport, names: ReportNames): Block[] {
             ['Together', '', '', col(report.spentMinor)],
           ],
         },
-    {
-      kind: 'text',
-      text: `By ${sayDate(names.today)} ${year}. Hours with the way and set-up; an hour planned against work alone, of the steps closed those with hours of work.`,
-    },
+    { kind: 'text', text: reportNote(report, names.today) },
   ]
 }
