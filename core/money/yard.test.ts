@@ -1,12 +1,10 @@
 /** What is known of a yard's prices before anybody wrote one down, and when some are. */
 import { expect, it } from 'vitest'
-import { supposing } from '../model/applyChange'
-import { emptyRows } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { starterChanges } from '../model/starter'
 import { wayMoney } from '../launchWays/cost'
 import { firstPass, makePlan } from '../plan/makePlan'
 import { prepare } from '../plan/prepare'
+import { begunRefit } from '../testing/firstAnswers'
 import { dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { noticeDaysOf, tariffOf } from './yard'
@@ -19,25 +17,7 @@ const now = Date.UTC(2027, 3, 17, 8)
 
 /** A refit as the first five answers make it, ashore since 1 April, its yard asking `prices`. */
 function begun(prices: Partial<Tariff>): RefitRows {
-  let at = 0
-  const items = starterChanges(
-    'r',
-    {
-      boatName: 'Plover',
-      loaM: 12,
-      zone: 'UTC',
-      currency: 'EUR',
-      units: 'metric',
-      people: [{ name: 'Ida', weekdays: [6, 7], from: '08:00', to: '17:00' }],
-      travelMin: 30,
-      liftOutOn: '2027-04-01',
-      launchOn: '2027-05-21',
-      alreadyAshore: true,
-      today: '2027-04-17',
-    },
-    () => `i${at++}`,
-  )
-  const rows = supposing(emptyRows(), items)
+  const rows = begunRefit()
   return { ...rows, yardTariff: rows.yardTariff.map((one) => ({ ...one, ...prices })) }
 }
 const meterOf = (rows: RefitRows) => yardMeter(rows, null, clock, '2027-04-17')

@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { supposing } from '../model/applyChange'
 import { newRow } from '../model/newRow'
-import { emptyRows } from '../model/refit'
 import type { RefitRows } from '../model/refit'
-import { starterChanges } from '../model/starter'
 import { systemKinds } from '../model/words'
+import { begunRefit } from '../testing/firstAnswers'
 import { recipeBook } from './book'
 import { starterJobs } from './starterJobs'
 import type { OthersGo } from './starterJobs'
@@ -12,27 +11,7 @@ import { starterList } from './starterList'
 
 let last = 0
 const newId = () => `s${last++}`
-const fresh = () =>
-  supposing(
-    emptyRows(),
-    starterChanges(
-      'r',
-      {
-        boatName: 'Test',
-        loaM: 12,
-        zone: 'Europe/Dublin',
-        currency: 'EUR',
-        units: 'metric',
-        people: [{ name: 'Ida', weekdays: [6], from: '09:00', to: '17:00' }],
-        travelMin: 30,
-        liftOutOn: '2027-04-01',
-        launchOn: '2027-05-21',
-        alreadyAshore: true,
-        today: '2027-04-17',
-      },
-      newId,
-    ),
-  )
+const fresh = begunRefit
 
 describe('the starter list', () => {
   it('has a job for every system, each with a recipe that stands or steps', () => {

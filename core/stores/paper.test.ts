@@ -255,6 +255,9 @@ describe('a trade’s sheet', () => {
     // A day and a half is Thursday and the Tuesday after; with half a day that was taken before, only one day more.
     expect(untilOf({})).toBe('2027-05-11')
     expect(untilOf({}, [wire, pin])).toBe('2027-05-06')
+    // A day that is begun is a day on which they come.
+    const begun = { ...pin, proposalDays: 1.25 }
+    expect(untilOf({}, [begun], begun)).toBe('2027-05-11')
     // Friday and Monday where nobody said on which days they come.
     expect(untilOf({ to: '2027-05-06', comesOn: [] })).toBe('2027-05-10')
     expect(untilOf({}, [pin], pin, 'left')).toBeNull()

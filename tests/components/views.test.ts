@@ -11,14 +11,12 @@ import { entities, entityNames } from '#core/model/entities'
 import type { EntityName, Row } from '#core/model/entities'
 import type { Field, Fields } from '#core/model/field'
 import { isComputed } from '#core/model/references'
-import { supposing } from '#core/model/applyChange'
-import { emptyRows } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
-import { starterChanges } from '#core/model/starter'
 import { checkRow, ruleContext } from '#core/model/rules'
 import { makePlan } from '#core/plan/makePlan'
 import { add, emptyRefit, job, step } from '#core/testing/build'
 import type { Building } from '#core/testing/build'
+import { begunRefit } from '#core/testing/firstAnswers'
 import { useKeys } from '../../app/composables/useKeys'
 import { openOn } from './fakeServer'
 import { route } from './setup'
@@ -190,9 +188,7 @@ describe('a refit begun with five answers, and two jobs', () => {
   const now = Date.UTC(2027, 3, 17, 8)
   /** Nobody does the mechanics that the launch waits for; the other job wants a part of nobody's shop at no price. */
   function begun(): RefitRows {
-    let made = 0
-    const items = starterChanges('r', answers, () => `n${made++}`)
-    const rows = { ...supposing(emptyRows(), items) } as Building
+    const rows = { ...begunRefit() } as Building
     for (const entity of ['job', 'step', 'part'] as const) Object.assign(rows, { [entity]: [] })
     job(rows, 'Engine', { gateId: rows.gate[0]?.id ?? null })
     step(rows, 'Engine', 'oil', { skill: 'mechanics', title: 'Oil' })
@@ -203,19 +199,6 @@ describe('a refit begun with five answers, and two jobs', () => {
     add(rows, 'plan', 'plan', { inputsHash: '', at: now, seed: 1, iterations: 1, result })
     return rows
   }
-  const answers = {
-    boatName: 'Plover',
-    loaM: 12,
-    zone: 'UTC',
-    currency: 'EUR',
-    units: 'metric',
-    people: [{ name: 'Ida', weekdays: [6, 7], from: '08:00', to: '17:00' }],
-    travelMin: 30,
-    liftOutOn: '2027-04-01',
-    launchOn: '2027-05-21',
-    alreadyAshore: true,
-    today: '2027-04-17',
-  } as const
   const said = async (path: string, query = {}) => {
     const [, load] = pages.find(([one]) => one === path) ?? []
     if (!load) throw new Error(`there is no page ${path}`)
