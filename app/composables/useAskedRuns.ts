@@ -9,11 +9,17 @@ export function useAskedRuns<Found>(
   const failed = ref('')
   const found = shallowRef<Found | null>(null)
   let mine = 0
-  const forget = (): void => {
+  function forget(): void {
     mine++
     progress.value = null
     failed.value = ''
     found.value = null
+  }
+  /** What was asked is of something that changed since: it is said, where anything was asked at all. */
+  function outdate(): void {
+    const wasAsked = progress.value !== null || found.value !== null
+    forget()
+    if (wasAsked) failed.value = 'Something changed since it was asked. Ask again.'
   }
   onScopeDispose(forget)
 
@@ -34,5 +40,5 @@ export function useAskedRuns<Found>(
       if (asked === mine) progress.value = null
     }
   }
-  return { progress, failed, found, start, forget }
+  return { progress, failed, found, start, outdate }
 }

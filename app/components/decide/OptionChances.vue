@@ -12,11 +12,14 @@ const props = defineProps<{
 const store = useRefitStore()
 const planner = usePlannerStore()
 const { sayDate } = useDates()
-const { progress, failed, found, start, forget } = useAskedRuns((onProgress) =>
+const { progress, failed, found, start, outdate } = useAskedRuns((onProgress) =>
   planner.chancesWithEach(props.options.map(props.draftOf), onProgress),
 )
-/** What was weighed is of the options and the plan as they were. */
-watch(() => [props.options, planner.hash], forget)
+/** What was weighed is of the options and the plan as they were; other rows, as a forecast that comes in, change nothing. */
+watch(
+  () => [planner.hash, ...props.options.map((one) => `${one.id} ${one.version}`)].join(),
+  outdate,
+)
 /** Gates that any option gives a day; the others say nothing about it. */
 const gates = computed(() =>
   store.derived.gates
