@@ -11,7 +11,8 @@ export default defineConfig({
   expect: { timeout: 45_000 },
   // Each file has a server of its own. A page waits now and then, so that one more than the cores keeps them busy.
   workers: availableParallelism() + 1,
-  retries: 0,
+  // A second try tells a slow moment of the machine from a fault; `npm test` names what needed one.
+  retries: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

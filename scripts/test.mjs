@@ -1,6 +1,6 @@
 /** npm test: lint, types, nothing unused, licences, unit and server tests, build, end-to-end. Ends with the count on a line of its own. */
 import { spawn } from 'node:child_process'
-import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureDebian, ensurePackages, root, run } from './prepare.mjs'
 
@@ -47,6 +47,31 @@ function suite(name, command, args, file, count) {
   )
 }
 
+/** What the pages of failed tests said while they failed: messages, dialogs and where the focus was. */
+function sayPages() {
+  const folder = join(results, 'e2e')
+  for (const name of existsSync(folder) ? readdirSync(folder) : []) {
+    const file = join(folder, name, 'error-context.md')
+    if (!existsSync(file)) continue
+    const lines = readFileSync(file, 'utf8').split('\n')
+    const end = lines.findIndex((line) => line.startsWith('# Test source'))
+    const telling = /^\s*- (status|alert|dialog|paragraph.*(saved|answer))|\[active\]/
+    const page = lines
+      .slice(0, end)
+      .flatMap((line, at) => (telling.test(line) ? lines.slice(at, at + 3) : []))
+    console.log([`the page of ${name}:`, ...page].join('\n'))
+  }
+}
+
+/** Names the tests that passed only when they were tried again, with what they said the first time. */
+function sayFlaky({ suites = [], specs = [] }) {
+  for (const one of suites) sayFlaky(one)
+  for (const { title, file, tests } of specs)
+    for (const { status, results: tries } of tests)
+      if (status === 'flaky')
+        console.log(`NEEDED A SECOND TRY  ${file}: ${title}\n${tries[0].error?.message ?? ''}`)
+}
+
 // However this ends, the count is the last line; breaking off is a failure too.
 process.on('exit', (code) => {
   if (code !== 0 && failed === 0) failed = 1
@@ -84,8 +109,10 @@ suite(
   join(results, 'unit.json'),
   (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
 )
-suite('end to end', 'npx', ['playwright', 'test'], join(results, 'e2e.json'), ({ stats }) => ({
-  passed: stats.expected + stats.flaky,
-  failed: stats.unexpected,
-}))
+suite('end to end', 'npx', ['playwright', 'test'], join(results, 'e2e.json'), (report) => {
+  sayFlaky(report)
+  const { expected, flaky, unexpected } = report.stats
+  return { passed: expected + flaky, failed: unexpected }
+})
+sayPages()
 process.exit(failed === 0 ? 0 : 1)

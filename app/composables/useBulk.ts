@@ -51,7 +51,7 @@ export function useBulk(shown: () => readonly Job[]) {
     const [into, ...others] = jobs.value
     if (!into) return
     const outcome = mergeJobs(store.rows, into, others)
-    if (!outcome.ok) toasts.say(outcome.message)
+    if (!outcome.ok) toasts.say(outcome.message, true)
     else if (await store.attempt(`Merge ${jobs.value.length} jobs`, outcome.value.items)) {
       toasts.say(outcome.value.said)
       clear()

@@ -11,6 +11,18 @@ export function useDevice() {
   const timer = useLocalStorage('inch-ahead.timer', { since: 0, stepId: '', refitId: '' })
   /** Buttons for one hand stand for the left one. */
   const leftHand = useLocalStorage<boolean>('inch-ahead.leftHand', false)
+  /** Runs of the plan are made by themselves after a change; off, only when somebody asks: on a battery. */
+  const runsByItself = useLocalStorage<boolean>('inch-ahead.runsByItself', true)
   const lastRefitId = useLocalStorage<string>('inch-ahead.lastRefit', '')
-  return { deviceId, personId, lastZoneId, light, alarms, timer, leftHand, lastRefitId }
+  return {
+    deviceId,
+    personId,
+    lastZoneId,
+    light,
+    alarms,
+    timer,
+    leftHand,
+    runsByItself,
+    lastRefitId,
+  }
 }

@@ -21,6 +21,7 @@ export const useOddsStore = defineStore('odds', () => {
   const planner = usePlannerStore()
   const time = useTimeStore()
   const toasts = useToastStore()
+  const { runsByItself } = useDevice()
   /** Share of the runs made; null: none are being made. */
   const progress = ref<number | null>(null)
   const failed = ref('')
@@ -96,7 +97,7 @@ export const useOddsStore = defineStore('odds', () => {
   function runSoon(): void {
     if (timer) clearTimeout(timer)
     timer = null
-    if (wanted.value === '' || isFresh.value || !store.connected) return
+    if (wanted.value === '' || isFresh.value || !store.connected || !runsByItself.value) return
     if (isLarge.value || !store.rows.step.some(isOpen)) return
     timer = setTimeout(() => {
       // Somebody else's may have come in meanwhile, or a closer look is under way.
@@ -104,7 +105,7 @@ export const useOddsStore = defineStore('odds', () => {
     }, quietMs)
   }
   watch(
-    [wanted, () => store.connected, () => planner.busy],
+    [wanted, () => store.connected, () => planner.busy, runsByItself],
     ([of], before) => {
       if (of !== before[0]) {
         if (progress.value === null) crew.stop()
@@ -122,6 +123,7 @@ export const useOddsStore = defineStore('odds', () => {
     if (readyTimer) clearTimeout(readyTimer)
     readyTimer = null
     if (lookers.value === 0 || isLarge.value || progress.value !== null || planner.busy) return
+    if (!runsByItself.value) return
     if (!isFresh.value || stored.value?.runs === wholeRuns) return
     readyTimer = setTimeout(() => void begin(), readyMs)
   }
@@ -147,5 +149,16 @@ export const useOddsStore = defineStore('odds', () => {
 
   const runWhole = (): Promise<void> => run(wholeRuns, workers)
 
-  return { stored, isFresh, isLarge, wanted, progress, failed, runWhole, lookCloser, cancel }
+  return {
+    stored,
+    isFresh,
+    isLarge,
+    runsByItself,
+    wanted,
+    progress,
+    failed,
+    runWhole,
+    lookCloser,
+    cancel,
+  }
 })

@@ -12,6 +12,8 @@ export const usePictureStore = defineStore('pictures', () => {
   const toasts = useToastStore()
   const waiting = ref(0)
   let sending: Promise<unknown> = Promise.resolve()
+  /** Those that are on their way from the hand of whoever took them. */
+  const inHand = new Set<string>()
 
   const offline = (error: unknown) =>
     error instanceof ProblemError && error.problem.code === 'offline'
@@ -29,9 +31,12 @@ export const usePictureStore = defineStore('pictures', () => {
   async function add(file: Blob, fields: Readonly<Record<string, unknown>>): Promise<Sent> {
     const { refitId } = store
     const picture = { id: newId(), fields, file }
+    inHand.add(picture.id)
     const kept = await keepPicture(refitId, picture)
     try {
       await send(refitId, picture)
+      // Somebody answers: what waited can go too.
+      if (waiting.value > 0) sendSoon()
       return 'sent'
     } catch (error) {
       if (offline(error) && kept) {
@@ -40,13 +45,15 @@ export const usePictureStore = defineStore('pictures', () => {
       }
       await dropPicture(refitId, picture.id)
       throw error
+    } finally {
+      inHand.delete(picture.id)
     }
   }
 
   /** Sends what waits, one after the other. What is refused now is said and goes. */
   async function sendWaiting(): Promise<void> {
     const { refitId } = store
-    const list = await waitingPictures(refitId)
+    const list = (await waitingPictures(refitId)).filter((one) => !inHand.has(one.id))
     waiting.value = list.length
     for (const picture of list) {
       try {
@@ -60,11 +67,12 @@ export const usePictureStore = defineStore('pictures', () => {
       }
     }
   }
+  const sendSoon = (): void => {
+    sending = sending.then(sendWaiting, sendWaiting)
+  }
   watch(
     () => store.status === 'ready' && store.connected,
-    (able) => {
-      if (able) sending = sending.then(sendWaiting, sendWaiting)
-    },
+    (able) => able && sendSoon(),
     { immediate: true },
   )
   return { waiting, add }

@@ -22,7 +22,7 @@ import { sayLack } from '#core/today/lacks'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
 import { snapshotFigures } from '#core/week/review'
-import type { PlanAnswer, Planner, WaysAnswer } from '~/workers/planner.worker'
+import type { PlanAnswer, Planner, WaysAnswer } from '~/workers/plannerWork'
 import { PlannerLink, Superseded } from '~/workers/plannerLink'
 
 /** Edits that come in a bunch are planned once. */
@@ -129,6 +129,17 @@ export const usePlannerStore = defineStore('planner', () => {
     const accepted = toRaw(store.accepted)
     return said(
       await quietly(isWanted, (remote) => remote.whatIf(time.now, accepted, plain(items))),
+    )
+  }
+  /** When each job ashore would be ready for a launch with changes, UTC ms, as long as it is wanted. */
+  async function quietReady(
+    items: readonly ChangeItem[],
+    haulOutId: string,
+    isWanted: () => boolean,
+  ): Promise<ReadonlyMap<string, number> | null> {
+    const accepted = toRaw(store.accepted)
+    return quietly(isWanted, (remote) =>
+      remote.readyWith(time.now, accepted, plain(items), haulOutId),
     )
   }
   function said(answer: WhatIf | null): Consequence | null {
@@ -313,8 +324,10 @@ export const usePlannerStore = defineStore('planner', () => {
       failed.value = ''
       ranking.value = standing.ranking
       if (made) await accept(wanted, made, rows)
-      else if (accepted) kept.keep(rows, today, { ...unmade, plan: accepted, ...standing })
-      await keepWeek(made !== null)
+      else if (accepted) {
+        kept.keep(rows, today, { ...unmade, plan: accepted, ...standing })
+        await keepWeek(false)
+      }
       void askDecideBy()
     } catch (error) {
       if (error instanceof Superseded) return
@@ -395,6 +408,7 @@ export const usePlannerStore = defineStore('planner', () => {
     whatIf,
     consequence,
     quietConsequence,
+    quietReady,
     take,
     afresh,
     takeAfresh,

@@ -10,13 +10,16 @@ import { derive } from '#core/progress/derive'
 import { zoneClock } from '#core/time/zone'
 import { browserPorts } from '~/sync/browserPorts'
 import { SyncMachine } from '~/sync/machine'
-import { differences, rebased, withWaiting } from '~/sync/outbox'
+import { differences, onTheirs, rebased, withWaiting } from '~/sync/outbox'
 import type { Ports } from '~/sync/ports'
+import type { Refusing } from '~/utils/fromField'
 
 /** A change that met somebody else's, waiting for a choice. */
 export interface OpenClash {
   readonly change: Change
   readonly clashes: readonly Clash[]
+  /** The refit was brought in anew meanwhile: versions of before mean nothing any more. */
+  readonly otherLife: boolean
 }
 
 /** The whole refit in memory, kept in step by the sync machine, changed through the one door. */
@@ -80,15 +83,24 @@ export const useRefitStore = defineStore('refit', () => {
   function clashOf(change: Change, error: unknown): OpenClash | null {
     if (!(error instanceof ProblemError)) return null
     const { code, clashes } = error.problem
-    if (code === 'clash') return { change, clashes: clashes ?? [] }
-    return code === 'otherLife' ? { change, clashes: differences(change, rows.value) } : null
+    if (code === 'clash') return { change, clashes: clashes ?? [], otherLife: false }
+    if (code !== 'otherLife') return null
+    return { change, clashes: differences(change, rows.value), otherLife: true }
   }
 
-  /** A change that waited is refused long after it was typed: it is set aside to be decided, or said. */
+  /** The fields from which changes came that wait. */
+  const fieldsOfWaiting = new Map<string, Refusing>()
+
+  /**
+   * A change that waited is refused long after it was typed: it is set aside to be decided, or said; at its field,
+   * when that is still on the screen.
+   */
   function refusedLater(change: Change, error: unknown): void {
+    const field = fieldsOfWaiting.get(change.changeId)
     const open = clashOf(change, error)
     if (open) aside.value = [...aside.value, open]
-    else toasts.say(`Not saved: “${change.label}”. ${sentenceOf(error)}`, true)
+    else if (!field?.(sentenceOf(error)))
+      toasts.say(`Not saved: “${change.label}”. ${sentenceOf(error)}`, true)
   }
 
   const underWay = new Set<Promise<unknown>>()
@@ -98,11 +110,16 @@ export const useRefitStore = defineStore('refit', () => {
    * waits here to be sent when the program answers again.
    */
   async function submit(label: string, items: readonly ChangeItem[]): Promise<boolean> {
+    const field = fieldNow()
     const change = changeOf(label, items, false)
     const sent = machine.send(change)
     underWay.add(sent)
     try {
-      await sent
+      if ((await sent) === 'waits' && field) {
+        const still = new Set(waiting.value.map((one) => one.changeId))
+        for (const id of fieldsOfWaiting.keys()) if (!still.has(id)) fieldsOfWaiting.delete(id)
+        fieldsOfWaiting.set(change.changeId, field)
+      }
       return true
     } catch (error) {
       const open = clashOf(change, error)
@@ -144,13 +161,15 @@ export const useRefitStore = defineStore('refit', () => {
   const submitQuietly = (label: string, items: readonly ChangeItem[]): Promise<void> =>
     machine.sendQuietly(changeOf(label, items, true))
 
-  /** Sends a clashing change again on top of what is there now. */
+  /** Sends a clashing change again on top of what was shown as theirs; what is newer is asked about again. */
   async function keepMine(): Promise<void> {
     const open = clash.value
     if (!open) return
     clash.value = null
-    await machine.catchUp()
-    await attempt(open.change.label, rebased(open.change.items, rows.value))
+    const { change, clashes, otherLife } = open
+    if (otherLife) await machine.catchUp()
+    const mine = otherLife ? rebased(change.items, rows.value) : onTheirs(change.items, clashes)
+    await attempt(change.label, mine)
   }
 
   async function keepTheirs(): Promise<void> {

@@ -29,6 +29,8 @@ class FakeServer {
   deaf = false
   /** What comes before the answer to a change: a bad signal. */
   signal: Promise<void> = Promise.resolve()
+  /** What an answer to a reading waits for, after it was read. */
+  onItsWay: Promise<void> = Promise.resolve()
   /** Takes the next change and loses the answer. */
   loseAnswer = false
   readonly asked: string[] = []
@@ -134,7 +136,9 @@ function window(server: FakeServer, storage = new Map<string, readonly Change[]>
           id,
           row: server.row({ entity, id }) ?? null,
         }))
-      return { epoch: server.epoch, seq: server.seq, rows }
+      const { epoch: life, seq } = server
+      await server.onItsWay
+      return { epoch: life, seq, rows }
     },
     send: async (_, change) => {
       server.hear()
@@ -324,6 +328,26 @@ describe('the sync machine', () => {
     await settle()
     expect(titles(machine.state.rows)).toEqual(['Also missed', 'Mast'])
     expect(machine.state.seq).toBe(server.seq)
+  })
+
+  it('does not bring back what was removed while an older answer was on its way', async () => {
+    const server = new FakeServer()
+    const { machine, settle } = window(server)
+    await machine.open('r')
+    server.pass(rename('x', 1, 'Missed'), false)
+    let arrive = () => {}
+    server.onItsWay = new Promise((resolve) => (arrive = resolve))
+    const asked = machine.catchUp()
+    const last = server.pass(
+      changeOf('z', [{ op: 'delete', entity: 'job', id: 'deck', baseVersion: 2 }]),
+      false,
+    )
+    for (const one of server.listeners) one.change({ ...last, seq: 2 })
+    for (const one of server.listeners) one.change({ ...last, seq: 3 })
+    arrive()
+    await asked
+    await settle()
+    expect(titles(machine.state.rows)).toEqual([])
   })
 
   it('reads a refit anew that was brought in anew, and refuses what was made for the one before', async () => {

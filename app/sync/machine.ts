@@ -268,6 +268,11 @@ export class SyncMachine {
       await this.readWhole()
       return
     }
+    if (missed.seq < this.now.seq) {
+      // What was heard while the answer was on its way is newer: a row that was removed would come back.
+      this.later('gap', gapMs, () => void this.catchUp())
+      return
+    }
     if (this.owed !== null && this.owed >= since) this.owed = null
     for (const at of [...this.ahead.keys()]) if (at <= missed.seq) this.ahead.delete(at)
     this.put({ connected: true, trouble: '' })

@@ -35,13 +35,20 @@ export function onTopOf(change: Change, waiting: readonly Change[], confirmed: R
   }
 }
 
-/** The same change on rows as they are now, for somebody who saw what stands there and keeps their own. */
+/** The same change on rows of another life, whose versions have nothing to do with those it was made on. */
 export const rebased = (items: readonly ChangeItem[], rows: RefitRows): ChangeItem[] =>
   items.map((item) =>
     item.op === 'create'
       ? item
       : { ...item, baseVersion: Number(rowOf(rows, item)?.version ?? item.baseVersion) },
   )
+
+/** The same change on top of what its maker was shown of others, and of nothing newer: that is asked about again. */
+export const onTheirs = (items: readonly ChangeItem[], clashes: readonly Clash[]): ChangeItem[] =>
+  items.map((item) => {
+    const theirs = clashes.find((one) => one.entity === item.entity && one.id === item.id)
+    return item.op === 'create' || !theirs ? item : { ...item, baseVersion: theirs.theirVersion }
+  })
 
 /** Fields in which a change differs from rows that came in its place: what is asked about before it is sent again. */
 export const differences = (change: Change, rows: RefitRows): Clash[] =>

@@ -17,6 +17,9 @@ const noServer = problem(
   'The program on this machine does not answer. Is it still running? Nothing you typed is lost: try again.',
 )
 
+/** An answer that was cut off on its way. */
+const unread = Symbol('unread')
+
 interface Asking {
   readonly method?: string
   readonly body?: unknown
@@ -58,9 +61,9 @@ async function ask<Result>(path: string, options: Asking): Promise<Result> {
   } catch {
     throw new ProblemError(noServer, 0)
   }
-  const answer: unknown = await response.json().catch(() => null)
-  if (response.ok) return answer as Result
-  throw new ProblemError(isProblem(answer) ? answer : noServer, response.status)
+  const answer: unknown = await response.json().catch(() => unread)
+  if (response.ok && answer !== unread) return answer as Result
+  throw new ProblemError(isProblem(answer) ? answer : noServer, response.ok ? 0 : response.status)
 }
 
 /** The bytes at a path; null: they are not there, or are not what they should be. Throws ProblemError when nobody answers. */

@@ -15,6 +15,9 @@ export interface ReadList {
   readonly said: string
 }
 
+/** What parts the columns is seen from so many records. */
+const linesToGuess = 20
+
 const separatorName: Readonly<Record<string, string>> = {
   ',': 'commas',
   ';': 'semicolons',
@@ -24,7 +27,13 @@ const separatorName: Readonly<Record<string, string>> = {
 
 /** Records of a delimited text with the line each begins on; blank ones left out. `broken`: line of a quote that never ends. */
 function recordsOf(text: string): { rows: ListRow[]; delimiter: string; broken: number | null } {
-  const parsed = Papa.parse<string[]>(text, { delimitersToGuess: [';', '\t', ',', '|'] })
+  // Blank lines have no columns, and would speak against every sign that parts two.
+  const { meta } = Papa.parse(text, {
+    delimitersToGuess: [';', '\t', ',', '|'],
+    preview: linesToGuess,
+    skipEmptyLines: 'greedy',
+  })
+  const parsed = Papa.parse<string[]>(text, { delimiter: meta.delimiter })
   let line = 1
   const rows: ListRow[] = []
   for (const cells of parsed.data) {

@@ -3,7 +3,7 @@ import { expose } from 'comlink'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import type { Remote } from 'comlink'
 import { emptyRows } from '#core/model/refit'
-import type { Planner } from './planner.worker'
+import type { Planner } from './plannerWork'
 import { PlannerLink, Superseded } from './plannerLink'
 import { Turns } from './turns'
 

@@ -4,7 +4,7 @@ import { rowsBetween } from '#core/model/applyChange'
 import { emptyRows } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
 import { watchLife, workerName } from './life'
-import type { Planner } from './planner.worker'
+import type { Planner } from './plannerWork'
 
 /** Work that was given up because newer work came. */
 export class Superseded extends Error {

@@ -4,7 +4,7 @@ import type { Values } from '#core/bench/ask'
 import type { UnitSystem } from '#core/units/length'
 import { inOwnWorker } from './ownWorker'
 import type { OwnWork } from './ownWorker'
-import type { SumProgress, SumSearcher } from './sum.worker'
+import type { SumProgress, SumSearcher } from './sumWork'
 
 /** Searches in a worker of its own, which can be ended in the midst of a round. */
 export const searchSum = (

@@ -26,7 +26,7 @@ const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
 
 /**
  * Of anything that came from outside (an address, a file) what has the shape of a sum's fields: lists where it asks for lists,
- * plain values elsewhere, a choice as the word it is kept by. The rest is left out; ranges are another matter.
+ * numbers and words where it asks for those, a choice as the word it is kept by. The rest is left out; ranges are another matter.
  */
 export function fittingValues(
   asks: readonly Ask[],
@@ -34,12 +34,12 @@ export function fittingValues(
 ): Record<string, Values[string]> {
   const fitting: Record<string, Values[string]> = {}
   if (!isObject(given)) return fitting
-  const cellOf = (cell: Cell, value: unknown): Scalar | undefined =>
-    !isScalar(value)
-      ? undefined
-      : typeof value === 'number' && (cell.is === 'pick' || cell.is === 'words')
-        ? String(value)
-        : value
+  const cellOf = (cell: Cell, value: unknown): Scalar | undefined => {
+    if (!isScalar(value)) return undefined
+    if (cell.is === 'pick' || cell.is === 'words')
+      return typeof value === 'number' ? String(value) : value
+    return typeof value === 'number' || value === null ? value : undefined
+  }
   for (const ask of asks) {
     const value = given[ask.key]
     if (ask.is !== 'lines') {

@@ -2,6 +2,7 @@ import type { ChangeItem } from '../model/changes'
 import { keysAfter } from '../model/order'
 import { inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
+import { usualFacts } from '../plan/facts'
 import type { JobDraft } from './readJobs'
 
 /** How drafts become rows. */
@@ -10,7 +11,20 @@ export interface Bringing {
   readonly hoursOtherwise: number | null
   /** When work that the list calls done was finished, UTC ms. */
   readonly doneAt: number
+  /** The longest that anybody is on the boat in one go, hours; 0: not known. */
+  readonly longestDayHours: number
 }
+
+/** True for work to come that is usually done in one go, and that no day of anybody is long enough for. */
+const isLongerThanADay = (
+  { operation, state }: JobDraft,
+  hours: number,
+  longestDayHours: number,
+): boolean =>
+  state !== 'done' &&
+  longestDayHours > 0 &&
+  hours > longestDayHours &&
+  usualFacts(operation).inOneGo
 
 /**
  * The change list that brings drafts in: a job each with one step that carries its name, its cost as a part,
@@ -19,7 +33,7 @@ export interface Bringing {
 export function draftChanges(
   drafts: readonly JobDraft[],
   rows: Pick<RefitRows, 'job'>,
-  { hoursOtherwise, doneAt }: Bringing,
+  { hoursOtherwise, doneAt, longestDayHours }: Bringing,
   newId: () => string,
 ): ChangeItem[] {
   const good = drafts
@@ -66,6 +80,8 @@ export function draftChanges(
           title,
           operation: draft.operation,
           hoursLikely: hours,
+          // A line is a whole job, not one coat: what no day is long enough for is left and taken up again.
+          splittable: isLongerThanADay(draft, hours, longestDayHours) ? true : null,
           wantedPersonId: draft.wantedPersonId,
           state: draft.state,
           doneAt: draft.state === 'done' ? doneAt : null,

@@ -26,7 +26,8 @@ const listed = (cells: readonly string[][], first = 2) =>
   cells.map((row, index) => ({ line: first + index, cells: row }))
 const made = (drafts: readonly JobDraft[], hoursOtherwise: number | null = null) => {
   let id = 0
-  return draftChanges(drafts, rows, { hoursOtherwise, doneAt: 1000 }, () => `n${++id}`)
+  const bringing = { hoursOtherwise, doneAt: 1000, longestDayHours: 7.5 }
+  return draftChanges(drafts, rows, bringing, () => `n${++id}`)
 }
 const stepsOf = (drafts: readonly JobDraft[], hoursOtherwise: number | null = null) =>
   made(drafts, hoursOtherwise).flatMap((item) =>
@@ -51,6 +52,22 @@ describe('pasted lines', () => {
       [3, 'Mast, boom and rig, 90m', null, null],
       [4, 'Paint 2 coats, white', null, null],
     ])
+  })
+  it('longer than any day are taken as work that may be left, where it is usually done in one go', () => {
+    const { table, columns } = linesToTable(
+      'Antifoul, 8h\nAntifoul keel, 7.5h\nSand the hull, 9h',
+      [],
+    )
+    const steps = stepsOf(readJobs(table, columns, rows))
+    expect(steps.map((one) => [one.title, one.operation, one.splittable])).toEqual([
+      ['Antifoul', 'antifoul', true],
+      ['Antifoul keel', 'antifoul', null],
+      ['Sand the hull', 'grind', null],
+    ])
+    // What is done was done, however long it took.
+    const header = ['Job', 'Hours', 'Done']
+    const done = readJobs(listed([['Antifoul', '8', 'x']]), guessColumns(header), rows)
+    expect(stepsOf(done).map((one) => [one.state, one.splittable])).toEqual([['done', null]])
   })
   it('read as the page says they do: a place may have a comma in it', () => {
     expect(read('Re-bed the bow cleat, 2h, Foredeck, port')).toEqual([

@@ -40,6 +40,9 @@ export function doubtsSaid(
     if (one.kind === 'kind')
       return `${upper(kind(one.of))} takes ${factorOf(one.of as Operation).toFixed(1)} × its guess`
     if (one.kind === 'part') return `Parts for “${steps.get(one.of)?.title ?? 'a step'}” come late`
+    if (one.kind === 'weather') return 'Days that suit work in the open'
+    if (one.kind === 'trade')
+      return `The trade for “${steps.get(one.of)?.title ?? 'a step'}” comes late`
     if (one.kind === 'prices') return 'How much dearer all is than its guess'
     if (one.kind === 'price') return `${accountName(one.of)}: prices not in writing`
     return 'All else, none of it large'

@@ -2,6 +2,8 @@
 import type { LiftCost, LiftDate, LiftOdds } from '../model/odds'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
+import { berthsOf } from '../money/berth'
+import type { Berths } from '../money/berth'
 import { daysMinor, noticeDaysOf, tariffOf } from '../money/yard'
 import type { Tariff } from '../money/yard'
 import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
@@ -39,13 +41,18 @@ interface LaunchRuns {
 }
 
 /** What a launch on a local day comes to, minor units: days ashore until then, and the berth she does not need meanwhile. */
-function costOn(tariff: Tariff, one: Ashore, clock: ZoneClock, loaM: number, now: number) {
+function costOn(
+  tariff: Tariff,
+  berths: Berths,
+  one: Ashore,
+  { clock, loaM, now }: { readonly clock: ZoneClock; readonly loaM: number; readonly now: number },
+) {
   const lifted = dayNumber(one.haulOut.liftOutActual ?? clock.dateOf(one.from - slingMs))
   const today = clock.dayOf(now)
   // Asked for each lift in each run: of few days, many times.
   return dayMemo((day) => ({
     yard: daysMinor(tariff, 1, Math.max(0, day - lifted), loaM),
-    berth: (day - today) * tariff.berthPerDayMinor,
+    berth: berths.minor(today + 1, day),
   }))
 }
 
@@ -63,12 +70,12 @@ function liftOdds(
 ): LiftOdds {
   const { yard, lifts, haulOut } = one
   const loaM = rows.refit[0]?.loaM ?? 0
-  const tariff = tariffOf(rows.yardTariff, haulOut.placeId)
-  const noticeDays = noticeDaysOf(rows.yardTariff, haulOut.placeId)
+  const tariff = tariffOf(rows, haulOut)
+  const noticeDays = noticeDaysOf(rows, haulOut)
   const sorted = [...launched].sort((a, b) => (a === b ? 0 : a - b))
   const [soon, late] = [percentile(sorted, 0.01), percentile(sorted, 0.97)]
   if (!Number.isFinite(soon)) return { haulOutId: haulOut.id, dates: [], bestDay: null }
-  const cost = tariff && costOn(tariff, one, clock, loaM, now)
+  const cost = tariff && costOn(tariff, berthsOf(rows), one, { clock, loaM, now })
   const next = new Map<number, number>()
   /** The first lift after an instant that can be had when the booked day is missed. */
   const insteadOf = (missed: number, at: number): number => {

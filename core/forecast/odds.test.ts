@@ -170,6 +170,9 @@ describe('which lift to book', () => {
     expect(
       read(lifts({ changeMinor: 9500, berthPerDayMinor: 1000 }))?.map((one) => one[2]),
     ).toEqual([3800, 950, 0])
+    // From the 17th of April: fifty nights to the 5th, and 3.5 more on average.
+    const fifth = lifts({ changeMinor: 9500, berthPerDayMinor: 1000 })?.all
+    expect(fifth?.find((one) => one[1] === 60)?.[3]?.[1]).toBe(53_500)
   })
   it('leaves out days on which fewer come than the work in the slings wants', () => {
     const days = (crewMin: number) =>
@@ -228,6 +231,19 @@ describe('what a run costs', () => {
   it('is what the accounts call likely where everything comes out in the middle', () => {
     expect(draw(each(0), 1, 0).minor).toBe(money.likelyMinor)
     expect(draw(each(0), 2, 700).minor - money.likelyMinor).toBe(money.foundToComeMinor + 700)
+  })
+  it('strays less where several parts of one account are still open, more where found work has prices of its own', () => {
+    const two = rows()
+    two.part = two.part.map((one) => (one.id === 'ply' ? { ...one, priceMinor: 30_000 } : one))
+    add(two, 'part', 'oak', { name: 'Oak', jobId: 'core', quantity: 1, priceMinor: 40_000 })
+    const of = costDraws(two, moneyOf(two, null, derive(two, null, friday)))
+    // The rig is one sum, typed; of the deck's two lines √(3² + 4²) ÷ 7 is left.
+    const deck = 84_000 * Math.exp((0.3 * 5) / 7 + 0.15)
+    expect(of.draw(each(1), 0, 0).minor).toBe(Math.round(120_000 * Math.exp(0.45) + deck))
+    // Four found jobs before any was, and of 5 h of 10 two to come: 0.3 × √(1 ÷ 4 + 1 ÷ 2).
+    const found = draw(each(1), 1, 0).minor - draw(each(1), 0, 0).minor
+    const share = found / (money.foundToComeMinor * Math.exp(0.15))
+    expect(share).toBeCloseTo(Math.exp(0.3 * Math.sqrt(0.75)), 3)
   })
   it('is never less than what is owed, and strays as far as lines do that nobody has closed', () => {
     expect(draw(each(-30), 0, 0).minor).toBe(40_000)

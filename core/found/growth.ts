@@ -4,7 +4,7 @@ import { groupBy } from '../model/refit'
 import { isOpen, plannedHours } from '../plan/planned'
 
 /** Hours that stand for experience nobody has yet: 10 found on 40 planned. Source: handbook 5. */
-const foundBefore = 10
+export const foundBefore = 10
 const plannedBefore = 40
 
 export interface Growth {

@@ -10,7 +10,14 @@ const coin = fc.integer({ min: 0, max: 9_000_000 })
 const contingency = { percent: 0, totalMinor: 0, burntMinor: 0, leftMinor: 0, burns: [] }
 
 /** Three closed lines: guessed at 600, they cost 790. */
-const overrun = { ratio: 79 / 60, lines: 3, guessedMinor: 60_000, actualMinor: 79_000, spread: 0.1 }
+const overrun = {
+  ratio: 79 / 60,
+  lines: 3,
+  guessedMinor: 60_000,
+  actualMinor: 79_000,
+  spread: 0.1,
+  ratioSpread: 0.1,
+}
 
 function account(given: Partial<AccountFigures>): AccountFigures {
   const sums = { spentMinor: 0, owedMinor: 0, planLeftMinor: 0, foundOpenMinor: 0, ...given }
@@ -112,7 +119,7 @@ describe('an account', () => {
     })
     const { working, distrust } = howAccount(yard, money([yard]))
     expect(working).toEqual([
-      'What is owed, and the days and lifts to come at the prices of the yard: €250.50',
+      'What is owed, and the days ashore, lifts and days at a berth to come, each at its price: €250.50',
       '€100.00 + €250.50 = €350.50',
     ])
     expect(distrust).toContain('planned launches')
@@ -175,8 +182,7 @@ describe('the yard', () => {
     totalMinor: 167_110,
     hasDayPrice: true,
     dayMinor: 1140,
-    weekLaterMinor: 7980,
-    afloatDayMinor: 0,
+    weekLater: { yardMinor: 7980, berthMinor: 0 },
     ...given,
   })
   it('adds its lifts and its days, and says which of them cost nothing', () => {

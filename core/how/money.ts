@@ -29,7 +29,7 @@ export function howAccount(one: AccountFigures, money: Money): How {
     ],
     working: [
       isYard
-        ? `What is owed, and the days and lifts to come at the prices of the yard: ${say(toCome)}`
+        ? `What is owed, and the days ashore, lifts and days at a berth to come, each at its price: ${say(toCome)}`
         : `The larger of what is owed, ${say(one.owedMinor)}, and the rest of the plan × ${sayRatio(one.ratio)}, ${say(rest)}`,
       `${say(one.spentMinor)} + ${say(toCome)}${one.foundOpenMinor > 0 ? ` + ${say(one.foundOpenMinor)}` : ''} = ${say(one.likelyMinor)}`,
       ...(isYard ? [] : [sayOverrun(money)]),
@@ -37,7 +37,7 @@ export function howAccount(one: AccountFigures, money: Money): How {
     source:
       'Budget lines as refit leads keep them: spent, and the larger of promised and still planned.',
     distrust: isYard
-      ? 'It follows the planned launches. A launch put off costs its days, and a bill may hold what the price list does not.'
+      ? 'It follows the planned launches. A launch put off costs its days, a bill may hold what the price list does not, and of days at a berth that are gone only what was paid is in it.'
       : 'A plan that was a guess stays one. Price lists leave out freight, ends, cable and glue: ask what is missing.',
   }
 }

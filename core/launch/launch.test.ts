@@ -5,7 +5,7 @@ import type { LiftSheet, Person } from '../model/entities'
 import { add, emptyRefit, job, step } from '../testing/build'
 import { hourMs, minuteMs } from '../time/civil'
 import { zoneClock } from '../time/zone'
-import { launchDaySheet } from './launchDay'
+import { launchDaySheet, liftSpan } from './launchDay'
 import type { LaunchDayFacts } from './launchDay'
 import { ledgerOf } from './ledger'
 import { craneUse, slingSplit } from './lift'
@@ -173,6 +173,15 @@ describe('the day', () => {
     expect(sheet.awayAt).toBe(at(11, 25))
     expect(sheet.people.second).toBeNull()
     expect(new Set(sheet.parts.flatMap((one) => one.lanes))).toEqual(new Set(['lead', 'driver']))
+  })
+  it('can be moved from the first lift to the last from which she gets away', () => {
+    // 15 + 20 + 5 + 15 + 5 + 15 minutes from the slings to away.
+    expect(liftSpan(facts)).toEqual([at(10), at(10, 29)])
+    expect(liftSpan({ ...facts, water: [at(14, 23), at(16)] })).toEqual([at(13, 48), at(14, 45)])
+    expect(liftSpan({ ...facts, water: [at(10), at(11, 14)] })).toBeNull()
+    const last = value(launchDaySheet({ ...facts, bookedAt: at(10, 29) }))
+    expect([last.inAt, last.awayAt, last.spareMin]).toEqual([at(11, 4), at(11, 44), 0])
+    expect(launchDaySheet({ ...facts, bookedAt: at(10, 30) }).ok).toBe(false)
   })
   it('is refused with nobody there, and with too little water', () => {
     const none = launchDaySheet({ ...facts, people: [] })

@@ -30,6 +30,8 @@ export interface DayPart {
 
 export interface LaunchDaySheet {
   readonly leaveAt: number
+  /** The slings go on. */
+  readonly liftAt: number
   readonly inAt: number
   readonly awayAt: number
   /** End of the water, or of the lift hours. */
@@ -58,6 +60,28 @@ export interface LaunchDayFacts {
   readonly hasEngine: boolean
 }
 
+/** Minutes for the look: some for each opening, and never in a hurry. */
+const lookMinutes = (openings: number): number =>
+  Math.max(leastLookMin, Math.ceil((openings * openingLookMin) / 5) * 5)
+
+/**
+ * When the slings can go on, UTC ms: not before the yard lifts or so soon that she hangs and waits for water, nor so late
+ * that it is gone before she is away. Null: the water is too short for what has to be done in it.
+ */
+export function liftSpan(facts: LaunchDayFacts): Interval | null {
+  const [water, until] = facts.water
+  const earliest = Math.max(facts.liftsFrom, water - beforeWaterMin * minuteMs)
+  const minutes =
+    slingsOnMin +
+    swingMin +
+    partMin.lower +
+    lookMinutes(facts.openings) +
+    partMin.slingsOff +
+    partMin.away
+  const latest = until - minutes * minuteMs
+  return latest < earliest ? null : [earliest, latest]
+}
+
 /**
  * The sheet of a launch day. Refused with nobody there: somebody looks at the openings before the slings go; and where
  * the water is too short for what has to be done in it.
@@ -68,7 +92,7 @@ export function launchDaySheet(facts: LaunchDayFacts): Result<LaunchDaySheet> {
     return refused(
       'Nobody of the boat is there that day, and somebody has to look at every opening before the slings go. Pick a day with people, or ask who can come.',
     )
-  const lookMin = Math.max(leastLookMin, Math.ceil((facts.openings * openingLookMin) / 5) * 5)
+  const lookMin = lookMinutes(facts.openings)
   const before = beforeWaterMin * minuteMs
   const [water, until] = facts.water
   // She is swung out while the water comes, and not lowered before it is there.
@@ -202,6 +226,7 @@ export function launchDaySheet(facts: LaunchDayFacts): Result<LaunchDaySheet> {
   const spareMin = Math.floor((until - awayAt) / minuteMs)
   return accepted({
     leaveAt,
+    liftAt,
     inAt,
     awayAt,
     tooLateAt: until,

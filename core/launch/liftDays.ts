@@ -35,6 +35,8 @@ export interface LiftDay {
   readonly personIds: readonly string[]
   /** Of 100 runs, those in which all is ready by then; null: not weighed. */
   readonly ready: number | null
+  /** She could be lifted, and too few of the boat are there for it: it was left out where the days before and after were weighed. */
+  readonly isTooFew: boolean
   readonly extraMinor: number | null
   readonly isBooked: boolean
   readonly isPlanned: boolean
@@ -55,6 +57,7 @@ export function liftDaysOf(
   const { yard, lifts, haulOut } = one
   const slip = lifts.slip
   const weighed = new Map(odds?.all?.map(([day, ready, extra]) => [day, { ready, extra }]) ?? [])
+  const [firstWeighed, lastWeighed] = [Math.min(...weighed.keys()), Math.max(...weighed.keys())]
   const booked = haulOut.launchBooked === null ? null : dayNumber(haulOut.launchBooked)
   const planned = one.launchAt === Infinity ? null : clock.dayOf(one.launchAt)
   return Array.from({ length: Math.max(0, to - from + 1) }, (_, index): LiftDay => {
@@ -88,6 +91,7 @@ export function liftDaysOf(
         .filter((_, person) => there[person]?.some(([a, b]) => a < liftAt + slingMs && b > liftAt))
         .map((person) => person.id),
       ready: weighed.get(day)?.ready ?? null,
+      isTooFew: window !== null && firstWeighed < day && day < lastWeighed && !weighed.has(day),
       extraMinor: weighed.get(day)?.extra ?? null,
       isBooked: day === booked,
       isPlanned: day === planned,

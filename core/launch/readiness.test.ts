@@ -206,6 +206,11 @@ describe('lines before the lift', () => {
       'stops until 8 May',
     ])
     expect(read(rows, coated).said('antifoul')).toEqual(['Antifoul 5 May', 'stops until 5 May'])
+    // A job that no gate waits for and the plan has no day for is not denied.
+    const lone = boat()
+    job(lone, 'coat', { title: 'Antifoul her', gateId: null })
+    step(lone, 'coat', 'roll', { operation: 'antifoul' })
+    expect(read(lone).said('antifoul')).toEqual(['“Antifoul her” stands open', 'stops, no plan'])
   })
   it('ask the crane firm, again when work changes what she weighs', () => {
     const rows = boat()

@@ -176,7 +176,15 @@ function beforeLines(facts: ReadyFacts, work: LaunchWork): Line[] {
     ...lights(facts),
     ...forNow(facts),
     onTheDay(facts),
-  ]
+  ].map((line) => withOpenWork(line, work))
+}
+
+/** A line that nothing shows, where a job about it stands open all the same: it is named rather than denied. */
+function withOpenWork(line: Line, work: LaunchWork): Line {
+  if (line.evidence !== nothingShown) return line
+  const open = line.jobIds.find((id) => work.isOpenLater(id))
+  const job = open === undefined ? undefined : work.jobs.get(open)
+  return job ? { ...line, evidence: `“${job.title}” stands open` } : line
 }
 
 const isUnder = ({ rows }: ReadyFacts, job: Job | undefined): boolean =>

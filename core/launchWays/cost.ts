@@ -5,7 +5,8 @@ import type { StoredPlan } from '../model/stored'
 import { nightsOf } from '../levers/dayLevers'
 import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import { lieOf } from '../plan/schedule/lies'
-import { comingOutMinor, daysMinor, hasPrices, tariffOf } from '../money/yard'
+import { berthsOf } from '../money/berth'
+import { comingOutMinor, daysMinor, tariffOf } from '../money/yard'
 import type { ZoneClock } from '../time/zone'
 
 /** Money in minor units. Null: the yard has no price here. */
@@ -31,18 +32,20 @@ export function wayMoney(
   clock: ZoneClock,
 ): WayMoney | null {
   const loaM = rows.refit[0]?.loaM ?? 0
-  if (!rows.yardTariff.some(hasPrices)) return null
   const [first, last] = [clock.dayOf(from), clock.dayOf(until)]
+  const berths = berthsOf(rows)
+  let berthMinor = berths.minor(first, last)
   let [daysAshore, yardMinor, lifts, liftsMinor] = [0, 0, 0, 0]
   for (const one of haulOutsAsPlanned(rows, plan, clock)) {
-    const tariff = tariffOf(rows.yardTariff, one.yard?.id)
-    if (!tariff) continue
+    const tariff = tariffOf(rows, one.haulOut)
+    if (!tariff) return null
     const lifted = clock.dayOf(one.from - slingMs)
     const launched = one.launchAt === Infinity ? Infinity : clock.dayOf(one.launchAt)
     // Ashore as a day begins: not on the day of lifting out, still on the day of launching.
     const begin = Math.max(first, lifted + 1)
     const end = Math.min(last, launched)
     daysAshore += Math.max(0, end - begin + 1)
+    berthMinor -= berths.minor(begin, end)
     yardMinor += daysMinor(tariff, begin - lifted, end - lifted, loaM)
     const comesOut = one.haulOut.liftOutActual === null && lifted >= first && lifted <= last
     const goesIn = one.haulOut.launchActual === null && launched >= first && launched <= last
@@ -50,7 +53,6 @@ export function wayMoney(
     liftsMinor += (comesOut ? comingOutMinor(tariff) : 0) + (goesIn ? tariff.liftMinor : 0)
   }
   const daysAfloat = Math.max(0, last - first + 1 - daysAshore)
-  const berthMinor = daysAfloat * (tariffOf(rows.yardTariff, null)?.berthPerDayMinor ?? 0)
   return {
     daysAshore,
     daysAfloat,

@@ -11,7 +11,7 @@ import { formatHours } from '../units/hours'
 import { linkOf } from './lever'
 import type { ChainLever, LeverFacts } from './lever'
 
-type Hands = ReturnType<typeof handsOn>
+export type Hands = ReturnType<typeof handsOn>
 
 /** An extra day is offered for work that stands so long at least with nobody to do it. */
 const leastIdleMs = 6 * hourMs

@@ -4,7 +4,7 @@ import { supposing } from '../model/applyChange'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { zoneClock } from '../time/zone'
 import { bindingChain } from '../plan/chain'
-import { chainLevers } from './chainLevers'
+import { chainLevers, workLevers } from './chainLevers'
 import { makePlan } from '../plan/makePlan'
 
 const clock = zoneClock('UTC')
@@ -47,6 +47,12 @@ describe('levers on a chain', () => {
     expect(day?.label).toBe('ida comes on Sun 2 May')
     const after = supposing(rows, day?.items(newId) ?? []) as ReturnType<typeof refit>
     expect(gateDay(after)).toBe('2027-05-02')
+    // For the work of the step alone; a day on or after the date asked about helps nothing by it.
+    const { plan } = chainOf(rows)
+    const by = (date: string) =>
+      workLevers(rows, plan, clock, ['screw', 'screw'], date).map((one) => one.label)
+    expect(by('2027-05-03')).toEqual(['ida comes on Sun 2 May', 'Nights away: Berth'])
+    expect(by('2027-05-02')).toEqual(['Nights away: Berth'])
     // Cured only on Sunday afternoon, nothing is begun that day.
     rows.step = rows.step.map((one) => (one.id === 'glue' ? { ...one, waitHours: 30 } : one))
     expect(chainOf(rows).levers.map((one) => one.label)).toContain('ida comes on Mon 3 May')

@@ -1,10 +1,23 @@
 /** What many runs of the accepted plan said: stored beside it, read by every view. */
 import type { RefitRows } from './refit'
 
+export const doubtKinds = [
+  'season',
+  'weather',
+  'found',
+  'steps',
+  'again',
+  'kind',
+  'part',
+  'trade',
+  'prices',
+  'price',
+  'rest',
+] as const
+
 /** What runs differ in. `of`: kind of work, step, or key of an account; '' for others. `rest`: nothing that has a name here. */
 export interface Doubt {
-  readonly kind:
-    'season' | 'found' | 'steps' | 'again' | 'kind' | 'part' | 'prices' | 'price' | 'rest'
+  readonly kind: (typeof doubtKinds)[number]
   readonly of: string
   /** Share of the spread of the cost, and of the next gate's day, that goes with it, 0 to 1. */
   readonly ofCost: number

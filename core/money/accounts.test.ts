@@ -134,6 +134,8 @@ describe('accounts', () => {
       guessedMinor: 20_000,
       actualMinor: 24_000,
       spread: Math.sqrt(0.072),
+      // Until three have closed, as if four had.
+      ratioSpread: Math.sqrt(0.072) / 2,
     })
     // 40 dearer, 50 found, 30 of a change, 30 nobody planned, of a fifth of 1,400.
     expect(all.contingency).toMatchObject({
@@ -397,6 +399,55 @@ describe('a trade', () => {
       owedMinor: 186_000,
     })
   })
+  it('uses up what was planned for it, no more and no less, whatever it comes to', () => {
+    /** A hundred for the smith and five hundred for parts nobody bought; what was paid to the smith at his bill. */
+    const left = (
+      billedMinor: number,
+      paid: readonly number[],
+      state: 'booked' | 'came' = 'came',
+    ) => {
+      const rows = refit()
+      add(rows, 'part', 'ply', { name: 'Ply', jobId: 'core', quantity: 1, priceMinor: 50_000 })
+      const days = { from: '2027-03-01', to: '2027-03-02' }
+      const smith = { stepId: 'bed', trade: 'Smith', state, priceMinor: 10_000, ...days }
+      add(rows, 'tradeBooking', 't', smith)
+      add(rows, 'invoice', 'i', { bookingId: 't', on: '2027-03-05', minor: billedMinor })
+      paid.forEach((minor, at) =>
+        add(rows, 'spend', `${at}`, {
+          on: '2027-03-06',
+          what: 'x',
+          kind: 'trade',
+          minor,
+          bookingId: 't',
+        }),
+      )
+      const all = money(rows)
+      const of = all.accounts.find((one) => one.key === 'system deck')
+      return [of?.planLeftMinor, all.contingency.burntMinor]
+    }
+    expect(left(10_000, [10_000])).toEqual([50_000, 0])
+    // 120 over two payments: twenty are nobody's plan, and the ply is still to be bought.
+    expect(left(12_000, [10_000, 2000])).toEqual([50_000, 2000])
+    expect(left(8000, [8000])).toEqual([50_000, -2000])
+    // Half of what was agreed is half of the plan.
+    expect(left(10_000, [5000], 'booked')).toEqual([55_000, 0])
+  })
+  it('says of the ratio of all lines as much as their sizes allow', () => {
+    const rows = refit()
+    for (const [id, minor] of [
+      ['a', 10_000],
+      ['b', 10_000],
+      ['c', 20_000],
+    ] as const) {
+      const days = { from: '2027-03-01', to: '2027-03-02' }
+      const came = { stepId: 'bed', trade: id, state: 'came', priceMinor: minor, ...days } as const
+      add(rows, 'tradeBooking', id, came)
+      add(rows, 'invoice', id, { bookingId: id, on: '2027-03-05', minor })
+    }
+    // None strays: √(4 × 0.3² ÷ 7). One is as large as both others: 4² ÷ (1 + 1 + 4) lines, not three.
+    const { overrun } = money(rows)
+    expect(overrun.ratioSpread).toBeCloseTo(Math.sqrt(0.36 / 7) / Math.sqrt(16 / 6), 6)
+  })
   it('is paid the rest once all is right', () => {
     expect(smith({}, 'right')).toMatchObject({ heldMinor: 0, payableMinor: 186_000 })
     expect(smith({ state: 'came' }, 'right')?.owedMinor).toBe(186_000)
@@ -487,7 +538,7 @@ describe('the yard', () => {
       daysToCome: 49,
       daysToComeMinor: 55_860,
       totalMinor: 40_500 + 207_480 + 55_860 + 30_000,
-      weekLaterMinor: 7980,
+      weekLater: { yardMinor: 7980, berthMinor: 4340 },
       dayMinor: 1140,
     })
   })
@@ -510,10 +561,10 @@ it('reckons the yard and the berth from one haul-out to the next, and from tomor
     launchAimed: '2027-04-27',
   })
   add(rows, 'haulOut', 'two', { ...ashore, liftOutAimed: '2027-05-07', launchAimed: '2027-05-12' })
-  // 20 days, then 10 afloat, then 5: 25 days ashore, two lifts out and two in; 10 of the first 20 are gone.
+  // 1 October to 7 April afloat, 189 days; then 20 days, 10 afloat, 5: 25 days ashore, two lifts out and two in; 10 of the first 20 are gone.
   const yard = money(rows).accounts.find((one) => one.account === 'yard')
   expect(yard).toMatchObject({
-    plannedMinor: 25 * 1000 + 2 * 35_000 + 2 * 30_000 + 10 * 400,
+    plannedMinor: 25 * 1000 + 2 * 35_000 + 2 * 30_000 + (189 + 10) * 400,
     owedMinor: 35_000 + 10 * 1000,
     likelyMinor: 35_000 + 10 * 1000 + 10 * 1000 + 30_000 + 10 * 400 + 35_000 + 5 * 1000 + 30_000,
   })

@@ -20,6 +20,8 @@ export interface Overrun {
   readonly actualMinor: number
   /** How far one line strays from the others, of the logarithm. */
   readonly spread: number
+  /** How far the ratio itself may be from what it will be, of the logarithm. */
+  readonly ratioSpread: number
 }
 
 /** How far a line strays before any has closed, as if so many had said so. Assumed. */
@@ -41,13 +43,14 @@ export function overrunOf(
   const states = lineStates(rows)
   const wants = groupBy(rows.lineWant, (one) => one.lineId)
   const parts = byId(rows.part)
-  let [lines, guessedMinor, actualMinor] = [0, 0, 0]
+  let [lines, guessedMinor, actualMinor, guessedSquared] = [0, 0, 0, 0]
   const logs: number[] = []
   const close = (guess: number, actual: number) => {
     if (guess <= 0 || actual <= 0) return
     lines++
     guessedMinor += guess
     actualMinor += actual
+    guessedSquared += guess ** 2
     logs.push(Math.log(actual / guess))
   }
   for (const purchase of rows.purchase) {
@@ -66,5 +69,9 @@ export function overrunOf(
   for (const { booking, billedMinor } of trades)
     if (booking.state === 'came') close(booking.priceMinor ?? 0, billedMinor)
   const ratio = lines >= linesNeeded ? actualMinor / guessedMinor : ratioBefore
-  return { ratio, lines, guessedMinor, actualMinor, spread: spreadOf(logs) }
+  const spread = spreadOf(logs)
+  // Lines that differ in size say less than as many equal ones.
+  const says = lines >= linesNeeded ? guessedMinor ** 2 / guessedSquared : spreadLines
+  const ratioSpread = spread / Math.sqrt(says)
+  return { ratio, lines, guessedMinor, actualMinor, spread, ratioSpread }
 }

@@ -25,7 +25,7 @@ export interface TradeAccount {
   readonly owedMinor: number
   /** What may be paid today: of what is billed and agreed, less what is held and was paid. */
   readonly payableMinor: number
-  /** What of a payment to them was planned: the price they were booked at, against all that is agreed. */
+  /** What of a payment to them was planned: the price they were booked at, against all that they come to. */
   readonly plannedOf: (minor: number) => number
 }
 
@@ -59,6 +59,9 @@ export function tradeAccounts(
     const due =
       booking.state === 'came' && billedMinor > 0 ? Math.min(agreedMinor, billedMinor) : agreedMinor
     const planned = booking.priceMinor
+    const owedMinor = isComing ? Math.max(0, due - paidMinor) : 0
+    // All that is paid in the end uses up all that was planned, be it more or less than was agreed.
+    const wholeMinor = isComing ? paidMinor + owedMinor : Math.max(agreedMinor, paidMinor)
     return [
       {
         booking,
@@ -70,7 +73,7 @@ export function tradeAccounts(
         beyondMinor: Math.max(0, billedMinor - agreedMinor),
         paidMinor,
         heldMinor,
-        owedMinor: isComing ? Math.max(0, due - paidMinor) : 0,
+        owedMinor,
         payableMinor: Math.max(
           0,
           Math.min(agreedMinor, billedMinor) -
@@ -78,9 +81,7 @@ export function tradeAccounts(
             paidMinor,
         ),
         plannedOf: (minor) =>
-          planned === null || agreedMinor === 0
-            ? minor
-            : Math.round((minor * planned) / agreedMinor),
+          planned === null || wholeMinor <= 0 ? minor : Math.round((minor * planned) / wholeMinor),
       },
     ]
   })

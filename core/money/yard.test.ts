@@ -1,5 +1,6 @@
 /** What is known of a yard's prices before anybody wrote one down, and when some are. */
 import { expect, it } from 'vitest'
+import type { HaulOut } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import { wayMoney } from '../launchWays/cost'
 import { firstPass, makePlan } from '../plan/makePlan'
@@ -20,13 +21,14 @@ function begun(prices: Partial<Tariff>): RefitRows {
   const rows = begunRefit()
   return { ...rows, yardTariff: rows.yardTariff.map((one) => ({ ...one, ...prices })) }
 }
+const haulOutOf = (rows: RefitRows) => rows.haulOut[0] as HaulOut
 const meterOf = (rows: RefitRows) => yardMeter(rows, null, clock, '2027-04-17')
 const moneyOf = (rows: RefitRows) =>
   wayMoney(rows, makePlan(rows, now).plan, now, now + 50 * 86_400_000, clock)
 
 it('a new refit knows no price of a yard, and says nothing costs nothing', () => {
   const rows = begun({})
-  expect(tariffOf(rows.yardTariff, rows.yardTariff[0]?.placeId)).toBeNull()
+  expect(tariffOf(rows, haulOutOf(rows))).toBeNull()
   expect(meterOf(rows)).toBeNull()
   expect(yardAccounts(rows, 'EUR', '2027-04-17')).toEqual([])
   expect(moneyOf(rows)).toBeNull()
@@ -40,14 +42,23 @@ it('one price is enough to reckon with, and a day without one is not taken for f
   const day = begun({ perDayMinor: 1000, freeDays: 30 })
   // Sixteen days so far, all of them free: there is a price all the same.
   expect(meterOf(day)).toMatchObject({ hasDayPrice: true, dayMinor: 0, daysSoFarMinor: 0 })
-  expect(meterOf(begun({ berthPerDayMinor: 500 }))).toMatchObject({ afloatDayMinor: 500 })
+  // What a berth costs says nothing of the yard.
+  expect(meterOf(begun({ berthPerDayMinor: 500 }))).toBeNull()
   expect(meterOf(begun({ powerPerDayMinor: 500 }))?.hasDayPrice).toBe(true)
 })
 
 it('the notice of a yard counts whether or not it has prices', () => {
   const rows = begun({ noticeDays: 14 })
-  expect(noticeDaysOf(rows.yardTariff, rows.yardTariff[0]?.placeId)).toBe(14)
-  expect(noticeDaysOf([], null)).toBe(7)
+  expect(noticeDaysOf(rows, haulOutOf(rows))).toBe(14)
+  expect(noticeDaysOf({ ...rows, yardTariff: [] }, haulOutOf(rows))).toBe(7)
+  // A berth has its price in a row of the same kind, and lifts nobody: another yard's notice is nearer.
+  const berthId = rows.place.find((one) => one.kind === 'berth')?.id ?? ''
+  const [own] = rows.yardTariff
+  const others = [
+    { ...own!, id: 'berth', placeId: berthId, noticeDays: 3 },
+    { ...own!, id: 'other', placeId: 'elsewhere', noticeDays: 21 },
+  ]
+  expect(noticeDaysOf({ ...rows, yardTariff: others }, haulOutOf(rows))).toBe(21)
 })
 
 it.each<[string, Partial<Tariff>, number]>([

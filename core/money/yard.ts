@@ -1,5 +1,7 @@
 /** What a yard asks for: the one sum of days ashore, power, lifts, blocking and washing. Source: handbook 6. */
-import type { Row } from '../model/entities'
+import type { HaulOut, Row } from '../model/entities'
+import type { RefitRows } from '../model/refit'
+import { yardOf } from '../plan/schedule/haulOuts'
 
 export type Tariff = Row<'yardTariff'>
 
@@ -36,25 +38,28 @@ export const usualDayMinor = (tariff: Tariff, loaM: number): number =>
 export const comingOutMinor = ({ liftMinor, blockMinor, washMinor }: Tariff): number =>
   liftMinor + blockMinor + washMinor
 
-/** True once anybody wrote a price down: a new refit begins with a row of noughts, and nothing is known from that. */
-export const hasPrices = (tariff: Tariff): boolean =>
-  hasDayPrice(tariff) || comingOutMinor(tariff) > 0 || tariff.berthPerDayMinor > 0
-
 /** True where a day ashore has a price. */
 export const hasDayPrice = (tariff: Tariff): boolean =>
   tariff.perDayMinor + tariff.laterPerDayMinor + tariff.powerPerDayMinor > 0
 
-const ownOrFirst = (tariffs: readonly Tariff[], placeId: string | null | undefined) =>
-  tariffs.find((one) => one.placeId === placeId) ?? tariffs[0] ?? null
+/** True once anybody wrote a yard's price down: a new refit begins with a row of noughts, and nothing is known from that. */
+const hasPrices = (tariff: Tariff): boolean =>
+  hasDayPrice(tariff) || comingOutMinor(tariff) + tariff.changeMinor > 0
 
-/** The prices of a yard; without those of its own the first there are; null: nobody wrote any down. */
-export const tariffOf = (
-  tariffs: readonly Tariff[],
-  placeId: string | null | undefined,
-): Tariff | null => ownOrFirst(tariffs.filter(hasPrices), placeId)
+type YardRows = Pick<RefitRows, 'yardTariff' | 'place'>
 
-/** Days of notice that a yard wants for a lift, and until the next can be had; a week where nobody said. */
-export const noticeDaysOf = (
-  tariffs: readonly Tariff[],
-  placeId: string | null | undefined,
-): number => ownOrFirst(tariffs, placeId)?.noticeDays ?? 7
+/** Berths keep their price in a row of the same kind: no yard asks what they do. */
+function ownOrFirst(rows: YardRows, haulOut: HaulOut, counts: (tariff: Tariff) => boolean) {
+  const berths = new Set(rows.place.filter((one) => one.kind === 'berth').map((one) => one.id))
+  const known = rows.yardTariff.filter((one) => !berths.has(one.placeId) && counts(one))
+  const yardId = yardOf(rows, haulOut)?.id
+  return known.find((one) => one.placeId === yardId) ?? known[0] ?? null
+}
+
+/** What is asked for in a haul-out: the prices of its yard, without those the first there are; null: nobody wrote any down. */
+export const tariffOf = (rows: YardRows, haulOut: HaulOut): Tariff | null =>
+  ownOrFirst(rows, haulOut, hasPrices)
+
+/** Days of notice that the yard of a haul-out wants for a lift, and until the next can be had; a week where nobody said. */
+export const noticeDaysOf = (rows: YardRows, haulOut: HaulOut): number =>
+  ownOrFirst(rows, haulOut, () => true)?.noticeDays ?? 7

@@ -4,11 +4,13 @@ import type { StoredPlan } from '../model/stored'
 import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import type { Ashore } from '../plan/schedule/haulOuts'
 import type { Derived } from '../progress/derive'
-import { daysBetween } from '../time/civil'
+import { dayNumber } from '../time/civil'
+import { berthsOf } from './berth'
+import type { BerthTime } from './berth'
 import { comingOutMinor, daysMinor, hasDayPrice, tariffOf } from './yard'
 
 export interface YardAhead {
-  /** Every haul-out, gone and to come, and the berth between them until the last gate. */
+  /** Every haul-out, gone and to come, and the berths from the beginning of the refit to its last gate. */
   readonly wholeMinor: number
   /** Of it from tomorrow on. */
   readonly toComeMinor: number
@@ -16,21 +18,16 @@ export interface YardAhead {
 
 type Time = Pick<Derived, 'clock' | 'today'>
 
-/** Civil dates of a lift-out and of the launch after it: without a planned one the day aimed at, or today where that is gone. */
-function datesOf({ haulOut, from, launchAt }: Ashore, { clock, today }: Time) {
+/** Local days of a lift-out and of the launch after it: without a planned one the day aimed at, or today where that is gone. */
+function daysOf({ haulOut, from, launchAt }: Ashore, { clock, today }: Time) {
   const aimed = haulOut.launchBooked ?? haulOut.launchAimed
-  const planned = Number.isFinite(launchAt) ? clock.dateOf(launchAt) : null
+  const lifted = haulOut.liftOutActual
+  const launched = haulOut.launchActual ?? (aimed < today ? today : aimed)
+  const isPlanned = haulOut.launchActual === null && Number.isFinite(launchAt)
   return {
-    lifted: haulOut.liftOutActual ?? clock.dateOf(from - slingMs),
-    launched: haulOut.launchActual ?? planned ?? (aimed < today ? today : aimed),
+    lifted: lifted === null ? clock.dayOf(from - slingMs) : dayNumber(lifted),
+    launched: isPlanned ? clock.dayOf(launchAt) : dayNumber(launched),
   }
-}
-
-/** Days from one date to another, and how many of them are still to come. */
-function daysOf(from: string, to: string, today: string) {
-  const all = Math.max(0, daysBetween(from, to))
-  const soFar = Math.min(all, Math.max(0, daysBetween(from, today)))
-  return { all, soFar, toCome: all - soFar }
 }
 
 /** Launches and gates of a plan, or of a run of one. */
@@ -38,55 +35,85 @@ type Dates = Pick<StoredPlan, 'launches'> & {
   readonly gates: readonly { readonly at: number }[]
 }
 
+/**
+ * Local days from which to which she is afloat, both counted, from the beginning of the refit to its last gate: the day of
+ * a lift-out is one, that of a launch is the yard's.
+ */
+function afloatSpans(rows: RefitRows, ashore: readonly Ashore[], plan: Dates | null, time: Time) {
+  const startedOn = rows.refit[0]?.startedOn ?? time.today
+  const lastGate = plan?.gates.reduce((last, one) => Math.max(last, one.at), 0) ?? 0
+  const times = ashore.map((one) => daysOf(one, time))
+  const ends = [...times.map((one) => one.lifted), time.clock.dayOf(lastGate)]
+  return [dayNumber(startedOn), ...times.map((one) => one.launched + 1)]
+    .map((from, at) => ({ from, to: ends[at] ?? from }))
+    .filter(({ from, to }) => from <= to)
+}
+
+/** Berth after berth from tomorrow to the last gate, but for the days ashore. */
+export function berthsAhead(rows: RefitRows, plan: Dates | null, time: Time): BerthTime[] {
+  const berths = berthsOf(rows)
+  const tomorrow = dayNumber(time.today) + 1
+  return afloatSpans(rows, haulOutsAsPlanned(rows, plan, time.clock), plan, time).flatMap(
+    ({ from, to }) => berths.times(Math.max(from, tomorrow), to),
+  )
+}
+
 export function yardAhead(rows: RefitRows, plan: Dates | null, time: Time): YardAhead {
   const loaM = rows.refit[0]?.loaM ?? 0
-  const { clock, today } = time
-  const ashore = haulOutsAsPlanned(rows, plan, clock)
-  const lastGate = plan?.gates.reduce((last, one) => Math.max(last, one.at), 0) ?? 0
-  const berthMinor = tariffOf(rows.yardTariff, null)?.berthPerDayMinor ?? 0
+  const today = dayNumber(time.today)
+  const berths = berthsOf(rows)
+  const ashore = haulOutsAsPlanned(rows, plan, time.clock)
   let [wholeMinor, toComeMinor] = [0, 0]
-  ashore.forEach((one, index) => {
-    const tariff = tariffOf(rows.yardTariff, one.haulOut.placeId)
-    if (!tariff) return
-    const { lifted, launched } = datesOf(one, time)
-    const yard = daysOf(lifted, launched, today)
+  for (const one of ashore) {
+    const tariff = tariffOf(rows, one.haulOut)
+    if (!tariff) continue
+    const { lifted, launched } = daysOf(one, time)
+    const all = Math.max(0, launched - lifted)
+    const soFar = Math.min(all, Math.max(0, today - lifted))
     const isOut = one.haulOut.liftOutActual !== null
-    const isIn = one.haulOut.launchActual !== null && one.haulOut.launchActual <= today
-    wholeMinor += comingOutMinor(tariff) + daysMinor(tariff, 1, yard.all, loaM) + tariff.liftMinor
+    const isIn = one.haulOut.launchActual !== null && one.haulOut.launchActual <= time.today
+    wholeMinor += comingOutMinor(tariff) + daysMinor(tariff, 1, all, loaM) + tariff.liftMinor
     toComeMinor +=
       (isOut ? 0 : comingOutMinor(tariff)) +
-      daysMinor(tariff, yard.soFar + 1, yard.all, loaM) +
+      daysMinor(tariff, soFar + 1, all, loaM) +
       (isIn ? 0 : tariff.liftMinor)
-    const next = ashore[index + 1]
-    const until = next ? datesOf(next, time).lifted : clock.dateOf(lastGate)
-    const berth = daysOf(launched, until, today)
-    wholeMinor += berth.all * berthMinor
-    toComeMinor += berth.toCome * berthMinor
-  })
+  }
+  for (const { from, to } of afloatSpans(rows, ashore, plan, time)) {
+    wholeMinor += berths.minor(from, to)
+    toComeMinor += berths.minor(Math.max(from, today + 1), to)
+  }
   return { wholeMinor, toComeMinor }
 }
 
 /**
- * What launching so many days after the plan's day costs more, days less than 0 before it: those days in the yard at
- * their own prices, less the berth for as many. Null: no day ashore has a price, or that launch is not to come.
+ * What launching so many days after the plan's day asks for, days less than 0 before it: those days in the yard at their
+ * own prices, and the berth on them that is not needed. Null: no day ashore has a price, or that launch is not to come.
  */
-export function laterLaunchMinor(
+export function laterLaunch(
   rows: RefitRows,
   plan: Dates | null,
   haulOutId: string | null,
   days: number,
   time: Time,
-): number | null {
+): { readonly yardMinor: number; readonly berthMinor: number } | null {
   const one = haulOutsAsPlanned(rows, plan, time.clock).find(
     ({ haulOut }) => haulOut.id === haulOutId,
   )
-  const tariff = tariffOf(rows.yardTariff, one?.haulOut.placeId)
+  const tariff = one && tariffOf(rows, one.haulOut)
   if (!one || one.haulOut.launchActual !== null || !tariff || !hasDayPrice(tariff)) return null
-  const { lifted, launched } = datesOf(one, time)
-  const planned = Math.max(0, daysBetween(lifted, launched))
+  const { lifted, launched } = daysOf(one, time)
+  const planned = Math.max(0, launched - lifted)
   const then = Math.max(0, planned + days)
   const [few, many] = [Math.min(planned, then), Math.max(planned, then)]
-  const yard = daysMinor(tariff, few + 1, many, rows.refit[0]?.loaM ?? 0)
-  const berth = (many - few) * (tariffOf(rows.yardTariff, null)?.berthPerDayMinor ?? 0)
-  return Math.sign(days) * (yard - berth)
+  const sign = Math.sign(days)
+  return {
+    yardMinor: sign * daysMinor(tariff, few + 1, many, rows.refit[0]?.loaM ?? 0),
+    berthMinor: sign * berthsOf(rows).minor(lifted + few + 1, lifted + many),
+  }
+}
+
+/** What it costs more, all told. */
+export function laterLaunchMinor(...asked: Parameters<typeof laterLaunch>): number | null {
+  const later = laterLaunch(...asked)
+  return later && later.yardMinor - later.berthMinor
 }

@@ -7,6 +7,7 @@ import { haulOutsAsPlanned, slingMs } from '../plan/schedule/haulOuts'
 import { daysBetween } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import { inOwn } from './rate'
+import { laterLaunch } from './yardAhead'
 import { comingOutMinor, dayMinor, daysMinor, hasDayPrice, tariffOf } from './yard'
 
 export interface YardAccount {
@@ -21,14 +22,14 @@ export interface YardAccount {
 
 /** Each time she was lifted, up to `today` (civil date), in the refit's currency `own`. Without a tariff: none. */
 export function yardAccounts(
-  rows: Pick<RefitRows, 'haulOut' | 'yardTariff' | 'spend' | 'refit'>,
+  rows: Pick<RefitRows, 'haulOut' | 'place' | 'yardTariff' | 'spend' | 'refit'>,
   own: string,
   today: string,
 ): YardAccount[] {
   const loaM = rows.refit[0]?.loaM ?? 0
   const bills = groupBy(rows.spend, (one) => one.haulOutId)
   return rows.haulOut.flatMap((haulOut): YardAccount[] => {
-    const tariff = tariffOf(rows.yardTariff, haulOut.placeId)
+    const tariff = tariffOf(rows, haulOut)
     const { liftOutActual, launchActual } = haulOut
     if (!tariff || liftOutActual === null || liftOutActual > today) return []
     const until = launchActual !== null && launchActual <= today ? launchActual : today
@@ -69,9 +70,8 @@ export interface YardMeter {
   readonly hasDayPrice: boolean
   /** The next day in the yard. */
   readonly dayMinor: number
-  /** Seven days after the planned launch. */
-  readonly weekLaterMinor: number
-  readonly afloatDayMinor: number
+  /** What launching seven days later asks for; null: no day ashore has a price. */
+  readonly weekLater: ReturnType<typeof laterLaunch>
 }
 
 /** The haul-out she is in, else the next; null: none, or no prices of a yard. `today`: civil date. */
@@ -85,7 +85,7 @@ export function yardMeter(
   const one = haulOutsAsPlanned(rows, plan, clock).find(
     ({ haulOut }) => haulOut.launchActual === null || haulOut.launchActual > today,
   )
-  const tariff = tariffOf(rows.yardTariff, one?.haulOut.placeId)
+  const tariff = one && tariffOf(rows, one.haulOut)
   if (!one || !tariff) return null
   const lifted = one.haulOut.liftOutActual ?? clock.dateOf(one.from - slingMs)
   const launchOn = Number.isFinite(one.launchAt) ? clock.dateOf(one.launchAt) : null
@@ -108,7 +108,6 @@ export function yardMeter(
     totalMinor: outMinor + daysSoFarMinor + daysToComeMinor + inMinor,
     hasDayPrice: hasDayPrice(tariff),
     dayMinor: dayMinor(tariff, daysSoFar + 1, loaM),
-    weekLaterMinor: cost(allDays + 1, allDays + 7),
-    afloatDayMinor: tariff.berthPerDayMinor,
+    weekLater: laterLaunch(rows, plan, one.haulOut.id, 7, { clock, today }),
   }
 }

@@ -1,4 +1,5 @@
 /** The refit as order rules read it: every step with its time and place, and when she goes in and comes out. */
+import { namedStep } from '../model/namedStep'
 import type { Gate, Job, Step, Zone } from '../model/entities'
 import { byId, groupBy } from '../model/refit'
 import type { RefitRows } from '../model/refit'
@@ -140,6 +141,6 @@ const stepping =
 /** True when a step puts the mast or the rig up. */
 export const stepsTheMast = ({ step }: OrderStep): boolean => stepping.test(step.title)
 
-/** '"Bed it" (Sea valve)', or the step alone where it is named like its job. */
+/** A step as sentences name it. */
 export const named = ({ step, job }: Pick<OrderStep, 'step' | 'job'>): string =>
-  step.title === job.title ? `“${step.title}”` : `“${step.title}” (${job.title})`
+  namedStep(step, job)

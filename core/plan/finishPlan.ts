@@ -1,3 +1,4 @@
+import { namedStep } from '../model/namedStep'
 import type { Gate } from '../model/entities'
 import type { Mend, PlannedGate, StoredPlan, Remark } from '../model/stored'
 import type { RefitRows } from '../model/refit'
@@ -166,7 +167,7 @@ function tradeWarnings(compiled: OpenWork, pass: Pass): Remark[] {
     const { step, job, booking, tradeMs } = activity
     const segments = pass.placements.get(step.id)?.segments ?? []
     const [start, finish] = [segments[0]?.[0], segments.at(-1)?.[1]]
-    const named = `“${step.title}” (${job.title})`
+    const named = namedStep(step, job)
     const remark = (message: string): Remark[] => [
       { kind: 'trade', message, jobIds: [job.id], stepIds: [step.id] },
     ]

@@ -1,4 +1,5 @@
 /** Things of a laid plan that hold but want a look. */
+import { namedStep } from '../model/namedStep'
 import type { Remark } from '../model/stored'
 import { byId } from '../model/refit'
 import { dateOf, dayNumber } from '../time/civil'
@@ -13,7 +14,7 @@ import type { OpenStep, OpenWork } from './schedule/openWork'
 import type { Pass } from './schedule/pass'
 
 const about = ({ step, job }: OpenStep) => ({ jobIds: [job.id], stepIds: [step.id] })
-const named = ({ step, job }: OpenStep): string => `“${step.title}” (${job.title})`
+const named = ({ step, job }: OpenStep): string => namedStep(step, job)
 
 /** Steps after a gate whose last day is over before they are done. */
 export function lateAfterGate({ activities, clock }: OpenWork, pass: Pass): Remark[] {
@@ -98,7 +99,7 @@ export function leftOpen({ rows, clock }: OpenWork, pass: Pass): Remark[] {
   return openWhenWanted(rows, openings(rows, pass.placements), clock).map(
     ({ opening: { job, step, isBegun }, wanted }): Remark => ({
       kind: 'leftOpen',
-      message: `“${step.title}” (${job.title}) ${isBegun ? 'stands open' : 'would stand open'}, and nothing shuts it and is cured before ${sayFullDate(wanted.from)}, when ${whyWanted[wanted.why]}.`,
+      message: `${namedStep(step, job)} ${isBegun ? 'stands open' : 'would stand open'}, and nothing shuts it and is cured before ${sayFullDate(wanted.from)}, when ${whyWanted[wanted.why]}.`,
       jobIds: [job.id],
       stepIds: [step.id],
     }),

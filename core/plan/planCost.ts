@@ -41,7 +41,7 @@ export function planCost({ rows, compiled, ranked }: Prepared, pass: Pass): Plan
   let ashoreMinor = 0
   for (const { haulOut, from, launchAt } of pass.ashore) {
     if (!launched.has(haulOut.id)) continue
-    const tariff = tariffOf(rows.yardTariff, haulOut.placeId)
+    const tariff = tariffOf(rows, haulOut)
     // Without a price, a day ashore still counts as one.
     ashoreMinor += Math.round(
       ((launchAt - Math.max(from, now)) / dayMs) *

@@ -1,6 +1,6 @@
 /** One draw laid, hours by hand: Ann works Saturdays and Sundays from 08:00 to 16:00. */
 import { describe, expect, it } from 'vitest'
-import { job, step } from '../testing/build'
+import { add, job, step } from '../testing/build'
 import { friday, weekends } from '../testing/weekends'
 import { dayNumber } from '../time/civil'
 import { latestStartFirst, layPass, prepare } from './prepare'
@@ -50,6 +50,44 @@ describe('a draw', () => {
     const lay = samplePasses(prepare(rows, friday), latestStartFirst)
     const pass = lay({ releases: new Map([['bed', at('17T12:00')]]) })
     expect(pass.placements.get('bed')?.segments[0]?.[0]).toBe(at('17T12:00'))
+  })
+
+  it('has a booked trade come on later days, and one that is called come later than it could begin', () => {
+    const rows = weekends()
+    job(rows, 'Rig', { doBy: 'trade' })
+    step(rows, 'Rig', 'tune', { hoursLikely: 2 })
+    job(rows, 'Weld', { doBy: 'trade' })
+    step(rows, 'Weld', 'weld', { hoursLikely: 2 })
+    add(rows, 'tradeBooking', 'b', {
+      stepId: 'weld',
+      trade: 'Welder',
+      state: 'booked',
+      from: '2027-04-20',
+      to: '2027-04-21',
+    })
+    const lay = samplePasses(prepare(rows, friday), latestStartFirst)
+    const from = (id: string, sample: Sample) => lay(sample).placements.get(id)?.segments[0]
+    // Called on Friday at noon, they begin at once; two and a half days later it is Monday.
+    expect(from('tune', {})?.[0]).toBe(at('16T12:00'))
+    expect(from('tune', { tradesLate: new Map([['tune', 2.5]]) })?.[0]).toBe(at('19T08:00'))
+    expect(from('weld', {})).toEqual([at('20T08:00'), at('21T17:00')])
+    expect(from('weld', { tradesLate: new Map([['weld', 3]]) })).toEqual([
+      at('23T08:00'),
+      at('24T17:00'),
+    ])
+  })
+
+  it('loses the days that are drawn before work in the open, where a month has others', () => {
+    const rows = weekends()
+    rows.refit = rows.refit.map((one) => ({ ...one, workableShare: Array(12).fill(0.5) }))
+    job(rows, 'Deck')
+    step(rows, 'Deck', 'paint', { hoursLikely: 2, needsDry: true, notBefore: '2027-05-01' })
+    const lay = samplePasses(prepare(rows, friday), latestStartFirst)
+    const from = (days: number | null) =>
+      lay(days === null ? {} : { daysLost: () => days }).placements.get('paint')?.segments[0]?.[0]
+    const on = (date: string) => Date.parse(`2027-05-${date}T08:00:00Z`)
+    // One day is to be expected; Ann comes on the 1st, 2nd, 8th and 9th.
+    expect([null, 0, 1, 2].map(from)).toEqual([on('02'), on('01'), on('02'), on('08')])
   })
 
   it('draws what a trade takes', () => {

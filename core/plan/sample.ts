@@ -1,12 +1,15 @@
 /** A refit as it may come out: laid again for one draw of what is not known, without preparing it anew. */
 import type { Prepared } from './prepare'
+import type { DaysLost } from './weatherAllowance'
 import type { OpenStep, OpenWork } from './schedule/openWork'
 import type { Pass, PassInput } from './schedule/pass'
 import { refitPass } from './schedule/refitPass'
 import { stays } from './schedule/sites'
 import type { Sites } from './schedule/sites'
 import { ceilTick } from './schedule/tick'
+import { dayMs, minuteMs } from '../time/civil'
 import type { Interval } from '../time/intervals'
+import type { ZoneClock } from '../time/zone'
 import { urgency } from './urgency'
 import type { Order } from './urgency'
 
@@ -20,6 +23,10 @@ export interface Sample {
   readonly releases?: ReadonlyMap<string, number>
   /** True: a person (by id) does not come on a local day. */
   readonly isAway?: (personId: string, day: number) => boolean
+  /** Days by which a trade comes late to a step, by its id; a booking goes with whole ones. */
+  readonly tradesLate?: ReadonlyMap<string, number>
+  /** Days lost before a day that suits work in the open. */
+  readonly daysLost?: DaysLost
 }
 
 /**
@@ -34,11 +41,17 @@ export function samplePasses(prepared: Prepared, order: Order): (sample: Sample)
 function drawn(prepared: Prepared, sample: Sample): PassInput {
   const { compiled } = prepared
   const activities = new Map<string, OpenStep>()
-  for (const [id, one] of compiled.activities) activities.set(id, drawnStep(one, sample))
+  for (const [id, one] of compiled.activities)
+    activities.set(id, late(drawnStep(one, sample), sample, compiled.clock))
   const of = (one: OpenStep) => activities.get(one.step.id) ?? one
   return {
     ...prepared,
-    compiled: { ...compiled, activities, ...(sample.isAway ? away(compiled, sample.isAway) : {}) },
+    compiled: {
+      ...compiled,
+      activities,
+      ...(sample.daysLost ? { daysLost: sample.daysLost } : {}),
+      ...(sample.isAway ? away(compiled, sample.isAway) : {}),
+    },
     phases: prepared.phases.map((phase) => ({ ...phase, activities: phase.activities.map(of) })),
   }
 }
@@ -57,6 +70,19 @@ function drawnStep(one: OpenStep, { workHours, waitHours, releases }: Sample): O
     ...(workMs > 0 && one.tradeMs > 0 ? { tradeMs: ceilTick(workMs / one.step.crewMin) } : {}),
     ...(release === undefined ? {} : { releases: released(one, release) }),
   }
+}
+
+/** A step whose trade comes later than it was booked for, or than it could begin. */
+function late(one: OpenStep, { tradesLate }: Sample, clock: ZoneClock): OpenStep {
+  const days = tradesLate?.get(one.step.id) ?? 0
+  if (days <= 0) return one
+  const { booking } = one
+  if (!booking) return { ...one, tradeLateMs: days * dayMs }
+  const moved = (at: number) => {
+    const day = clock.dayOf(at)
+    return clock.at(day + Math.round(days), Math.round((at - clock.at(day, 0)) / minuteMs))
+  }
+  return { ...one, booking: { ...booking, from: moved(booking.from), to: moved(booking.to) } }
 }
 
 /** The releases of a step with another instant: what names them stays. */

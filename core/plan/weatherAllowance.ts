@@ -13,6 +13,12 @@ export interface Allowance {
   readonly ms: number
 }
 
+/** Days that do not suit work in the open from the day of `at` (UTC ms) on, where a `share` of days suits it. */
+export type DaysLost = (at: number, share: number) => number
+
+/** As many as are to be expected: elapsed time ÷ the share, less the day itself. */
+const daysExpected: DaysLost = (_, share) => 1 / share - 1
+
 /** Up to here the hours of the forecast decide, UTC ms; after it the month's share of workable days. */
 export const forecastUntil = (weather: Pick<Weather, 'until'>, now: number): number =>
   Math.min(now + forecastDays * dayMs, weather.until > now ? weather.until : Infinity)
@@ -24,7 +30,7 @@ export const needsWeather = (step: Step, weather: Weather): boolean =>
 /**
  * What a day that suits a step is expected to cost in waiting, when it may start at `at`: elapsed time ÷
  * the month's workable share, less the day itself. Null: it needs no weather, a cover stands over it then, or the
- * forecast decides.
+ * forecast decides. `daysLost`: as drawn, else as expected.
  */
 export function weatherAllowance(
   step: Step,
@@ -32,14 +38,23 @@ export function weatherAllowance(
   rows: Pick<RefitRows, 'refit'>,
   now: number,
   weather: Weather,
+  daysLost: DaysLost = daysExpected,
 ): Allowance | null {
   if (!needsWeather(step, weather) || at <= forecastUntil(weather, now)) return null
-  return weather.hasRoof(step, at) ? null : allowanceOf(at, rows)
+  return weather.hasRoof(step, at) ? null : allowanceOf(at, rows, daysLost)
 }
 
-function allowanceOf(at: number, rows: Pick<RefitRows, 'refit'>): Allowance | null {
-  const share = rows.refit[0]?.workableShare[new Date(at).getUTCMonth()] ?? 1
-  return share >= 1 ? null : { share, ms: ceilTick((1 / share - 1) * dayMs) }
+/** Share of days that suit work in the open in the month of an instant. */
+export const workableShare = ({ refit }: Pick<RefitRows, 'refit'>, at: number): number =>
+  refit[0]?.workableShare[new Date(at).getUTCMonth()] ?? 1
+
+function allowanceOf(
+  at: number,
+  rows: Pick<RefitRows, 'refit'>,
+  daysLost: DaysLost,
+): Allowance | null {
+  const share = workableShare(rows, at)
+  return share >= 1 ? null : { share, ms: ceilTick(daysLost(at, share) * dayMs) }
 }
 
 /**
@@ -62,7 +77,7 @@ export function forecastWindows(
   if (closed.length === 0) return null
   const beyond =
     startsSpell && weather.until > now && !weather.hasRoof(step, until)
-      ? allowanceOf(until, rows)
+      ? allowanceOf(until, rows, daysExpected)
       : null
   return openAround(beyond ? [...closed, [until, until + beyond.ms]] : closed)
 }

@@ -246,7 +246,7 @@ function ashoreFigures(rows: RefitRows, clock: ZoneClock, now: number): Derived[
     (one) => (one.liftOutActual ?? '9999') <= today && one.launchActual === null,
   )
   if (!haul?.liftOutActual) return null
-  const tariff = tariffOf(rows.yardTariff, haul.placeId)
+  const tariff = tariffOf(rows, haul)
   const day = daysBetween(haul.liftOutActual, today)
   return {
     day,

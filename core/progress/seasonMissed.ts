@@ -3,7 +3,6 @@ import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { tariffOf, usualDayMinor } from '../money/yard'
 import { dayNumber } from '../time/civil'
-import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
 import type { ZoneClock } from '../time/zone'
 
 export interface SeasonMissed {
@@ -22,9 +21,6 @@ export interface SeasonMissed {
 /** Launches planned after the last day of their haul-out's season, the first to come first. Source: handbook 6. */
 export function seasonsMissed(rows: RefitRows, plan: StoredPlan, clock: ZoneClock): SeasonMissed[] {
   const seasons = [...rows.season].sort((a, b) => (a.from < b.from ? -1 : 1))
-  const yards = new Map(
-    haulOutsAsPlanned(rows, plan, clock).map((one) => [one.haulOut.id, one.yard]),
-  )
   return [...plan.gates]
     .sort((a, b) => a.at - b.at)
     .flatMap((planned): SeasonMissed[] => {
@@ -35,8 +31,7 @@ export function seasonsMissed(rows: RefitRows, plan: StoredPlan, clock: ZoneCloc
       if (gate?.kind !== 'launch' || !haulOut || !season || on <= season.to) return []
       const into = seasons.find((one) => one.from > season.to && one.from <= on) ?? null
       const daysOver = dayNumber(on) - dayNumber(season.to)
-      const yard = yards.get(haulOut.id)
-      const tariff = tariffOf(rows.yardTariff, yard?.id)
+      const tariff = tariffOf(rows, haulOut)
       return [
         {
           gateId: gate.id,

@@ -38,7 +38,9 @@ export interface Piece {
 /** The level a step is done at; null: its job is gone. */
 function levelOf(step: Step, job: Job, strakes: ReadonlyMap<string, string>): Level {
   if (step.placeNeed !== 'boat') return 'shed'
-  const strake = strakes.get(job.zoneId ?? '') ?? 'deck'
+  // Nobody has said where: what can only be done while she is out of the water is under it.
+  const isUnder = step.operation === 'antifoul' || step.hullNeed === 'ashore'
+  const strake = strakes.get(job.zoneId ?? '') ?? (isUnder ? 'underwater' : 'deck')
   return levels.find((one) => one === strake) ?? 'shed'
 }
 

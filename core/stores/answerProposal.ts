@@ -1,7 +1,7 @@
 /** Saying yes or no to what a trade proposes, with what its days do to their booking. Source: handbook-2 G2. */
 import type { ChangeItem } from '../model/changes'
 import type { Row } from '../model/entities'
-import { patchOf } from '../model/removal'
+import { deletion, patchOf } from '../model/removal'
 import { dateOf, dayNumber, weekdayOf } from '../time/civil'
 
 type Booking = Row<'tradeBooking'>
@@ -52,6 +52,25 @@ export function answering(
     answeredById: isOpen ? null : by.personId,
   })
   const then = lines.map((one) => (one.id === item.id ? { ...one, answer } : one))
+  return moving(booking, own, lines, then)
+}
+
+/** A line taken off the sheet; the days it was taken for go with it. `lines`: all of the booking. */
+export const takingOff = (booking: Booking, lines: readonly Item[], item: Item): Answered =>
+  moving(
+    booking,
+    deletion('tradeItem', item),
+    lines,
+    lines.filter((one) => one.id !== item.id),
+  )
+
+/** A change of the lines, and the booking as much longer or shorter as their taken days are. */
+function moving(
+  booking: Booking,
+  own: ChangeItem,
+  lines: readonly Item[],
+  then: readonly Item[],
+): Answered {
   const days = daysTaken(then) - daysTaken(lines)
   const isToCome = booking.state === 'asked' || booking.state === 'booked'
   if (days === 0 || !isToCome) return { items: [own], until: null }

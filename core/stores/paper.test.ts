@@ -12,7 +12,7 @@ import { asks, makerDrawing, mirrored, sheetChecked, spansMm } from './makerShee
 import { orderItems } from './ordering'
 import { sayTool } from './sayBuy'
 import { toolUses } from './tools'
-import { answering } from './answerProposal'
+import { answering, takingOff } from './answerProposal'
 import { tradeSum } from './tradeSheet'
 import { waysCompared } from './ways'
 
@@ -285,6 +285,12 @@ describe('a trade’s sheet', () => {
     expect(answering(booking, [taken], taken, 'open', by).items[0]).toMatchObject({
       patch: { answer: 'open', answeredOn: null, answeredById: null },
     })
+    // Off the sheet with its days; a line that was not taken had none.
+    expect(takingOff({ ...booking, to: '2027-05-11' }, [taken], taken)).toMatchObject({
+      items: [{ op: 'delete', id: 'pin' }, { patch: { to: '2027-05-05' } }],
+      until: '2027-05-05',
+    })
+    expect(takingOff(booking, [pin], pin).items).toHaveLength(1)
   })
 
   it('asks about what the bill has over the lines of a quote, and once about all nobody looked at', () => {

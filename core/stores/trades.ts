@@ -3,7 +3,7 @@ import type { Row } from '../model/entities'
 import { byId, groupBy, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { factsOf } from '../plan/facts'
-import { dayMs, weekdayOf } from '../time/civil'
+import { dayMs, dayOnWeekday } from '../time/civil'
 import { buyWindow } from './buyWindow'
 import type { BuyWindow } from './buyWindow'
 import type { StoreFacts } from './storeFacts'
@@ -23,13 +23,6 @@ export interface TradeFacts {
   /** True: the notice is assumed. */
   readonly isAssumed: boolean
   readonly priceMinor: number | null
-}
-
-/** The next day from one on which they come; none named: that day. */
-function comesOn(day: number, weekdays: readonly number[]): number {
-  if (weekdays.length === 0) return day
-  for (let one = day; one < day + 7; one++) if (weekdays.includes(weekdayOf(one))) return one
-  return day
 }
 
 /** When the work that follows a step in its job, or waits for it by a link, begins first; null: nothing does. */
@@ -97,7 +90,7 @@ export function tradesOf({ rows, plan, clock, today, tripBefore }: StoreFacts): 
         },
       ]
     }
-    const on = comesOn(clock.dayOf(start), booking?.comesOn ?? [])
+    const on = dayOnWeekday(clock.dayOf(start), booking?.comesOn ?? [])
     const notice = booking?.noticeDays ?? null
     return [
       {

@@ -51,6 +51,12 @@ export const daysBetween = (from: string, to: string): number => dayNumber(to) -
 /** 1 Monday to 7 Sunday. 1970-01-01 was a Thursday. */
 export const weekdayOf = (day: number): number => ((((day + 3) % 7) + 7) % 7) + 1
 
+/** The first local day from one on that is one of some weekdays, 1 Monday to 7 Sunday; none named: that day. */
+export function dayOnWeekday(day: number, weekdays: readonly number[]): number {
+  for (let one = day; one < day + 7; one++) if (weekdays.includes(weekdayOf(one))) return one
+  return day
+}
+
 /** The Monday of the week a date lies in. */
 export const mondayOf = (date: string): string => {
   const day = dayNumber(date)

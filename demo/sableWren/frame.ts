@@ -128,8 +128,8 @@ function places(write: Writer): void {
     washMinor: 3500,
     changeMinor: 9500,
     noticeDays: 7,
-    berthPerDayMinor: 920,
   })
+  write.add('yardTariff', 'skarholm-tariff', { placeId: 'skarholm', berthPerDayMinor: 920 })
 }
 
 function products(write: Writer): void {

@@ -1,5 +1,6 @@
 /** Shape of what runs of the plan said. */
 import Joi from 'joi'
+import { doubtKinds } from '#core/model/odds'
 
 const share = Joi.number().min(0).max(1).required()
 const day = Joi.number().integer().min(-1e6).max(1e6).required()
@@ -18,7 +19,7 @@ const gate = Joi.object({
 
 const doubt = Joi.object({
   kind: Joi.string()
-    .valid('season', 'found', 'steps', 'again', 'kind', 'part', 'prices', 'price', 'rest')
+    .valid(...doubtKinds)
     .required(),
   of: Joi.string().allow('').max(300).required(),
   ofCost: share,

@@ -12,6 +12,8 @@ type Plain = Readonly<Record<string, unknown>>
 class FakeServer {
   seq = 1
   readonly changes: Change[] = []
+  /** What an answer to a change waits for. */
+  onItsWay: Promise<void> = Promise.resolve()
   /** What the next changes are answered with instead. */
   refusal: { status: number; problem: Problem } | null = null
 
@@ -49,8 +51,8 @@ class FakeServer {
       return Promise.resolve(this.answer({ now, fixed: true, lastChangeAt: null }))
     }
     if (path.endsWith('/changes')) {
-      if (this.refusal)
-        return Promise.resolve(this.answer(this.refusal.problem, this.refusal.status))
+      const { refusal } = this
+      if (refusal) return this.onItsWay.then(() => this.answer(refusal.problem, refusal.status))
       return Promise.resolve(this.answer(this.pass(JSON.parse(init?.body ?? '') as Change)))
     }
     // Lists beside the rows, copies and what changed before: there are none.
@@ -59,8 +61,8 @@ class FakeServer {
   }
 }
 
-/** Opens the refit in a store of its own, on a server of its own. */
-export async function openOn(rows: RefitRows) {
+/** Opens the refit in a store of its own, on a server of its own. `begin`: what the frame has begun by then. */
+export async function openOn(rows: RefitRows, begin: () => unknown = () => undefined) {
   const server = new FakeServer(rows)
   vi.stubGlobal('fetch', server.fetch)
   vi.stubGlobal(
@@ -74,6 +76,7 @@ export async function openOn(rows: RefitRows) {
   )
   setActivePinia(createPinia())
   const store = useRefitStore()
+  begin()
   await store.open('r')
   return { server, store }
 }

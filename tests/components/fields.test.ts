@@ -1,10 +1,11 @@
 /** Fields: what is typed is read, refused or saved, and never lost. */
 import { flushPromises, mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { entityNames } from '#core/model/entities'
 import { fieldLabel } from '#core/model/changes'
 import { fieldsOf } from '#core/model/references'
 import { add, emptyRefit, job, step } from '#core/testing/build'
+import { problem } from '#shared/problems'
 import { components } from './components'
 import { openOn } from './fakeServer'
 
@@ -44,6 +45,24 @@ describe('a typed value', () => {
       { op: 'patch', entity: 'step', id: 'plies', baseVersion: 1, patch: { hoursLikely: 1.5 } },
     ])
     expect(shown()).toBe('1 h 30')
+  })
+
+  it('that is refused when nobody waits for it any more stands at its field all the same', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    const { server, store, wrapper, type, shown } = await fieldOfStep('caution')
+    server.refusal = { status: 422, problem: problem('invalid', 'Name the glove.') }
+    let answer = () => {}
+    server.onItsWay = new Promise((resolve) => (answer = resolve))
+    await type('Boots')
+    await vi.advanceTimersByTimeAsync(2000)
+    vi.useRealTimers()
+    await wrapper.setProps({ row: store.rows.step[0] } as never)
+    expect([store.rows.step[0]?.caution, shown()]).toEqual(['Boots', 'Boots'])
+    answer()
+    await flushPromises()
+    await wrapper.setProps({ row: store.rows.step[0] } as never)
+    expect([store.rows.step[0]?.caution, shown()]).toEqual(['Gloves', 'Boots'])
+    expect(wrapper.find('[role=alert]').text()).toBe('Name the glove. Still stored: Gloves.')
   })
 
   it('that cannot be read stays as typed, says why, and saves nothing; Escape gives back', async () => {

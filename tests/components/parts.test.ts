@@ -190,7 +190,8 @@ describe('keys', () => {
       { value: 'hours', label: 'Hours' },
     ]
     const wrapper = mount(UiPages, {
-      props: { label: 'Pages', pages, modelValue: 'cost' },
+      // As in a view, whose page stands only once the way there is gone.
+      props: { label: 'Pages', pages, modelValue: 'cost', 'onUpdate:modelValue': () => undefined },
       attachTo: document.body,
     })
     const pressed = () => wrapper.get('[aria-pressed=true]').text()
@@ -200,6 +201,12 @@ describe('keys', () => {
       await wrapper.setProps({ modelValue: next })
     }
     expect(pressed()).toBe('Cost')
+    // Pressed again before the next page stands: on from the one asked for.
+    press('e')
+    press('e')
+    expect(wrapper.emitted('update:modelValue')?.slice(-2)).toEqual([['hours'], ['cost']])
+    await wrapper.setProps({ modelValue: 'hours' })
+    await wrapper.setProps({ modelValue: 'cost' })
     await wrapper.findAll('button')[1]?.trigger('click')
     expect(wrapper.emitted('update:modelValue')?.at(-1)).toEqual(['hours'])
     wrapper.unmount()

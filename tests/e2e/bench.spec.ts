@@ -1,5 +1,5 @@
 /** Worked out in the yard, on a phone: five answers on five jobs, a cutting plan on paper, and its offcut used next time. */
-import { expect, test } from './test'
+import { anotherBrowser, expect, test } from './test'
 import type { Page } from './test'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { execFileSync } from 'node:child_process'
@@ -64,7 +64,7 @@ async function putOnJob(page: Page, job: RegExp) {
 }
 
 test('five benches go on five jobs, on the phone', async ({ browser }) => {
-  const context = await browser.newContext(phone)
+  const context = await anotherBrowser(browser, phone)
   const page = await context.newPage()
   await open(page, 'bench')
   // The pockets open one at a time; a tool is two presses away.
@@ -176,7 +176,7 @@ test('what is said of a hole stands beside its bolt', async ({ page }) => {
 })
 
 test('a cup that is stirred starts its clock and moves the rest', async ({ browser }) => {
-  const context = await browser.newContext(phone)
+  const context = await anotherBrowser(browser, phone)
   const page = await context.newPage()
   await open(page, 'bench/pots-and-cups')
   await type(page, /^Where you work it is/, '18')

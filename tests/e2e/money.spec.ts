@@ -210,38 +210,43 @@ const headline = async (page: Page) =>
     (await page.getByRole('heading', { level: 1 }).textContent()) ?? '',
   )
 
-test('the forecast comes by itself, is said by the Tape, and moves with what is paid', async ({
-  page,
-}) => {
-  await open(page, 'money')
-  await expect(page.getByText(/; likely .+, safe /)).toBeVisible({ timeout: 60_000 })
-  await expect(page.getByText('These are 200 runs.')).toBeVisible()
-  const before = await headline(page)
-  const [likely, safe] = [minorOf(before?.[1]), minorOf(before?.[2])]
-  expect(safe).toBeGreaterThan(likely)
-  const launchRow = page
-    .getByRole('region', { name: 'When she is done' })
-    .getByRole('row', { name: /^Launch \d/ })
-  await expect(launchRow).toContainText('Sat 22 May')
-  // The accounts and what the runs add close to the headline.
-  const total = await page
-    .getByRole('table', { name: /Money by system/ })
-    .locator('tfoot td')
-    .allTextContents()
-  expect(total.map(minorOf)).toContain(likely)
-  // Left half-way, nothing of it is kept.
-  await page.getByRole('button', { name: 'Run the plan 1,000 times' }).click()
-  await page.getByRole('button', { name: 'Stop' }).click()
-  await expect(page.getByRole('button', { name: 'Stop' })).toBeHidden()
-  await expect(page.getByText('These are 200 runs.')).toBeVisible()
-  // Money that no plan had comes on top.
-  await page.getByRole('button', { name: 'What was paid' }).click()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('What for').fill('Salvage')
-  await dialog.getByLabel('Sum', { exact: true }).fill('9000')
-  await dialog.getByRole('button', { name: 'Write it down' }).click()
-  await expect(dialog).toBeHidden()
-  await expect.poll(async () => minorOf((await headline(page))?.[1])).toBeGreaterThan(likely + 7000)
+test.describe('where the plan is run after every change', () => {
+  test.use({ runsByItself: true })
+  test('the forecast comes by itself, is said by the Tape, and moves with what is paid', async ({
+    page,
+  }) => {
+    await open(page, 'money')
+    await expect(page.getByText(/; likely .+, safe /)).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByText('These are 200 runs.')).toBeVisible()
+    const before = await headline(page)
+    const [likely, safe] = [minorOf(before?.[1]), minorOf(before?.[2])]
+    expect(safe).toBeGreaterThan(likely)
+    const launchRow = page
+      .getByRole('region', { name: 'When she is done' })
+      .getByRole('row', { name: /^Launch \d/ })
+    await expect(launchRow).toContainText('Sat 22 May')
+    // The accounts and what the runs add close to the headline.
+    const total = await page
+      .getByRole('table', { name: /Money by system/ })
+      .locator('tfoot td')
+      .allTextContents()
+    expect(total.map(minorOf)).toContain(likely)
+    // Left half-way, nothing of it is kept.
+    await page.getByRole('button', { name: 'Run the plan 1,000 times' }).click()
+    await page.getByRole('button', { name: 'Stop' }).click()
+    await expect(page.getByRole('button', { name: 'Stop' })).toBeHidden()
+    await expect(page.getByText('These are 200 runs.')).toBeVisible()
+    // Money that no plan had comes on top.
+    await page.getByRole('button', { name: 'What was paid' }).click()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('What for').fill('Salvage')
+    await dialog.getByLabel('Sum', { exact: true }).fill('9000')
+    await dialog.getByRole('button', { name: 'Write it down' }).click()
+    await expect(dialog).toBeHidden()
+    await expect
+      .poll(async () => minorOf((await headline(page))?.[1]))
+      .toBeGreaterThan(likely + 7000)
+  })
 })
 
 test('what a lever buys is said as a chance, with the same luck before and after', async ({
@@ -294,4 +299,22 @@ test('a month is a page and a table of the same sum', async ({ page }) => {
     `${server.url}/api/refits/${await server.refitId()}/money.csv?from=2027-02-30&to=2027-03-01`,
   )
   expect(refused.status()).toBe(422)
+})
+
+test('a berth has a price of its own, and the days afloat to come are reckoned by it', async ({
+  page,
+}) => {
+  await open(page, 'money')
+  const before = await sumsOf(page, 'Yard, lift, berth')
+  const afloat = page.getByRole('region', { name: 'Days afloat to come' })
+  const days = Number(/(\d+) days at €9\.20/.exec((await afloat.textContent()) ?? '')?.[1])
+  await page.getByRole('button', { name: 'More' }).first().click()
+  await page.getByRole('link', { name: 'Settings, people, places' }).click()
+  await page.getByRole('textbox', { name: 'A day at the berth' }).fill('12')
+  await page.getByRole('textbox', { name: 'A day at the berth' }).press('Enter')
+  await page.getByRole('link', { name: 'Money' }).click()
+  await expect(afloat).toContainText(`${days} days at €12`)
+  const after = await sumsOf(page, 'Yard, lift, berth')
+  // 2.80 more a day; sums of the row are whole.
+  expect(Math.abs((after[2] ?? 0) - (before[2] ?? 0) - days * 2.8)).toBeLessThan(1)
 })

@@ -2,7 +2,7 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { saturday, TestServer } from './server'
-import { expect, test } from './test'
+import { anotherBrowser, expect, test } from './test'
 import type { Page } from './test'
 
 test.use({ knowsTheCode: false })
@@ -81,7 +81,7 @@ test('every view opens while nobody answers', async ({ page }) => {
 test('what is typed while nobody answers waits, outlives its window, and is sent once', async ({
   browser,
 }) => {
-  const context = await browser.newContext()
+  const context = await anotherBrowser(browser)
   const page = await context.newPage()
   const name = await openJob(page, 'lids')
   await server.kill()

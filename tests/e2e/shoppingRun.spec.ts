@@ -1,5 +1,5 @@
 /** The round of the shops, one hand on the phone; and a window that opens when its measuring step is ticked. */
-import { expect, test } from './test'
+import { anotherBrowser, expect, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -15,7 +15,7 @@ async function open(page: Page, path: string) {
 test('a round of the shops on the phone: in the bag, another, not to be had', async ({
   browser,
 }) => {
-  const context = await browser.newContext({
+  const context = await anotherBrowser(browser, {
     viewport: { width: 390, height: 844 },
     hasTouch: true,
     isMobile: true,

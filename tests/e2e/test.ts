@@ -4,7 +4,7 @@
  * `test.use({ knowsTheCode: false })`.
  */
 import { test as base } from '@playwright/test'
-import type { BrowserContext } from '@playwright/test'
+import type { Browser, BrowserContext, BrowserContextOptions } from '@playwright/test'
 import { workerAddress } from './server'
 
 export { expect } from '@playwright/test'
@@ -28,27 +28,50 @@ async function wipe(context: BrowserContext): Promise<void> {
 
 type HomeFor = (shape: string) => Promise<BrowserContext>
 
-export const test = base.extend<{ knowsTheCode: boolean }, { homeFor: HomeFor }>({
+/** As an owner on a battery has it: likely dates are worked out when they are asked for, and not after every change. */
+async function savingBattery(context: BrowserContext): Promise<BrowserContext> {
+  await context.addInitScript(() => {
+    // Pages without an address have no storage.
+    if (location.protocol === 'http:') localStorage.setItem('inch-ahead.runsByItself', 'false')
+  })
+  return context
+}
+
+/** A browser of its own, as of another person or a phone. */
+export const anotherBrowser = async (
+  browser: Browser,
+  options: BrowserContextOptions = {},
+): Promise<BrowserContext> => savingBattery(await browser.newContext(options))
+
+export const test = base.extend<
+  { knowsTheCode: boolean; runsByItself: boolean },
+  { homeFor: HomeFor }
+>({
   knowsTheCode: [true, { option: true }],
+  runsByItself: [false, { option: true }],
   homeFor: [
     async ({ browser }, use) => {
       const homes = new Map<string, BrowserContext>()
       await use(async (shape) => {
-        const context = homes.get(shape) ?? (await browser.newContext())
+        const known = homes.get(shape)
+        if (known) return known
+        const context = await browser.newContext()
         homes.set(shape, context)
-        return context
+        return shape.startsWith('saves') ? savingBattery(context) : context
       })
       for (const context of homes.values()) await context.close()
     },
     { scope: 'worker' },
   ],
-  context: async ({ browser, homeFor, knowsTheCode, viewport, hasTouch }, use) => {
+  context: async ({ browser, homeFor, knowsTheCode, runsByItself, viewport, hasTouch }, use) => {
     if (!knowsTheCode) {
       const stranger = await browser.newContext()
       await use(stranger)
       return stranger.close()
     }
-    const context = await homeFor(JSON.stringify([viewport, hasTouch]))
+    const context = await homeFor(
+      `${runsByItself ? 'runs' : 'saves'} ${JSON.stringify([viewport, hasTouch])}`,
+    )
     await use(context)
     await wipe(context)
   },

@@ -13,6 +13,8 @@ const props = defineProps<{
   config: (colour: Colour) => ChartConfiguration
   /** Drawn beneath the lines, or over them. */
   plugins?: readonly Plugin[]
+  /** What the plugins draw: another one is painted over the same chart. */
+  paintedAnew?: unknown
 }>()
 const canvas = ref<HTMLCanvasElement | null>(null)
 const isMissing = ref(false)
@@ -31,6 +33,10 @@ async function draw() {
     chart = library.drawChart(canvas.value, colour, props.config(colour), props.plugins ?? [])
 }
 onMounted(draw)
+watch(
+  () => props.paintedAnew,
+  () => chart?.draw(),
+)
 // The light is in the page a moment after it was chosen.
 watch([() => props.config, light], () => requestAnimationFrame(draw))
 onBeforeUnmount(() => chart?.destroy())

@@ -3,11 +3,13 @@ import { computed } from 'vue'
 import { ashoreLeft, doAfloat, putOff } from '#core/launch/ashoreLeft'
 import type { AshoreJob } from '#core/launch/ashoreLeft'
 import { formatHours } from '#core/units/hours'
+import { counted } from '#core/units/counted'
+import type { LiftLever } from '~/composables/useLiftLevers'
 import type { Proposal } from '~/composables/useProposal'
 
 /** What must still be done ashore against one lift, and what could be done about what is not ready by it. */
 const props = defineProps<{ haulOutId: string; liftAt: number }>()
-const emit = defineEmits<{ propose: [proposal: Proposal] }>()
+const emit = defineEmits<{ propose: [proposal: Proposal]; ways: [] }>()
 const store = useRefitStore()
 const { shortDate, sayDay } = useDates()
 const left = computed(() =>
@@ -17,6 +19,25 @@ const left = computed(() =>
 )
 const late = computed(() => (left.value?.jobs ?? []).filter((one) => one.readyAt > props.liftAt))
 const fits = computed(() => (left.value?.jobs ?? []).filter((one) => one.readyAt <= props.liftAt))
+const levers = useLiftLevers(
+  () => props.haulOutId,
+  () => props.liftAt,
+  () => late.value,
+)
+const withLever = (one: AshoreJob) =>
+  levers.found.value.filter((each) => each.jobIds.has(one.job.id))
+/** What was found so far: every one is counted once it has been tried. */
+const outcome = computed(() => {
+  if (levers.left.value !== 0) return ''
+  if (levers.tried.value === 0) return 'There is no lever at this work.'
+  const many = late.value.filter((one) => withLever(one).length > 0).length
+  if (many === 0) return 'No one lever that was tried makes any of them ready by then.'
+  return many === late.value.length
+    ? 'Each of them is ready by then with one lever or another.'
+    : `${counted(many, 'job')} of ${late.value.length} can be ready by then with one lever or another.`
+})
+const pull = ({ lever, items }: LiftLever) =>
+  emit('propose', { label: lever.label, does: lever.does, items })
 const on = computed(() => sayDay(store.zone.dateOf(props.liftAt)))
 const readyOn = (one: AshoreJob) =>
   one.readyAt === Infinity ? 'has no day' : `ready ${shortDate(one.readyAt, store.zone)}`
@@ -42,12 +63,23 @@ const float = (one: AshoreJob) =>
     <h2 id="ashore-left" class="border-b-2 border-ink text-lg">
       Still to do ashore, against {{ on }}
     </h2>
-    <p v-if="left.jobs.length === 0" class="text-ink2">
-      Nothing is left to do ashore for this launch.
-    </p>
-    <p v-else-if="late.length === 0">
-      All {{ left.jobs.length }} jobs are ready by then as they are planned.
-    </p>
+    <div class="flex items-start justify-between gap-3 py-1">
+      <p v-if="left.jobs.length === 0" class="text-ink2">
+        Nothing is left to do ashore for this launch.
+      </p>
+      <p v-else-if="late.length === 0">
+        All {{ left.jobs.length }} jobs are ready by then as they are planned.
+      </p>
+      <button v-else-if="levers.left.value === null" class="btn btn-small" @click="levers.ask()">
+        What would make them ready?
+      </button>
+      <p v-else-if="levers.left.value > 0" role="status" class="text-ink2">
+        Planning with {{ counted(levers.left.value, 'lever') }} more…
+      </p>
+      <p v-else role="status">{{ outcome }}</p>
+      <button class="btn btn-small" @click="$emit('ways')">Ways to launch</button>
+    </div>
+    <p v-if="levers.failed.value" role="alert" class="text-redlead">{{ levers.failed.value }}</p>
     <ul>
       <li
         v-for="one in late"
@@ -62,6 +94,16 @@ const float = (one: AshoreJob) =>
             >{{ formatHours(one.hours) }},
             <span class="text-redlead">{{ readyOn(one) }}</span></span
           >
+          <span v-if="withLever(one).length > 0" class="flex flex-wrap gap-1 py-1">
+            <button
+              v-for="each in withLever(one).slice(0, 3)"
+              :key="each.lever.key"
+              class="btn btn-small"
+              @click="pull(each)"
+            >
+              {{ each.lever.label }}<span class="sr-only">: {{ one.job.title }} is ready</span>
+            </button>
+          </span>
         </span>
         <span class="flex flex-wrap justify-end gap-1">
           <button v-if="left.nextGate" class="btn btn-small" @click="off(one)">

@@ -83,6 +83,7 @@ const said = (day: LiftDay) =>
     water(day),
     people(day),
     day.ready === null ? '' : `ready in ${day.ready} of 100 runs`,
+    day.isTooFew ? 'too few for a lift' : '',
     day.isBooked ? 'booked' : '',
     day.isPlanned ? 'planned' : '',
     day.isBest ? 'cheapest all told' : '',
@@ -206,11 +207,11 @@ const label = (day: LiftDay) => sayDay(day.on)
           <span class="cond truncate pl-2 leading-none" :title="water(day)">{{ water(day) }}</span>
           <span
             class="cond truncate leading-none"
-            :class="day.personIds.length === 0 ? 'text-redlead' : ''"
+            :class="day.personIds.length === 0 || day.isTooFew ? 'text-redlead' : ''"
             >{{ people(day) }}</span
           >
           <span class="cond text-right leading-none max-sm:hidden">{{
-            day.ready === null ? '' : `${day.ready} %`
+            day.ready === null ? (day.isTooFew ? 'too few' : '') : `${day.ready} %`
           }}</span>
           <span class="cond truncate text-right font-semibold leading-none max-sm:hidden">{{
             day.isBest && day.extraMinor !== null

@@ -8,11 +8,15 @@ import { hourMs, minuteMs } from '#core/time/civil'
 
 /** The water at the slip on one day against what she needs, and the time from afloat to away in it. */
 const props = defineProps<{ slip: Slip; day: number; sheet: LaunchDaySheet | null }>()
+/** When the slings would go on, had the block the place to which it is pulled, UTC ms. */
+const emit = defineEmits<{ move: [liftAt: number] }>()
 const store = useRefitStore()
 const from = computed(() => store.zone.at(props.day, 6 * 60))
 const step = 10 * minuteMs
+/** Hours of the drawing, from its left to its right. */
+const shownMs = 14 * hourMs
 const points = computed(() =>
-  Array.from({ length: (14 * hourMs) / step + 1 }, (_, index) => {
+  Array.from({ length: shownMs / step + 1 }, (_, index) => {
     const at = from.value + index * step
     return { at, height: props.slip.tide.heightAt(at) }
   }),
@@ -20,15 +24,18 @@ const points = computed(() =>
 const time = (at: number) => clockTimeOf(at, store.zone)
 const label = computed(() => {
   const turns = props.slip.tide
-    .turns(from.value, from.value + 14 * hourMs)
+    .turns(from.value, from.value + shownMs)
     .map((one) => `${one.heightM.toFixed(2)} m at ${time(one.at)}`)
   return `Water at the slip: ${turns.join(', ')}. She needs ${props.slip.needM.toFixed(2)} m.`
 })
+/** Where the hours are drawn, px from the left, as last painted. */
+let hours = { left: 0, right: 0 }
 /** Afloat to away, as a block standing in the water. */
-const block = computed<Plugin>(() => ({
+const block: Plugin = {
   id: 'afloat',
   afterDatasetsDraw(chart) {
     const sheet = props.sheet
+    hours = chart.chartArea
     const [x, y] = [chart.scales.x, chart.scales.y]
     if (!sheet || !x || !y) return
     const place = (at: number) => x.getPixelForValue((at - from.value) / step)
@@ -45,7 +52,24 @@ const block = computed<Plugin>(() => ({
     )
     ctx.restore()
   },
-}))
+}
+const timeAt = (x: number) =>
+  from.value + ((x - hours.left) / Math.max(1, hours.right - hours.left)) * shownMs
+/** So far beside the block it is still taken hold of. */
+const reachMs = 15 * minuteMs
+/** How far behind the hand the slings go on; null: nothing is held. */
+let heldMs: number | null = null
+function hold(event: PointerEvent) {
+  const sheet = props.sheet
+  const at = timeAt(event.offsetX)
+  if (!sheet || at < sheet.inAt - reachMs || at > sheet.awayAt + reachMs) return
+  heldMs = at - sheet.liftAt
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+}
+const pull = (event: PointerEvent) => {
+  if (heldMs !== null) emit('move', timeAt(event.offsetX) - heldMs)
+}
+const release = () => (heldMs = null)
 const config = computed(() => {
   const [list, need] = [points.value, props.slip.needM]
   return (colour: (name: string) => string): ChartConfiguration => ({
@@ -82,5 +106,23 @@ const config = computed(() => {
 </script>
 
 <template>
-  <ChartCanvas class="h-40" :label="label" :config="config" :plugins="[block]" />
+  <div class="relative">
+    <ChartCanvas
+      class="h-40"
+      :label="label"
+      :config="config"
+      :plugins="[block]"
+      :painted-anew="sheet"
+    />
+    <!-- The block is pulled with a hand or a mouse; the hours beneath it do the same by keys. -->
+    <div
+      class="absolute inset-0 touch-pan-y"
+      :class="sheet ? 'cursor-ew-resize' : ''"
+      aria-hidden="true"
+      @pointerdown="hold"
+      @pointermove="pull"
+      @pointerup="release"
+      @pointercancel="release"
+    />
+  </div>
 </template>

@@ -91,9 +91,9 @@ onScopeDispose(odds.lookCloser())
       <p v-if="odds.failed" class="mt-1 text-redlead" role="alert">{{ odds.failed }}</p>
       <p class="mt-1 text-sm text-ink2">
         Drawn in each run: hours by what such work really takes you and how sure that is, found
-        work, work done again, rounds, deliveries, days on which somebody does not come, a good or a
-        bad season, prices that nobody has in writing. Not drawn: weather hour by hour, trades that
-        stay away.
+        work, work done again, rounds, deliveries, trades that come late, days on which somebody
+        does not come, days that do not suit work in the open, a good or a bad season, prices that
+        nobody has in writing. Not drawn: a change of what is wanted.
       </p>
     </template>
   </section>

@@ -16,7 +16,7 @@ const lift = computed(() => {
   return found && found.dates.length > 0 ? found : null
 })
 const haulOut = computed(() => store.rows.haulOut.find((one) => one.id === lift.value?.haulOutId))
-const tariff = computed(() => tariffOf(store.rows.yardTariff, haulOut.value?.placeId))
+const tariff = computed(() => (haulOut.value ? tariffOf(store.rows, haulOut.value) : null))
 const rows = computed(() => {
   const today = dayNumber(store.derived.today)
   return (lift.value?.dates ?? []).map((one) => ({

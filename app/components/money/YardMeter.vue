@@ -7,10 +7,20 @@ import { exactMoney } from '#core/money/money'
 
 /** The yard meter: a block a week; free ones hatched, gone brass, to come white. */
 const store = useRefitStore()
-const { currency, say } = useMoney()
+const { currency } = useMoney()
 const { sayDay, sayDate } = useDates()
 const { idOf, urlOf } = provideChartIds()
 const meter = computed(() => yardMeter(store.rows, store.accepted, store.zone, store.derived.today))
+/** What a week more in the yard costs, all told, and the berth in it that she does not need. */
+const weekLater = computed(() => {
+  const later = meter.value?.weekLater
+  return later && { minor: later.yardMinor - later.berthMinor, berthMinor: later.berthMinor }
+})
+const isToCome = computed(() =>
+  store.rows.haulOut.some(
+    ({ launchActual }) => launchActual === null || launchActual > store.derived.today,
+  ),
+)
 const exact = (minor: number) => exactMoney(minor, currency.value)
 const [perRow, blockWide, blockHigh, apart] = [10, 26, 12, 2]
 const mostBlocks = 60
@@ -110,20 +120,32 @@ const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh
           >Write it down</NuxtLink
         >
       </p>
-      <p v-else class="mt-1 leading-snug text-redlead">
+      <p
+        v-else-if="weekLater"
+        class="mt-1 leading-snug"
+        :class="weekLater.minor > 0 ? 'text-redlead' : ''"
+      >
         Launched a week later<template v-if="meter.launchOn"
           >, after {{ sayDate(meter.launchOn) }}</template
-        >: {{ exact(meter.weekLaterMinor) }} more
-      </p>
-      <p v-if="meter.afloatDayMinor > 0" class="leading-snug text-ink2">
-        Afloat from then: {{ say(meter.afloatDayMinor) }} a day
+        >: {{ exact(Math.abs(weekLater.minor)) }} {{ weekLater.minor < 0 ? 'less' : 'more'
+        }}<template v-if="weekLater.berthMinor > 0"
+          >, {{ exact(weekLater.berthMinor) }} of berth taken off</template
+        >
       </p>
     </template>
+    <p v-else-if="!isToCome" class="mt-2 text-ink2">
+      {{
+        store.rows.haulOut.length > 0
+          ? 'She is launched from every haul-out there is.'
+          : 'No haul-out is written down.'
+      }}
+    </p>
     <p v-else class="mt-2 text-ink2">
       No yard has prices yet.
       <NuxtLink class="underline" :to="`/r/${store.refitId}/settings#set-places`"
         >Write them down in Settings</NuxtLink
       >: a day ashore, the lift, what is free.
     </p>
+    <BerthTimes />
   </section>
 </template>

@@ -35,7 +35,9 @@ const counted = computed(() =>
   props.levels.map((level) => {
     const [others, room] = [level.ofOthers, level.forRoom]
     const all = [...others, ...room]
-    const word = room.length === 0 ? 'later' : others.length === 0 ? 'folded' : 'more'
+    // Work that no gate waits for may come before it: it is not said to come later.
+    const ofOthers = others.some((plank) => plank.job.gateId === null) ? 'not for it' : 'later'
+    const word = room.length === 0 ? ofOthers : others.length === 0 ? 'folded' : 'more'
     const hours = all.reduce((sum, plank) => sum + plank.hours, 0)
     const count =
       all.length === 0

@@ -13,7 +13,9 @@ const said = computed(() => {
       ? 'Running the plan to see how likely it is…'
       : odds.isLarge
         ? 'So large a plan is run only when you ask for it, under Money.'
-        : ''
+        : odds.runsByItself
+          ? ''
+          : 'On this device the plan is run only when you ask for it, under Money.'
   const runs = `By ${odds.stored?.runs ?? 0} runs${odds.isFresh ? '' : ' of the plan before'}`
   const chance = chanceBy(props.gate.gate.id, props.gate.aimedOn)
   const aimed =

@@ -9,7 +9,7 @@ import { byId } from '#core/model/refit'
 import { addDays } from '#core/time/civil'
 import { formatHours } from '#core/units/hours'
 import type { Proposal } from '~/composables/useProposal'
-import type { WaysAnswer } from '~/workers/planner.worker'
+import type { WaysAnswer } from '~/workers/plannerWork'
 
 /** Finish ashore, float early, float and lift again: each laid and costed, side by side with what must be true. */
 const props = defineProps<{ open: boolean; haulOutId: string }>()

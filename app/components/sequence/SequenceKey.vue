@@ -18,7 +18,7 @@
         </dt>
         <dd>days it can end later before what follows it moves</dd>
         <dt class="h-0.5 bg-ink2/60" />
-        <dd>folded: for a later gate, or for want of room</dd>
+        <dd>folded: for another gate or for none, or for want of room</dd>
         <dt class="h-1.5 bg-redlead" />
         <dd>the rope: what holds the gate, numbered back from it</dd>
       </dl>

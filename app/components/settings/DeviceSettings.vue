@@ -2,10 +2,10 @@
 import { computed } from 'vue'
 import { inOrder } from '#core/model/refit'
 
-/** What belongs to this device: who is at it, low light, alarms. */
+/** What belongs to this device: who is at it, low light, alarms, what it works out by itself. */
 const store = useRefitStore()
 const toasts = useToastStore()
-const { personId, light, alarms, leftHand } = useDevice()
+const { personId, light, alarms, leftHand, runsByItself } = useDevice()
 const people = computed(() =>
   inOrder(store.rows.person).map((one) => ({ value: one.id, label: one.name })),
 )
@@ -42,6 +42,10 @@ async function setAlarms(on: boolean) {
         @update:model-value="setAlarms($event)"
       />
       <UiCheck v-model="leftHand" label="Buttons for the left hand on the shopping run" />
+      <UiCheck
+        v-model="runsByItself"
+        label="Say how likely dates are after every change; off, only when you ask under Money, which saves a battery"
+      />
     </div>
   </section>
 </template>

@@ -78,6 +78,7 @@ const newKinds = [
         />
         <YardPrices :place="place" />
       </template>
+      <BerthPrice v-if="place.kind === 'berth'" :place="place" />
       <button
         v-if="place.kind === 'shop' || list.filter((one) => one.kind === place.kind).length > 1"
         class="btn btn-small mt-2"

@@ -2,12 +2,19 @@
 import { computed } from 'vue'
 import type { Place } from '#core/model/entities'
 
-/** What a yard asks for: days and their steps, power, lifts; what a day afloat costs. */
+/** What a yard asks for: days and their steps, power, lifts; what a berth costs that has no price of its own. */
 const props = defineProps<{ place: Place }>()
 const store = useRefitStore()
 const tariffs = useRows('yardTariff')
 const tariff = computed(
   () => store.rows.yardTariff.find((one) => one.placeId === props.place.id) ?? null,
+)
+/** Some berth has no price of its own. */
+const hasOpenBerth = computed(() =>
+  store.rows.place.some(
+    (place) =>
+      place.kind === 'berth' && !store.rows.yardTariff.some((one) => one.placeId === place.id),
+  ),
 )
 const fields = [
   'perDayMinor',
@@ -20,7 +27,6 @@ const fields = [
   'washMinor',
   'changeMinor',
   'noticeDays',
-  'berthPerDayMinor',
 ] as const
 </script>
 
@@ -35,6 +41,13 @@ const fields = [
           entity="yardTariff"
           :row="tariff"
           :field="field"
+        />
+        <RowField
+          v-if="tariff.berthPerDayMinor > 0 || hasOpenBerth"
+          entity="yardTariff"
+          :row="tariff"
+          field="berthPerDayMinor"
+          label="A day at berths without a price"
         />
       </div>
       <RowField entity="yardTariff" :row="tariff" field="byMetre" class="mt-2" />

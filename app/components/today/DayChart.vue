@@ -65,6 +65,9 @@ const drawn = computed(() =>
   })),
 )
 const nowY = computed(() => (props.isToday ? scale.value.yOf(time.now) : null))
+/** True for an hour that the tag with the time would lie on. */
+const isUnderNow = (y: number): boolean =>
+  nowY.value !== null && y > nowY.value - 30 && y < nowY.value + 9
 const nameOf = (id: string) => store.rows.person.find((one) => one.id === id)?.name ?? ''
 const temp = (at: number): string => {
   const air = props.airAt(at)
@@ -106,6 +109,7 @@ const bound = (at: number) =>
     <div ref="holder" class="relative" :style="{ height: `${scale.height}px` }">
       <template v-for="one in times" :key="one.at">
         <span
+          v-if="!isUnderNow(one.y)"
           class="cond absolute left-0 -translate-y-px text-lg leading-none"
           :class="bound(one.at) ? 'text-redlead' : ''"
           :style="{ top: `${one.y + 2}px` }"

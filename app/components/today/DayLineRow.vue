@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { titleBeside } from '#core/model/namedStep'
 import { howLine } from '#core/how/day'
 import { liveHours } from '#core/plan/liveHours'
 import type { DayLine } from '#core/today/dayLine'
@@ -57,10 +58,11 @@ const wear = computed(() => (step.value ? wearMark(step.value) : null))
 const waits = computed(() =>
   props.line.waitUntil ? `waits until ${shortDateTime(props.line.waitUntil, store.zone)}` : '',
 )
+const beside = computed(() => (step.value ? titleBeside(step.value, props.line.job) : ''))
 const second = computed(() =>
   [
     waits.value ? `then ${waits.value}` : '',
-    props.line.job?.title,
+    beside.value,
     where.value,
     count.value ? `${count.value.done} of ${count.value.of} ${count.value.unit}` : '',
     props.line.continues ? 'goes on another day' : '',
@@ -186,7 +188,7 @@ const who = computed(() => {
       <div v-if="(hasSecond || binds) && step" class="flex items-start justify-between gap-2">
         <div class="cond min-w-0 leading-tight text-ink2">
           <p v-if="hasSecond" class="truncate max-sm:hidden">
-            {{ joint ? second : [waits, where ?? line.job?.title].filter(Boolean).join(' · ') }}
+            {{ joint ? second : [waits, where ?? beside].filter(Boolean).join(' · ') }}
           </p>
           <p v-if="line.against" class="truncate text-redlead">{{ line.against }}</p>
           <p v-else-if="fails.length > 0" class="truncate text-redlead">Held by a reading</p>

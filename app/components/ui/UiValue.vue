@@ -32,6 +32,8 @@ const id = useId()
 const stored = computed(() => props.format(props.modelValue))
 const text = ref(stored.value)
 const wrong = ref('')
+/** It was the store that did not take it: what stands there is said too. */
+const refused = ref(false)
 /** Another window saved a new value while this one was being typed in. */
 const overtaken = ref(false)
 const focused = ref(false)
@@ -56,7 +58,8 @@ function send(value: Value | null) {
     (message) => {
       if (!onScreen) return false
       sent = null
-      wrong.value = `${message} Still stored: ${stored.value === '' ? 'nothing' : stored.value}.`
+      wrong.value = message
+      refused.value = true
       return true
     },
     () => emit('update:modelValue', value),
@@ -74,6 +77,7 @@ function leaveField() {
 }
 function commitLive() {
   const read = props.parse(text.value)
+  refused.value = false
   wrong.value = read.ok ? '' : read.message
   emit('invalid', wrong.value)
   if (read.ok) emit('update:modelValue', read.value)
@@ -89,6 +93,7 @@ function commit() {
   // Leaving the field is no answer to the question beneath it; Enter is.
   if (overtaken.value) return
   const read = props.parse(text.value)
+  refused.value = false
   wrong.value = read.ok ? '' : read.message
   if (!read.ok) {
     emit('invalid', read.message)
@@ -116,11 +121,13 @@ function typed(event: Event) {
   emit('invalid', '')
 }
 const untouched = computed(() => text.value === stored.value)
-const shownError = computed(() =>
-  overtaken.value
-    ? `Another window saved ${stored.value === '' ? 'nothing' : `“${stored.value}”`} here meanwhile. Enter keeps yours, Escape takes theirs.`
-    : wrong.value || (untouched.value ? props.error : ''),
-)
+const shownError = computed(() => {
+  if (overtaken.value)
+    return `Another window saved ${stored.value === '' ? 'nothing' : `“${stored.value}”`} here meanwhile. Enter keeps yours, Escape takes theirs.`
+  if (wrong.value !== '' && refused.value)
+    return `${wrong.value} Still stored: ${stored.value === '' ? 'nothing' : stored.value}.`
+  return wrong.value || (untouched.value ? props.error : '')
+})
 function giveBack() {
   if (wrong.value !== '') emit('invalid', '')
   wrong.value = ''

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
+import { titleBeside } from '#core/model/namedStep'
+import type { Step } from '#core/model/entities'
 import type { KeepChance } from '#core/forecast/keeps'
 import { mondayOf } from '#core/time/civil'
 import { promisable, promiseOf, promisesKept, weekEnd } from '#core/week/promise'
@@ -19,7 +21,11 @@ const most = 6
 const toPick = computed(() =>
   isOver.value ? [] : promisable(store.rows, store.accepted, clock, props.monday).slice(0, most),
 )
-const jobOf = (jobId: string) => store.rows.job.find((one) => one.id === jobId)?.title ?? ''
+const jobOf = (step: Step) =>
+  titleBeside(
+    step,
+    store.rows.job.find((one) => one.id === step.jobId),
+  )
 const words = {
   kept: 'kept',
   late: 'done, after the week',
@@ -68,7 +74,7 @@ const pick = (stepId: string) =>
         class="grid grid-cols-[1fr_auto_auto] items-center gap-x-3 border-b border-rule2 py-1.5"
       >
         <span class="leading-tight"
-          >{{ step.title }}<span class="block text-ink2">{{ jobOf(step.jobId) }}</span></span
+          >{{ step.title }}<span class="block text-ink2">{{ jobOf(step) }}</span></span
         >
         <span
           class="cond whitespace-nowrap"
@@ -96,7 +102,7 @@ const pick = (stepId: string) =>
           class="grid grid-cols-[1fr_auto] items-center gap-x-3 border-b border-rule2 py-1"
         >
           <span class="leading-tight"
-            >{{ step.title }}<span class="block text-ink2">{{ jobOf(step.jobId) }}</span></span
+            >{{ step.title }}<span class="block text-ink2">{{ jobOf(step) }}</span></span
           >
           <button class="btn btn-small" @click="pick(step.id)">
             Promise<span class="sr-only">{{ ` ${step.title}` }}</span>

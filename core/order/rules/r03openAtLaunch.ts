@@ -1,3 +1,4 @@
+import { named } from '../facts'
 import { found } from '../rule'
 import type { OrderRule } from '../rule'
 
@@ -26,7 +27,7 @@ export const openAtLaunch: OrderRule = {
           3,
           'stop',
           [opening],
-          `“${opening.step.title}” (${opening.job.title}) is open when she is launched on ${facts.date(launch.launchAt)}: ${until}.`,
+          `${named(opening)} is open when she is launched on ${facts.date(launch.launchAt)}: ${until}.`,
         ),
       ]
     }),

@@ -1,3 +1,4 @@
+import { named } from '../facts'
 import { dateOf, dayNumber } from '../../time/civil'
 import { sayDate } from '../../time/say'
 import { found } from '../rule'
@@ -45,7 +46,7 @@ export const openUncovered: OrderRule = {
           34,
           'stop',
           [opening],
-          `“${opening.step.title}” (${opening.job.title}) leaves ${zone.name} open from ${sayDate(dateOf(from))} to ${sayDate(dateOf(to))}: no work is planned aboard then, and no cover is up.`,
+          `${named(opening)} leaves ${zone.name} open from ${sayDate(dateOf(from))} to ${sayDate(dateOf(to))}: no work is planned aboard then, and no cover is up.`,
           {
             label: 'Put a cover up',
             items: (newId) => [

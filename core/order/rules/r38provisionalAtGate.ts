@@ -1,3 +1,4 @@
+import { named } from '../facts'
 import { provisionals } from '../../steps/provisional'
 import { found } from '../rule'
 import type { OrderRule } from '../rule'
@@ -22,7 +23,7 @@ export const provisionalAtGate: OrderRule = {
           38,
           'warn',
           [{ step, job }],
-          `“${step.title}” (${job.title}) is good only for the time being: ${step.provisionalFor}. At ${gate.name} on ${facts.date(planned.at)} ${missing}.`,
+          `${named({ step, job })} is good only for the time being: ${step.provisionalFor}. At ${gate.name} on ${facts.date(planned.at)} ${missing}.`,
           null,
           step.provisionalFor,
         ),

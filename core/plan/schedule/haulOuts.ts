@@ -25,6 +25,11 @@ type HaulOutRows = Pick<RefitRows, 'haulOut' | 'place' | 'refit' | 'tideStation'
 /** Assumed time from the first strop to work going on: lifting, blocking, or leaving the slings. */
 export const slingMs = 3 * hourMs
 
+/** The yard that lifts her; without a name the first there is. Null: no yard is known. */
+export const yardOf = (rows: Pick<RefitRows, 'place'>, { placeId }: HaulOut): Place | null =>
+  (placeId === null ? undefined : rows.place.find((one) => one.id === placeId)) ??
+  placeOfKind(rows, 'yard')
+
 /** UTC ms at which a lift on a civil date begins. */
 export const liftOn = (one: Pick<Ashore, 'lifts'>, date: string): number =>
   one.lifts.at(dayNumber(date))
@@ -43,13 +48,9 @@ export const isUnconfirmed = (haulOut: HaulOut, now: number, clock: ZoneClock): 
  * `now`, a lift-out that nobody confirmed comes on the next day on which the yard lifts.
  */
 export function haulOutsInTime(rows: HaulOutRows, clock: ZoneClock, now?: number): Ashore[] {
-  const places = new Map(rows.place.map((place) => [place.id, place]))
-  const yardOf = (haulOut: HaulOut) =>
-    (haulOut.placeId === null ? undefined : places.get(haulOut.placeId)) ??
-    placeOfKind(rows, 'yard')
   const ashore = rows.haulOut
     .map((haulOut): Ashore => {
-      const yard = yardOf(haulOut)
+      const yard = yardOf(rows, haulOut)
       const launched = haulOut.launchActual
       const lifts = new Lifts(rows, yard, haulOut, clock)
       const late = now !== undefined && isUnconfirmed(haulOut, now, clock)

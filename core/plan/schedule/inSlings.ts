@@ -1,3 +1,4 @@
+import { namedStep } from '../../model/namedStep'
 import type { Remark } from '../../model/stored'
 import { dateOf } from '../../time/civil'
 import { sayFullDate } from '../../time/say'
@@ -73,7 +74,7 @@ export function notInSlings(
     own.launchAt === Infinity ? '' : ` on ${sayFullDate(dateOf(clock.dayOf(own.launchAt)))}`
   return {
     kind: 'noHours',
-    message: `“${step.title}” (${job.title}) needs ${people} at the launch${when}, before she is let go, and they cannot come.`,
+    message: `${namedStep(step, job)} needs ${people} at the launch${when}, before she is let go, and they cannot come.`,
     jobIds: [job.id],
     stepIds: [step.id],
   }

@@ -12,6 +12,7 @@ import type { StepArc } from '../network'
 import { workLeftHours } from '../workLeft'
 import { liveHours } from '../liveHours'
 import { forecastWindows, needsWeather } from '../weatherAllowance'
+import type { DaysLost } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { calendarsOf } from './calendars'
 import type { Calendars } from './calendars'
@@ -65,6 +66,8 @@ export interface OpenStep {
   readonly warm: readonly Interval[] | null
   /** Milliseconds of work that a trade still has to do; 0: none. */
   readonly tradeMs: number
+  /** So much later than it could begin a trade that nobody booked comes, ms; as planned 0. */
+  readonly tradeLateMs: number
   /** A booked trade does it: from then until then. */
   readonly booking: { readonly id: string; readonly from: number; readonly to: number } | null
 }
@@ -92,6 +95,8 @@ export interface OpenWork extends Calendars {
   readonly doneHolding: ReadonlyMap<string, readonly string[]>
   /** Steps that cannot be planned at all, with the reason. */
   readonly remarks: readonly Remark[]
+  /** Days lost to the weather as they are drawn; undefined: as they are to be expected. */
+  readonly daysLost?: DaysLost
 }
 
 /** Length of the work with a crew of `size`, rounded up to the grid. */
@@ -269,6 +274,7 @@ export function openWork(
       startsSpell,
       workMs,
       tradeMs: isTrades ? ceilTick(workLeftMs(step, logged) / step.crewMin) : 0,
+      tradeLateMs: 0,
       capable,
       wanted,
       crewMin,

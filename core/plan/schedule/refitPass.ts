@@ -211,6 +211,8 @@ class RefitPass {
           : { kind: 'after', stepId: arc.from },
       )
     }
+    if (activity.tradeLateMs > 0)
+      earliest = { ...earliest, at: ceilTick(earliest.at + activity.tradeLateMs) }
     const allowance = activity.startsSpell
       ? weatherAllowance(
           activity.step,
@@ -218,6 +220,7 @@ class RefitPass {
           this.compiled.rows,
           this.compiled.now,
           this.compiled.waits.weather,
+          this.compiled.daysLost,
         )
       : null
     if (!allowance) return earliest

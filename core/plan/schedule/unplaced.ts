@@ -1,3 +1,4 @@
+import { namedStep } from '../../model/namedStep'
 import type { Remark } from '../../model/stored'
 import { formatHours } from '../../units/hours'
 import { hourMs } from '../../time/civil'
@@ -36,7 +37,7 @@ export function notPlaced(
   clock: ZoneClock,
 ): Remark {
   const { step, job, crewMin } = activity
-  const named = `“${step.title}” (${job.title})`
+  const named = namedStep(step, job)
   const about = { jobIds: [job.id], stepIds: [step.id] }
   const works = activity.workMs > 0
   const longestMs = Math.max(0, ...crews.map((one) => one.longestMs))
@@ -93,7 +94,7 @@ export function notPlaced(
 export function inLaterHaulOut({ step, job, ashore }: OpenStep, launch: Ashore): Remark {
   return {
     kind: 'noWindow',
-    message: `“${step.title}” (${job.title}) is done ashore in ${ashore?.haulOut.name ?? 'a later haul-out'}, and work that follows it must be done before the launch from ${launch.haulOut.name}. Put both into one haul-out, or take the link away.`,
+    message: `${namedStep(step, job)} is done ashore in ${ashore?.haulOut.name ?? 'a later haul-out'}, and work that follows it must be done before the launch from ${launch.haulOut.name}. Put both into one haul-out, or take the link away.`,
     jobIds: [job.id],
     stepIds: [step.id],
   }

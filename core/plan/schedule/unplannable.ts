@@ -1,3 +1,4 @@
+import { namedStep } from '../../model/namedStep'
 import type { Remark } from '../../model/stored'
 import { skillWord } from '../skillGaps'
 import type { OpenStep } from './openWork'
@@ -33,7 +34,7 @@ function tooFew(some: readonly OpenStep[], { people }: Sites): Remark {
   const most = Math.max(...some.map((one) => one.crewMin))
   const isMixed = some.some((one) => one.crewMin < most)
   const many = most === 1 ? 'somebody' : `${isMixed ? 'up to ' : ''}${most} people`
-  const named = `“${first.step.title}” (${first.job.title})`
+  const named = namedStep(first.step, first.job)
   const [what, more] =
     some.length === 1
       ? [`${named} needs`, '']
@@ -58,7 +59,7 @@ function whyUnplannable(
 ): Remark | 'tooFew' | null {
   const { step, job } = activity
   const about = { jobIds: [job.id], stepIds: [step.id] }
-  const named = `“${step.title}” (${job.title})`
+  const named = namedStep(step, job)
   if (activity.ashore === null && step.hullNeed === 'ashore' && coming.length === 0)
     return {
       kind: 'noWindow',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import { draftChanges } from '#core/exchange/draftChanges'
+import { longestDayHours } from '#core/plan/longestDay'
 import { columnName, jobColumns } from '#core/exchange/jobColumns'
 import type { JobColumn } from '#core/exchange/jobColumns'
 import { lostLinks, readJobs } from '#core/exchange/readJobs'
@@ -110,11 +111,20 @@ async function bring() {
   busy.value = true
   wrong.value = ''
   try {
-    const bringing = { hoursOtherwise: hoursOtherwise.value, doneAt: doneAt() }
+    const bringing = {
+      hoursOtherwise: hoursOtherwise.value,
+      doneAt: doneAt(),
+      longestDayHours: longestDayHours(store.rows, store.derived.today, store.zone),
+    }
     const many = chosen.value.length
     const items = draftChanges(chosen.value, store.rows, bringing, newId)
+    const long = items.filter((one) => one.op === 'create' && one.patch.splittable === true).length
     if (!(await store.submit(`Bring in ${many} jobs`, items))) return
-    toasts.say(`${many} ${many === 1 ? 'job is' : 'jobs are'} in. z takes them out again.`)
+    const left =
+      long === 0
+        ? ''
+        : ` ${long} usually done in one go ${long === 1 ? 'is' : 'are'} longer than any day of this fortnight and may be left and taken up again.`
+    toasts.say(`${many} ${many === 1 ? 'job is' : 'jobs are'} in.${left} z takes them out again.`)
     await navigateTo(`/r/${store.refitId}/jobs`)
   } catch (error) {
     wrong.value = sentenceOf(error)
@@ -128,7 +138,7 @@ async function bring() {
   <div class="max-w-5xl">
     <h1>Bring in a list of work</h1>
     <p class="mt-1 text-ink2">
-      A line a job, like "Re-bed the bow cleat, 2h, Foredeck, port". Or a table with headings: Job,
+      A line a job, like “Re-bed the bow cleat, 2h, Foredeck, port”. Or a table with headings: Job,
       Hours, Place, System, Purpose, Priority, How bad, Gate, After, Done, Who, Cost, Notes. Files
       of any spreadsheet do, with commas or semicolons and decimal commas.
     </p>

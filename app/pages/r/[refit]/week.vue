@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft, ChevronRight, Printer } from '@lucide/vue'
 import { computed } from 'vue'
+import { titleBeside } from '#core/model/namedStep'
 import { howEarned, howGateMark } from '#core/how/inches'
 import { howGateDate } from '#core/how/plan'
 import { bindingChain } from '#core/plan/chain'
@@ -104,7 +105,8 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
             class="flex justify-between gap-3 border-b border-rule2 py-1.5"
           >
             <span
-              >{{ step.title }}<span class="block text-ink2">{{ job?.title }}</span></span
+              >{{ step.title
+              }}<span class="block text-ink2">{{ titleBeside(step, job) }}</span></span
             >
             <span class="cond text-lg whitespace-nowrap"
               >{{ formatInches(step.earnedIn ?? 0) }} in</span
@@ -151,9 +153,11 @@ const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'd
         <ul>
           <li v-for="one in review.next" :key="one.step.id" class="border-b border-rule2 py-1.5">
             {{ one.step.title }}
-            <span class="block text-ink2"
-              >{{ shortDateTime(one.at, store.derived.clock) }} · {{ one.job?.title }}</span
-            >
+            <span class="block text-ink2">{{
+              [shortDateTime(one.at, store.derived.clock), titleBeside(one.step, one.job)]
+                .filter(Boolean)
+                .join(' · ')
+            }}</span>
           </li>
         </ul>
       </section>

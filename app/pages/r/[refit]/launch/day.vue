@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { Printer } from '@lucide/vue'
 import { hullLines } from '#core/boatMap/hull'
 import type { Spot } from '#core/boatMap/hull'
-import { highHPa, launchDaySheet } from '#core/launch/launchDay'
+import { highHPa } from '#core/launch/launchDay'
 import type { DayPart, Lane } from '#core/launch/launchDay'
 import { alongOf, bowToStern } from '#core/launch/readiness'
 import { watchOf } from '#core/launch/watch'
-import { inOrder } from '#core/model/refit'
-import { pressureLiftM, waterOver } from '#core/tide/tide'
-import { dayNumber, isDate, minuteMs, minutesOf } from '#core/time/civil'
+import { dayNumber, isDate, minuteMs } from '#core/time/civil'
 import { clockTimeOf, sayFullDate } from '#core/time/say'
 
 /** The day she goes in, hour by hour, counted from the water. Time runs down, drawn longer where minutes count. */
@@ -24,48 +22,8 @@ const day = computed(() => {
 const facts = computed(() =>
   day.value === null ? null : (daysOf(day.value, day.value)[0] ?? null),
 )
-const slip = computed(() => next.value?.lifts.slip ?? null)
-const yard = computed(() => next.value?.yard ?? null)
+const { slip, worked } = useLaunchDay(next, facts, ref(null))
 const time = (at: number) => clockTimeOf(at, store.zone)
-const bookedAt = computed(() => {
-  const haulOut = next.value?.haulOut
-  return haulOut?.launchBooked === facts.value?.on && haulOut?.launchTime
-    ? store.zone.at(day.value ?? 0, minutesOf(haulOut.launchTime))
-    : null
-})
-const worked = computed(() => {
-  const one = facts.value
-  const from = yard.value
-  if (!one || day.value === null) return null
-  const opens = store.zone.at(day.value, minutesOf(from?.liftFrom ?? '09:00'))
-  const ends = store.zone.at(day.value, minutesOf(from?.liftUntil ?? '17:00'))
-  const water = one.window ?? (slip.value ? null : ([opens, ends] as const))
-  if (!water)
-    return {
-      ok: false as const,
-      message: `There is no lift that day: ${one.closedFor || (!one.isLiftDay ? 'the yard does not lift' : one.isShort ? 'the water is there for too short a time' : 'the slip has not her depth in the yard’s hours')}. Pick another.`,
-    }
-  const high = slip.value
-    ? waterOver(slip.value.tide, slip.value.needM - pressureLiftM(highHPa), water[0], water[1]).at(
-        -1,
-      )
-    : null
-  return launchDaySheet({
-    water,
-    waterHigh: high ?? null,
-    liftsFrom: opens,
-    bookedAt: bookedAt.value,
-    openings: store.rows.hullOpening.length,
-    travelMin: from?.travelMin ?? 0,
-    people: crewOf(one.personIds),
-    hasEngine: true,
-  })
-})
-/** The lead first, then in the order of the list. */
-const crewOf = (ids: readonly string[]) =>
-  inOrder(store.rows.person.filter((each) => ids.includes(each.id))).sort(
-    (a, b) => Number(b.role === 'lead') - Number(a.role === 'lead'),
-  )
 const sheet = computed(() => (worked.value?.ok ? worked.value.value : null))
 interface LaneHead {
   readonly lane: Lane

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { launchDaySheet } from '#core/launch/launchDay'
 import { slingSplit } from '#core/launch/lift'
 import { sayReadiness, stopsOf, withoutPlan } from '#core/launch/readyWords'
-import { pressureLiftM, waterOver } from '#core/tide/tide'
-import { dateOf, dayNumber, minutesOf, timeOf } from '#core/time/civil'
+import { dateOf, dayNumber, timeOf } from '#core/time/civil'
 import { clockTimeOf } from '#core/time/say'
 import { inWords } from '#core/units/counted'
+import { withInitials } from '#core/model/newRow'
 import { patchOf } from '#core/model/removal'
 import { sayGate } from '#core/progress/gateWords'
+import type { Proposal } from '~/composables/useProposal'
 
 /** Can she go in, when, and how? */
 const store = useRefitStore()
@@ -56,6 +56,9 @@ async function moveSling(which: 'fore' | 'aft', metres: number, isDone: boolean)
 }
 
 const proposals = useProposal()
+/** What taking the proposal is called; undefined: as everywhere. */
+const take = ref<string | undefined>('Book it')
+const showsWays = ref(false)
 const openKey = ref<string | null>(null)
 const pointed = ref<string | null>(null)
 const items = computed(() => (ready.value ? [...ready.value.openings, ...ready.value.before] : []))
@@ -74,30 +77,15 @@ watch(
   { immediate: true },
 )
 const time = (at: number) => clockTimeOf(at, store.zone)
-const day = computed(() => {
-  const one = chosen.value
-  if (!one || !slip.value || !one.window) return null
-  const people = store.rows.person.filter((each) => one.personIds.includes(each.id))
-  return launchDaySheet({
-    water: one.window,
-    waterHigh: null,
-    liftsFrom: store.zone.at(one.day, minutesOf(next.value?.yard?.liftFrom ?? '09:00')),
-    bookedAt: null,
-    openings: store.rows.hullOpening.length,
-    travelMin: next.value?.yard?.travelMin ?? 0,
-    people,
-    hasEngine: true,
-  })
-})
-const daySheet = computed(() => (day.value?.ok ? day.value.value : null))
-/** Minutes of water that a high takes away on the chosen day. */
-const lostToHigh = computed(() => {
-  const one = chosen.value
-  if (!one?.window || !slip.value) return null
-  const [a, b] = one.window
-  const low = waterOver(slip.value.tide, slip.value.needM - pressureLiftM(1030), a, b)
-  const left = low.reduce((sum, [from, to]) => sum + to - from, 0)
-  return Math.round((b - a - left) / 60_000)
+/** When the slings should go on that day, where somebody said so; another day begins anew. */
+const wantedAt = ref<number | null>(null)
+watch(chosenDay, () => (wantedAt.value = null))
+const { liftAt, worked, choice, put } = useLaunchDay(next, chosen, wantedAt)
+/** A yard that is as it was made has not said when it lifts. */
+const areHoursSaid = computed(() => {
+  const { liftFrom, liftUntil } = withInitials('place', {})
+  const yard = next.value?.yard
+  return Boolean(yard) && (yard?.liftFrom !== liftFrom || yard?.liftUntil !== liftUntil)
 })
 /** By how much the water of a day in the yard's hours falls short at its best. */
 const never = computed(() => {
@@ -142,12 +130,22 @@ function ask() {
   const one = chosen.value
   const haulOut = next.value?.haulOut
   if (!one || !haulOut) return
-  const clock = timeOf(store.zone.minutesOf(one.liftAt))
+  const clock = timeOf(store.zone.minutesOf(liftAt.value ?? one.liftAt))
+  take.value = 'Book it'
   void proposals.propose({
     label: `Book ${sayDay(one.on)}, ${clock}`,
     does: `The launch is written down as booked for ${sayDay(one.on)} at ${clock}, and the plan keeps to it. Ask the yard first: this tells nobody.`,
     items: [patchOf('haulOut', haulOut, { launchBooked: one.on, launchTime: clock })],
   })
+}
+/** What is not a booking: put off, done afloat, a lever, another way to launch. */
+function propose(proposal: Proposal) {
+  take.value = undefined
+  void proposals.propose(proposal)
+}
+async function takeProposal() {
+  await proposals.accept()
+  if (proposals.proposal.value === null) showsWays.value = false
 }
 const anywayOpen = ref(false)
 useKeyScope({
@@ -213,7 +211,7 @@ useKeyScope({
       <div class="no-print flex flex-wrap gap-2 lg:shrink-0 lg:flex-nowrap">
         <button v-if="chosen && next" class="btn btn-main" aria-keyshortcuts="b" @click="ask">
           Ask for {{ sayDay(chosen.on)
-          }}<template v-if="chosen.window">, {{ time(chosen.liftAt) }}</template>
+          }}<template v-if="chosen.window && liftAt !== null">, {{ time(liftAt) }}</template>
         </button>
         <NuxtLink
           v-if="chosen"
@@ -289,7 +287,8 @@ useKeyScope({
         <p class="flex justify-between gap-3">
           <span class="cond font-semibold"
             >{{ next.yard?.name ?? 'The yard' }} lifts {{ next.yard?.liftFrom ?? '09:00' }} to
-            {{ next.yard?.liftUntil ?? '17:00' }}</span
+            {{ next.yard?.liftUntil ?? '17:00'
+            }}{{ areHoursSaid ? '' : ', unless it says otherwise' }}</span
           >
           <span v-if="lifts === null" class="text-ink2">chances once it was run</span>
           <LiftCost v-else-if="chosenDay !== null" :odds="lifts" :day="chosenDay" />
@@ -304,30 +303,7 @@ useKeyScope({
         <div
           class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-4 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
         >
-          <section v-if="slip && chosen" aria-labelledby="at-the-slip">
-            <h2 id="at-the-slip" class="text-lg">{{ sayDay(chosen.on) }} at the slip, metres</h2>
-            <p class="leading-tight text-ink2">
-              {{ slip.needM.toFixed(2) }} m floats her, at 1013 hPa<template
-                v-if="lostToHigh !== null && lostToHigh > 0"
-                >; at 1030 she loses {{ lostToHigh }} min</template
-              >. Wind and rain are not in it.
-            </p>
-            <SlipCurve :slip="slip" :day="chosen.day" :sheet="daySheet" />
-            <p v-if="daySheet" class="cond">
-              In {{ time(daySheet.inAt) }}, away {{ time(daySheet.awayAt) }},
-              {{ daySheet.spareMin }} min in hand
-            </p>
-            <p v-else-if="day && !day.ok" class="text-redlead">{{ day.message }}</p>
-          </section>
-          <section v-else-if="!slip" class="border-l-4 border-verdigris pl-3">
-            <h2 class="text-lg">No tide here</h2>
-            <p>
-              Lifts are taken as possible at any hour of the yard.
-              <NuxtLink class="underline" :to="`/r/${store.refitId}/launch/inputs`"
-                >Give a tide: constituents, or today’s two high waters</NuxtLink
-              >
-            </p>
-          </section>
+          <SlipDay :slip="slip" :day="chosen" :worked="worked" :choice="choice" @put="put" />
           <section aria-labelledby="the-crane">
             <h2 id="the-crane" class="text-lg">
               <template v-if="crane.ok"
@@ -389,7 +365,8 @@ useKeyScope({
           v-if="chosen"
           :haul-out-id="next.haulOut.id"
           :lift-at="chosen.liftAt"
-          @propose="proposals.propose($event)"
+          @propose="propose"
+          @ways="showsWays = true"
         />
         <AnodeList />
         <TideTable v-if="slip" :slip="slip" :days="days" />
@@ -408,11 +385,13 @@ useKeyScope({
       :stops="stopsOf(ready).map((one) => one.title)"
       @close="anywayOpen = false"
     />
-    <ProposalDialog
-      :of="proposals"
-      take="Book it"
-      @close="proposals.leave"
-      @take="proposals.accept"
+    <LaunchWays
+      v-if="next"
+      :open="showsWays"
+      :haul-out-id="next.haulOut.id"
+      @close="showsWays = false"
+      @choose="propose"
     />
+    <ProposalDialog :of="proposals" :take="take" @close="proposals.leave" @take="takeProposal" />
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ChevronLeft } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { titleBeside } from '#core/model/namedStep'
 import { cautionList } from '#core/plan/facts'
 import { liveHours } from '#core/plan/liveHours'
 import { accessFactor, plannedHours } from '#core/plan/planned'
@@ -230,7 +231,7 @@ const pace = computed(() => {
         <h1 class="text-2xl! leading-tight!">{{ step.title }}</h1>
         <p class="cond leading-tight text-ink2">
           <NuxtLink v-if="job" class="underline" :to="`/r/${store.refitId}/jobs?job=${job.id}`">{{
-            job.title
+            titleBeside(step, job) || 'Its job'
           }}</NuxtLink><template v-if="zone"> · {{ zone.name }}</template> · {{ when }}
         </p>
       </div>

@@ -7,7 +7,8 @@ import { bookingStates, proposalAnswers } from '#core/model/said'
 import { inOrder } from '#core/model/refit'
 import { keysAfter } from '#core/model/order'
 import { formatMoney } from '#core/money/money'
-import { answering } from '#core/stores/answerProposal'
+import { answering, takingOff } from '#core/stores/answerProposal'
+import type { Answered } from '#core/stores/answerProposal'
 import { isUnanswered, tradeSum } from '#core/stores/tradeSheet'
 
 /** What a trade is asked to look at, line by line: what they propose, what is taken, what came of it. */
@@ -84,18 +85,25 @@ const answerWords = { ...proposalAnswers, open: 'not answered' }
 function answer(item: Item, to: 'taken' | 'left' | 'open') {
   if (!booking.value) return
   const { today } = store.derived
-  const { items: made, until } = answering(booking.value, items.value, item, to, {
-    today,
-    personId: personId.value === '' ? null : personId.value,
+  const by = { today, personId: personId.value === '' ? null : personId.value }
+  const made = answering(booking.value, items.value, item, to, by)
+  void put(booking.value, `${item.proposal}: ${answerWords[to]}`, made)
+}
+async function takeOff(item: Item) {
+  if (!booking.value) return
+  const made = takingOff(booking.value, items.value, item)
+  if (await put(booking.value, `${item.what}: off the sheet`, made)) openId.value = null
+}
+/** Written at once, or proposed where it moves the booking. True: it is written. */
+async function put(of: Row<'tradeBooking'>, label: string, { items: made, until }: Answered) {
+  if (until === null) return store.attempt(label, made)
+  openId.value = null
+  await longer.propose({
+    label,
+    does: `${of.trade} is there until ${sayDay(until)}, not ${sayDay(of.to)}.`,
+    items: made,
   })
-  const label = `${item.proposal}: ${answerWords[to]}`
-  if (until === null) void store.attempt(label, made)
-  else
-    void longer.propose({
-      label,
-      does: `${booking.value.trade} is there until ${sayDay(until)}, not ${sayDay(booking.value.to)}.`,
-      items: made,
-    })
+  return false
 }
 const answered = (item: Item) => {
   if (item.answer === 'none') return isUnanswered(item) ? proposalAnswers.open : ''
@@ -258,9 +266,16 @@ const print = () => window.print()
           none="No picture"
         />
         <RowField entity="tradeItem" :row="open" field="done" />
-        <RowField entity="tradeItem" :row="open" field="proposal" class="sm:col-span-2" />
-        <RowField entity="tradeItem" :row="open" field="proposalMinor" />
-        <RowField entity="tradeItem" :row="open" field="proposalDays" />
+        <p v-if="open.answer === 'taken'" class="leading-snug sm:col-span-2">
+          Taken: {{ open.proposal || 'no words for it'
+          }}<template v-if="worth(open)">, {{ worth(open) }}</template
+          >. What was agreed changes when it is thought over again.
+        </p>
+        <template v-else>
+          <RowField entity="tradeItem" :row="open" field="proposal" class="sm:col-span-2" />
+          <RowField entity="tradeItem" :row="open" field="proposalMinor" />
+          <RowField entity="tradeItem" :row="open" field="proposalDays" />
+        </template>
         <RowField entity="tradeItem" :row="open" field="invoiceMinor" />
         <button
           v-if="open.answer === 'taken' || open.answer === 'left'"
@@ -269,10 +284,7 @@ const print = () => window.print()
         >
           Think it over again
         </button>
-        <button
-          class="btn self-end justify-self-start"
-          @click="lines.remove(open).then((done) => done && (openId = null))"
-        >
+        <button class="btn self-end justify-self-start" @click="takeOff(open)">
           Take it off the sheet
         </button>
       </div>

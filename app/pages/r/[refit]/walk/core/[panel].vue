@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { CoreCells } from '#core/model/entities/walk'
-import { patchOf, removal } from '#core/model/removal'
+import { removal } from '#core/model/removal'
 import type { PaintTool } from '#core/panel/paint'
 import { panelFigures } from '#core/panel/panelCase'
 import { mapFigures, readingAt } from '#core/panel/reading'
@@ -24,12 +24,8 @@ const chosenId = ref<string | null>(null)
 const map = computed(
   () => maps.value.find((one) => one.id === chosenId.value) ?? maps.value.at(-1) ?? null,
 )
-/** What is painted and not yet sent; null: as it is kept. */
-const painted = ref<CoreCells | null>(null)
-watch(map, () => (painted.value = null))
-const shownMap = computed(() =>
-  map.value ? { ...map.value, cells: painted.value ?? map.value.cells } : null,
-)
+const painting = usePainting(map, () => `Map of ${panel.value?.title ?? 'a panel'}`)
+const shownMap = computed(() => (map.value ? { ...map.value, cells: painting.cells.value } : null))
 const figures = computed(() =>
   panel.value && shownMap.value
     ? panelFigures(store.rows, panel.value, shownMap.value, store.derived.today)
@@ -78,7 +74,6 @@ const meter = ref<number | null>(20)
 const probeMm = ref<number | null>(panel.value?.coreMm ?? 10)
 const tapped = ref<'dull' | 'sharp'>('dull')
 const sample = ref<'wet' | 'powder' | 'parted' | 'sound'>('wet')
-const wrong = ref('')
 const meterTrouble = computed(() =>
   map.value ? (readingTrouble(meter.value, map.value.scaleLow, map.value.scaleHigh)[0] ?? '') : '',
 )
@@ -107,26 +102,7 @@ function paint(cells: CoreCells) {
       map.value &&
       readingTrouble(cell.meter ?? null, map.value.scaleLow, map.value.scaleHigh).length > 0,
   )
-  if (!over) painted.value = cells
-}
-let timer: ReturnType<typeof setTimeout> | null = null
-/** A stroke is sent when it is done, readings typed one after the other together. */
-function done() {
-  if (timer) clearTimeout(timer)
-  timer = setTimeout(() => void send(), 500)
-}
-async function send() {
-  const [now, cells] = [map.value, painted.value]
-  if (!now || !cells) return
-  wrong.value = ''
-  try {
-    await store.submit(`Map of ${panel.value?.title ?? 'a panel'}`, [
-      patchOf('coreMap', now, { cells }),
-    ])
-    if (painted.value === cells) painted.value = null
-  } catch (error) {
-    wrong.value = sentenceOf(error)
-  }
+  if (!over) painting.paint(cells)
 }
 async function newMap() {
   if (!panel.value) return
@@ -277,8 +253,8 @@ async function remove() {
         >
           {{ toolName === 'meter' && meterTrouble ? meterTrouble : typedTrouble }}
         </p>
-        <p v-if="wrong" class="text-redlead" role="alert">
-          {{ wrong }} What you painted is still here.
+        <p v-if="painting.wrong.value" class="text-redlead" role="alert">
+          {{ painting.wrong.value }} What you painted is still here.
         </p>
         <PanelMap
           :panel="panel"
@@ -289,7 +265,7 @@ async function remove() {
           :tool="tool"
           @painted="paint"
           @typed="typed"
-          @done="done"
+          @done="painting.done"
         />
         <ul class="cond flex flex-wrap gap-x-4 text-base" aria-label="What the map shows">
           <li>
