@@ -1,4 +1,3 @@
-import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
@@ -15,9 +14,10 @@ export function useGateEffect(items: Ref<readonly ChangeItem[]>) {
   const ready = computed(() => store.plan !== null && !planner.busy)
   let run = 0
 
-  watchDebounced(
+  watchSettled(
     [items, ready],
-    async ([list]) => {
+    async () => {
+      const list = items.value
       const mine = ++run
       if (list.length === 0 || !ready.value) {
         sentence.value = ''
@@ -30,7 +30,7 @@ export function useGateEffect(items: Ref<readonly ChangeItem[]>) {
       sentence.value = said
       busy.value = false
     },
-    { immediate: true, debounce: settleMs },
+    { immediate: true, ms: settleMs },
   )
 
   /** The sentence for one change list, or why there is none; '' when there is nothing to say, or a newer question came. */

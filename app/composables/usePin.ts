@@ -1,4 +1,3 @@
-import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { patchOf } from '#core/model/removal'
 import { dateOf } from '#core/time/civil'
@@ -37,7 +36,7 @@ export function usePin() {
     on.value = day ?? step.value?.pinnedOn ?? planned ?? store.derived.today
     propose()
   }
-  watchDebounced(on, propose, { debounce: dateSettleMs })
+  watchSettled(on, propose, { ms: dateSettleMs })
   function close(): void {
     one.leave()
     stepId.value = null
@@ -59,10 +58,11 @@ export function usePin() {
   const dragged = shallowRef<{ readonly stepId: string; readonly day: number } | null>(null)
   const said = ref('')
   let run = 0
-  watchDebounced(
+  watchSettled(
     dragged,
-    async (now) => {
+    async () => {
       const mine = ++run
+      const now = dragged.value
       if (!now) return
       const row = store.rows.step.find((each) => each.id === now.stepId)
       if (!row) return
@@ -87,7 +87,7 @@ export function usePin() {
                 )
                 .join(', ')
     },
-    { debounce: dragSettleMs },
+    { ms: dragSettleMs },
   )
   function drag(id: string, day: number): void {
     if (dragged.value?.day === day && dragged.value.stepId === id) return

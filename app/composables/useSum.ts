@@ -1,4 +1,4 @@
-import { useDebounceFn, watchDebounced } from '@vueuse/core'
+import { useDebounceFn } from '@vueuse/core'
 import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import type { Ask, LineValues, Scalar, Value, Values } from '#core/bench/ask'
 import { besideSums } from '#core/bench/beside'
@@ -137,7 +137,7 @@ export function useSum(sum: Sum) {
   doubtNow()
   const stands = computed(() => JSON.stringify([values, known, units.value]))
   watch(stands, () => (isDoubtOld.value = true))
-  watchDebounced(stands, doubtNow, { debounce: 200 })
+  watchSettled(stands, doubtNow, { ms: 200 })
 
   function put(path: string, value: Scalar): void {
     if (valueAt(values, path) === value) return

@@ -1,4 +1,3 @@
-import { watchDebounced } from '@vueuse/core'
 import { onScopeDispose, ref, shallowRef, toRaw } from 'vue'
 import type { Ref } from 'vue'
 import type { Values } from '#core/bench/ask'
@@ -48,7 +47,7 @@ export function useSumSearch(
       })
   }
   // What was found belongs to the figures it was found for.
-  watchDebounced(() => JSON.stringify(values), start, { debounce: 300, immediate: true })
+  watchSettled(() => JSON.stringify(values), start, { ms: 300, immediate: true })
   onScopeDispose(stop)
   return { best, share, running, wrong, stop, start }
 }

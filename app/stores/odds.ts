@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, toRaw, watch } from 'vue'
+import { computed, onScopeDispose, ref, toRaw, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { storedOdds } from '#core/model/odds'
 import { isOpen } from '#core/plan/planned'
@@ -146,6 +146,13 @@ export const useOddsStore = defineStore('odds', () => {
       if (lookers.value === 0 && progress.value === null) crew.close()
     }
   }
+
+  onScopeDispose(() => {
+    mine++
+    if (timer) clearTimeout(timer)
+    if (readyTimer) clearTimeout(readyTimer)
+    crew.close()
+  })
 
   const runWhole = (): Promise<void> => run(wholeRuns, workers)
 

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink'
 import type { Remote } from 'comlink'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, toRaw, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 import { supposing } from '#core/model/applyChange'
 import type { ChanceBought, ChanceWith } from '#core/forecast/chances'
 import type { KeepChance } from '#core/forecast/keeps'
@@ -398,6 +398,12 @@ export const usePlannerStore = defineStore('planner', () => {
     () => store.connected,
     (back) => back && stale.value && planSoon(),
   )
+  onScopeDispose(() => {
+    if (timer) clearTimeout(timer)
+    if (rescue) clearTimeout(rescue)
+    planner.close()
+    supposer.close()
+  })
 
   return {
     busy,

@@ -1,6 +1,6 @@
 import { calibrated } from '#core/forecast/calibration'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, onScopeDispose, shallowRef } from 'vue'
 import type { Change, ChangeItem, Clash } from '#core/model/changes'
 import type { EntityName, Row } from '#core/model/entities'
 import type { RefitRows } from '#core/model/refit'
@@ -68,6 +68,8 @@ export const useRefitStore = defineStore('refit', () => {
     clash.value = null
     aside.value = []
   }
+
+  onScopeDispose(close)
 
   const who = () => (personId.value === '' ? null : personId.value)
   const changeOf = (label: string, items: readonly ChangeItem[], quiet: boolean): Change => ({

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, onScopeDispose, ref } from 'vue'
 
 /** A clock that is set right by the network moves by seconds. */
 const mostApartMs = 10 * 60_000
@@ -32,5 +32,6 @@ export const useTimeStore = defineStore('time', () => {
       if (!fixed) now.value = Date.now() + offset
     }, 1000)
   }
+  onScopeDispose(() => timer && clearInterval(timer))
   return { now, minute, lastChangeAhead, start }
 })

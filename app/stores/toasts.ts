@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { onScopeDispose, ref } from 'vue'
 
 export interface Toast {
   readonly id: number
@@ -44,5 +44,6 @@ export const useToastStore = defineStore('toasts', () => {
     letGo(id)
   }
   const complain = (error: unknown) => say(sentenceOf(error), true)
+  onScopeDispose(() => timers.forEach((timer) => clearTimeout(timer)))
   return { toasts, say, complain, close, hold, letGo }
 })

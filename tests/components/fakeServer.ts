@@ -1,5 +1,6 @@
 /** The server as a page sees it: one refit in memory, changes passed by core, answers held back or refused at will. */
-import { createPinia, setActivePinia } from 'pinia'
+import { createPinia, disposePinia, setActivePinia } from 'pinia'
+import type { Pinia } from 'pinia'
 import { vi } from 'vitest'
 import { applyRows } from '#core/model/applyChange'
 import type { Change, ChangeItem, Problem } from '#core/model/changes'
@@ -61,6 +62,16 @@ class FakeServer {
   }
 }
 
+const standing: Pinia[] = []
+/** A pinia of its own, until the test is over. */
+export function ownPinia(): void {
+  const pinia = createPinia()
+  standing.push(pinia)
+  setActivePinia(pinia)
+}
+/** Ends the stores of a test: what they still had in mind would be done in the next. */
+export const endStores = () => standing.splice(0).forEach(disposePinia)
+
 /** Opens the refit in a store of its own, on a server of its own. `begin`: what the frame has begun by then. */
 export async function openOn(rows: RefitRows, begin: () => unknown = () => undefined) {
   const server = new FakeServer(rows)
@@ -74,7 +85,7 @@ export async function openOn(rows: RefitRows, begin: () => unknown = () => undef
       close = () => undefined
     },
   )
-  setActivePinia(createPinia())
+  ownPinia()
   const store = useRefitStore()
   begin()
   await store.open('r')

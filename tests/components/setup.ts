@@ -1,9 +1,10 @@
 /** A page without the framework: its own names for components, links, routes and heads. */
-import { config } from '@vue/test-utils'
+import { config, disableAutoUnmount, enableAutoUnmount } from '@vue/test-utils'
 import { afterEach, beforeEach, vi } from 'vitest'
 import { defineComponent, h, reactive } from 'vue'
 import { newId } from '../../app/utils/newId'
 import { components } from './components'
+import { endStores } from './fakeServer'
 
 config.global.components = {
   ...components,
@@ -34,4 +35,10 @@ beforeEach(() => {
   vi.stubGlobal('newId', newId)
   localStorage.clear()
 })
-afterEach(() => vi.unstubAllGlobals())
+// Each file begins with what is loaded already.
+disableAutoUnmount()
+enableAutoUnmount(afterEach)
+afterEach(() => {
+  endStores()
+  vi.unstubAllGlobals()
+})

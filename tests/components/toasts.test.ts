@@ -1,11 +1,11 @@
 /** Messages come and go; what is bad or in hand stays. */
-import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { useToastStore } from '../../app/stores/toasts'
+import { ownPinia } from './fakeServer'
 
 beforeEach(() => {
   vi.useFakeTimers()
-  setActivePinia(createPinia())
+  ownPinia()
 })
 afterEach(() => void vi.useRealTimers())
 const shown = () => useToastStore().toasts.map((one) => one.text)

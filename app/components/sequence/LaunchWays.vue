@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { WayFigures } from '#core/launchWays/compare'
 import { isNeeded, scopeOf } from '#core/launchWays/ways'
@@ -92,7 +91,7 @@ const busy = ref(false)
 watch(asksFor, () => (busy.value = canAsk()), { flush: 'sync' })
 let run = 0
 const settleMs = 300
-watchDebounced(
+watchSettled(
   asksFor,
   async () => {
     const mine = ++run
@@ -120,7 +119,7 @@ watchDebounced(
       if (mine === run) busy.value = false
     }
   },
-  { debounce: settleMs, immediate: true },
+  { ms: settleMs, immediate: true },
 )
 const money = (minor: number) => formatMoney(minor, store.refit?.currency ?? 'EUR')
 const dateOf = (at: number | null) => (at === null ? '' : sayDay(store.zone.dateOf(at)))

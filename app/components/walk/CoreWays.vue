@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { Panel } from '#core/model/entities'
@@ -74,7 +73,7 @@ const question = computed(() => ({
   ways: ways.value,
   ready: store.plan !== null && !planner.busy,
 }))
-watchDebounced(question, () => void work(), { immediate: true, debounce: 400 })
+watchSettled(question, work, { immediate: true, ms: 400 })
 /** Each way asked of the planner, before the launch and after it. */
 async function work() {
   const mine = ++run

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { Finding } from '#core/model/entities'
@@ -32,7 +31,7 @@ const askedOf = computed(() => ({
   hours: hours.value,
   ready: store.plan !== null && !planner.busy,
 }))
-watchDebounced(askedOf, () => void work(), { immediate: true, debounce: 300 })
+watchSettled(askedOf, work, { immediate: true, ms: 300 })
 
 async function work() {
   const mine = ++run

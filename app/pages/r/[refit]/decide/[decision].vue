@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
 import { ChevronLeft } from '@lucide/vue'
 import { computed, ref, shallowRef } from 'vue'
 import { chosen, optionsOf, waitingStep } from '#core/choices/choose'
@@ -59,13 +58,13 @@ const draft = (option: Option, because = '') =>
 const effects = shallowRef<ReadonlyMap<string, string>>(new Map())
 let run = 0
 const settleMs = 300
-watchDebounced(
+watchSettled(
   [options, () => planner.busy, () => planner.hash, isOpen],
-  async ([list, busy, , open]) => {
+  async () => {
     const mine = ++run
     effects.value = new Map()
-    if (busy || !open) return
-    for (const option of list) {
+    if (planner.busy || !isOpen.value) return
+    for (const option of options.value) {
       try {
         const answer = await planner.quietConsequence(draft(option), () => mine === run)
         if (mine !== run) return
@@ -76,7 +75,7 @@ watchDebounced(
       }
     }
   },
-  { debounce: settleMs, immediate: true },
+  { ms: settleMs, immediate: true },
 )
 const one = useProposal()
 const asked = shallowRef<Option | null>(null)
