@@ -125,6 +125,11 @@ describe('the switch', () => {
     expect(derive(off, null, now).hoursOpen).toBe(derive(plain, null, now).hoursOpen)
     expect(calibrated(plain)).toBe(plain)
     expect(calibrated(marked)).toBe(marked)
+    // Marked anew, a step whose factor stands is the row it was: nobody is told of it again.
+    const again = calibrated(on(plain))
+    expect(again.step.map((one, at) => one === marked.step[at])).toEqual(
+      marked.step.map(() => true),
+    )
   })
   it('lets work in one go that fits a day as guessed go on another day, and none that never did', () => {
     const rows = open()

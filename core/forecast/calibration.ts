@@ -137,6 +137,15 @@ export function forecastFactors(
 export const doubtOf = (steps: number): number => spread / Math.sqrt(stepsBefore + steps)
 
 type Marked = Step & { readonly calibration?: number }
+/** The step as it was marked last: while neither it nor its factor changes it stays the same row. */
+const markedLast = new WeakMap<Step, Marked>()
+function marked(step: Step, calibration: number): Step {
+  const last = markedLast.get(step)
+  if (last?.calibration === calibration) return last
+  const now: Marked = { ...step, calibration }
+  markedLast.set(step, now)
+  return now
+}
 
 /**
  * The rows with every open step of our own marked by the factor of its kind, where the switch is on; marks taken off
@@ -155,8 +164,9 @@ export function calibrated<Rows extends RefitRows>(rows: Rows): Rows {
     const factor = isOn && isOurs ? factorOf(one.operation) : 1
     if (factor === (one.calibration ?? 1)) return one
     moved = true
+    if (one.calibration === undefined) return marked(one, factor)
     const { calibration: _before, ...plain } = one
-    return (factor === 1 ? plain : { ...plain, calibration: factor }) as Step
+    return factor === 1 ? plain : marked(plain, factor)
   })
   return moved ? { ...rows, step } : rows
 }

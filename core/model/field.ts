@@ -58,6 +58,8 @@ export interface Field<Value> {
   readonly copied?: true
   /** A copied row begins with the initial value again. */
   readonly fresh?: true
+  /** Kept beside the plan: neither a plan nor a forecast reads it, and both stand when it changes. */
+  readonly aside?: true
   /** The server alone sets it; a row brought in whole may have it. */
   readonly byServer?: true
   /** Folder of the kept file that it names. */
@@ -144,6 +146,8 @@ export const maybe = <Value>(field: Field<Value>): Field<Value | null> => ({
 
 /** The same field, begun again in a copy of its row. */
 export const fresh = <Value>(field: Field<Value>): Field<Value> => ({ ...field, fresh: true })
+/** The same field, which neither a plan nor a forecast reads. */
+export const aside = <Value>(field: Field<Value>): Field<Value> => ({ ...field, aside: true })
 /** The same field, set by the server alone. */
 export const byServer = <Value>(field: Field<Value>): Field<Value> => ({ ...field, byServer: true })
 

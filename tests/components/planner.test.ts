@@ -35,9 +35,9 @@ async function planned(rows = boat(), over: Parameters<typeof withWorkers>[0] = 
   const said = () => opened.server.changes.splice(0).map((one) => one.label)
   return { ...opened, planner, settled, said }
 }
-const longer = (hoursLikely: number, baseVersion = 1): ChangeItem => ({
-  op: 'patch',
-  entity: 'step',
+const longer = (hoursLikely: number, baseVersion = 1) => ({
+  op: 'patch' as const,
+  entity: 'step' as const,
   id: 'plies',
   baseVersion,
   patch: { hoursLikely },
@@ -67,9 +67,11 @@ describe('the plan', () => {
     await store.submit('Say', [
       { op: 'create', entity: 'supplier', id: 'shop', patch: { name: 'Shop' } },
     ])
+    const caution: ChangeItem = { ...longer(6, 2), patch: { caution: 'Mask the rail.' } }
+    await store.submit('Careful', [caution])
     await vi.advanceTimersByTimeAsync(3000)
     await settled()
-    expect(said()).toEqual(['Say'])
+    expect(said()).toEqual(['Say', 'Careful'])
   })
 
   it('that still holds is not laid again; its ranking is asked for', async () => {

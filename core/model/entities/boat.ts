@@ -1,5 +1,5 @@
 /** What she is made of, how one gets at it, and by what her work is sorted. */
-import { choice, date, flag, maybe, note, real, record, ref, text } from '../field'
+import { aside, choice, date, flag, maybe, note, real, record, ref, text } from '../field'
 import { kind } from '../kind'
 import * as said from '../said'
 import * as words from '../words'
@@ -41,11 +41,11 @@ export const zone = kind(
     outerMm: thickness('Outer skin'),
     coreMm: thickness('Core'),
     innerMm: thickness('Inner skin'),
-    solidIslands: note('Solid where', 500),
-    oldCoat: note('Old coat on it', 200),
-    measuredBy: maybe(ref('Measured by', 'person')),
-    measuredOn: maybe(date('Measured on')),
-    measuredAt: note('At which hole', 200),
+    solidIslands: aside(note('Solid where', 500)),
+    oldCoat: aside(note('Old coat on it', 200)),
+    measuredBy: aside(maybe(ref('Measured by', 'person'))),
+    measuredOn: aside(maybe(date('Measured on'))),
+    measuredAt: aside(note('At which hole', 200)),
     /** What must come out before one gets at it. */
     wayInId: maybe(ref('Way in', 'wayIn')),
     /** How far sun lifts its surface over the air; null: not said. */

@@ -1,5 +1,6 @@
 /** What work uses up: products, parts, things to bring; and the trades that are asked. */
 import {
+  aside,
   choice,
   date,
   fresh,
@@ -20,7 +21,7 @@ export const product = kind(
   'product',
   {
     name: text('Product'),
-    maker: note('Maker', 200),
+    maker: aside(note('Maker', 200)),
     kind: choice('Kind of product', ['resin', 'coating', 'antifoul', 'sealant', 'other'], 'other'),
     /** Data-sheet reference temperature, °C, for every time below. */
     refC: real('Reference temperature in °C', { min: -20, max: 60, unit: '°C' }, 20),
@@ -110,21 +111,23 @@ export const part = kind(
     /** Counted from the day it was made, or bought where that is not known. */
     shelfMonths: maybe(real('Keeps for months', { min: 0.1, max: 600 })),
     madeOn: fresh(maybe(date('Made on'))),
-    warrantyMonths: maybe(real('Warranty in months', { min: 0.1, max: 600 })),
+    warrantyMonths: aside(maybe(real('Warranty in months', { min: 0.1, max: 600 }))),
     sparePercent: real('Spare', { min: 0, max: 200 }, 0),
     /** Parts with the same word here are bought as one line, whatever they are called; '': by its name. */
     boughtAs: note('Bought together as', 120),
     /** Looked for second-hand until then; afterwards plan B. */
     lookUntil: fresh(maybe(date('Look until'))),
-    planB: fresh(note('Plan B', 300)),
+    planB: aside(fresh(note('Plan B', 300))),
     /** Bought before its size was sure: what became of it. */
-    gamble: fresh(choice('Bought early', words.gambles, 'open', said.gambles)),
-    gambleMinor: fresh(maybe(integer('Saved or lost', { min: 0, max: 1e11, unit: 'minor' }))),
+    gamble: aside(fresh(choice('Bought early', words.gambles, 'open', said.gambles))),
+    gambleMinor: aside(
+      fresh(maybe(integer('Saved or lost', { min: 0, max: 1e11, unit: 'minor' }))),
+    ),
     at: fresh(maybe(choice('Where it is', words.keptAt, undefined, said.keptAt))),
     orderedOn: fresh(maybe(date('Ordered on'))),
     arrivesOn: fresh(maybe(date('Arrives on'))),
     /** The day for which somebody saw it there. */
-    seenOn: fresh(maybe(date('Seen on'))),
+    seenOn: aside(fresh(maybe(date('Seen on')))),
   },
   { planInput: true },
 )

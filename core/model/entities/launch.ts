@@ -1,5 +1,6 @@
 /** Going back in: the water at the slip, her openings, how she is lifted, who signed and who looked. */
 import {
+  aside,
   choice,
   date,
   instant,
@@ -38,7 +39,7 @@ export const tideStation = kind(
     meanM: real('Mean level over chart datum', { min: -20, max: 20, unit: 'm' }, 0),
     constituents: record<readonly TideConstituent[]>('Constituents', []),
     turns: record<readonly TideTurn[]>('High and low waters', []),
-    source: note('Where they are from', 300),
+    source: aside(note('Where they are from', 300)),
   },
   { planInput: true },
 )

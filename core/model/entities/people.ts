@@ -1,5 +1,17 @@
 /** Who works, and when they come. */
-import { choice, choices, clockTime, date, flag, integer, maybe, note, ref, text } from '../field'
+import {
+  aside,
+  choice,
+  choices,
+  clockTime,
+  date,
+  flag,
+  integer,
+  maybe,
+  note,
+  ref,
+  text,
+} from '../field'
 import { kind } from '../kind'
 import * as words from '../words'
 
@@ -48,7 +60,7 @@ export const personDay = kind(
     wholeDay: flag('All day', true),
     from: clockTime('From', '08:30'),
     to: clockTime('To', '17:00'),
-    reason: note('Reason', 200),
+    reason: aside(note('Reason', 200)),
   },
   { planInput: true },
 )

@@ -1,5 +1,6 @@
 /** Places where work is done and what they ask for. */
 import {
+  aside,
   choice,
   clockTime,
   date,
@@ -98,7 +99,7 @@ export const wantedDays = kind(
     from: date('From'),
     to: date('To'),
     why: choice('What for', words.wantedFor, 'sails', said.wantedFor),
-    note: note('Note', 200),
+    note: aside(note('Note', 200)),
   },
   { planInput: true },
 )

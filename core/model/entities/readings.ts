@@ -1,5 +1,5 @@
 /** What was measured at a step. */
-import { instant, integer, maybe, note, real, ref, text } from '../field'
+import { aside, instant, integer, maybe, note, real, ref, text } from '../field'
 import { kind } from '../kind'
 
 /** A value read at a step, of one of its units or of the whole. */
@@ -12,8 +12,8 @@ export const reading = kind(
     what: text('What was read', 120),
     value: real('Value', { min: -1e6, max: 1e6 }),
     at: instant('Read at'),
-    personId: maybe(ref('Read by', 'person')),
-    note: note('Note', 500),
+    personId: aside(maybe(ref('Read by', 'person'))),
+    note: aside(note('Note', 500)),
   },
   { planInput: true },
 )

@@ -1,5 +1,5 @@
 /** What was done: hours and as-built sheets. */
-import { choice, date, integer, maybe, note, real, ref, text } from '../field'
+import { aside, choice, date, integer, maybe, note, real, ref, text } from '../field'
 import { kind } from '../kind'
 import * as said from '../said'
 
@@ -12,7 +12,7 @@ export const hoursEntry = kind(
     on: date('Date'),
     hours: real('Hours', { min: 0.01, max: 24, unit: 'h' }),
     kind: choice('Kind', ['work', 'travel', 'setUp', 'packUp', 'cleanUp'], 'work', said.hoursKind),
-    note: note('Note', 500),
+    note: aside(note('Note', 500)),
     /** Why the work had to be done again; '': it was not. */
     reworkCause: note('Done again because', 200),
     /** The entry this one puts right; the old one stays to be seen. */

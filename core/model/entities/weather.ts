@@ -1,6 +1,7 @@
 /** The weather that is planned by, and what is put up against it. */
 import type { WeatherHour } from '../../cure/dewPoint'
 import {
+  aside,
   choice,
   date,
   instant,
@@ -21,7 +22,7 @@ import * as words from '../words'
 export const forecast = kind(
   'forecast',
   {
-    station: note('Station', 120),
+    station: aside(note('Station', 120)),
     takenAt: instant('Taken at'),
     hours: record<WeatherHour[]>('Hours', []),
   },

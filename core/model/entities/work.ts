@@ -1,5 +1,6 @@
 /** The jobs and their steps. */
 import {
+  aside,
   byServer,
   choice,
   choices,
@@ -27,8 +28,8 @@ export const job = kind(
   {
     title: text('Job', 300),
     /** For drawings in which the whole name has no room. */
-    shortName: fresh(note('Short name', 24)),
-    detail: note('Detail'),
+    shortName: aside(fresh(note('Short name', 24))),
+    detail: aside(note('Detail')),
     zoneId: maybe(ref('Where', 'zone')),
     systemId: maybe(ref('System', 'system')),
     purpose: choice('Purpose', words.purposes, 'go'),
@@ -37,9 +38,9 @@ export const job = kind(
     gateId: maybe(ref('Gate', 'gate')),
     haulOutId: maybe(ref('Haul-out', 'haulOut')),
     decision: choice('Decision', words.jobDecisions, 'plan', said.decision),
-    reason: note('Reason', 1000),
+    reason: aside(note('Reason', 1000)),
     /** When what was accepted as it is wants another look. */
-    lookAgainOn: maybe(date('Look again on')),
+    lookAgainOn: aside(maybe(date('Look again on'))),
     /** The job during which this one was found; null when it was planned. */
     parentJobId: maybe(ref('Found during', 'job')),
     /** Key of the recipe it was made by: one of the book, or the id of an own one. Null: written by hand. */
@@ -50,14 +51,14 @@ export const job = kind(
     /** Somebody looked at it and said where it belongs; also true of a job meant to have no gate. */
     placed: flag('Placed', false),
     doBy: choice('Who does it', words.doers, 'undecided'),
-    doByReason: note('Why they do it', 1000),
+    doByReason: aside(note('Why they do it', 1000)),
     /** A trade's price for the whole job, minor units; null: nobody was asked. */
     tradePriceMinor: fresh(maybe(integer("A trade's price", { min: 0, max: 1e11, unit: 'minor' }))),
     /** What she weighs more, and how much higher she is, once it is done; negative: less. */
-    addsKg: fresh(maybe(real('Adds weight in kg', { min: -50_000, max: 50_000 }))),
-    addsHeightM: fresh(maybe(real('Adds height', { min: -50, max: 50, unit: 'm' }))),
+    addsKg: aside(fresh(maybe(real('Adds weight in kg', { min: -50_000, max: 50_000 })))),
+    addsHeightM: aside(fresh(maybe(real('Adds height', { min: -50, max: 50, unit: 'm' })))),
     /** Said on closing it, and shown at the next job of its kind. */
-    nextTime: fresh(note('Next time I would', 500)),
+    nextTime: aside(fresh(note('Next time I would', 500))),
     /** Rank pinned by hand; null: computed. */
     pinnedRank: fresh(maybe(integer('Pinned rank', { min: 1, max: 10_000 }))),
     order: text('Order', 80),
@@ -112,24 +113,24 @@ export const step = kind(
     readHigh: maybe(real('Passes up to', { min: -1e6, max: 1e6 })),
     /** Beyond the passing value, up to here: to be watched. Beyond this it fails. */
     readFailAt: maybe(real('Fails beyond', { min: -1e6, max: 1e6 })),
-    readSource: note('Limit from', 200),
+    readSource: aside(note('Limit from', 200)),
     /** What sound, dry stuff of the same make reads; with it readings say when it will be dry. */
     readDry: maybe(real('Reads when dry', { min: -1e6, max: 1e6 })),
     /** A group repeated until it is good enough: rounds to be expected, and the most. */
     roundsLikely: integer('Rounds likely', { min: 1, max: 40 }, 1),
     roundsMost: integer('Rounds at most', { min: 1, max: 40 }, 1),
     /** What its group of rounds is until: "1 m batten shows under 1 mm". */
-    untilGood: note('Until', 200),
+    untilGood: aside(note('Until', 200)),
     /** Who accepts that it stopped short of its count, and why; '': it did not. */
     shortBecause: fresh(note('Stopped short because', 300)),
-    shortById: fresh(maybe(ref('Accepted by', 'person'))),
+    shortById: aside(fresh(maybe(ref('Accepted by', 'person')))),
     /** Which round of its group it is. */
     round: fresh(integer('Round', { min: 1, max: 40 }, 1)),
     /** The step this one makes good, or does again. */
     redoesStepId: maybe(ref('Does again', 'step')),
     /** Good enough only for now: what is missing; '': it is not provisional. */
     provisionalFor: note('For the time being: what is missing', 300),
-    provisionalNot: note('Not to be trusted with', 300),
+    provisionalNot: aside(note('Not to be trusted with', 300)),
     rightBeforeGateId: maybe(ref('Made right before', 'gate')),
     /** The job that makes it right. */
     rightByJobId: maybe(ref('Made right by', 'job')),
@@ -155,7 +156,7 @@ export const step = kind(
     pinnedOn: fresh(maybe(date('Pinned to'))),
     /** Months in which it may be done; none: any. */
     months: choices('Only in', words.months),
-    caution: note('Caution', 1000),
+    caution: aside(note('Caution', 1000)),
     /** Kind of work that may take a licensed person; null: none. */
     licensedKind: maybe(choice('Licensed work', words.licensedKinds, undefined, said.licensed)),
     /** Step of the recipe it was made from; '' when written by hand. */
