@@ -91,5 +91,7 @@ export function useLaunchDay(
     const [from, to] = choice.value
     wantedAt.value = Math.min(to, Math.max(from, Math.round(at / liftStepMs) * liftStepMs))
   }
-  return { slip, liftAt, worked, choice, put }
+  /** She can be lifted that day, and nobody of the boat is there. */
+  const isUnmanned = computed(() => earliest.value?.people.length === 0)
+  return { slip, liftAt, worked, choice, put, isUnmanned }
 }

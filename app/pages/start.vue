@@ -4,7 +4,7 @@ import { minutesOf } from '#core/time/civil'
 import { sayFullDate } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
 import type { ChangeItem } from '#core/model/changes'
-import { firstAim, starterChanges, starterTrip, usualSkills } from '#core/model/starter'
+import { firstAim, isOffDay, starterChanges, starterTrip, usualSkills } from '#core/model/starter'
 import type { StarterAnswers } from '#core/model/starter'
 import { skills } from '#core/model/words'
 import { firstLook } from '#core/outlook/firstLook'
@@ -34,6 +34,8 @@ const answers = reactive({
   /** Nobody but the owner knows: no day is put in for it. */
   liftOutOn: null as string | null,
   launchOn: firstAim(today),
+  /** Whoever keeps the boat takes a day off to see her in. */
+  leadAtLaunch: true,
   zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
   currency: 'EUR',
 })
@@ -112,6 +114,9 @@ const filled = computed((): StarterAnswers => {
     today,
   }
 })
+/** Known once there is a day to launch her on: an empty date says nothing. */
+const isLaunchOff = computed(() => unread.first() === '' && isOffDay(filled.value))
+const launchDayOff = computed(() => sayFullDate(answers.launchOn))
 /** The time there is until the launch; '': the answers do not say yet. */
 const look = computed(() => {
   const { launchOn, zone, from, to } = answers
@@ -278,6 +283,17 @@ async function send(make: () => Promise<string>, view: string) {
           :options="zones"
           @pick="answers.zone = $event"
         />
+        <div v-if="isLaunchOff" class="sm:col-span-3">
+          <p>Nobody comes on {{ launchDayOff }}, and somebody has to be there when she goes in.</p>
+          <label class="inline-flex min-h-11 items-center gap-2">
+            <input
+              v-model="answers.leadAtLaunch"
+              type="checkbox"
+              class="size-5 accent-(--verdigris)"
+            />
+            {{ answers.lead.trim() || 'You' }} {{ answers.lead.trim() ? 'comes' : 'come' }} that day
+          </label>
+        </div>
       </fieldset>
       <p v-if="look" class="border-l-4 border-verdigris pl-3 leading-snug">
         From today to the launch on {{ sayFullDate(answers.launchOn) }}:

@@ -1,5 +1,6 @@
 /** Hands at a link: somebody comes on a day more, one more comes along, a trade does it instead. */
 import type { Step } from '../model/entities'
+import { extraDay, extraHours } from '../model/extraDay'
 import { byId } from '../model/refit'
 import { patchOf } from '../model/removal'
 import type { StoredPlan } from '../model/stored'
@@ -19,18 +20,11 @@ const leastIdleMs = 6 * hourMs
 const leastShared = 2
 /** A trade is offered for a job with so many open hours at least. */
 const leastForTrade = 8
-const extraHours = { from: '08:30', to: '17:00' } as const
-
 /** Somebody coming on a day on which they would not. */
 const coming =
   (personIds: readonly string[], on: string): ChainLever['items'] =>
   (newId) =>
-    personIds.map((personId) => ({
-      op: 'create',
-      entity: 'personDay',
-      id: newId(),
-      patch: { personId, on, kind: 'extraDay', ...extraHours },
-    }))
+    personIds.map((personId) => extraDay(personId, on, extraHours, newId))
 
 /** When a step could begin if somebody were there: what holds it besides people is over. */
 function couldBegin(stepId: string, plan: StoredPlan): number | null {

@@ -1,4 +1,5 @@
 /** What a new refit begins with: places on the boat, systems, places ashore, the season and its gate. */
+import { extraDay } from './extraDay'
 import type { ChangeItem } from './changes'
 import type { EntityName } from './entities'
 import { addDays, dayNumber, weekdayOf } from '../time/civil'
@@ -70,6 +71,8 @@ export interface StarterAnswers {
   readonly travelMin: number
   readonly liftOutOn: string
   readonly launchOn: string
+  /** The first of the people comes on the day of the launch, though it is none of theirs. */
+  readonly leadAtLaunch?: boolean
   readonly alreadyAshore: boolean
   readonly today: string
 }
@@ -78,6 +81,13 @@ export interface StarterAnswers {
 const usualPause = '12:30'
 const isLongDay = ({ from, to }: StarterAnswers['people'][number]): boolean =>
   from <= '10:30' && to >= '15:00'
+
+/** True when nobody comes on the day of the week on which she is to be launched. */
+export const isOffDay = ({
+  people,
+  launchOn,
+}: Pick<StarterAnswers, 'people' | 'launchOn'>): boolean =>
+  people.every((one) => !one.weekdays.includes(weekdayOf(dayNumber(launchOn))))
 
 const capital = (text: string): string => text[0]?.toUpperCase() + text.slice(1)
 
@@ -148,6 +158,8 @@ export function starterChanges(
     })
     for (const weekday of person.weekdays)
       make('weekSlot', { personId, weekday, from: person.from, to: person.to })
+    if (index === 0 && answers.leadAtLaunch && isOffDay(answers))
+      items.push(extraDay(personId, answers.launchOn, person, newId))
   })
   return items
 }

@@ -1,4 +1,5 @@
 /** The hours of a launch day: one time of the lift for what is asked, drawn and printed. */
+import { flushPromises, mount } from '@vue/test-utils'
 import { expect, it } from 'vitest'
 import { ref } from 'vue'
 import { add, emptyRefit, person } from '#core/testing/build'
@@ -6,6 +7,8 @@ import { useLaunchDay } from '../../app/composables/useLaunchDay'
 import type { LiftDay } from '../../app/../core/launch/liftDays'
 import type { Ashore } from '#core/plan/schedule/haulOuts'
 import { dayNumber } from '#core/time/civil'
+import { useToastStore } from '../../app/stores/toasts'
+import { components } from './components'
 import { openOn } from './fakeServer'
 import { inSetup } from './inSetup'
 
@@ -111,4 +114,39 @@ it('has no sheet with nobody there, nor with too little time to do it in', async
   const short = await opened({ window: [at('09:00'), at('09:30')] })
   expect(short.made.choice.value).toBeNull()
   expect(short.made.worked.value).toMatchObject({ ok: false })
+})
+
+it('with nobody there is said to be so where she can be lifted, and not where she cannot', async () => {
+  expect((await opened()).made.isUnmanned.value).toBe(false)
+  const { made, day } = await opened({ personIds: [] })
+  expect(made.isUnmanned.value).toBe(true)
+  expect(made.worked.value).toMatchObject({ ok: false })
+  day.value = null
+  expect(made.isUnmanned.value).toBe(false)
+})
+
+it('asks who comes, and a press writes down their day in the hours they mostly come', async () => {
+  const rows = emptyRefit()
+  person(rows, 'bob', [6], '09:00', '16:00', { name: 'Bob', order: 'a' } as never)
+  const { server, store } = await openOn(rows)
+  const page = mount(components.LaunchHands!, { props: { on } })
+  expect(page.text()).toContain('Nobody of the boat is there on Mon 19 Apr')
+  await page.find('button').trigger('click')
+  await flushPromises()
+  expect(server.rows.personDay).toMatchObject([
+    { personId: 'bob', on, kind: 'extraDay', from: '09:00', to: '16:00' },
+  ])
+  expect(useToastStore().toasts.map((one) => one.text)).toEqual([
+    'Bob comes on Mon 19 Apr, 09:00 to 16:00.',
+  ])
+  await store.attempt('Away', [
+    {
+      op: 'create',
+      entity: 'personDay',
+      id: 'no',
+      patch: { personId: 'bob', on, kind: 'cannotCome' },
+    },
+  ])
+  expect(page.find('button').exists()).toBe(false)
+  expect(page.text()).toContain('take another day')
 })

@@ -22,7 +22,7 @@ const day = computed(() => {
 const facts = computed(() =>
   day.value === null ? null : (daysOf(day.value, day.value)[0] ?? null),
 )
-const { slip, worked } = useLaunchDay(next, facts, ref(null))
+const { slip, worked, isUnmanned } = useLaunchDay(next, facts, ref(null))
 const time = (at: number) => clockTimeOf(at, store.zone)
 const sheet = computed(() => (worked.value?.ok ? worked.value.value : null))
 interface LaneHead {
@@ -209,7 +209,8 @@ const stops = computed(
         </button>
       </div>
     </div>
-    <p v-if="worked && !worked.ok" class="my-4 max-w-xl border-l-4 border-redlead pl-3">
+    <LaunchHands v-if="facts && isUnmanned" :on="facts.on" />
+    <p v-else-if="worked && !worked.ok" class="my-4 max-w-xl border-l-4 border-redlead pl-3">
       {{ worked.message }}
     </p>
     <p v-else-if="!worked" class="my-4">No launch is written down.</p>

@@ -80,7 +80,7 @@ const time = (at: number) => clockTimeOf(at, store.zone)
 /** When the slings should go on that day, where somebody said so; another day begins anew. */
 const wantedAt = ref<number | null>(null)
 watch(chosenDay, () => (wantedAt.value = null))
-const { liftAt, worked, choice, put } = useLaunchDay(next, chosen, wantedAt)
+const { liftAt, worked, choice, put, isUnmanned } = useLaunchDay(next, chosen, wantedAt)
 /** A yard that is as it was made has not said when it lifts. */
 const areHoursSaid = computed(() => {
   const { liftFrom, liftUntil } = withInitials('place', {})
@@ -193,6 +193,10 @@ useKeyScope({
         <h1 v-else-if="watched">She is in: the watch goes on.</h1>
         <p v-if="toMend"><strong>Mend first:</strong> {{ toMend }}</p>
         <GateNote v-if="isUndated" :figures="gate" />
+        <LaunchHands
+          v-if="chosen && isUnmanned && !next?.yard?.launchesWithoutYou"
+          :on="chosen.on"
+        />
         <p v-if="bookedAt !== null && late.length > 0" class="text-redlead">
           Booked for {{ sayDay(store.zone.dateOf(bookedAt)) }}: {{ inWords(late.length) }}
           {{ late.length === 1 ? 'line is' : 'lines are' }} still open then.
@@ -290,7 +294,9 @@ useKeyScope({
             {{ next.yard?.liftUntil ?? '17:00'
             }}{{ areHoursSaid ? '' : ', unless it says otherwise' }}</span
           >
-          <span v-if="lifts === null" class="text-ink2">chances once it was run</span>
+          <span v-if="lifts === null" class="text-ink2"
+            >no chances yet: the forecast was not run</span
+          >
           <LiftCost v-else-if="chosenDay !== null" :odds="lifts" :day="chosenDay" />
         </p>
         <LiftDays
