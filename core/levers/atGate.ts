@@ -1,4 +1,5 @@
 /** At the gate itself: what may come after it, what goes into the next haul-out, when the yard lifts, when it moves the stands. */
+import { weekdayNames } from '../time/say'
 import { patchOf } from '../model/removal'
 import { weekdayOf } from '../time/civil'
 import { linkOf } from './lever'
@@ -80,8 +81,6 @@ export function standsEarlier(facts: LeverFacts, stepId: string): ChainLever[] {
   ]
 }
 
-const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
-
 /** A launch that keeps its aimed day though all is ready, or waits for a day on which the yard lifts. */
 export function otherLift({ rows, plan, clock }: LeverFacts, gateId: string): ChainLever[] {
   const planned = plan.gates.find((one) => one.gateId === gateId)
@@ -104,7 +103,7 @@ export function otherLift({ rows, plan, clock }: LeverFacts, gateId: string): Ch
     return []
   const weekday = weekdayOf(clock.dayOf(planned.at) - 1)
   if (yard.liftWeekdays.includes(weekday)) return []
-  const name = weekdays[weekday - 1] ?? ''
+  const name = weekdayNames[weekday - 1] ?? ''
   return [
     {
       key: `lift ${yard.id} ${weekday}`,

@@ -41,3 +41,14 @@ export function clockTimeOf(instant: number, clock: ZoneClock): string {
 /** 'Sat 17 Apr 09:55'; with the year when it is not `year`. */
 export const shortDateTime = (instant: number, clock: ZoneClock, year?: string): string =>
   `${sayDay(dateOf(clock.dayOf(instant)), year)} ${clockTimeOf(instant, clock)}`
+
+/** Days of the week by their number less one: Monday first. */
+export const weekdayNames = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+] as const

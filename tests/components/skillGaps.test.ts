@@ -1,6 +1,6 @@
 /** Who does what nobody is said to do: asked of those who are here, answered by a press. */
 import { flushPromises, mount } from '@vue/test-utils'
-import { expect, it } from 'vitest'
+import { expect, it, vi } from 'vitest'
 import { emptyRefit, job, person, step } from '#core/testing/build'
 import { components } from './components'
 import { openOn } from './fakeServer'
@@ -31,4 +31,41 @@ it('a press says that somebody does it', async () => {
   expect(page.findAll('li')[0]?.text()).toContain('Ben')
   expect(page.findAll('li')[0]?.text()).not.toContain('Ann')
   page.unmount()
+})
+
+it('a name brings a helper every other week, on the lead’s first day, where hands are short', async () => {
+  const rows = emptyRefit()
+  person(rows, 'Ann', [6, 7], '08:00', '16:00', { role: 'lead' })
+  person(rows, 'Rig', [1], '08:00', '16:00', { role: 'trade' })
+  job(rows, 'Deck')
+  step(rows, 'Deck', 'hose', { crewMin: 3 })
+  step(rows, 'Deck', 'bed', { crewMin: 2 })
+  step(rows, 'Deck', 'wipe')
+  step(rows, 'Deck', 'wire', { skill: 'electrics', crewMin: 2 })
+  const because = (stepIds: string[]) => ({
+    kind: 'noSkill' as const,
+    message: '',
+    jobIds: ['Deck'],
+    stepIds,
+  })
+  const { server } = await openOn(rows)
+  const none = mount(components.HandsGap!, { props: { reasons: [because(['wipe', 'wire'])] } })
+  expect(none.text()).toBe('')
+  const page = mount(components.HandsGap!, {
+    props: { reasons: [because(['hose', 'bed', 'wipe', 'wire'])] },
+  })
+  expect(page.text()).toContain('Who lends a hand? Two steps ask for up to three')
+  expect(page.text()).toContain('every other Saturday, 08:00 to 16:00')
+  await page.find('input').setValue('Kit')
+  await page.find('form').trigger('submit')
+  // The checks are fetched at the first press.
+  await vi.waitFor(() => expect(server.rows.person).toHaveLength(3))
+  await flushPromises()
+  const kit = server.rows.person.find((one) => one.name === 'Kit')
+  expect(kit?.role).toBe('helper')
+  // The week of Saturday 17 April, so that the first is that very day.
+  expect(server.rows.weekSlot.filter((one) => one.personId === kit?.id)).toMatchObject([
+    { weekday: 6, from: '08:00', to: '16:00', everyWeeks: 2, anchor: '2027-04-12' },
+  ])
+  expect(page.text()).toContain('A step asks for up to three')
 })

@@ -38,10 +38,7 @@ const shown = computed(
       <li v-for="reason in because" :key="reason">{{ reason }}</li>
       <li v-if="more > 0">And {{ more }} more, listed in Sequence.</li>
     </ul>
-    <template v-if="!quiet && figures?.gap">
-      <SkillGaps :reasons="figures.gap.reasons" />
-      <LongSteps :reasons="figures.gap.reasons" />
-    </template>
+    <TroubleMends v-if="!quiet && figures?.gap" :reasons="figures.gap.reasons" />
     <p>
       <span v-for="left in said.leavesOut" :key="left">{{ left }}{{ ' ' }}</span>
       <NuxtLink

@@ -120,8 +120,7 @@ function saved(days: number): string {
       {{ formatHours(unfit) }} of work have no place in the plan and are in no week of the drawing.
     </p>
     <GateNote :figures="gate" quiet />
-    <SkillGaps :reasons="store.accepted?.reasons ?? []" />
-    <LongSteps :reasons="store.accepted?.reasons ?? []" />
+    <TroubleMends :reasons="store.accepted?.reasons ?? []" />
     <GateOdds v-if="reading.length > 0 && gate" :gate="gate" class="my-2 min-h-10" />
     <p v-if="seasonSaid" class="my-2 border-l-4 border-redlead pl-3">{{ seasonSaid }}</p>
     <div v-if="store.accepted" class="no-print mt-2 flex flex-wrap gap-2">

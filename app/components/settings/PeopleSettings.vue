@@ -6,6 +6,7 @@ import { fieldOf } from '#core/model/references'
 import { sayChoice } from '#core/model/sayValue'
 import { skills } from '#core/model/words'
 import { mondayOf } from '#core/time/civil'
+import { weekdayNames } from '#core/time/say'
 
 /** People, their week, their skills and their exceptions. */
 const store = useRefitStore()
@@ -25,9 +26,7 @@ const nightsSomewhere = computed(() => store.rows.place.some((one) => one.nights
 const trades = skills.filter((one) => one !== 'general')
 const away = ref<Person | null>(null)
 const extra = ref<Person | null>(null)
-const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
-  (label, index) => ({ value: index + 1, label }),
-)
+const weekdays = weekdayNames.map((label, index) => ({ value: index + 1, label }))
 const every = ['every week', 'every other week', 'every third week', 'every fourth week'].map(
   (label, index) => ({ value: index + 1, label }),
 )

@@ -117,7 +117,8 @@ const order = computed(() =>
       give the part a supplier or its days.
     </p>
     <p v-if="row.guessed.length > 0" class="mt-2 border-l-4 border-redlead pl-3">
-      Do not order yet: it rests on {{ row.guessed.join(', ') }}, which nobody has measured.
+      Do not order yet: it rests on {{ row.guessed.map((one) => `“${one}”`).join(', ') }}, which
+      nobody has measured.
     </p>
     <p v-for="part in looking" :key="part.id" class="mt-2 border-l-4 border-brass pl-3">
       Look for it second-hand until {{ sayDate(part.lookUntil ?? '')

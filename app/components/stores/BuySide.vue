@@ -52,6 +52,9 @@ const atRisk = computed(() =>
 const badly = useLacks(
   computed(() => atRisk.value.map((row) => ({ key: row.key, items: goesBadly(row) }))),
 )
+/** The job whose dimensions it rests on as a guess; null: it rests on none. */
+const guessedIn = (row: BuyRow): string | null =>
+  row.wants.find((one) => one.guessed.length > 0)?.part.jobId ?? null
 const badlyDays = (row: BuyRow) => Math.max(...row.wants.map((one) => one.lead.lateDays))
 function sayBadly(row: BuyRow): string {
   const said = badly.value.get(row.key)
@@ -116,7 +119,12 @@ void emit
             {{ sayBadly(row) || 'Working out what it moves when it goes badly…' }}
           </p>
           <p v-if="row.guessed.length > 0" class="text-[0.9375rem] leading-snug text-redlead">
-            Do not order yet: {{ row.guessed.slice(0, 2).join(', ')
+            Do not order yet:
+            {{
+              row.guessed
+                .slice(0, 2)
+                .map((one) => `“${one}”`)
+                .join(', ')
             }}<template v-if="row.guessed.length > 2">
               and {{ row.guessed.length - 2 }} more</template
             >
@@ -129,6 +137,12 @@ void emit
           >
             <span class="cond leading-tight">{{ mendOf(row)!.label }}</span>
           </button>
+          <NuxtLink
+            v-else-if="guessedIn(row)"
+            class="btn btn-small mt-1"
+            :to="`/r/${store.refitId}/jobs?job=${guessedIn(row)}`"
+            >Write down what was measured</NuxtLink
+          >
           <button
             v-else-if="row.kind === 'buy'"
             class="mt-1 min-h-8 border-2 border-verdigris bg-verdigris-tint px-2 py-1 text-verdigris hover:bg-sheet max-sm:min-h-11"

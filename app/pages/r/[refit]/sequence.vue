@@ -6,6 +6,7 @@ import { ropeReading, sayStretch } from '#core/sequence/reading'
 import { weekFigures } from '#core/sequence/weeks'
 import { mondayOn } from '#core/sequence/ruler'
 import { dateOf, weekdayOf } from '#core/time/civil'
+import { weekdayNames } from '#core/time/say'
 import type { TriedLever } from '~/composables/useLevers'
 import type { BoardUse } from '~/utils/boardUse'
 
@@ -103,7 +104,6 @@ const onBoards = computed<BoardUse>(() => ({
   onPin: (stepId) => pins.open(stepId),
   onRelease: (stepId) => void pins.release(stepId),
 }))
-const weekdayNames = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 const headline = computed(() => {
   if (!gate.value || !said.value) return 'No gate is set yet'
   const { clock, today } = store.derived
