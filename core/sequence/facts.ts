@@ -66,3 +66,26 @@ export function sequenceFacts(
     lastDay: most([...days, ...gateDays]),
   }
 }
+
+/** Days ahead that are drawn of a gate with neither a date nor an aim. */
+const daysOpen = 60
+
+/**
+ * Last local day of the way to a gate: the gate's own in the plan; without a date its aim, or as far as what is planned
+ * for it goes, whichever is later. `aimedOn`: civil date; `today`: local day.
+ */
+export function lastDayTo(
+  facts: SequenceFacts,
+  gateId: string | null,
+  aimedOn: string | null,
+  today: number,
+): number {
+  const { clock } = facts
+  const planned = facts.plan?.gates.find((one) => one.gateId === gateId)
+  if (planned) return clock.dayOf(planned.at)
+  const needed = gateId === null ? null : facts.neededBy(gateId)
+  const ends = facts.pieces
+    .filter((one) => !needed || needed.has(one.step.id))
+    .map((one) => clock.dayOf(one.to))
+  return ends.reduce((a, b) => Math.max(a, b), aimedOn ? dayNumber(aimedOn) : today + daysOpen)
+}

@@ -3,6 +3,7 @@ import type { GateFigures } from '../progress/derive'
 import type { LikelyDates } from '../forecast/oddsWords'
 import { dayMs, dayNumber } from '../time/civil'
 import { sayDate } from '../time/say'
+import { lastDayTo } from './facts'
 import type { SequenceFacts } from './facts'
 import { flagged, flagRows } from './posts'
 import type { FlaggedPost, Post } from './posts'
@@ -27,8 +28,8 @@ export const axisWidth = 124
 /** The boat's own air to the right of the plot. */
 export const rightEdge = 8
 const [flagRow, datesRow, handsRow] = [24, 19, 18]
-/** A launch is shown with so many days after it; a gate without a date with so many from today. */
-const [daysAfter, daysOpen, leastDays] = [16, 60, 28]
+/** A gate is shown with so many days after it, and at least so many from today. */
+const [daysAfter, leastDays] = [16, 28]
 /** The days up to a gate and some after it, each as wide as its hands: one scale for all that is drawn to the launch. */
 export function launchRuler(
   facts: SequenceFacts,
@@ -36,10 +37,8 @@ export function launchRuler(
 ): Ruler {
   const { clock } = facts
   const today = clock.dayOf(ask.now)
-  const gate = ask.gates.find((one) => one.gate.id === ask.gateId)
-  const planned = facts.plan?.gates.find((one) => one.gateId === ask.gateId)
-  const aimed = gate?.aimedOn ? dayNumber(gate.aimedOn) : null
-  const last = planned ? clock.dayOf(planned.at) : (aimed ?? today + daysOpen)
+  const aimedOn = ask.gates.find((one) => one.gate.id === ask.gateId)?.aimedOn ?? null
+  const last = lastDayTo(facts, ask.gateId, aimedOn, today)
   const end = Math.max(today + leastDays, last + daysAfter)
   const right = ask.width - rightEdge
   return dayRuler(mondayOn(today), end, (day) => facts.hands(day).hours, clock, axisWidth, right)

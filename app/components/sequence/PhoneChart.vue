@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { lastDayTo } from '#core/sequence/facts'
 import type { SequenceFacts } from '#core/sequence/facts'
 import { phoneOf, phoneTitle, phoneWhy } from '#core/sequence/phone'
 import { planksOf } from '#core/sequence/planks'
@@ -15,6 +16,7 @@ const props = defineProps<{
   /** Each link by itself, from the gate back. */
   reading: readonly KnotReading[]
   gateId: string | null
+  aimedOn: string | null
   now: number
   width: number
   seasons: boolean
@@ -25,11 +27,10 @@ const top = 54
 const [perDay, leastHeight, weekTall, leastWeek] = [8.5, 420, 9, 34]
 const today = computed(() => props.facts.clock.dayOf(props.now))
 const range = computed(() => {
-  const { clock, plan, firstDay, lastDay } = props.facts
+  const { firstDay, lastDay } = props.facts
   if (props.seasons) return { first: mondayOn(firstDay), end: mondayOn(lastDay) + 7 }
-  const gate = plan?.gates.find((one) => one.gateId === props.gateId)
-  const first = mondayOn(today.value)
-  return { first, end: gate ? clock.dayOf(gate.at) + 1 : first + 42 }
+  const end = lastDayTo(props.facts, props.gateId, props.aimedOn, today.value) + 1
+  return { first: mondayOn(today.value), end }
 })
 const weeks = computed(() =>
   weekFigures(

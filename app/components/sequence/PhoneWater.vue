@@ -9,7 +9,7 @@ defineProps<{ title: string; isLaunch: boolean }>()
     :class="isLaunch ? 'bg-water' : 'border-t-2 border-rule bg-sheet'"
   >
     <span
-      class="cond absolute -top-3 right-4 left-1/2 truncate bg-redlead px-3 py-0.5 text-center text-sheet"
+      class="cond absolute -top-3 right-4 max-w-[calc(100%-2rem)] min-w-1/2 truncate bg-redlead px-3 py-0.5 text-center text-sheet"
       >{{ title }}</span
     >
     <svg v-if="isLaunch" width="150" height="70" class="absolute top-2 left-4" aria-hidden="true">

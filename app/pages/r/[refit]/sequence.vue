@@ -229,6 +229,7 @@ function openStep(stepId: string) {
             :facts="facts"
             :reading="linkReading"
             :gate-id="gate?.gate.id ?? null"
+            :aimed-on="gate?.aimedOn ?? null"
             :now="time.minute"
             :width="width"
             :seasons="view === 'seasons'"

@@ -242,8 +242,8 @@ const busyWays = computed(() =>
           <NuxtLink class="btn" :to="`/r/${store.refitId}/walk/summary`">Print</NuxtLink>
         </div>
         <p v-if="figures.all === 0" class="my-4 max-w-lg border-l-4 border-verdigris pl-4">
-          Walk on, place by place. Press n when you see something: what, how bad and when are six
-          taps.
+          Walk on, place by place. {{ narrow ? 'Press Found' : 'Press n' }} when you see something:
+          what, how bad and when are six taps.
         </p>
         <section v-for="one in sections" :key="one.title">
           <h2 class="flex items-baseline justify-between border-b-2 border-ink text-lg">
