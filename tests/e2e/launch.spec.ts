@@ -108,7 +108,10 @@ test('lines are signed for, a window is booked, the plan keeps to it, and the da
   await expect(page.getByText('Looks: 9 places')).toBeVisible()
   await expect(page.getByText('Plugs: none for 38, 50 mm')).toBeVisible()
   await page.goto(`${page.url().split('?')[0]}?day=2027-06-09`)
-  await expect(page.getByText(/Nobody of the boat is there that day/)).toBeVisible()
+  await expect(page.getByText(/Nobody of the boat is there on Wed 9 Jun/)).toBeVisible()
+  // Who is asked comes that day, and the day is counted.
+  await page.getByRole('button', { name: 'Oona comes that day' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Wed 9 Jun: leave home at')
 })
 
 test('the watch is ticked on the phone, and what weeps is kept until it is dry', async ({
