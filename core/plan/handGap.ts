@@ -1,4 +1,4 @@
-/** Steps that anybody could do, and that ask for more hands than there are. */
+/** Steps that ask for more hands than there are. */
 import type { Row } from '../model/entities'
 import type { Remark } from '../model/stored'
 import { byId, inOrder } from '../model/refit'
@@ -24,7 +24,7 @@ export function handGap(
   const short = reasons
     .filter((one) => one.kind === 'noSkill')
     .flatMap((one) => one.stepIds.flatMap((id) => steps.get(id) ?? []))
-    .filter((one) => one.skill === 'general' && one.crewMin > own.length)
+    .filter((one) => one.crewMin > own.length)
   if (short.length === 0) return null
   const lead = own.find((one) => one.role === 'lead') ?? own[0]
   const [first] = rows.weekSlot

@@ -219,7 +219,7 @@ describe('what cannot be done', () => {
     ['noSkill', { skill: 'electrics' }, /needs somebody for electrics, and nobody does that/],
     ['tooLong', { hoursLikely: 9, splittable: false }, /9 h in one go.*8 h/],
     ['noWindow', { hullNeed: 'ashore' }, /no haul-out is planned/],
-    ['noHours', { crewMin: 2, crewMax: 2 }, /no hours are set for Ann, Idle/],
+    ['noHours', { crewMin: 2, crewMax: 2 }, /needs 2, but no hours are set for Idle/],
   ] as const)('%s', (kind, given, message) => {
     const rows = emptyRefit()
     person(rows, 'Ann', [6], '08:00', '16:00')

@@ -23,7 +23,13 @@ export function skillGaps(
   const asked = new Set(
     reasons
       .filter((one) => one.kind === 'noSkill')
-      .flatMap((one) => one.stepIds.flatMap((id) => steps.get(id)?.skill ?? [])),
+      .flatMap((one) => one.stepIds.flatMap((id) => steps.get(id) ?? []))
+      .filter((step) => {
+        const who = rows.person.filter((one) => !one.gone && one.skills.includes(step.skill))
+        // Where somebody does it, hands are short; or it is kept for another.
+        return who.length === 0 || !who.some((one) => one.id === (step.wantedPersonId ?? one.id))
+      })
+      .map((step) => step.skill),
   )
   asked.delete('general')
   return [...asked].flatMap((skill) => {

@@ -11,6 +11,7 @@ import { dayNumber } from '../time/civil'
 import type { ZoneClock } from '../time/zone'
 import type { Curing } from './curing'
 import type { DayFrame } from './dayLine'
+import { teamOf } from '../plan/schedule/crews'
 import { haulOutsAsPlanned } from '../plan/schedule/haulOuts'
 import { ashoreAtDawn } from '../plan/schedule/lies'
 
@@ -53,9 +54,10 @@ export function offeredWhile(
       .map((part) => part.neededByStepId),
   )
   const enough = (step: Step): boolean => {
-    const able = people.filter((one) => step.skill === 'general' || one.skills.includes(step.skill))
-    const kept = step.wantedPersonId === null || able.some((one) => one.id === step.wantedPersonId)
-    return able.length >= step.crewMin && kept
+    const { capable, hands } = teamOf(step, people)
+    const isKept = ({ wantedPersonId }: Step) =>
+      wantedPersonId === null || capable.some((at) => people[at]?.id === wantedPersonId)
+    return hands.length >= step.crewMin && isKept(step)
   }
   const hullSuits = (step: Step): boolean => {
     const need = needOf(step)

@@ -12,6 +12,7 @@ import { hourMs } from '../time/civil'
 import { intersect } from '../time/intervals'
 import type { Interval } from '../time/intervals'
 import type { ZoneClock } from '../time/zone'
+import { teamOf } from '../plan/schedule/crews'
 import { forecastDays } from '../weather/known'
 
 /** A day as it suits a step. */
@@ -41,11 +42,9 @@ export function whichDay(
 ): SuitedDay[] {
   if (waits.weather.until <= now) return []
   const sites = makeSites(rows, clock, haulOutsAsPlanned(rows, plan, clock))
-  const capable = sites.people.flatMap((person, index) =>
-    step.skill === 'general' || person.skills.includes(step.skill) ? [index] : [],
-  )
-  const crewMin = Math.max(1, Math.min(step.crewMin, capable.length))
-  const there = hoursByClass(sites).of({ capable, crewMin, placeNeed: step.placeNeed })
+  const { capable, hands } = teamOf(step, sites.people)
+  const crewMin = Math.max(1, Math.min(step.crewMin, hands.length))
+  const there = hoursByClass(sites).of({ capable, hands, crewMin, placeNeed: step.placeNeed })
   const workMs = ceilTick((plannedHours(step) * hourMs) / crewMin)
   const open = waits.weather.openTo(step, now) ?? [[-Infinity, Infinity]]
   const first = clock.dayOf(now)
@@ -56,7 +55,7 @@ export function whichDay(
       .on(day)
       .flatMap(([from, to]): Interval[] => (to > now ? [[Math.max(from, now), to]] : []))
     const none = { on, stretch: null, latestStart: null }
-    if (people.length === 0 || capable.length < step.crewMin) return { ...none, why: 'nobody' }
+    if (people.length === 0 || hands.length < step.crewMin) return { ...none, why: 'nobody' }
     const [best] = intersect(people, open).sort((a, b) => length(b) - length(a))
     if (!best) return { ...none, why: 'weather' }
     if (length(best) < workMs) return { ...none, stretch: best, why: 'short' }

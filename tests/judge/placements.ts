@@ -52,9 +52,17 @@ export function shape(step: Step, one: Placement, plan: StoredPlan, rows: RefitR
   for (const id of one.personIds) {
     const person = rows.person.find((row) => row.id === id)
     if (!person || person.gone) faults.push('is given to somebody who is gone')
-    else if (step.skill !== 'general' && !person.skills.includes(step.skill))
-      faults.push(`is given to ${person.name}, who lacks ${step.skill}`)
   }
+  const lacking = rows.person.filter(
+    (row) =>
+      one.personIds.includes(row.id) &&
+      step.skill !== 'general' &&
+      !row.skills.includes(step.skill),
+  )
+  // One who has the skill leads; who lacks it only makes up the fewest that are wanted.
+  const hasLead = lacking.length < crew
+  if (lacking.length > 0 && (!hasLead || crew > step.crewMin))
+    for (const person of lacking) faults.push(`is given to ${person.name}, who lacks ${step.skill}`)
   const logged = liveWork(step, rows)
   const mending = (one.mends ?? []).reduce((sum, mend) => sum + mend.hours, 0)
   const want = wanted(step, logged) + mending

@@ -1,6 +1,22 @@
+import type { Person, Step } from '../../model/entities'
+
+/**
+ * Who has the skill of a step, and who may make up its least crew: where several are wanted at once, one who has it and
+ * anybody beside. People by their places in their order.
+ */
+export function teamOf(
+  { skill, crewMin }: Pick<Step, 'skill' | 'crewMin'>,
+  people: readonly Pick<Person, 'skills'>[],
+): { readonly capable: readonly number[]; readonly hands: readonly number[] } {
+  const all = people.map((_, index) => index)
+  const capable = skill === 'general' ? all : all.filter((at) => people[at]?.skills.includes(skill))
+  return { capable, hands: crewMin > 1 && capable.length > 0 ? all : capable }
+}
+
 /** Who may do a step, and how many of them at once. */
 interface Wanting {
   readonly capable: readonly number[]
+  readonly hands: readonly number[]
   /** Who it is kept for; null: whoever can. */
   readonly wanted: number | null
   readonly crewMin: number
@@ -13,23 +29,36 @@ export type Crews = readonly (readonly number[])[]
 /** Enough for six people in pairs; beyond it the first ones stand for the rest. */
 const mostCrews = 24
 
-/** Every crew a step may have, small ones first, people in their order; who it is kept for is in all. */
-function crewsOf({ capable, wanted, crewMin, crewMax }: Wanting): Crews {
+/**
+ * Every crew a step may have, small ones first, people in their order; who it is kept for is in all. The least crew may
+ * be made up by people without the skill, after those who all have it; more than the least are only those who have it.
+ */
+function crewsOf({ capable, hands, wanted, crewMin, crewMax }: Wanting): Crews {
   // Who it is kept for cannot do it.
   if (wanted !== null && !capable.includes(wanted)) return []
   const crews: number[][] = []
-  const others = capable.filter((person) => person !== wanted)
   const first = wanted === null ? [] : [wanted]
-  const extend = (crew: number[], next: number, size: number) => {
+  const able = new Set(capable)
+  function extend(
+    of: readonly number[],
+    crew: readonly number[],
+    next: number,
+    size: number,
+    suits: (crew: readonly number[]) => boolean,
+  ): void {
     if (crews.length >= mostCrews) return
-    if (crew.length === size) {
-      crews.push(crew)
-      return
-    }
-    for (let i = next; i < others.length; i++) extend([...crew, others[i] as number], i + 1, size)
+    if (crew.length < size)
+      for (let at = next; at < of.length; at++)
+        extend(of, [...crew, of[at] as number], at + 1, size, suits)
+    else if (suits(crew)) crews.push([...crew])
   }
-  const most = Math.min(crewMax, others.length + first.length)
-  for (let size = crewMin; size <= most; size++) extend(first, 0, size)
+  const others = (of: readonly number[]) => of.filter((person) => person !== wanted)
+  const isMixed = (crew: readonly number[]) =>
+    crew.some((person) => able.has(person)) && crew.some((person) => !able.has(person))
+  for (let size = crewMin; size <= Math.min(crewMax, Math.max(crewMin, capable.length)); size++) {
+    extend(others(capable), first, 0, size, () => true)
+    if (size === crewMin) extend(others(hands), first, 0, size, isMixed)
+  }
   return crews
 }
 
@@ -37,8 +66,8 @@ function crewsOf({ capable, wanted, crewMin, crewMax }: Wanting): Crews {
 export function crewsByClass(): (wanting: Wanting) => Crews {
   const known = new Map<string, Crews>()
   return (wanting) => {
-    const { capable, wanted, crewMin, crewMax } = wanting
-    const key = `${wanted} ${crewMin} ${crewMax} ${capable.join()}`
+    const { capable, hands, wanted, crewMin, crewMax } = wanting
+    const key = `${wanted} ${crewMin} ${crewMax} ${capable.join()} ${hands.join()}`
     const crews = known.get(key) ?? crewsOf(wanting)
     known.set(key, crews)
     return crews

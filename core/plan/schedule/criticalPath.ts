@@ -134,7 +134,8 @@ export function earliestLaunches(
   compiled: OpenWork,
   phases: readonly Phase[],
 ): ReadonlyMap<string, number> {
-  const largest: CrewSize = (one) => Math.max(1, Math.min(one.crewMax, one.capable.length))
+  const largest: CrewSize = (one) =>
+    Math.max(one.crewMin, Math.min(one.crewMax, one.capable.length))
   const { ashore } = forwardPass(compiled, phases, largest)
   return new Map(ashore.map((one) => [one.haulOut.id, one.launchAt]))
 }

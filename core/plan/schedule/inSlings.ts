@@ -10,9 +10,9 @@ import type { Ashore } from './haulOuts'
 import { tickMs } from './tick'
 import type { Interval } from '../../time/intervals'
 
-/** People who may stand by on a day: they can do it and did not say that they cannot come. */
+/** People who may stand by on a day: who did not say that they cannot come. */
 const whoCome = (activity: OpenStep, day: number, sites: Sites): number[] =>
-  activity.capable.filter((person) => !sites.away(person, day))
+  activity.hands.filter((person) => !sites.away(person, day))
 
 /** True when enough people can come on a day for what is done in the slings, counting those that `counts`. */
 export function enoughCome(
@@ -24,6 +24,7 @@ export function enoughCome(
   const people = whoCome(activity, day, sites).filter(counts)
   return (
     people.length >= activity.crewMin &&
+    people.some((person) => activity.capable.includes(person)) &&
     (activity.wanted === null || people.includes(activity.wanted))
   )
 }
@@ -53,10 +54,12 @@ export function crewInSlings(
     const free = people.filter((person) =>
       diary.isFree(person, activity.placeNeed, start, start + lengthMs),
     )
-    if (free.length < activity.crewMin) continue
+    const able = free.find((person) => activity.capable.includes(person))
+    if (free.length < activity.crewMin || able === undefined) continue
     if (activity.wanted !== null && !free.includes(activity.wanted)) continue
+    const others = free.filter((person) => person !== able)
     return {
-      crew: free.slice(0, activity.crewMin).sort((a, b) => a - b),
+      crew: [able, ...others].slice(0, activity.crewMin).sort((a, b) => a - b),
       span: [start, start + lengthMs],
     }
   }

@@ -15,7 +15,7 @@ function hoursWith(longDay: number) {
   })
   return {
     asked,
-    hours: hoursByClass(sites).of({ capable: [0], crewMin: 1, placeNeed: 'boat' }),
+    hours: hoursByClass(sites).of({ capable: [0], hands: [0], crewMin: 1, placeNeed: 'boat' }),
   }
 }
 const forward = (hours: ReturnType<typeof hoursWith>['hours'], day: number, h: number) =>

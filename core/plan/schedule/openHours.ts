@@ -4,6 +4,7 @@ import type { PlaceNeed } from '../../model/words'
 import type { Crews } from './crews'
 import { widest } from './sites'
 import type { Sites } from './sites'
+import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
 
 /** Longest plan accepted, in days: 15 years. */
@@ -43,20 +44,20 @@ function overlaps(spans: readonly Interval[], need: number): readonly Interval[]
   return result.length > 0 ? result : none
 }
 
-/** Open hours for crews of `need` out of the `capable`, remembered day by day. */
-function openHours(
-  sites: Sites,
-  capable: readonly number[],
-  need: number,
-  placeNeed: PlaceNeed,
-): OpenHours {
-  const on = (day: number) => {
-    const there = capable.map((person) => widest(sites, person, placeNeed, day))
+/** Open hours for crews of `crewMin` out of the hands with a capable one among them, remembered day by day. */
+function openHours(sites: Sites, { capable, hands, crewMin, placeNeed }: Asking): OpenHours {
+  const together = (people: readonly number[], need: number, day: number) => {
+    const there = people.map((person) => widest(sites, person, placeNeed, day))
     const coming = there.filter((spans) => spans.length > 0)
     if (coming.length < need) return none
     return coming.length === 1 && need === 1
       ? (coming[0] as readonly Interval[])
       : overlaps(coming.flat(), need)
+  }
+  const isMixed = hands.length > capable.length
+  const on = (day: number) => {
+    const open = together(hands, crewMin, day)
+    return isMixed && open.length > 0 ? intersect(open, together(capable, 1, day)) : open
   }
   const memo = dayMemo(on)
   let longest = 0
@@ -90,6 +91,8 @@ export interface CrewStretch {
 /** The people and place a step asks for. */
 interface Asking {
   readonly capable: readonly number[]
+  /** Those and whoever else may make up the crew. */
+  readonly hands: readonly number[]
   readonly crewMin: number
   readonly placeNeed: PlaceNeed
 }
@@ -103,11 +106,12 @@ export interface HoursByClass {
 /** Open hours of these sites, each kind worked out when it is first asked for. */
 export function hoursByClass(sites: Sites): HoursByClass {
   const known = new Map<string, OpenHours>()
-  const of = ({ capable, crewMin, placeNeed }: Asking): OpenHours => {
-    const key = `${placeNeed} ${crewMin} ${capable.join()}`
+  const of = (asking: Asking): OpenHours => {
+    const { capable, hands, crewMin, placeNeed } = asking
+    const key = `${placeNeed} ${crewMin} ${capable.join()} ${hands.join()}`
     let hours = known.get(key)
     if (!hours) {
-      hours = openHours(sites, capable, crewMin, placeNeed)
+      hours = openHours(sites, asking)
       known.set(key, hours)
     }
     return hours
@@ -123,7 +127,7 @@ export function hoursByClass(sites: Sites): HoursByClass {
       const already = stretchesAt[placeNeed].get(crews)
       if (already) return already
       const found = crews.map((crew) => {
-        const open = of({ capable: crew, crewMin: crew.length, placeNeed })
+        const open = of({ capable: crew, hands: crew, crewMin: crew.length, placeNeed })
         return {
           size: crew.length,
           get longestMs() {

@@ -16,7 +16,7 @@ import type { DaysLost } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { calendarsOf } from './calendars'
 import type { Calendars } from './calendars'
-import { crewsByClass } from './crews'
+import { crewsByClass, teamOf } from './crews'
 import { ceilTick } from './tick'
 import type { Ashore } from './haulOuts'
 import { Seasons } from './seasons'
@@ -42,7 +42,10 @@ export interface OpenStep {
   readonly startsSpell: boolean
   /** Milliseconds of work still to do for one person; 0: takes nobody. */
   readonly workMs: number
+  /** Who has its skill. */
   readonly capable: readonly number[]
+  /** Who may make up its least crew: beside one who has the skill, anybody. */
+  readonly hands: readonly number[]
   /** The one of them it is kept for; null: whoever can. */
   readonly wanted: number | null
   readonly crewMin: number
@@ -247,9 +250,7 @@ export function openWork(
     const haulOut = haulOutOf(job, rows, coming)
     const others = factsOf(step).byOthers || isForTrade(step, job, rows)
     const isTrades = step.operation === 'contract' || isForTrade(step, job, rows)
-    const capable = sites.people.flatMap((person, index) =>
-      step.skill === 'general' || person.skills.includes(step.skill) ? [index] : [],
-    )
+    const { capable, hands } = teamOf(step, sites.people)
     const wanted =
       step.wantedPersonId === null
         ? null
@@ -276,10 +277,11 @@ export function openWork(
       tradeMs: isTrades ? ceilTick(workLeftMs(step, logged) / step.crewMin) : 0,
       tradeLateMs: 0,
       capable,
+      hands,
       wanted,
       crewMin,
       crewMax,
-      crews: crewsOf({ capable, wanted, crewMin, crewMax }),
+      crews: crewsOf({ capable, hands, wanted, crewMin, crewMax }),
       splittable: maySplit(step),
       placeNeed: step.placeNeed,
       ashore: step.hullNeed === 'either' ? null : haulOut,

@@ -105,7 +105,7 @@ function busyWith(
   [freeAt, start, finish]: readonly [number, number, number],
   windows: readonly Interval[],
 ): Binding | null {
-  const all = laying.diary.busyBetween(activity.capable, freeAt, start)
+  const all = laying.diary.busyBetween(activity.hands, freeAt, start)
   const last = all[0]
   if (!last) return null
   const holds = all.slice(0, mostAsked).find((one) => {

@@ -19,18 +19,22 @@ export function unplannable(
   for (const activity of activities) {
     const why = whyUnplannable(activity, sites, coming)
     if (why === 'tooFew') {
-      const key = `${activity.step.skill} ${activity.capable.join()}`
+      const key = lacksSkill(activity) ? activity.step.skill : 'hands'
       short.set(key, [...(short.get(key) ?? []), activity])
     } else if (why) remarks.push(why)
   }
   return [...[...short.values()].map((some) => tooFew(some, sites)), ...remarks]
 }
 
+/** Nobody here has its skill; else it is hands that are short. */
+const lacksSkill = ({ step, capable }: OpenStep): boolean =>
+  step.skill !== 'general' && capable.length === 0
+
 /** Steps that ask for more of the same people than there are. Precondition: one at least. */
 function tooFew(some: readonly OpenStep[], { people }: Sites): Remark {
   const [first] = some as [OpenStep, ...OpenStep[]]
   const { skill } = first.step
-  const names = first.capable.map((person) => people[person]?.name).join(' and ')
+  const names = people.map((person) => person.name).join(' and ')
   const most = Math.max(...some.map((one) => one.crewMin))
   const isMixed = some.some((one) => one.crewMin < most)
   const many = most === 1 ? 'somebody' : `${isMixed ? 'up to ' : ''}${most} people`
@@ -39,10 +43,9 @@ function tooFew(some: readonly OpenStep[], { people }: Sites): Remark {
     some.length === 1
       ? [`${named} needs`, '']
       : [`${some.length} steps need`, `: ${named} and ${some.length - 1} more`]
-  const why =
-    skill === 'general'
-      ? `${many}, and ${names === '' ? 'nobody is here' : `here ${first.capable.length === 1 ? 'is' : 'are'} only ${names}`}`
-      : `${many} for ${skillWord(skill)}, and ${names === '' ? 'nobody does that' : `only ${names} ${first.capable.length === 1 ? 'does' : 'do'} that`}`
+  const why = lacksSkill(first)
+    ? `somebody for ${skillWord(skill)}, and nobody does that`
+    : `${many}, and ${names === '' ? 'nobody is here' : `here ${people.length === 1 ? 'is' : 'are'} only ${names}`}`
   return {
     kind: 'noSkill',
     message: `${what} ${why}${more}.`,
@@ -67,7 +70,7 @@ function whyUnplannable(
       ...about,
     }
   if (activity.workMs === 0 || activity.booking) return null
-  if (activity.capable.length < activity.crewMin) return 'tooFew'
+  if (lacksSkill(activity) || activity.hands.length < activity.crewMin) return 'tooFew'
   if (activity.wanted === -1)
     return {
       kind: 'noSkill',
@@ -80,9 +83,13 @@ function whyUnplannable(
       message: `${named} is kept for ${sites.people[activity.wanted]?.name}, who has no hours. Set their week in Settings.`,
       ...about,
     }
-  const willing = activity.capable.filter((person) => !sites.never(person))
-  if (willing.length < activity.crewMin) {
-    const names = activity.capable.map((person) => sites.people[person]?.name).join(', ')
+  const willing = (people: readonly number[]) => people.filter((person) => !sites.never(person))
+  const isLed = willing(activity.capable).length > 0
+  if (!isLed || willing(activity.hands).length < activity.crewMin) {
+    const names = (isLed ? activity.hands : activity.capable)
+      .filter((person) => sites.never(person))
+      .map((person) => sites.people[person]?.name)
+      .join(', ')
     return {
       kind: 'noHours',
       message: `${named} needs ${activity.crewMin}, but no hours are set for ${names}. Set their week in Settings.`,
