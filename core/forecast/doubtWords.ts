@@ -5,6 +5,7 @@ import type { Doubt, StoredOdds } from '../model/odds'
 import { operation as operationSaid } from '../model/said'
 import type { Operation } from '../model/words'
 import { factors } from './calibration'
+import { capital } from '../units/counted'
 
 export interface DoubtSaid extends Doubt {
   readonly key: string
@@ -38,7 +39,7 @@ export function doubtsSaid(
     if (one.kind === 'steps') return 'How long each step takes by itself'
     if (one.kind === 'again') return 'Work done again'
     if (one.kind === 'kind')
-      return `${upper(kind(one.of))} takes ${factorOf(one.of as Operation).toFixed(1)} × its guess`
+      return `${capital(kind(one.of))} takes ${factorOf(one.of as Operation).toFixed(1)} × its guess`
     if (one.kind === 'part') return `Parts for “${steps.get(one.of)?.title ?? 'a step'}” come late`
     if (one.kind === 'weather') return 'Days that suit work in the open'
     if (one.kind === 'trade')
@@ -56,5 +57,3 @@ export function doubtsSaid(
     knownMinor: one.kind === 'price' ? Math.sqrt(Math.max(0, 1 - one.ofCost)) * half : null,
   }))
 }
-
-const upper = (text: string): string => text.replace(/^./, (letter) => letter.toUpperCase())

@@ -5,6 +5,7 @@ import { entities } from './entities'
 import type { EntityName } from './entities'
 import type { Field, Fields } from './field'
 import type { RefitRows } from './refit'
+import { capital } from '../units/counted'
 
 const mostShown = 80
 
@@ -57,4 +58,4 @@ export const sayWord = (word: unknown): string =>
 
 /** A choice in the words of its description, with a capital. */
 export const sayChoice = ({ said }: Pick<Field<unknown>, 'said'>, word: string): string =>
-  said?.[word] ?? sayWord(word).replace(/^./, (letter) => letter.toUpperCase())
+  said?.[word] ?? capital(sayWord(word))

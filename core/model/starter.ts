@@ -6,6 +6,7 @@ import { addDays, dayNumber, weekdayOf } from '../time/civil'
 import { keysAfter } from './order'
 import { systemKinds } from './words'
 import type { Side, Skill, Strake } from './words'
+import { capital } from '../units/counted'
 
 /** Name, side, below the waterline, strake, and how far forward: 0 the stern, 1 the bow. */
 const zones: readonly (readonly [string, Side, boolean, Strake, number | null])[] = [
@@ -88,8 +89,6 @@ export const isOffDay = ({
   launchOn,
 }: Pick<StarterAnswers, 'people' | 'launchOn'>): boolean =>
   people.every((one) => !one.weekdays.includes(weekdayOf(dayNumber(launchOn))))
-
-const capital = (text: string): string => text[0]?.toUpperCase() + text.slice(1)
 
 /** The change list that makes a new refit. `refitId` is the id of the refit row too. */
 export function starterChanges(

@@ -17,6 +17,7 @@ import type { Overrun } from './overrun'
 import { tradeAccounts } from './tradeAccount'
 import { yardAhead } from './yardAhead'
 import type { YardAhead } from './yardAhead'
+import { capital } from '../units/counted'
 
 export interface AccountFigures {
   /** 'system' with its id, or the account itself. */
@@ -177,7 +178,7 @@ export function moneyOf(rows: RefitRows, plan: StoredPlan | null, derived: Deriv
       .map((account) => ({
         account,
         systemId: null,
-        name: accountSaid[account].replace(/^./, (letter) => letter.toUpperCase()),
+        name: capital(accountSaid[account]),
       })),
   ]
   const burns: Burn[] = []

@@ -8,6 +8,7 @@ import { byId } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { ownerOf } from './owner'
 import { pagesOf } from './pages'
+import { capital } from '../units/counted'
 
 /** Something written, and where it is read. */
 export interface Written {
@@ -61,8 +62,6 @@ const written = new Map<EntityName, readonly string[]>(
       .map(([name]) => name),
   ]),
 )
-
-const capital = (word: string): string => word.slice(0, 1).toUpperCase() + word.slice(1)
 
 const tokens = MiniSearch.getDefault('tokenize') as (said: string) => string[]
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ChevronRight } from '@lucide/vue'
 import type { BesideSum } from '#core/bench/beside'
+import { capital } from '#core/units/counted'
 
 /** Sums about the same thing: how each stands with the figures of this page, and the way to its own. */
 const props = defineProps<{ beside: readonly BesideSum[]; jobId: string }>()
@@ -56,7 +57,7 @@ const looked = ({ answer }: BesideSum): string => {
           class="cond mt-1 text-lg"
           :class="one.answer.verdict === 'go' ? 'text-verdigris' : 'text-redlead'"
         >
-          {{ one.answer.heading.charAt(0).toUpperCase() + one.answer.heading.slice(1) }}
+          {{ capital(one.answer.heading) }}
         </p>
         <SumDrawing
           v-if="one.answer.drawing"

@@ -8,6 +8,7 @@ import { formatMoney } from '#core/money/money'
 import { operations } from '#core/model/words'
 import { operation as operationSaid } from '#core/model/said'
 import { formatHours } from '#core/units/hours'
+import { capital } from '#core/units/counted'
 
 /** One way a decision could go: a draft of steps and parts, its lead and its price, and what it would do. */
 const props = defineProps<{
@@ -34,7 +35,7 @@ const editPart = (index: number, patch: Partial<DraftPart>) =>
 const words = operationSaid as Readonly<Record<string, string>>
 const ways = operations.map((value) => ({
   value,
-  label: words[value] ?? value.replace(/^./, (letter) => letter.toUpperCase()),
+  label: words[value] ?? capital(value),
 }))
 const addStep = () =>
   setSteps([

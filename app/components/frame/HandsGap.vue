@@ -4,7 +4,7 @@ import type { Remark } from '#core/model/stored'
 import { handGap } from '#core/plan/handGap'
 import { mondayOf } from '#core/time/civil'
 import { weekdayNames } from '#core/time/say'
-import { inWords } from '#core/units/counted'
+import { capital, inWords } from '#core/units/counted'
 
 /** Work that asks for more hands than there are: a name brings a helper now and then, and the plan counts on them. */
 const props = defineProps<{ reasons: readonly Remark[] }>()
@@ -32,7 +32,7 @@ const hint = computed(() => {
     <UiAnother
       entity="person"
       field="name"
-      :label="`Who lends a hand? ${gap.steps === 1 ? 'A step asks' : `${inWords(gap.steps).replace(/^./, (letter) => letter.toUpperCase())} steps ask`} for ${gap.most === 2 ? 'two' : `up to ${inWords(gap.most)}`}`"
+      :label="`Who lends a hand? ${gap.steps === 1 ? 'A step asks' : `${capital(inWords(gap.steps))} steps ask`} for ${gap.most === 2 ? 'two' : `up to ${inWords(gap.most)}`}`"
       keep="Add a helper"
       :hint="hint"
       :rest="() => ({ role: 'helper' })"

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { doneTwice } from '#core/progress/rework'
 import { formatHours } from '#core/units/hours'
+import { capital } from '#core/units/counted'
 
 /** What was done twice, and why: in ink as done, in red again. */
 const store = useRefitStore()
@@ -40,7 +41,7 @@ const nextTime = computed(() =>
     <ul>
       <li v-for="one in twice.causes" :key="one.cause" class="py-1">
         <span class="flex justify-between gap-3">
-          <span class="cond">{{ one.cause.replace(/^./, (letter) => letter.toUpperCase()) }}</span>
+          <span class="cond">{{ capital(one.cause) }}</span>
           <span class="cond text-ink2">{{ formatHours(one.hours) }}</span>
         </span>
         <svg width="100%" height="15" class="block" aria-hidden="true">

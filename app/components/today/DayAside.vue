@@ -11,6 +11,7 @@ import type { TakeLine } from '#core/today/takeWith'
 import { provisionals } from '#core/steps/provisional'
 import { clockTimeOf } from '#core/time/say'
 import { formatHours } from '#core/units/hours'
+import { capital } from '#core/units/counted'
 
 /** Beside the day: what is not seen yet, what is worn, what else could be done, what cures, what is not for today. */
 const props = defineProps<{
@@ -235,7 +236,7 @@ const cures = computed(() => props.sheet.overnight.slice(0, 4))
       <p v-for="one in sheet.notToday.slice(0, 4)" :key="one.step.id" class="leading-tight">
         <b class="font-semibold">Not today:</b> {{ one.step.title }},
         {{ shortDateTime(one.at, store.zone) }}.
-        <span class="text-ink2">{{ one.why.replace(/^./, (c) => c.toUpperCase()) }}.</span>
+        <span class="text-ink2">{{ capital(one.why) }}.</span>
       </p>
     </section>
     <section v-if="sheet.forHelpers.length > 0" class="mt-2">

@@ -12,6 +12,7 @@ import { hourMs } from '#core/time/civil'
 import { countOf, isCounted } from '#core/steps/counted'
 import { failedReadings } from '#core/steps/readings'
 import { isProvisional } from '#core/steps/provisional'
+import { capital } from '#core/units/counted'
 
 /** One line of the day: its pin ticks it off, its words open it. The next one says more and has the button. */
 const props = defineProps<{
@@ -133,8 +134,7 @@ const who = computed(() => {
             Reading fails: what follows is held
           </p>
           <p v-else-if="line.limit" class="truncate text-redlead">
-            <span aria-hidden="true">■ </span
-            >{{ line.limit.why.replace(/^./, (c) => c.toUpperCase()) }}
+            <span aria-hidden="true">■ </span>{{ capital(line.limit.why) }}
           </p>
           <p v-else-if="mends" class="truncate">{{ mends }}</p>
           <p v-else-if="step.caution" class="truncate">{{ step.caution }}</p>

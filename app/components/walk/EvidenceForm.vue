@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Finding, Row } from '#core/model/entities'
 import { evidenceUnit, soundsOf } from '#core/walk/sayEvidence'
+import { capital } from '#core/units/counted'
 
 /** A reading of a finding: by tap, meter, probe, rule or eye. */
 const props = defineProps<{ finding: Finding }>()
@@ -27,7 +28,7 @@ const unit = computed(() => evidenceUnit[kind.value])
 const sounds = computed(() =>
   (soundsOf[kind.value] ?? []).map((value) => ({
     value,
-    label: value.replace(/^./, (letter) => letter.toUpperCase()),
+    label: capital(value),
   })),
 )
 async function add() {

@@ -8,6 +8,7 @@ import { severityName } from '#core/plan/priority'
 import { jobStateName } from '#core/progress/jobState'
 import { formatHours } from '#core/units/hours'
 import { sayEvidence } from '#core/walk/sayEvidence'
+import { capital } from '#core/units/counted'
 
 /** A finding opened: what and where, how bad, what was measured, and what becomes of it. */
 const props = defineProps<{ finding: Finding }>()
@@ -51,7 +52,7 @@ const pictures = computed(() =>
 )
 const severities = severityName.map((label, index) => ({
   value: index + 1,
-  label: label.replace(/^./, (letter) => letter.toUpperCase()),
+  label: capital(label),
 }))
 const person = computed(
   () => store.rows.person.find((one) => one.id === props.finding.foundBy)?.name ?? null,

@@ -5,6 +5,7 @@ import { recipeBook } from '#core/recipes/book'
 import { isBeforeLaunch, starterJobs } from '#core/recipes/starterJobs'
 import type { OthersGo } from '#core/recipes/starterJobs'
 import { starterList } from '#core/recipes/starterList'
+import { capital } from '#core/units/counted'
 
 /** Usual jobs by system, ticked by a new owner. */
 const store = useRefitStore()
@@ -12,7 +13,7 @@ const ticked = ref<readonly string[]>([])
 const wrong = ref('')
 const groups = systemKinds.map((system) => ({
   system,
-  name: system.replace(/^./, (letter) => letter.toUpperCase()),
+  name: capital(system),
   list: starterList.filter((one) => one.system === system),
 }))
 const there = computed(() => new Set(store.rows.job.map((job) => job.title)))

@@ -12,6 +12,7 @@ import type { DayLine } from '#core/today/dayLine'
 import { sayDaySheet } from '#core/today/sayDay'
 import { addDays, dayNumber, hourMs, isDate, minutesOf } from '#core/time/civil'
 import { clockTimeOf, sayFullDate } from '#core/time/say'
+import { capital } from '#core/units/counted'
 
 /** What do we do now, here, with these people? In the evening: can we leave her like this? */
 const store = useRefitStore()
@@ -297,7 +298,7 @@ const goTo = (date: string) =>
       </p>
       <p class="cond text-2xl leading-tight">{{ next.step.title }}</p>
       <p v-if="next.against || next.limit" class="leading-tight text-redlead">
-        {{ next.against || next.limit?.why.replace(/^./, (c) => c.toUpperCase()) }}
+        {{ next.against || (next.limit ? capital(next.limit.why) : '') }}
       </p>
       <div class="mt-2 grid grid-cols-[1fr_1.8fr] gap-2">
         <NuxtLink class="btn min-h-14!" :to="`/r/${store.refitId}/step/${next.step.id}`"

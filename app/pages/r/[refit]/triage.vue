@@ -6,6 +6,7 @@ import { purposeName, severityName } from '#core/plan/priority'
 import { addDays } from '#core/time/civil'
 import { likelyPurpose, placingChanges, triageQueue, usualHours } from '#core/triage/triage'
 import type { Judged, Placing, TriageItem } from '#core/triage/triage'
+import { capital } from '#core/units/counted'
 
 /** One thing at a time: what it is for, how bad, and where it goes, with what each place does to the gates. */
 const store = useRefitStore()
@@ -179,7 +180,7 @@ useEventListener(document, 'keydown', ({ key }: KeyboardEvent) => {
 const purposeOptions = purposes.map((value) => ({ value, label: purposeName[value] }))
 const severityOptions = severityName.map((label, index) => ({
   value: index + 1,
-  label: label.replace(/^./, (letter) => letter.toUpperCase()),
+  label: capital(label),
 }))
 const setHours = (hours: number | null) =>
   (judged.value = { ...judged.value, hours: hours ?? judged.value.hours })

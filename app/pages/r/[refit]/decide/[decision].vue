@@ -7,6 +7,7 @@ import { isOpen as isOpenStep } from '#core/plan/planned'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { patchOf } from '#core/model/removal'
+import { capital } from '#core/units/counted'
 
 /** One choice: its options side by side, what each costs and does, by when it is to be taken, and taking it. */
 const route = useRoute()
@@ -103,7 +104,7 @@ function propose() {
   const does = made.length > 0 ? `${made.join(', ')}.` : 'Nothing is added to the job.'
   void one.propose({
     label: `Chosen: ${option.title}`,
-    does: does.replace(/^./, (letter) => letter.toUpperCase()),
+    does: capital(does),
     items: draft(option, because.value.trim()),
   })
 }

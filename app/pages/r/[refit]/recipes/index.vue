@@ -5,6 +5,7 @@ import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import type { Recipe } from '#core/recipes/recipe'
 import { shelf } from '#core/recipes/shelf'
+import { capital } from '#core/units/counted'
 
 /** The book of recipes: pick one, copy one, bring one in. */
 const store = useRefitStore()
@@ -25,7 +26,7 @@ const groups = computed(() => {
   return [
     ...(own.length > 0 ? [{ title: 'Our own', list: own }] : []),
     ...systems.map((system) => ({
-      title: system.replace(/^./, (letter) => letter.toUpperCase()),
+      title: capital(system),
       list: list.value.filter((one) => !one.own && one.recipe.system === system),
     })),
   ]

@@ -7,6 +7,7 @@ import { formatMoney } from '#core/money/money'
 import { sayBand, sheetHeading, sheetSentence } from '#core/members/saySheet'
 import { sheetFigures } from '#core/members/sheetFigures'
 import { formatGuess } from '#core/units/hours'
+import { capital } from '#core/units/counted'
 
 /** A count sheet: what was seen, how many more are likely bad, and whether to mend or renew. */
 const store = useRefitStore()
@@ -224,7 +225,7 @@ const recipe = computed(() => ({
           <UiCheck
             v-for="mark in memberMarks"
             :key="mark"
-            :label="mark.replace(/^./, (letter) => letter.toUpperCase())"
+            :label="capital(mark)"
             :model-value="chosen.marks.includes(mark)"
             @update:model-value="toggle(mark, Boolean($event))"
           />

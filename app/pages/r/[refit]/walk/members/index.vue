@@ -4,6 +4,7 @@ import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { memberKinds } from '#core/model/words'
 import { sheetFigures } from '#core/members/sheetFigures'
+import { capital } from '#core/units/counted'
 
 /** Count sheets: members by station and side. And a new one. */
 const store = useRefitStore()
@@ -25,7 +26,7 @@ const sides = ref<'both' | 'centre'>('both')
 const wrong = ref('')
 const kinds = memberKinds.map((value) => ({
   value,
-  label: value.replace(/^./, (c) => c.toUpperCase()),
+  label: capital(value),
 }))
 async function make() {
   wrong.value = ''
