@@ -8,6 +8,7 @@ import type { RefitRows } from '../model/refit'
 import { jobCosts } from '../money/jobCost'
 import { cautionList, factsOf } from '../plan/facts'
 import { isOpen, plannedHours } from '../plan/planned'
+import { hasSkill } from '../plan/skillGaps'
 
 export const licensedName = (kind: LicensedKind): string =>
   sayChoice(fieldOf('step', 'licensedKind'), kind)
@@ -64,9 +65,7 @@ export function canDo(rows: RefitRows, job: Job): CanDo {
     hours: own
       .filter((step) => step.skill === skill)
       .reduce((sum, step) => sum + plannedHours(step), 0),
-    who: people
-      .filter((person) => skill === 'general' || person.skills.includes(skill))
-      .map((person) => person.name),
+    who: people.filter((person) => hasSkill(person, skill)).map((person) => person.name),
   }))
   const [here, refit] = [new Set(rows.refit[0]?.licensedHere ?? []), rows.refit[0]]
   const kinds = [...new Set(steps.flatMap((step) => step.licensedKind ?? []))]

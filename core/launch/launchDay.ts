@@ -90,7 +90,7 @@ export function launchDaySheet(facts: LaunchDayFacts): Result<LaunchDaySheet> {
   const [lead, second, quay] = facts.people
   if (!lead)
     return refused(
-      'Nobody of the boat is there that day, and somebody has to look at every opening before the slings go. Pick a day with people, or ask who can come.',
+      'Nobody of the boat is there that day: its hours are counted once somebody comes.',
     )
   const lookMin = lookMinutes(facts.openings)
   const before = beforeWaterMin * minuteMs

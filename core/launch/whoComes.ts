@@ -4,7 +4,7 @@ import type { RefitRows } from '../model/refit'
 
 /**
  * Whom to ask for a launch day on which nobody of the boat is there: our own people who have not said that they cannot
- * come that day (civil date), the lead first. None: everybody has.
+ * come at all that day (civil date), the lead first. None: all have, or nobody is written down.
  */
 export function whoMightCome(
   rows: Pick<RefitRows, 'person' | 'personDay'>,
@@ -12,7 +12,7 @@ export function whoMightCome(
 ): readonly Person[] {
   const cannot = new Set(
     rows.personDay
-      .filter((one) => one.on === on && one.kind === 'cannotCome')
+      .filter((one) => one.on === on && one.kind === 'cannotCome' && one.wholeDay)
       .map((one) => one.personId),
   )
   return inOrder(

@@ -1,11 +1,11 @@
 /** Hands at a link: somebody comes on a day more, one more comes along, a trade does it instead. */
-import type { Step } from '../model/entities'
 import { extraDay, extraHours } from '../model/extraDay'
 import { byId } from '../model/refit'
 import { patchOf } from '../model/removal'
 import type { StoredPlan } from '../model/stored'
 import type { handsOn } from '../plan/handsOn'
 import { isOpen } from '../plan/planned'
+import { hasSkill } from '../plan/skillGaps'
 import { dateOf, hourMs } from '../time/civil'
 import { sayDay } from '../time/say'
 import { formatHours } from '../units/hours'
@@ -77,9 +77,6 @@ export function extraDays(facts: LeverFacts, stepId: string, hands: Hands): Chai
   return []
 }
 
-const can = (skills: readonly string[], { skill }: Pick<Step, 'skill'>): boolean =>
-  skill === 'general' || skills.includes(skill)
-
 /** Somebody else at a step that more people can share, on its day. */
 export function oneMore(facts: LeverFacts, stepId: string, hands: Hands): ChainLever[] {
   const { rows, clock } = facts
@@ -92,12 +89,12 @@ export function oneMore(facts: LeverFacts, stepId: string, hands: Hands): ChainL
   const day = clock.dayOf(start)
   const { personIds, awayIds } = hands(day)
   const other = rows.person.find(
-    ({ id, gone, role, skills }) =>
-      !gone &&
-      role !== 'trade' &&
-      !personIds.includes(id) &&
-      !awayIds.includes(id) &&
-      can(skills, step),
+    (one) =>
+      !one.gone &&
+      one.role !== 'trade' &&
+      !personIds.includes(one.id) &&
+      !awayIds.includes(one.id) &&
+      hasSkill(one, step.skill),
   )
   if (!other) return []
   const on = dateOf(day)

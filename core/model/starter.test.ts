@@ -56,6 +56,8 @@ describe('the day she goes in', () => {
     person(rows, 'rig', [6], '08:00', '17:00', { role: 'trade', order: 'e' })
     const cannot = { personId: 'kit', kind: 'cannotCome' } as const
     add(rows, 'personDay', 'away', { ...cannot, on: '2027-05-21' })
+    // Away for an hour is no refusal.
+    add(rows, 'personDay', 'late', { ...cannot, on: '2027-05-22', wholeDay: false })
     const asked = (on: string) => whoMightCome(rows, on).map((one) => one.id)
     expect(asked('2027-05-21')).toEqual(['ida', 'tam'])
     expect(asked('2027-05-22')).toEqual(['ida', 'tam', 'kit'])

@@ -8,6 +8,10 @@ import type { Skill } from '../model/words'
 /** A skill within a sentence: "somebody for work aloft". */
 export const skillWord = (skill: Skill): string => (skill === 'aloft' ? 'work aloft' : skill)
 
+/** What is general anybody can. */
+export const hasSkill = ({ skills }: Pick<Person, 'skills'>, skill: Skill): boolean =>
+  skill === 'general' || skills.includes(skill)
+
 export interface SkillGap {
   readonly skill: Skill
   /** People who are here and are not said to do it. */

@@ -148,5 +148,5 @@ it('asks who comes, and a press writes down their day in the hours they mostly c
     },
   ])
   expect(page.find('button').exists()).toBe(false)
-  expect(page.text()).toContain('take another day')
+  expect(page.text()).toContain('Nobody is left to ask')
 })

@@ -2,14 +2,14 @@
 import { computed } from 'vue'
 import type { Remark } from '#core/model/stored'
 import { handGap } from '#core/plan/handGap'
-import { mondayOf } from '#core/time/civil'
 import { weekdayNames } from '#core/time/say'
 import { capital, inWords } from '#core/units/counted'
 
 /** Work that asks for more hands than there are: a name brings a helper now and then, and the plan counts on them. */
 const props = defineProps<{ reasons: readonly Remark[] }>()
 const store = useRefitStore()
-const gap = computed(() => handGap(store.rows, props.reasons))
+const { sayDay } = useDates()
+const gap = computed(() => handGap(store.rows, props.reasons, store.derived.today))
 /** A helper does not come each time. */
 const everyWeeks = 2
 const slotOf = (personId: string) => [
@@ -17,13 +17,19 @@ const slotOf = (personId: string) => [
     op: 'create' as const,
     entity: 'weekSlot' as const,
     id: newId(),
-    patch: { personId, ...gap.value?.visit, everyWeeks, anchor: mondayOf(store.derived.today) },
+    patch: { personId, ...gap.value?.visit, everyWeeks, anchor: gap.value?.firstOn },
   },
 ]
+const label = computed(() => {
+  if (!gap.value) return ''
+  const { steps, least, most } = gap.value
+  const some = steps === 1 ? 'A step asks' : `${capital(inWords(steps))} steps ask`
+  return `Who lends a hand? ${some} for ${least < most ? 'up to ' : ''}${inWords(most)}`
+})
 const hint = computed(() => {
   if (!gap.value) return ''
-  const { weekday, from, to } = gap.value.visit
-  return `Planned for every other ${weekdayNames[weekday - 1]}, ${from} to ${to}, from this week on. Change it in Settings.`
+  const { visit, firstOn } = gap.value
+  return `Planned for every other ${weekdayNames[visit.weekday - 1]}, ${visit.from} to ${visit.to}, first on ${sayDay(firstOn)}. Change it in Settings.`
 })
 </script>
 
@@ -32,7 +38,7 @@ const hint = computed(() => {
     <UiAnother
       entity="person"
       field="name"
-      :label="`Who lends a hand? ${gap.steps === 1 ? 'A step asks' : `${capital(inWords(gap.steps))} steps ask`} for ${gap.most === 2 ? 'two' : `up to ${inWords(gap.most)}`}`"
+      :label="label"
       keep="Add a helper"
       :hint="hint"
       :rest="() => ({ role: 'helper' })"

@@ -25,7 +25,8 @@ async function come(person: Person) {
       Nobody of the boat is there on {{ sayDay(on) }}, and somebody has to look at every opening
       before the slings go.
       <template v-if="people.length === 0"
-        >All of you have said that they cannot come: take another day.</template
+        >Nobody is left to ask: take another day, or write down in Settings who works on
+        her.</template
       >
     </p>
     <p v-if="people.length > 0" class="mt-2 flex flex-wrap gap-2">

@@ -54,7 +54,7 @@ const badly = useLacks(
 )
 /** The job whose dimensions it rests on as a guess; null: it rests on none. */
 const guessedIn = (row: BuyRow): string | null =>
-  row.wants.find((one) => one.guessed.length > 0)?.part.jobId ?? null
+  row.wants.find((one) => one.guessed.length > 0)?.job?.id ?? null
 const badlyDays = (row: BuyRow) => Math.max(...row.wants.map((one) => one.lead.lateDays))
 function sayBadly(row: BuyRow): string {
   const said = badly.value.get(row.key)

@@ -1,4 +1,5 @@
 import type { Person, Step } from '../../model/entities'
+import { hasSkill } from '../skillGaps'
 
 /**
  * Who has the skill of a step, and who may make up its least crew: where several are wanted at once, one who has it and
@@ -9,7 +10,7 @@ export function teamOf(
   people: readonly Pick<Person, 'skills'>[],
 ): { readonly capable: readonly number[]; readonly hands: readonly number[] } {
   const all = people.map((_, index) => index)
-  const capable = skill === 'general' ? all : all.filter((at) => people[at]?.skills.includes(skill))
+  const capable = people.flatMap((person, at) => (hasSkill(person, skill) ? [at] : []))
   return { capable, hands: crewMin > 1 && capable.length > 0 ? all : capable }
 }
 
