@@ -81,6 +81,7 @@ export default withNuxt(
           ],
         },
       ],
+      'no-restricted-globals': ['error', 'window', 'document', 'localStorage'],
     },
   },
   {

@@ -6,6 +6,8 @@ const core = fileURLToPath(new URL('./core', import.meta.url))
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   ssr: false,
+  // The server's code is built as it was written: its lines can be found without maps.
+  sourcemap: false,
   telemetry: false,
   devtools: { enabled: false },
   experimental: {
@@ -21,7 +23,6 @@ export default defineNuxtConfig({
   css: ['~/assets/main.css'],
   components: [{ path: '~/components', pathPrefix: false }],
   routeRules: {
-    '/': { prerender: true },
     '/**': {
       headers: {
         'Content-Security-Policy': "frame-ancestors 'none'",
@@ -61,6 +62,7 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     build: {
       target: 'es2022',
+      reportCompressedSize: false,
       // A hundred files of a few hundred bytes cost the first view more than what they keep apart saves.
       rollupOptions: { output: { experimentalMinChunkSize: 20_000 } },
     },

@@ -2,9 +2,17 @@
 import { spawn } from 'node:child_process'
 import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensureDebian, ensurePackages, root, run } from './prepare.mjs'
+import {
+  ensureBrowser,
+  ensureDebian,
+  ensurePackages,
+  root,
+  run,
+  scratchFolder,
+} from './prepare.mjs'
 
 const results = join(root, 'test-results')
+const scratch = scratchFolder()
 let passed = 0
 let failed = 0
 
@@ -34,7 +42,7 @@ function check(name, command, args) {
 function suite(name, command, args, file, count) {
   rmSync(file, { force: true })
   const started = Date.now()
-  const status = run(command, args, { mayFail: true })
+  const status = run(command, args, { mayFail: true, env })
   const counts = existsSync(file)
     ? count(JSON.parse(readFileSync(file, 'utf8')))
     : { passed: 0, failed: 0 }
@@ -75,14 +83,13 @@ function sayFlaky({ suites = [], specs = [] }) {
 // However this ends, the count is the last line; breaking off is a failure too.
 process.on('exit', (code) => {
   if (code !== 0 && failed === 0) failed = 1
+  rmSync(scratch, { recursive: true, force: true })
   console.log(`\n${passed} passed, ${failed} failed`)
 })
 ensurePackages()
-ensureDebian([
-  ['chromium', 'chromium'],
-  // Reads the printed book back.
-  ['pdftotext', 'poppler-utils'],
-])
+// Reads the printed book back.
+ensureDebian([['pdftotext', 'poppler-utils']])
+const env = { ...process.env, CHROMIUM: ensureBrowser(), TMPDIR: scratch }
 run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
 // The server tests and the end-to-end tests both drive the build. It writes anew what the checks of types and rules read.
 const [isBuilt] = await Promise.all([

@@ -1,12 +1,11 @@
 /** A refit held in memory as its tables are: read once, then written through. */
 import { randomUUID } from 'node:crypto'
-import { Op } from 'sequelize'
-import type { EntityName } from '#core/model/entities'
 import { entityNames } from '#core/model/entities'
+import type { EntityName } from '#core/model/entities'
 import type { RefitRows } from '#core/model/refit'
 import { database } from '../db/store'
 import { problem } from '#shared/problems'
-import { readRows } from './rows'
+import { readGone, readRows } from './rows'
 import type { Plain } from './rows'
 import { Trouble } from './trouble'
 
@@ -150,22 +149,18 @@ export class OpenRefit {
 const open = new Map<string, OpenRefit>()
 
 async function read(refitId: string): Promise<OpenRefit> {
-  const { models } = await database()
-  const [rows, life, changes] = await Promise.all([
-    readRows(models, refitId),
-    models.life.findOne({ where: { refitId } }),
-    models.change.findAll({ where: { refitId }, attributes: ['seq', 'changeId'], raw: true }),
-  ])
-  const gone = new Map<string, number>()
-  for (const entity of entityNames)
-    for (const row of await models.rows[entity].findAll({
-      where: { refitId, deletedAt: { [Op.ne]: null } },
-      attributes: ['id', 'version'],
+  const opened = await database()
+  const [rows, removed, life, changes] = await Promise.all([
+    readRows(opened, refitId),
+    readGone(opened, refitId),
+    opened.models.life.findOne({ where: { refitId } }),
+    opened.models.change.findAll({
+      where: { refitId },
+      attributes: ['seq', 'changeId'],
       raw: true,
-    })) {
-      const { id, version } = row as unknown as { id: string; version: number }
-      gone.set(keyOf(entity, id), version)
-    }
+    }),
+  ])
+  const gone = new Map(removed.map(({ entity, id, version }) => [keyOf(entity, id), version]))
   const seqs = changes as unknown as readonly { seq: number; changeId: string }[]
   return new OpenRefit(
     refitId,

@@ -1,9 +1,10 @@
-import type { Transaction } from 'sequelize'
+import { QueryTypes } from 'sequelize'
 import { entities, entityNames } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
 import type { Field, FieldKind, Fields } from '#core/model/field'
+import { emptyRows } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
-import type { Models } from '../db/models'
+import type { Database } from '../db/connect'
 
 export type Plain = Readonly<Record<string, unknown>>
 
@@ -33,23 +34,44 @@ export function plainRow(entity: EntityName, stored: Plain): Plain {
   return row
 }
 
+/** One question to every table of rows, answered in one go. */
+const toAllTables = (question: (entity: EntityName) => string): string =>
+  entityNames.map(question).join(' UNION ALL ')
+const whichHaveRows = toAllTables(
+  (entity) => `SELECT '${entity}' AS entity
+    WHERE EXISTS (SELECT 1 FROM "${entity}" WHERE refitId = :refitId AND deletedAt IS NULL)`,
+)
+const whatIsGone = toAllTables(
+  (entity) => `SELECT '${entity}' AS entity, id, version
+    FROM "${entity}" WHERE refitId = :refitId AND deletedAt IS NOT NULL`,
+)
+
 /** All live rows of a refit, by kind. */
 export async function readRows(
-  models: Models,
+  { sequelize, models }: Database,
   refitId: string,
-  transaction?: Transaction,
 ): Promise<RefitRows> {
+  const kinds = await sequelize.query<{ entity: EntityName }>(whichHaveRows, {
+    type: QueryTypes.SELECT,
+    replacements: { refitId },
+  })
   const lists = await Promise.all(
-    entityNames.map(async (entity) => {
+    kinds.map(async ({ entity }) => {
       // Raw: making a model of each row takes longer than reading it.
       const found = await models.rows[entity].findAll({
         where: { refitId, deletedAt: null },
         order: ['id'],
-        transaction,
         raw: true,
       })
       return [entity, found.map((row) => plainRow(entity, row as unknown as Plain))]
     }),
   )
-  return Object.fromEntries(lists) as RefitRows
+  return { ...emptyRows(), ...(Object.fromEntries(lists) as Partial<RefitRows>) }
 }
+
+/** Removed rows of a refit, with the version at which they went. */
+export const readGone = (
+  { sequelize }: Database,
+  refitId: string,
+): Promise<readonly { entity: EntityName; id: string; version: number }[]> =>
+  sequelize.query(whatIsGone, { type: QueryTypes.SELECT, replacements: { refitId } })
