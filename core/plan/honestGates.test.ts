@@ -240,7 +240,7 @@ describe('no sentence about a gate says more than is known', () => {
           }
         },
       ),
-      { numRuns: 150 },
+      { numRuns: 70 },
     )
   })
 })

@@ -33,7 +33,7 @@ describe('a lever does what it promised', () => {
     const { plan, levers } = leversOf(rows, most)
     expect(levers).toHaveLength(most)
     const asking = new Asking(rows, demoNow, plan)
-    for (const lever of levers) {
+    for (const [at, lever] of levers.entries()) {
       let ids = 0
       const items = lever.items(() => `new ${ids++}`)
       const promised = atOnce(asking.whatIf(items))
@@ -41,8 +41,9 @@ describe('a lever does what it promised', () => {
       const dates = (gates: typeof happens.gates) => gates.map(({ gateId, at }) => [gateId, at])
       expect(dates(happens.gates), lever.label).toEqual(dates(promised.after.gates))
       expect(happens.reasons, lever.label).toEqual(promised.after.reasons)
-      // Plans of 2,000 steps take the judge half a minute each, and are judged elsewhere.
-      if (isJudged) expect(judgePlan(supposing(rows, items), happens), lever.label).toEqual([])
+      // The judge counts every minute of every wait: some of them are enough, and big plans are judged elsewhere.
+      if (isJudged && at % 3 === 0)
+        expect(judgePlan(supposing(rows, items), happens), lever.label).toEqual([])
     }
   })
 })

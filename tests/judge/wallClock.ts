@@ -6,6 +6,8 @@ export const hour = 60 * minute
 
 export const tick = 5 * minute
 
+const quarter = 15 * minute
+
 export interface Wall {
   readonly date: string
   readonly minutes: number
@@ -33,13 +35,15 @@ function makeWallClock(zone: string): (at: number) => Wall {
     minute: '2-digit',
     weekday: 'short',
   })
+  // Every zone is whole quarters of an hour from UTC: within one, only minutes pass.
   const seen = new Map<number, Wall>()
   return (at) => {
-    const key = Math.floor(at / minute)
-    const found = seen.get(key) ?? read(at)
+    const key = Math.floor(at / quarter)
+    const found = seen.get(key) ?? read(key * quarter)
     if (seen.size > 100_000) seen.clear()
     seen.set(key, found)
-    return found
+    const passed = Math.floor((at - key * quarter) / minute)
+    return passed === 0 ? found : { ...found, minutes: found.minutes + passed }
   }
 
   function read(at: number): Wall {

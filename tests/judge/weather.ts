@@ -37,10 +37,20 @@ function over(step: Step, at: number, rows: RefitRows, wall: (at: number) => Wal
   })
 }
 
+const aheadOf = new WeakMap<RefitRows['forecast'][number], RefitRows['forecast'][number]['hours']>()
+
+/** The hours of the forecast that count. */
+function hoursAhead(rows: RefitRows): RefitRows['forecast'][number]['hours'] {
+  const [stored] = rows.forecast
+  if (!stored) return []
+  const hours = aheadOf.get(stored) ?? stored.hours.filter((one) => one.at < stored.takenAt + ahead)
+  aheadOf.set(stored, hours)
+  return hours
+}
+
 /** The forecast hour an instant lies in, bent to what was said of its day. */
 function hourAt(at: number, rows: RefitRows, wall: (at: number) => Wall) {
-  const [stored] = rows.forecast
-  const all = (stored?.hours ?? []).filter((one) => one.at < (stored?.takenAt ?? 0) + ahead)
+  const all = hoursAhead(rows)
   const guess = all[Math.floor((at - (all[0]?.at ?? 0)) / hour)]
   const found =
     guess && guess.at <= at && at < guess.at + hour
@@ -64,11 +74,12 @@ function hourAt(at: number, rows: RefitRows, wall: (at: number) => Wall) {
 function madeOf(at: number, rows: RefitRows, wall: (at: number) => Wall) {
   const { date, minutes } = wall(at)
   const said = rows.dayPlan.find((one) => one.on === date)
+  if (!said || said.lowC === null || said.highC === null) return null
   const [stored] = rows.forecast
   const isKnown = (stored?.hours ?? []).some(
     (one) => one.at < (stored?.takenAt ?? 0) + ahead && wall(one.at).date === date,
   )
-  if (isKnown || !said || said.lowC === null || said.highC === null) return null
+  if (isKnown) return null
   const clock = Math.floor(minutes / 60)
   const since = (clock + 19) % 24
   const share = since < 10 ? since / 10 : 1 - (since - 10) / 14

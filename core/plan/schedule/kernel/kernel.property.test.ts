@@ -91,9 +91,9 @@ describe('the kernel', () => {
         expect(answer.plan.cost[1]).toBe(best)
         expect(faultsOf(problem, answer.plan).faults).toEqual([])
       }),
-      { numRuns: 2500, seed: 20 },
+      { numRuns: 900, seed: 20 },
     )
-    expect(Math.min(seen.feasible, seen.infeasible)).toBeGreaterThan(500)
+    expect(Math.min(seen.feasible, seen.infeasible)).toBeGreaterThan(180)
   })
 
   it('names reasons of which each is needed', () => {
@@ -112,9 +112,9 @@ describe('the kernel', () => {
         for (const one of answer.members)
           expect(possible(answer.members.filter((other) => other !== one))).toBe(true)
       }),
-      { numRuns: 400, seed: 3 },
+      { numRuns: 160, seed: 3 },
     )
-    expect(seen).toBeGreaterThan(20)
+    expect(seen).toBeGreaterThan(8)
   })
 
   it('gives plans without fault, never under the bound, the same for the same seed', () => {
