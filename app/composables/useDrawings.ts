@@ -30,7 +30,7 @@ interface Drawn {
 /** The drawings of the Sequence in the room they have, which of them is looked at, and the ways nearer and farther. */
 export function useDrawings({ facts, gateId, links, flags, likely }: Drawn) {
   const store = useRefitStore()
-  const planner = usePlannerStore()
+  const decideBy = useDecideBy()
   const time = useTimeStore()
   const narrow = useNarrow()
   const view = ref<DrawingView>('launch')
@@ -65,7 +65,7 @@ export function useDrawings({ facts, gateId, links, flags, likely }: Drawn) {
       height,
       gates: store.derived.gates,
       likely: likely.value,
-      decide: planner.decideBy.flatMap((one) =>
+      decide: decideBy.value.flatMap((one) =>
         one.by === null ? [] : [{ key: one.decisionId, on: one.by }],
       ),
     })

@@ -70,6 +70,8 @@ export const usePlannerStore = defineStore('planner', () => {
   /** While a change is made together with its plan, none is made for it. */
   let taking = false
   const decideBy = shallowRef<readonly DecideBy[]>([])
+  /** Views that show by when something has to be decided. */
+  let lookers = 0
   const kept = new PlansKept<PlanAnswer>()
   /** How often in a row what stands was found to be of other rows, with nothing under way. */
   let losses = 0
@@ -273,8 +275,9 @@ export const usePlannerStore = defineStore('planner', () => {
     return accepted && ask((remote) => remote.slip(accepted, gateId, jobId))
   }
 
-  /** By when what is open has to be decided: asked once the plan stands, in the quiet. */
+  /** By when what is open has to be decided: asked once the plan stands, in the quiet, while somebody looks. */
   async function askDecideBy(): Promise<void> {
+    if (lookers === 0) return
     if (store.rows.decision.every((one) => one.decidedOn !== null)) {
       decideBy.value = []
       return
@@ -286,6 +289,13 @@ export const usePlannerStore = defineStore('planner', () => {
     } catch (error) {
       if (!(error instanceof Superseded)) toasts.complain(error)
     }
+  }
+
+  /** Keeps the dates of what is to be decided fresh until what comes back is called. */
+  function lookAtDecideBy(): () => void {
+    lookers++
+    if (store.status === 'ready' && !busy.value) void askDecideBy()
+    return () => lookers--
   }
 
   // What a form holds is watched, and a watched thing cannot cross to a worker.
@@ -421,6 +431,7 @@ export const usePlannerStore = defineStore('planner', () => {
     ways,
     hash,
     decideBy,
+    lookAtDecideBy,
     lack,
     drags,
     keeps,

@@ -239,7 +239,7 @@ describe('a plan made afresh', () => {
 })
 
 describe('a decision', () => {
-  it('has its date once the plan stands, and none when it is taken', async () => {
+  it('has its date while somebody looks, and none when it is taken', async () => {
     const rows = boat()
     add(rows, 'decision', 'core', { title: 'Which core', order: 'a' })
     add(rows, 'option', 'balsa', { decisionId: 'core', title: 'Balsa', order: 'a' })
@@ -247,6 +247,9 @@ describe('a decision', () => {
     const answers = vi.fn(() => Promise.resolve([{ decisionId: 'core', by: 'soon' }] as never))
     const { store, planner, settled } = await planned(rows, { decideBy: answers })
     await settled()
+    // Nobody looks at it yet: it is not worked out.
+    expect(answers).not.toHaveBeenCalled()
+    const look = planner.lookAtDecideBy()
     await vi.waitFor(() => expect(planner.decideBy).toEqual([{ decisionId: 'core', by: 'soon' }]))
     const asked = answers.mock.calls.length
     const taken = { decidedOn: '2027-04-17', chosenOptionId: 'foam' }
@@ -254,6 +257,19 @@ describe('a decision', () => {
       { op: 'patch', entity: 'decision', id: 'core', baseVersion: 1, patch: taken },
     ])
     await vi.waitFor(() => expect(planner.decideBy).toEqual([]))
+    expect(answers.mock.calls.length).toBe(asked)
+    // Open again: once to who looks, and not to a page that was left.
+    look()
+    await store.submit('Open', [
+      {
+        op: 'patch',
+        entity: 'decision',
+        id: 'core',
+        baseVersion: 2,
+        patch: { decidedOn: null, chosenOptionId: null },
+      },
+    ])
+    await settled()
     expect(answers.mock.calls.length).toBe(asked)
   })
 })

@@ -48,18 +48,10 @@ async function go(page: Page, path: string): Promise<void> {
 /** Views on which nearly every pair of colours stands. */
 const coloured = [
   'launch',
-  'launch/day?day=2027-06-05',
   'today',
-  'step/bitt-3',
   'jobs?job=foredeck',
   'sequence',
-  'stores',
   'money',
-  'money?show=hours',
-  'week',
-  'settings',
-  'triage',
-  'walk',
   'walk/core/panel-port',
 ]
 const views = [

@@ -75,4 +75,10 @@ export const test = base.extend<
     await use(context)
     await wipe(context)
   },
+  page: async ({ context }, use) => {
+    const page = await context.newPage()
+    // Those of the test before may still be closing, and would take the focus with them.
+    await page.bringToFront()
+    await use(page)
+  },
 })

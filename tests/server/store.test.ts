@@ -130,7 +130,7 @@ describe('a refit file', () => {
   }, 120_000)
 
   it('that chokes is refused: blanks, bombs, too many entries, too many jobs', async () => {
-    const blanks = zipSync({ 'refit.json': new Uint8Array(120e6).fill(32) }, { level: 9 })
+    const blanks = zipSync({ 'refit.json': new Uint8Array(85e6).fill(32) }, { level: 1 })
     expect(blanks.length).toBeLessThan(1e6)
     expect(sentences(await ask(server, '/api/import', blanks as BodyInit))).toMatch(
       /unpacks to more than is taken: up to 80 MB/,

@@ -14,10 +14,10 @@ const props = defineProps<{
   mayAdd?: boolean
 }>()
 const store = useRefitStore()
-const planner = usePlannerStore()
+const decideBy = useDecideBy()
 const rows = useRows('decision')
 const lines = computed(() =>
-  decisionLines(store.rows, planner.decideBy, store.derived.today).filter(
+  decisionLines(store.rows, decideBy.value, store.derived.today).filter(
     (one) =>
       (props.jobId === undefined || one.decision.jobId === props.jobId) &&
       (!props.near || one.isNear),

@@ -96,7 +96,8 @@ export const panel = kind('panel', {
   zoneId: maybe(ref('Where', 'zone')),
   outline: record<readonly PanelPoint[]>('Outline'),
   datum: note('Measured from', 200),
-  cellM: real('Width of a cell', { min: 0.02, max: 1, unit: 'm' }, 0.12),
+  /** No smaller than what a meter's pad covers. */
+  cellM: real('Width of a cell', { min: 0.04, max: 1, unit: 'm' }, 0.12),
   fittings: record<readonly PanelFitting[]>('Fittings on it', []),
   /** The meter's own numbers. */
   wetFrom: real('Wet from', { min: 0, max: 1000 }, 18),

@@ -13,6 +13,7 @@ import { capital } from '#core/units/counted'
 const route = useRoute()
 const store = useRefitStore()
 const planner = usePlannerStore()
+const decideBy = useDecideBy()
 const toasts = useToastStore()
 const { sayDay } = useDates()
 const rows = useRows('decision')
@@ -24,7 +25,7 @@ const job = computed(() => store.rows.job.find((one) => one.id === decision.valu
 const options = computed(() => (decision.value ? optionsOf(store.rows, decision.value.id) : []))
 const isOpen = computed(() => decision.value?.decidedOn === null)
 const dates = computed(
-  () => planner.decideBy.find((one) => one.decisionId === decision.value?.id) ?? null,
+  () => decideBy.value.find((one) => one.decisionId === decision.value?.id) ?? null,
 )
 const steps = computed(() =>
   inOrder(store.rows.step.filter((one) => one.jobId === decision.value?.jobId && isOpenStep(one))),
