@@ -16,13 +16,24 @@ const isTried = (path) =>
   !/\.test\.ts$|\/testing\/|\.d\.ts$|(words|said)\.ts$/.test(path) &&
   !tables.some((table) => path.startsWith(table))
 
-/** TypeScript files under a path, or the path itself. */
+const isCode = (name) => /\.(ts|vue)$/.test(name)
+
+/** Files of code under a path, or the path itself. */
 const filesIn = (path) =>
-  path.endsWith('.ts')
+  isCode(path)
     ? [path]
     : readdirSync(join(root, path), { withFileTypes: true })
-        .filter((one) => one.isDirectory() || one.name.endsWith('.ts'))
+        .filter((one) => one.isDirectory() || isCode(one.name))
         .flatMap((one) => filesIn(join(path, one.name)))
+
+/** The script of a component where it stands in its file, everything else blank; other files as they are. */
+function codeOf(path) {
+  const text = readFileSync(join(root, path), 'utf8')
+  if (!path.endsWith('.vue')) return text
+  const [from, to] = [text.indexOf('>', text.indexOf('<script')) + 1, text.indexOf('</script>')]
+  const blank = (part) => part.replace(/[^\n]/g, ' ')
+  return blank(text.slice(0, from)) + text.slice(from, to) + blank(text.slice(to))
+}
 
 const K = ts.SyntaxKind
 const swaps = new Map([
@@ -63,8 +74,13 @@ function chainOf(node) {
 
 /** Changes of one file: what stands there, what comes in its place, and the expression that becomes another by it. */
 function changesIn(path) {
-  const text = readFileSync(join(root, path), 'utf8')
-  const source = ts.createSourceFile(path, text, ts.ScriptTarget.Latest, true)
+  const source = ts.createSourceFile(
+    path,
+    codeOf(path),
+    ts.ScriptTarget.Latest,
+    true,
+    ts.ScriptKind.TS,
+  )
   const found = []
   const add = (node, put, whole = node) => {
     const opens = whole.getStart(source)

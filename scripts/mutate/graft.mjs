@@ -28,5 +28,9 @@ export function grafted(text, changes) {
     }
     return out + text.slice(at, to)
   }
-  return head + withChanges(0, text.length, ordered)
+  const changed = withChanges(0, text.length, ordered)
+  // A component begins where its script does.
+  return text.startsWith('<')
+    ? changed.replace(/<script[^>]*>/, (tag) => `${tag}\n${head}`)
+    : head + changed
 }
