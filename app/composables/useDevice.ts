@@ -1,9 +1,10 @@
 import { useLocalStorage } from '@vueuse/core'
 
-/** This device, and who said they are at it. Sign-in comes later. */
+/** This device: what it keeps for itself. Sign-in comes later. */
 export function useDevice() {
   const deviceId = useLocalStorage('inch-ahead.device', () => newId())
-  const personId = useLocalStorage<string>('inch-ahead.person', '')
+  /** Who said they are at it, by refit: each has people of its own. */
+  const whoAt = useLocalStorage<Readonly<Record<string, string>>>('inch-ahead.whoAt', {})
   const lastZoneId = useLocalStorage<string>('inch-ahead.lastZone', '')
   const light = useLocalStorage<'day' | 'low'>('inch-ahead.light', 'day')
   const alarms = useLocalStorage<boolean>('inch-ahead.alarms', false)
@@ -16,7 +17,7 @@ export function useDevice() {
   const lastRefitId = useLocalStorage<string>('inch-ahead.lastRefit', '')
   return {
     deviceId,
-    personId,
+    whoAt,
     lastZoneId,
     light,
     alarms,

@@ -22,7 +22,7 @@ export function useLeaving(
 ) {
   const store = useRefitStore()
   const time = useTimeStore()
-  const { personId } = useDevice()
+  const personId = useMe()
   const leaveAt = computed(() => {
     const end = store.zone.at(dayNumber(frame.value.on), minutesOf(frame.value.to))
     return frame.value.on === store.derived.today ? Math.max(time.minute, end) : end

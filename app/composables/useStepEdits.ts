@@ -7,7 +7,7 @@ import { afterRound } from '#core/steps/rounds'
 export function useStepEdits() {
   const store = useRefitStore()
   const time = useTimeStore()
-  const { personId } = useDevice()
+  const personId = useMe()
   const now = () => Math.round(time.now)
   const me = () => personId.value || null
   /** Marks it as begun, by the first thing that is done on it. */

@@ -26,7 +26,7 @@ export interface OpenClash {
 export const useRefitStore = defineStore('refit', () => {
   const time = useTimeStore()
   const toasts = useToastStore()
-  const { deviceId, personId } = useDevice()
+  const { deviceId, whoAt } = useDevice()
   const clash = shallowRef<OpenClash | null>(null)
   const aside = shallowRef<readonly OpenClash[]>([])
   // No rows before the server's clock: without it a plan would begin on another day.
@@ -71,7 +71,17 @@ export const useRefitStore = defineStore('refit', () => {
 
   onScopeDispose(close)
 
-  const who = () => (personId.value === '' ? null : personId.value)
+  /** Who said they are at this device; '': nobody, or nobody who is still with this refit. */
+  const me = computed({
+    get: () => {
+      const id = whoAt.value[refitId.value] ?? ''
+      return rows.value.person.some((one) => one.id === id && !one.gone) ? id : ''
+    },
+    set: (id: string) => {
+      whoAt.value = { ...whoAt.value, [refitId.value]: id }
+    },
+  })
+  const who = () => (me.value === '' ? null : me.value)
   const changeOf = (label: string, items: readonly ChangeItem[], quiet: boolean): Change => ({
     changeId: newId(),
     deviceId: deviceId.value,
@@ -217,6 +227,7 @@ export const useRefitStore = defineStore('refit', () => {
     clash,
     aside,
     refit,
+    me,
     plan,
     accepted,
     derived,

@@ -413,6 +413,25 @@ describe('the sync machine', () => {
     expect(first).toBe(second)
   })
 
+  it('takes back two changes by two presses, however quick', async () => {
+    const server = new FakeServer()
+    const { machine } = window(server)
+    const who = { deviceId: 'd', personId: null, force: false }
+    await machine.open('r')
+    await machine.send(rename('a', 1, 'One'))
+    await machine.send(rename('b', 2, 'Two'))
+    await Promise.all([machine.undo(who), machine.undo(who)])
+    const [first, second, ...more] = server.asked.filter((one) => one.startsWith('undo'))
+    expect([first === second, more]).toEqual([false, []])
+    // One that failed does not hold up the next.
+    server.loseAnswer = true
+    const both = [machine.undo(who), machine.undo(who)]
+    expect((await Promise.allSettled(both)).map((one) => one.status)).toEqual([
+      'rejected',
+      'fulfilled',
+    ])
+  })
+
   it('says that a refit is gone when its stream is refused, and comes back from a folder that was shut', async () => {
     const server = new FakeServer()
     const { machine, settle } = window(server)

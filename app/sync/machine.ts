@@ -5,7 +5,7 @@ import { emptyRows } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
 import { onTopOf, withWaiting } from './outbox'
 import { isNoAnswer } from './ports'
-import type { CaughtUp, Ports } from './ports'
+import type { CaughtUp, Ports, UndoWish } from './ports'
 
 type Phase = 'closed' | 'loading' | 'ready' | 'missing'
 
@@ -51,6 +51,8 @@ const nothing: SyncState = {
   trouble: '',
 }
 
+type Undoing = Omit<UndoWish, 'changeId'>
+
 export class SyncMachine {
   private confirmed: RefitRows = emptyRows()
   private waiting: readonly Change[] = []
@@ -72,6 +74,8 @@ export class SyncMachine {
     string,
     { readonly resolve: (sent: Sent) => void; readonly reject: (error: unknown) => void }
   >()
+  /** Wishes to undo wait for each other: the next one takes back what was done before it. */
+  private undoing: Promise<void> = Promise.resolve()
   private undoAgain: { readonly id: string; readonly seq: number } | null = null
   private now: SyncState = nothing
 
@@ -125,6 +129,7 @@ export class SyncMachine {
     for (const { resolve } of this.asking.values()) resolve('waits')
     this.asking.clear()
     this.undoAgain = null
+    this.undoing = Promise.resolve()
     this.now = nothing
     this.changed(this.now)
   }
@@ -406,7 +411,20 @@ export class SyncMachine {
    * Takes back the last change of this device. One that was never on its way is simply not sent; otherwise
    * what waits has to be through first. A wish that got no answer is sent again as the same.
    */
-  async undo(who: { deviceId: string; personId: string | null; force: boolean }): Promise<string> {
+  undo(who: Undoing): Promise<string> {
+    const { signal } = this.abort
+    const inTurn = this.undoing.then(() => {
+      if (signal.aborted) throw new Error('The refit was closed before that was taken back.')
+      return this.takeBack(who)
+    })
+    this.undoing = inTurn.then(
+      () => undefined,
+      () => undefined,
+    )
+    return inTurn
+  }
+
+  private async takeBack(who: Undoing): Promise<string> {
     const last = this.waiting.at(-1)
     if (last && !this.tried.has(last.changeId)) {
       this.waiting = this.waiting.slice(0, -1)

@@ -6,7 +6,7 @@ import type { Ref } from 'vue'
 import { add, emptyRefit, job, person, step } from '#core/testing/build'
 import type { Building } from '#core/testing/build'
 import { useDay } from '../../app/composables/useDay'
-import { useDevice } from '../../app/composables/useDevice'
+import { useMe } from '../../app/composables/useMe'
 import { useLeaving } from '../../app/composables/useLeaving'
 import { useTimeStore } from '../../app/stores/time'
 import { openOn } from './fakeServer'
@@ -108,7 +108,7 @@ it('has nobody when she is out at sea', async () => {
 
 it('ends with what is ticked and who left her, once each and taken back', async () => {
   const { server, store } = await opened()
-  useDevice().personId.value = 'ann'
+  useMe().value = 'ann'
   await flushPromises()
   const frame = computed(() => ({ on: today, personIds: ['ann'], to: '16:00' }))
   const { made: end } = inSetup(() => useLeaving(frame))

@@ -4,7 +4,7 @@ import { expect, it, vi } from 'vitest'
 import { add, emptyRefit, job, step } from '#core/testing/build'
 import type { Building } from '#core/testing/build'
 import { useBulk } from '../../app/composables/useBulk'
-import { useDevice } from '../../app/composables/useDevice'
+import { useMe } from '../../app/composables/useMe'
 import { useFindingEdits } from '../../app/composables/useFindingEdits'
 import { useJobEdits } from '../../app/composables/useJobEdits'
 import { useStepEdits } from '../../app/composables/useStepEdits'
@@ -133,7 +133,7 @@ it('begins a step by the first thing done on it, by whoever is at the device', a
     step(rows, 'deck', 'theirs', { unitCount: 4, byIds: ['bob'] })
   })
   useTimeStore().now = 1000.4
-  useDevice().personId.value = 'ann'
+  useMe().value = 'ann'
   await flushPromises()
   const edits = useStepEdits()
   await edits.count(row('step', 'bolts'), 1)

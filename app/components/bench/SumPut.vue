@@ -15,7 +15,7 @@ const store = useRefitStore()
 const route = useRoute()
 const time = useTimeStore()
 const toasts = useToastStore()
-const { personId } = useDevice()
+const personId = useMe()
 const units = computed(() => store.refit?.units ?? 'metric')
 
 const jobs = computed(() =>

@@ -7,7 +7,7 @@ import { doneTwice } from '#core/progress/rework'
 const store = useRefitStore()
 const frame = useFrameStore()
 const toasts = useToastStore()
-const { personId } = useDevice()
+const personId = useMe()
 const timer = useTimer()
 const open = computed(() => frame.panel === 'hours')
 const people = computed(() =>

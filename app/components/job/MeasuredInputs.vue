@@ -13,7 +13,7 @@ import { formatQuantity } from '#core/units/quantity'
 const props = defineProps<{ job: Job }>()
 const store = useRefitStore()
 const toasts = useToastStore()
-const { personId } = useDevice()
+const personId = useMe()
 const { shortDate } = useDates()
 const recipe = computed(() =>
   props.job.recipeKey === null ? undefined : recipeFor(store.rows, props.job.recipeKey),

@@ -6,17 +6,17 @@ const props = defineProps<{ open: boolean; haulOutId: string; stops: readonly st
 const emit = defineEmits<{ close: [] }>()
 const store = useRefitStore()
 const time = useTimeStore()
-const { personId: me } = useDevice()
+const me = useMe()
+const people = computed(() =>
+  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
+)
 const form = useRowForm('readySign', () => ({
   because: '',
-  personId: me.value || (store.rows.person[0]?.id ?? ''),
+  personId: me.value || (people.value[0]?.value ?? ''),
 }))
 watch(
   () => props.open,
   (open) => open && form.reset(),
-)
-const people = computed(() =>
-  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
 )
 async function sign() {
   const kept = await form.save('She goes in all the same', ({ because, ...values }) => [

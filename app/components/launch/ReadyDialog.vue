@@ -11,13 +11,16 @@ const props = defineProps<{
 const emit = defineEmits<{ close: [] }>()
 const store = useRefitStore()
 const time = useTimeStore()
-const { personId: me } = useDevice()
+const me = useMe()
 const { shortDateTime } = useDates()
 const rows = useRows('readySign')
+const people = computed(() =>
+  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
+)
 const form = useRowForm('readySign', () => ({
   as: 'proven',
   because: '',
-  personId: me.value || (store.rows.person[0]?.id ?? ''),
+  personId: me.value || (people.value[0]?.value ?? ''),
 }))
 const file = ref<File | null>(null)
 const pictures = usePictureStore()
@@ -41,9 +44,6 @@ const steps = computed(() => {
       said: one.state === 'done' ? 'done' : one.state === 'doing' ? 'under way' : 'open',
     }))
 })
-const people = computed(() =>
-  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
-)
 const ways = optionsOf('readySign', 'as').filter((one) => one.value !== 'anyway')
 async function sign() {
   const item = props.item

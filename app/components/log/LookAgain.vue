@@ -8,7 +8,7 @@ import { inOrder } from '#core/model/refit'
 /** What is to be looked at again, late first: by date, by a meter, at the next haul-out. Done, it sets its next. */
 const store = useRefitStore()
 const isAfloat = useAfloat()
-const { personId: me } = useDevice()
+const me = useMe()
 const { sayDay } = useDates()
 const toasts = useToastStore()
 const { undo } = useUndo()

@@ -18,7 +18,7 @@ const store = useRefitStore()
 const toasts = useToastStore()
 const { undo } = useUndo()
 const { sayDay } = useDates()
-const { personId } = useDevice()
+const personId = useMe()
 const form = useRowForm('delivery', () => ({
   lineId: props.line?.line.id ?? '',
   cameOn: store.derived.today,

@@ -86,23 +86,18 @@ const total = computed(
     ((form.values.taxMinor as number) ?? 0),
 )
 const unpriced = computed(() => taken.value.filter((line) => line.priceMinor === null).length)
-const guessed = computed(() => [
-  ...new Set(
-    props.rows
-      .filter((row) => taken.value.some((line) => line.key === row.key))
-      .flatMap((row) => row.guessed),
-  ),
-])
+/** What is on the order as it stands, with what goes along: what is said below is about these. */
+const ordered = computed(() => {
+  const keys = new Set(taken.value.map((line) => line.key))
+  return [...new Set([...props.rows, ...props.others])].filter((row) => keys.has(row.key))
+})
+const guessed = computed(() => [...new Set(ordered.value.flatMap((row) => row.guessed))])
 /** Bought before its size is sure: allowed, and said. */
-const early = computed(() =>
-  props.rows.filter(
-    (row) => row.window.opensOn !== null && taken.value.some((line) => line.key === row.key),
-  ),
-)
+const early = computed(() => ordered.value.filter((row) => row.window.opensOn !== null))
 const lateFor = computed(() => {
   const due = form.values.dueOn as string | null
   if (!due) return 0
-  const needs = props.rows.flatMap((row) => row.window.neededOn ?? [])
+  const needs = ordered.value.flatMap((row) => row.window.neededOn ?? [])
   if (needs.length === 0) return 0
   const today = store.zone.dayOf(Date.parse(`${store.derived.today}T12:00:00Z`))
   return today + daysBetween(store.derived.today, due) - Math.min(...needs)

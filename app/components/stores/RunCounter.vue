@@ -26,7 +26,7 @@ const emit = defineEmits<{
   undo: []
 }>()
 const store = useRefitStore()
-const { personId } = useDevice()
+const personId = useMe()
 
 const row = computed(() => (props.thing.kind === 'row' ? props.thing.row : null))
 const quantity = ref<number | null>(

@@ -9,7 +9,7 @@ import { addDays, dayNumber } from '#core/time/civil'
 const store = useRefitStore()
 const { sayDay } = useDates()
 const planner = usePlannerStore()
-const { personId } = useDevice()
+const personId = useMe()
 const open = ref(false)
 const effect = ref('')
 const picked = shallowRef<{

@@ -9,7 +9,7 @@ const props = defineProps<{
   frame: { readonly on: string; readonly personIds: readonly string[]; readonly to: string }
 }>()
 const store = useRefitStore()
-const { personId } = useDevice()
+const personId = useMe()
 const {
   leaving,
   said,

@@ -8,7 +8,7 @@ import { capital } from '#core/units/counted'
 const props = defineProps<{ finding: Finding }>()
 const store = useRefitStore()
 const time = useTimeStore()
-const { personId } = useDevice()
+const personId = useMe()
 /** The meter that was used last is likely in the hand now. */
 const lastMeter = () => store.rows.evidence.filter((one) => one.kind === 'moisture').at(-1)
 const form = useRowForm('evidence', () => {

@@ -15,7 +15,7 @@ import { isUnanswered, tradeSum } from '#core/stores/tradeSheet'
 const store = useRefitStore()
 const route = useRoute()
 const { sayDay } = useDates()
-const { personId } = useDevice()
+const personId = useMe()
 const lines = useRows('tradeItem')
 type Item = Row<'tradeItem'>
 const booking = computed(

@@ -12,7 +12,7 @@ import { panelHeading, panelSentence, sayArea } from '#core/panel/sayPanel'
 /** One panel of a cored skin: its maps, what is wet and by what, when it dries, and the ways to put it right. */
 const store = useRefitStore()
 const route = useRoute()
-const { personId } = useDevice()
+const personId = useMe()
 const { sayDate } = useDates()
 const panel = computed(() => store.rows.panel.find((one) => one.id === route.params.panel) ?? null)
 const maps = computed(() =>
