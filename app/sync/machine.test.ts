@@ -151,6 +151,7 @@ function window(server: FakeServer, storage = new Map<string, readonly Change[]>
     },
     undo: async (_, wish) => {
       server.hear()
+      await server.signal
       server.asked.push(`undo ${wish.changeId}`)
       if (server.loseAnswer) {
         server.loseAnswer = false
