@@ -1,5 +1,5 @@
 /** A night aboard, what it would do, days on which she sails; and a job's own page: its layers, its hours, its measures. */
-import { expect, test } from './test'
+import { expect, hasFocus, test } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()
@@ -56,7 +56,7 @@ test('the day by keys: along the strand, begun, hours, done, taken back, left', 
   await expect(links.first()).not.toBeFocused()
   await expect(day.locator('a:focus')).toHaveCount(1)
   await page.keyboard.press('ArrowUp')
-  await expect(day.getByRole('link', { name: first, exact: true })).toBeFocused()
+  await hasFocus(day.getByRole('link', { name: first, exact: true }))
   // On its button the space bar presses the button, and ticks nothing.
   await page.getByRole('button', { name: `Start: ${first}` }).press(' ')
   await expect(page.getByRole('button', { name: `Done: ${first}` })).toBeVisible()
@@ -71,7 +71,7 @@ test('the day by keys: along the strand, begun, hours, done, taken back, left', 
   await page.keyboard.press('z')
   await expect(day.getByRole('link', { name: first, exact: true })).toBeVisible()
   await page.keyboard.press('l')
-  await expect(page.getByRole('button', { name: /^Leave her/ })).toBeFocused()
+  await hasFocus(page.getByRole('button', { name: /^Leave her/ }))
 })
 
 test('on days on which she sails nobody works on her', async ({ page }) => {

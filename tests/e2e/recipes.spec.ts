@@ -1,7 +1,7 @@
 /** Work broken down without typing it: recipes, re-work, the tree of found work, bulk changes, prints. */
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from './test'
+import { expect, hasFocus, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -156,7 +156,7 @@ test('found work three deep reads right, and many jobs change at once by keyboar
   const bar = page.getByRole('region', { name: 'Change the chosen jobs' })
   await expect(bar).toContainText('2 jobs chosen')
   await page.keyboard.press('b')
-  await expect(bar.getByLabel('Gate of all')).toBeFocused()
+  await hasFocus(bar.getByLabel('Gate of all'))
   await page.keyboard.press('Tab')
   await page.keyboard.type('Shine')
   await expect(bar.getByLabel('Purpose of all')).toHaveValue('shine')

@@ -1,5 +1,5 @@
 /** What is refused does not act, and what was typed is there to be mended. */
-import { anotherBrowser, expect, test } from './test'
+import { anotherBrowser, expect, hasFocus, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -62,7 +62,7 @@ test('a refused edit stands at its field with what is stored, and can be mended 
   // A pot has no clock without its pot life, which is read as it is said.
   await page.locator('body').press('k')
   const dialog = page.getByRole('dialog', { name: 'Start a clock' })
-  await expect(dialog.getByLabel('What is curing')).toBeFocused()
+  await hasFocus(dialog.getByLabel('What is curing'))
   await page.keyboard.type('Putty')
   await dialog.getByRole('button', { name: 'Start' }).click()
   await expect(dialog.getByRole('alert').first()).toContainText('pot life: it is on the data sheet')
@@ -145,7 +145,7 @@ test('a job opened far down is seen from its head, Escape goes back, and paper h
   expect(await panel.evaluate((one) => one.contains(document.activeElement))).toBe(true)
   await page.keyboard.press('Escape')
   await expect(panel).toHaveCount(0)
-  await expect(row).toBeFocused()
+  await hasFocus(row)
   await expect(row).toBeInViewport()
 
   // The best hit by Enter.

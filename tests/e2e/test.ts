@@ -3,11 +3,11 @@
  * evening; what the program keeps in it is wiped between them. What is about a browser without the code says
  * `test.use({ knowsTheCode: false })`.
  */
-import { test as base } from '@playwright/test'
-import type { Browser, BrowserContext, BrowserContextOptions } from '@playwright/test'
+import { expect, test as base } from '@playwright/test'
+import type { Browser, BrowserContext, BrowserContextOptions, Locator } from '@playwright/test'
 import { workerAddress } from './server'
 
-export { expect } from '@playwright/test'
+export { expect }
 export type { BrowserContext, Locator, Page } from '@playwright/test'
 
 /** Everything the program could have kept: its code stays. */
@@ -36,6 +36,10 @@ async function savingBattery(context: BrowserContext): Promise<BrowserContext> {
   })
   return context
 }
+
+/** The page's focus is there. Whether the window itself is in front is no matter of the page. */
+export const hasFocus = (one: Locator): Promise<void> =>
+  expect.poll(() => one.evaluate((element) => element === document.activeElement)).toBe(true)
 
 /** A browser of its own, as of another person or a phone. */
 export const anotherBrowser = async (

@@ -1,5 +1,5 @@
 /** Ten things placed with the keyboard alone, each with its effect seen before choosing. */
-import { expect, test } from './test'
+import { expect, hasFocus, test } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()
@@ -37,7 +37,7 @@ test('triage of ten, keys only', async ({ page }) => {
   }
   // The tenth is accepted: nothing without a reason, then with one.
   await page.keyboard.press('x')
-  await expect(page.getByLabel('Why')).toBeFocused()
+  await hasFocus(page.getByLabel('Why'))
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toContainText('Say why')
   await page.keyboard.type('Looks only')
