@@ -86,6 +86,7 @@ process.on('exit', (code) => {
   rmSync(scratch, { recursive: true, force: true })
   console.log(`\n${passed} passed, ${failed} failed`)
 })
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => process.exit(1))
 ensurePackages()
 // Reads the printed book back.
 ensureDebian([['pdftotext', 'poppler-utils']])

@@ -293,8 +293,8 @@ export const usePlannerStore = defineStore('planner', () => {
 
   /** Keeps the dates of what is to be decided fresh until what comes back is called. */
   function lookAtDecideBy(): () => void {
-    lookers++
-    if (store.status === 'ready' && !busy.value) void askDecideBy()
+    // Beside others they are fresh already.
+    if (lookers++ === 0 && store.status === 'ready' && !busy.value) void askDecideBy()
     return () => lookers--
   }
 

@@ -27,6 +27,9 @@ function textSchema(field: Field<unknown>): Joi.Schema {
   return field.min === 0 ? schema.allow('') : schema.trim().min(1)
 }
 
+/** What a person sees who has chosen nothing in a list. */
+const nothingChosen = 'Choose one for {#label}.'
+
 const base: Readonly<Record<Field<unknown>['kind'], (field: Field<unknown>) => Joi.Schema>> = {
   text: textSchema,
   choice: (field) => Joi.string().valid(...(field.options ?? [])),
@@ -40,7 +43,14 @@ const base: Readonly<Record<Field<unknown>['kind'], (field: Field<unknown>) => J
   date: () => date,
   instant: () => Joi.number().integer().min(0).max(8.64e15),
   clockTime: () => Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/),
-  ref: () => idSchema,
+  ref: () =>
+    idSchema
+      .messages({
+        'string.base': nothingChosen,
+        'string.empty': nothingChosen,
+        'any.required': nothingChosen,
+      })
+      .prefs({ errors: { wrap: { label: '“”' } } }),
   refs: () => Joi.array().items(idSchema).unique().max(10_000),
   // Each record has a schema of its own: see recordSchemas.
   record: () => Joi.forbidden(),

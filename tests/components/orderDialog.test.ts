@@ -34,7 +34,7 @@ async function ordering() {
   await flushPromises()
   return { server, page }
 }
-const late = /after the first step that needs it/
+const late = /too late for the first step that needs it/
 
 it('offers what else is bought there, and sums up what is ticked', async () => {
   await ordering()
@@ -58,7 +58,7 @@ it('speaks of what is on it, and of nothing that was taken off', async () => {
   await press('Butyl')
   // Three days after the rubber is needed, eleven before the butyl.
   await typeIn('Due on', '25 May 2027')
-  expect(words()).toContain('That is 3 days after the first step that needs it')
+  expect(words()).toContain('That is 3 days too late for the first step that needs it')
   await tick('Rubber')
   expect(words()).not.toMatch(late)
   expect(words()).not.toContain('its size is not sure yet')

@@ -46,7 +46,7 @@ test('a part is ordered, its day moves the plan, and when it is here the plan is
   await dialog.getByLabel('Order number').fill('19')
   await dialog.getByRole('textbox', { name: 'Due on' }).fill('22 May 2027')
   await dialog.getByRole('textbox', { name: 'Due on' }).press('Tab')
-  await expect(dialog.getByText(/after the first step that needs it/)).toBeVisible()
+  await expect(dialog.getByText(/too late for the first step that needs it/)).toBeVisible()
   await dialog.getByRole('button', { name: 'It is ordered' }).click()
   await expect(dialog.getByText(/There is an order 19 to them already/).first()).toBeVisible()
   await dialog.getByLabel('Order number').fill('26')

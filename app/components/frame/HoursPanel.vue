@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { inOrder } from '#core/model/refit'
 import { doneTwice } from '#core/progress/rework'
 
 /** Hours written down: by step, person and day. */
@@ -10,11 +9,7 @@ const toasts = useToastStore()
 const personId = useMe()
 const timer = useTimer()
 const open = computed(() => frame.panel === 'hours')
-const people = computed(() =>
-  inOrder(store.rows.person)
-    .filter((person) => !person.gone)
-    .map((person) => ({ value: person.id, label: person.name })),
-)
+const { people } = usePeople()
 const { options, nameOf } = useStepNames()
 const form = useRowForm('hoursEntry', () => ({
   stepId: frame.stepId,

@@ -14,6 +14,7 @@ const emit = defineEmits<{
   clear: []
 }>()
 const store = useRefitStore()
+const { people } = usePeople()
 interface Field {
   readonly name: string
   readonly label: string
@@ -64,12 +65,7 @@ const fields = computed<Field[]>(() => [
     name: 'wantedPersonId',
     label: 'Kept for',
     ofSteps: true,
-    options: [
-      { value: nobody, label: 'Whoever can' },
-      ...inOrder(store.rows.person)
-        .filter((one) => !one.gone)
-        .map((one) => ({ value: one.id, label: one.name })),
-    ],
+    options: [{ value: nobody, label: 'Whoever can' }, ...people.value],
   },
 ])
 /** What is to be set, by field; nothing is written before Apply, so arrows through a list change no job. */

@@ -1,18 +1,14 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { watch } from 'vue'
 
 /** She goes in with something open: who says so, and why. It stays in the log. */
 const props = defineProps<{ open: boolean; haulOutId: string; stops: readonly string[] }>()
 const emit = defineEmits<{ close: [] }>()
-const store = useRefitStore()
 const time = useTimeStore()
-const me = useMe()
-const people = computed(() =>
-  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
-)
+const { people, signer } = usePeople()
 const form = useRowForm('readySign', () => ({
   because: '',
-  personId: me.value || (people.value[0]?.value ?? ''),
+  personId: signer(),
 }))
 watch(
   () => props.open,
@@ -50,7 +46,7 @@ async function sign() {
         Nothing here becomes tight by it.
       </p>
       <FieldInput v-bind="form.bind('because', 'Why')" />
-      <FieldInput v-bind="form.bind('personId')" :options="people" />
+      <FieldInput v-bind="form.bind('personId')" :options="people" none="Choose" />
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <div><button class="btn btn-red" :disabled="form.busy.value">Sign with my name</button></div>
     </form>

@@ -11,16 +11,13 @@ const props = defineProps<{
 const emit = defineEmits<{ close: [] }>()
 const store = useRefitStore()
 const time = useTimeStore()
-const me = useMe()
 const { shortDateTime } = useDates()
 const rows = useRows('readySign')
-const people = computed(() =>
-  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
-)
+const { people, signer } = usePeople()
 const form = useRowForm('readySign', () => ({
   as: 'proven',
   because: '',
-  personId: me.value || (people.value[0]?.value ?? ''),
+  personId: signer(),
 }))
 const file = ref<File | null>(null)
 const pictures = usePictureStore()
@@ -145,7 +142,7 @@ const who = computed(
         </p>
         <FieldInput v-bind="form.bind('as')" :options="ways" />
         <FieldInput v-bind="form.bind('because', 'What you saw, or why')" />
-        <FieldInput v-bind="form.bind('personId')" :options="people" />
+        <FieldInput v-bind="form.bind('personId')" :options="people" none="Choose" />
         <label class="btn justify-self-start"
           >{{ file ? file.name : 'Add a picture'
           }}<input type="file" accept="image/*" class="sr-only" @change="picked"

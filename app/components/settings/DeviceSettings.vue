@@ -1,15 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { inOrder } from '#core/model/refit'
-
 /** What belongs to this device: who is at it, low light, alarms, what it works out by itself. */
-const store = useRefitStore()
 const toasts = useToastStore()
 const personId = useMe()
 const { light, alarms, leftHand, runsByItself } = useDevice()
-const people = computed(() =>
-  inOrder(store.rows.person).map((one) => ({ value: one.id, label: one.name })),
-)
+const { people } = usePeople()
 const lights = [
   { value: 'day', label: 'Daylight' },
   { value: 'low', label: 'Low light' },

@@ -15,9 +15,7 @@ const because = ref('')
 const by = ref('')
 const wrong = ref<Record<string, string>>({})
 const count = computed(() => countOf(props.step, props.hoursLogged))
-const people = computed(() =>
-  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
-)
+const { people } = usePeople()
 watch(
   () => props.open,
   (open) => {

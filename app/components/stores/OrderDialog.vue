@@ -218,8 +218,8 @@ const unitOf = (line: Line) => lineUnit(line.unit)[0]
       </div>
       <!-- Under the buttons, so that nothing moves under a press. -->
       <p v-if="lateFor > 0" class="border-l-4 border-redlead pl-3" role="status">
-        That is {{ lateFor }} {{ lateFor === 1 ? 'day' : 'days' }} after the first step that needs
-        it: the plan will move it.
+        That is {{ lateFor }} {{ lateFor === 1 ? 'day' : 'days' }} too late for the first step that
+        needs it: the plan will move it.
       </p>
       <p v-for="row in early" :key="row.key" class="border-l-4 border-brass pl-3">
         {{ row.pool.name }}: its size is not sure yet. Bought now it is a gamble, and stays marked

@@ -69,9 +69,7 @@ const isTicked = (list: List, line: EveningLine) => ticked.value.has(keyIn(list,
 const tickEvening = (list: List, line: EveningLine) => tickLine(keyIn(list, line), line.what)
 const asks = ref(false)
 const by = ref('')
-const people = computed(() =>
-  store.rows.person.filter((one) => !one.gone).map((one) => ({ value: one.id, label: one.name })),
-)
+const { people } = usePeople()
 function ask() {
   by.value = personId.value || (props.frame.personIds[0] ?? '')
   if (stops.value.length > 0) asks.value = true
