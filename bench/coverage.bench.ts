@@ -11,7 +11,7 @@ import { laidGates } from '#core/plan/finishPlan'
 import { makePlan } from '#core/plan/makePlan'
 import { prepare } from '#core/plan/prepare'
 import { samplePasses } from '#core/plan/sample'
-import { sequenceOf } from '#core/plan/sequenceOf'
+import { inSequence } from '#core/plan/inSequence'
 import { createRandom } from '#core/random'
 import type { Random } from '#core/random'
 import { add, job, person, step } from '#core/testing/build'
@@ -229,9 +229,9 @@ function covered(name: string, truth: Truth, histories: number, seed: number) {
     const { plan } = makePlan(rows, now)
     const runs = atOnce(forecastRuns(rows, plan, { seed: at + 1, from: 0, to: 200 }))
     const prepared = prepare(rows, plan.now)
-    const placeOf = sequenceOf(prepared, plan, null)
-    if (!runs || !placeOf) continue
-    const pass = samplePasses(prepared, { placeOf })(sample)
+    const known = inSequence(prepared, plan, null)
+    if (!runs || !known) continue
+    const pass = samplePasses(prepared, known.order)(sample)
     const [gate] = laidGates(prepared.compiled, pass)
     const [odds] = oddsOf(rows, plan, runs).gates
     costs.push(runs.costMinor.filter((one) => one < costMinor).length / runs.costMinor.length)

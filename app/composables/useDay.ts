@@ -80,15 +80,19 @@ export function useDay(on: Ref<string>) {
       : null,
   )
 
-  /** Changes something of the day; the plan follows. */
-  async function set(fields: Readonly<Record<string, unknown>>): Promise<void> {
-    busy.value = true
+  /** Something of the day, as the change it is. */
+  function itemFor(fields: Readonly<Record<string, unknown>>): ChangeItem {
     const { placeNeed, personIds, from, to, rain, lowC, highC } = frame.value
     const whole = { placeNeed, personIds, from, to, rain, lowC, highC, stepOrder: [], on: on.value }
     const plan = planIn(store.asked)
-    const item: ChangeItem = plan
+    return plan
       ? { op: 'patch', entity: 'dayPlan', id: plan.id, baseVersion: plan.version, patch: fields }
       : { op: 'create', entity: 'dayPlan', id: newId(), patch: { ...whole, ...fields } }
+  }
+  /** Changes something of the day; the plan follows. */
+  async function set(fields: Readonly<Record<string, unknown>>): Promise<void> {
+    busy.value = true
+    const item = itemFor(fields)
     // Put down by hand after all: what said they cannot come goes.
     const back = Array.isArray(fields.personIds) ? (fields.personIds as string[]) : []
     const comes = store.rows.personDay
@@ -117,5 +121,5 @@ export function useDay(on: Ref<string>) {
         { op: 'delete', entity: 'dayPlan', id: plan.id, baseVersion: plan.version },
       ])
   }
-  return { frame, dayPlan, people, usual, sheet, busy, set, comes, reset }
+  return { frame, dayPlan, people, usual, sheet, busy, itemFor, set, comes, reset }
 }

@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import type { Ref } from 'vue'
 import type { DayLine } from '#core/today/dayLine'
 import { alongStrands } from '#core/today/alongStrands'
@@ -19,6 +20,8 @@ export function useDayKeys(
     readonly start: (line: DayLine) => void
     readonly done: (line: DayLine) => void
     readonly failed: (line: DayLine) => void
+    /** Along its strand, or to the one beside it. */
+    readonly shift: (line: DayLine, way: Arrow) => void
   },
 ): void {
   const frame = useFrameStore()
@@ -41,6 +44,14 @@ export function useDayKeys(
     if (!line) return false
     act(line)
   }
+  // Keys held with Alt are none of the table's: a name for them stands there all the same.
+  useEventListener(root, 'keydown', (event: KeyboardEvent) => {
+    const arrow = arrows[event.key]
+    const line = work()[at(event)]?.line
+    if (!event.altKey || event.ctrlKey || event.metaKey || !arrow || !line) return
+    event.preventDefault()
+    does.shift(line, arrow)
+  })
   useKeyScope({
     dayMove: (event) => {
       const from = at(event)

@@ -17,7 +17,7 @@ import type { Drag } from '#core/plan/drag'
 import { gateEffects } from '#core/plan/effect'
 import type { GateEffect } from '#core/plan/effect'
 import { sayLeftOut, sayWhatIf } from '#core/plan/whatIf'
-import type { Pushed, WhatIf } from '#core/plan/whatIf'
+import type { DoneToday, Pushed, WhatIf } from '#core/plan/whatIf'
 import { sayLack } from '#core/today/lacks'
 import { derive } from '#core/progress/derive'
 import { mondayOf } from '#core/time/civil'
@@ -42,6 +42,7 @@ export interface Consequence {
   readonly leftOut: string
   readonly effects: readonly GateEffect[]
   readonly pushed: readonly Pushed[]
+  readonly today: readonly DoneToday[]
   readonly moved: Moved
 }
 
@@ -153,6 +154,7 @@ export const usePlannerStore = defineStore('planner', () => {
       leftOut: sayLeftOut(answer),
       effects: gateEffects(gates, answer.before, answer.after, clock),
       pushed: answer.pushed,
+      today: answer.today,
       moved: answer.moved,
     }
   }
@@ -199,6 +201,7 @@ export const usePlannerStore = defineStore('planner', () => {
           effects: gateEffects(gates, known, answer.plan, clock),
           moved: movedBetween(known, answer.plan, clock),
           pushed: [],
+          today: [],
         },
       }
     } catch (error) {

@@ -32,6 +32,12 @@ export const keyTable = {
     what: 'In Jobs: choose a job, to change several at once',
   },
   jobsBulk: { keys: ['b'], shown: 'b', what: 'In Jobs: to what can be done to the chosen' },
+  dayShift: {
+    keys: [],
+    shown: 'Alt + ↑ ↓ ← →',
+    what: 'In Today: the line in focus earlier, later, to somebody else',
+  },
+  jobPin: { keys: [], shown: 'p', what: 'In a job: pin the layer in focus to a day' },
   walkUpDown: {
     keys: ['ArrowUp', 'ArrowDown'],
     shown: '↑ ↓',
@@ -57,6 +63,7 @@ export const keyTable = {
   },
   storesOrder: { keys: ['b'], shown: 'b', what: 'In Stores: order the row in focus' },
   storesCame: { keys: ['a'], shown: 'a', what: 'In Stores: the row in focus came' },
+  storesDue: { keys: ['d'], shown: 'd', what: 'In Stores: another day for what is on its way' },
   storesMend: { keys: ['m'], shown: 'm', what: 'In Stores: measure in time for the row in focus' },
   kitsTick: {
     keys: ['t'],

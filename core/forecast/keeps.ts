@@ -4,7 +4,7 @@ import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
 import { prepare } from '../plan/prepare'
 import { samplePasses } from '../plan/sample'
-import { sequenceOf } from '../plan/sequenceOf'
+import { inSequence } from '../plan/inSequence'
 import { drawsOf } from './draws'
 import { randomOf } from './runs'
 
@@ -23,9 +23,9 @@ export function* keepChance(
   runs: number,
 ): InParts<KeepChance | null> {
   const prepared = prepare(rows, plan.now)
-  const placeOf = sequenceOf(prepared, plan, null)
-  if (!placeOf) return null
-  const lay = samplePasses(prepared, { placeOf })
+  const known = inSequence(prepared, plan, null)
+  if (!known) return null
+  const lay = samplePasses(prepared, known.order)
   const { draw } = drawsOf(prepared)
   const open = stepIds.filter((id) => prepared.compiled.activities.has(id))
   const kept = new Map(open.map((id) => [id, 0]))

@@ -11,7 +11,7 @@ import { prepare } from '../plan/prepare'
 import { samplePasses } from '../plan/sample'
 import type { OpenWork } from '../plan/schedule/openWork'
 import type { Pass } from '../plan/schedule/pass'
-import { sequenceOf } from '../plan/sequenceOf'
+import { inSequence } from '../plan/inSequence'
 import { derive } from '../progress/derive'
 import { createRandom } from '../random'
 import { addDays, dayMs } from '../time/civil'
@@ -66,11 +66,11 @@ export function* forecastRuns(
 ): InParts<Runs | null> {
   const prepared = prepare(rows, plan.now)
   const { compiled } = prepared
-  const placeOf = sequenceOf(prepared, plan, null)
-  if (!placeOf || compiled.activities.size === 0) return null
+  const known = inSequence(prepared, plan, null)
+  if (!known || compiled.activities.size === 0) return null
   const derived = derive(rows, plan, plan.now)
   const money = moneyOf(rows, plan, derived)
-  const lay = samplePasses(prepared, { placeOf })
+  const lay = samplePasses(prepared, known.order)
   const { drivers, draw } = drawsOf(prepared)
   const cost = costDraws(rows, money)
   const gates = plan.gates.flatMap(({ gateId }) => {

@@ -8,7 +8,7 @@ import { gateNeeds } from './gateNeeds'
 import { layPass, prepare } from './prepare'
 import type { Prepared } from './prepare'
 import type { PassOptions } from './schedule/pass'
-import { sequenceOf } from './sequenceOf'
+import { inSequence } from './inSequence'
 
 /** What a gate would gain if a step took no time, everything else in the same sequence. */
 export interface Drag {
@@ -29,11 +29,11 @@ interface Relay {
 /** Lays an accepted plan again, at the time and in the sequence it was laid, and reads a gate off it. */
 function relayOf(rows: RefitRows, plan: StoredPlan, gateId: string): Relay | null {
   const prepared: Prepared = prepare(rows, plan.now)
-  const placeOf = sequenceOf(prepared, plan, null)
-  if (!placeOf) return null
+  const known = inSequence(prepared, plan, null)
+  if (!known) return null
   return {
     gateAt(options) {
-      const pass = layPass(prepared, { placeOf }, options)
+      const pass = layPass(prepared, known.order, options)
       const gate = laidGates(prepared.compiled, pass).find((one) => one.gateId === gateId)
       return gate ? { at: gate.at, readyAt: gate.readyAt } : null
     },

@@ -84,7 +84,7 @@ class Improving {
 
   private tryOrder(placeOf: (stepId: string) => number): void {
     this.tried++
-    const candidate = lay(this.prepared, { placeOf })
+    const candidate = lay(this.prepared, { placeOf, pinned: 'first' })
     if (comparePlanCost(candidate.cost, this.best.cost) >= 0) return
     this.best = candidate
     this.effort.better?.(this.tried, candidate.cost)

@@ -3,12 +3,12 @@ import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
 import { finishPlan } from './finishPlan'
 import type { Planned } from './finishPlan'
+import { inSequence } from './inSequence'
 import { comparePlanCost, isWorthChanging, planCost } from './planCost'
 import type { PlanCost } from './planCost'
 import { latestStartFirst, layPass, prepare } from './prepare'
 import type { Prepared } from './prepare'
 import type { Pass } from './schedule/pass'
-import { sequenceOf } from './sequenceOf'
 import { marginsMs } from './urgency'
 import type { Order } from './urgency'
 
@@ -42,12 +42,17 @@ export function lay(prepared: Prepared, order: Order): Laid {
   return { order, pass, cost: planCost(prepared, pass) }
 }
 
+/** The accepted plan laid again, and what it costs; null: it knows none of today's steps. */
+function keptPass(prepared: Prepared, accepted: StoredPlan, fresh: Pass): Laid | null {
+  const kept = inSequence(prepared, accepted, fresh)
+  return kept && { ...kept, cost: planCost(prepared, kept.pass) }
+}
+
 /** The best of the passes by rule, or the accepted sequence where none is worth the change. */
 export function firstPass(prepared: Prepared, accepted: StoredPlan | null): Laid {
   const ruled = bestOfRules(prepared)
-  const sequence = accepted ? sequenceOf(prepared, accepted, ruled.pass) : null
-  if (!sequence) return ruled
-  const kept = lay(prepared, { placeOf: sequence })
+  const kept = accepted && keptPass(prepared, accepted, ruled.pass)
+  if (!kept) return ruled
   return isWorthChanging(kept.cost, ruled.cost) ? ruled : kept
 }
 
@@ -58,9 +63,8 @@ export function firstPass(prepared: Prepared, accepted: StoredPlan | null): Laid
 export function* quickPasses(prepared: Prepared, accepted: StoredPlan | null): InParts<Laid> {
   const ruled = lay(prepared, latestStartFirst)
   yield 0.5
-  const sequence = accepted ? sequenceOf(prepared, accepted, ruled.pass) : null
-  if (!sequence) return ruled
-  const kept = lay(prepared, { placeOf: sequence })
+  const kept = accepted && keptPass(prepared, accepted, ruled.pass)
+  if (!kept) return ruled
   yield 1
   return isWorthChanging(kept.cost, ruled.cost) ? ruled : kept
 }

@@ -37,6 +37,24 @@ describe('a step pinned to a day', () => {
     expect(dayOf(pinned('cut', '2027-05-08'), 'seal')).toBe('2027-04-17')
   })
 
+  it('where it stands anyway moves nothing; elsewhere others give way, and stay so', () => {
+    const accepted = planOf(refit())
+    const days = (of: typeof accepted) =>
+      ['seal', 'cut', 'fit'].map((id) =>
+        of.placements
+          .find((one) => one.stepId === id)
+          ?.segments.map(([from]) => new Date(from).toISOString().slice(5, 10)),
+      )
+    const stood = [['04-17', '04-18', '04-24', '04-25'], ['05-01'], ['05-02']]
+    expect(days(accepted)).toEqual(stood)
+    // What waits for nothing but its own hands keeps them: the four days of sealing stay where they are.
+    expect(days(makePlan(pinned('fit', '2027-05-02'), friday, accepted).plan)).toEqual(stood)
+    const moved = makePlan(pinned('fit', '2027-04-25'), friday, accepted).plan
+    const gaveWay = [['04-18', '04-24', '05-01', '05-02'], ['04-17'], ['04-25']]
+    expect(days(moved)).toEqual(gaveWay)
+    expect(days(makePlan(pinned('fit', '2027-04-25'), friday, moved).plan)).toEqual(gaveWay)
+  })
+
   it('on a day on which it cannot begin is said', () => {
     const wednesday = pinned('cut', '2027-04-21')
     expect(dayOf(wednesday, 'cut')).toBe('2027-04-24')

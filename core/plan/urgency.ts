@@ -8,8 +8,14 @@ import type { OpenStep, OpenWork } from './schedule/openWork'
 export type Order =
   /** What has less slack than the margin by its latest start, then all else by priority. */
   | { readonly marginMs: number }
-  /** By a place in a given sequence, the lowest first. */
-  | { readonly placeOf: (stepId: string) => number }
+  /**
+   * By a place in a given sequence, the lowest first. Steps pinned to a day, and what they wait for, come before it, or
+   * at their places in it.
+   */
+  | {
+      readonly placeOf: (stepId: string) => number
+      readonly pinned: 'first' | 'inSequence'
+    }
 
 /** How the open steps stand to one another whatever the order, each by its place among them. */
 export interface Standing {
@@ -67,7 +73,15 @@ export function urgency(standing: Standing, order: Order): Int32Array {
   const { steps, first, wanted, dueStart, slackMs } = standing
   const keys = steps.map((one, at): number[] => {
     const own = first[at] as readonly number[]
-    if ('placeOf' in order) return [...own, order.placeOf(one.step.id)]
+    if ('placeOf' in order) {
+      const [byHand = Infinity, onDay = Infinity, ...rest] = own
+      return [
+        byHand,
+        order.pinned === 'first' ? onDay : Infinity,
+        ...rest,
+        order.placeOf(one.step.id),
+      ]
+    }
     const due = dueStart[at] as number
     const pressing = (slackMs[at] as number) <= order.marginMs ? due : Infinity
     return [...own, pressing, wanted[at] as number, due]

@@ -27,6 +27,16 @@ export interface WhatIf {
   readonly moved: Moved
   /** Steps of today that would no longer be done today. */
   readonly pushed: readonly Pushed[]
+  /** What would be worked on today. */
+  readonly today: readonly DoneToday[]
+}
+
+/** A step worked on today. */
+export interface DoneToday {
+  readonly stepId: string
+  /** When it is begun or gone on with today, UTC ms. */
+  readonly from: number
+  readonly personIds: readonly string[]
 }
 
 /** A step that is put off from today. */
@@ -72,6 +82,7 @@ export class Asking {
       after: gatesOf(after),
       moved,
       pushed: this.pushed(moved),
+      today: this.today(after),
     }
   }
 
@@ -101,6 +112,14 @@ export class Asking {
       if (next.done) return { prepared, laid: next.value }
       yield share(0.3 + 0.7 * next.value)
     }
+  }
+
+  private today({ placements }: StoredPlan): DoneToday[] {
+    const today = this.clock.dayOf(this.now)
+    return placements.flatMap(({ stepId, segments, personIds }) => {
+      const own = segments.find(([from]) => this.clock.dayOf(from) === today)
+      return own && personIds.length > 0 ? [{ stepId, from: own[0], personIds }] : []
+    })
   }
 
   private pushed({ steps }: Moved): Pushed[] {

@@ -11,6 +11,8 @@ interface StairMark {
 export interface StairScale {
   /** Across, px, of an instant from now on; before now it is that of today. */
   readonly xOf: (at: number) => number
+  /** The instant at a place, UTC ms; not before now, nor after the last to be seen. */
+  readonly atX: (x: number) => number
   /** Across of what was done, by its place among it. */
   readonly doneX: (place: number) => number
   readonly todayX: number
@@ -49,6 +51,8 @@ export function stairScale(
   const span = Math.max(until - now, 7 * dayMs)
   const usable = widthPx * (1 - rightShare) - todayX
   const xOf = (at: number) => todayX + (Math.max(0, Math.min(at - now, span)) / span) * usable
+  const atX = (x: number) =>
+    now + Math.max(0, Math.min((x - todayX) / Math.max(1, usable), 1)) * span
   const marks: StairMark[] = []
   for (const at of mondays) {
     const x = xOf(at)
@@ -57,6 +61,7 @@ export function stairScale(
   }
   return {
     xOf,
+    atX,
     doneX: (place) => (place / (doneCount + 0.5)) * todayX,
     todayX,
     mondays: marks,

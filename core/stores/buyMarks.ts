@@ -2,6 +2,7 @@
 import type { ZoneClock } from '../time/zone'
 import { xOf } from '../sequence/ruler'
 import type { Ruler } from '../sequence/ruler'
+import { dayNumber } from '../time/civil'
 import type { BuyRow } from './board'
 import { closingDays } from './buyWindow'
 import type { BuyWindow } from './buyWindow'
@@ -14,6 +15,8 @@ export type BuyMark =
       readonly x0: number
       readonly x1: number
     }
+  /** Looked for second-hand until its end. */
+  | { readonly kind: 'look'; readonly x0: number; readonly x1: number }
   /** May be bought; from `taper` on it runs to a point. */
   | { readonly kind: 'open'; readonly x0: number; readonly x1: number; readonly taper: number }
   | {
@@ -123,21 +126,33 @@ function onItsWayMarks(row: BuyRow, nameEnd: number, at: DayPlaces): BuyMark[] {
   ]
 }
 
+/** Until when it is looked for second-hand, the first of its days. */
+function lookMarks({ wants }: BuyRow, at: DayPlaces): BuyMark[] {
+  const days = wants.flatMap(({ part }) => (part.lookUntil ? dayNumber(part.lookUntil) : []))
+  if (days.length === 0) return []
+  const x1 = at.evening(Math.min(...days))
+  return x1 > at.today ? [{ kind: 'look', x0: at.today, x1 }] : []
+}
+
 /** Marks of a row from the left to the right. `nameEnd`: its name reaches so far. */
 export function rowMarks(row: BuyRow, today: number, nameEnd: number, at: DayPlaces): BuyMark[] {
+  if (row.kind === 'buy') return [...toBuyMarks(row, today, at), ...lookMarks(row, at)]
   const { window, risk } = row
   if (row.kind === 'onItsWay') return onItsWayMarks(row, nameEnd, at)
-  if (row.kind === 'boughtEarly')
-    return [
-      ...span('early', at.today, risk ? at.evening(risk.untilOn) : at.today),
-      { kind: 'washer', x: at.today + 12 },
-      ...(window.neededOn === null
-        ? []
-        : [
-            ...span('way', at.evening(risk?.untilOn ?? today), at.morning(window.neededOn)),
-            ending(window.neededOn, at),
-          ]),
-    ]
+  return [
+    ...span('early', at.today, risk ? at.evening(risk.untilOn) : at.today),
+    { kind: 'washer', x: at.today + 12 },
+    ...(window.neededOn === null
+      ? []
+      : [
+          ...span('way', at.evening(risk?.untilOn ?? today), at.morning(window.neededOn)),
+          ending(window.neededOn, at),
+        ]),
+  ]
+}
+
+function toBuyMarks(row: BuyRow, today: number, at: DayPlaces): BuyMark[] {
+  const { window } = row
   switch (window.state) {
     case 'undated':
       return []
@@ -179,6 +194,9 @@ export function tradeMarks(
   return windowMarks(window, today, at)
 }
 
-/** The right end of the last mark. */
+/** The right end of the last mark that words would stand over: until when something is looked for runs above them. */
 export const marksEnd = (marks: readonly BuyMark[]): number =>
-  marks.reduce((end, one) => Math.max(end, 'x' in one ? one.x + 8 : one.x1), 0)
+  marks.reduce(
+    (end, one) => (one.kind === 'look' ? end : Math.max(end, 'x' in one ? one.x + 8 : one.x1)),
+    0,
+  )

@@ -9,8 +9,9 @@ import { Waits } from '../plan/waits'
 import { derive } from '../progress/derive'
 import { sequenceFacts } from '../sequence/facts'
 import { widthOf } from '../sequence/measure'
+import { xOf } from '../sequence/ruler'
 import { add, emptyRefit, job, person, step } from '../testing/build'
-import { dayNumber } from '../time/civil'
+import { dateOf, dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { buyBoard } from './board'
 import { buyScene, rowHigh } from './buyScene'
@@ -72,6 +73,33 @@ describe('the drawing of what to buy', () => {
       }
     }
     for (const pile of scene.piles) expect(pile.sure + pile.open).toBeLessThanOrEqual(7)
+  })
+})
+
+describe('a crate, and until when something is looked for', () => {
+  it('stand at noon and in the evening of their days', () => {
+    // Room for every row.
+    const { board, scene } = drawn(sableWren('r'), 960, 3000)
+    const clock = zoneClock(sableWren('r').refit[0]?.zone ?? 'UTC')
+    const at = (date: string, hour: number) =>
+      xOf(scene.ruler, clock.at(dayNumber(date), hour * 60))
+    const crates = scene.rows.flatMap((row) => {
+      const due = board.rows.find((one) => one.key === row.key)
+      return row.crateX === null || !due ? [] : [[row.crateX, due] as const]
+    })
+    expect(crates.length).toBeGreaterThan(1)
+    for (const [x, row] of crates)
+      expect([row.kind, x]).toEqual(['onItsWay', at(dateOf(row.dueOn ?? 0), 12)])
+    const looks = scene.rows.flatMap((row) => {
+      const mark = row.marks.find((one) => one.kind === 'look')
+      const until = board.rows
+        .find((one) => one.key === row.key)
+        ?.wants.flatMap(({ part }) => part.lookUntil ?? [])
+        .sort()[0]
+      return mark || until ? [[mark && 'x1' in mark ? mark.x1 : null, until] as const] : []
+    })
+    expect(looks.length).toBeGreaterThan(0)
+    for (const [x, until] of looks) expect(x).toBe(at(until ?? '', 18))
   })
 })
 

@@ -37,6 +37,8 @@ export interface DrawnRow {
   /** In the smaller letters of two lines. */
   readonly isSmall: boolean
   readonly marks: readonly BuyMark[]
+  /** Where its crate stands, which may be moved to another day; null: it has none. */
+  readonly crateX: number | null
   /** What stands in the drawing, and all there is to say. */
   readonly said: SaidRow
   readonly full: SaidRow
@@ -126,6 +128,11 @@ function placed(
   return { said, wordsX: Math.min(after, last - wordsWidth - 16), wordsWidth }
 }
 
+function crateOf(marks: readonly BuyMark[]): number | null {
+  const crate = marks.find((one) => one.kind === 'crate' || one.kind === 'crateLate')
+  return crate && 'x' in crate ? crate.x : null
+}
+
 /** The day by which a row that may fold asks for something; Infinity: none. */
 const askedBy = (row: BuyRow): number =>
   row.kind === 'onItsWay' ? (row.dueOn ?? Infinity) : (row.window.closesOn ?? Infinity)
@@ -191,14 +198,16 @@ export function buyScene(
   ): DrawnRow => {
     const lines = nameLines(name, nameRoom)
     const marks = marksOf(nameLeft + nameWidth(lines) + 8)
-    return { key, y: next(rowHigh), ...lines, marks, full: said, ...placed(said, marks, at) }
+    const own = { key, y: next(rowHigh), ...lines, marks, crateX: null, full: said }
+    return { ...own, ...placed(said, marks, at) }
   }
-  const rows = folded.shown.map((row) => {
+  const rows = folded.shown.map((row): DrawnRow => {
     const amount = sayAmount(row.pool)
     const name = amount === '' ? row.pool.name : `${row.pool.name}, ${amount}`
-    return drawn(row.key, name, sayRow(row, today, year, ask.currency), (end) =>
+    const one = drawn(row.key, name, sayRow(row, today, year, ask.currency), (end) =>
       rowMarks(row, today, end, at),
     )
+    return row.kind === 'onItsWay' ? { ...one, crateX: crateOf(one.marks) } : one
   })
   const laths = folded.laths.map(([month, list]): Lath => {
     const priced = list.reduce((sum, row) => sum + (row.pool.priceMinor ?? 0), 0)

@@ -227,6 +227,21 @@ export function dueItems(rows: RefitRows, line: Line, dueOn: string | null): Cha
   ]
 }
 
+/** Another day for parts on their way: those of one line of an order, or one that is on none. */
+export function comesOnItems(
+  rows: RefitRows,
+  wants: readonly { readonly part: Part; readonly line: { readonly line: Line } | null }[],
+  day: string,
+): ChangeItem[] {
+  const line = wants.find((one) => one.line)?.line?.line
+  if (line) return dueItems(rows, line, day)
+  const items = wants.flatMap(({ part }) => [
+    patchOf('part', part, { arrivesOn: day }),
+    ...waitsUntil(rows, part, day),
+  ])
+  return lastOfEach(items)
+}
+
 /** The next number for an order: one more than the highest there is. */
 export function nextNumber(rows: Pick<RefitRows, 'purchase'>): string {
   const numbers = rows.purchase.flatMap(({ number }) =>

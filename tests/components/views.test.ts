@@ -2,10 +2,7 @@
  * Every view by itself, on a refit with everything, on one with next to nothing, and on refits as odd as the rules of
  * their rows allow: each stands, without a word or a number that only a machine would say.
  */
-import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h, Suspense } from 'vue'
-import type { Component } from 'vue'
 import { demoNow, sableWren } from '../../demo/sableWren'
 import { entities, entityNames } from '#core/model/entities'
 import type { EntityName, Row } from '#core/model/entities'
@@ -17,43 +14,7 @@ import { makePlan } from '#core/plan/makePlan'
 import { add, emptyRefit, job, step } from '#core/testing/build'
 import type { Building } from '#core/testing/build'
 import { begunRefit } from '#core/testing/firstAnswers'
-import { useKeys } from '../../app/composables/useKeys'
-import { openOn } from './fakeServer'
-import { route } from './setup'
-
-const found = import.meta.glob<{ default: Component }>('../../app/pages/r/\\[refit\\]/**/*.vue')
-const pages = Object.entries(found).map(
-  ([path, load]) =>
-    [path.replace(/^.*\[refit\]\//, '').replace(/(\/index)?\.vue$/, ''), load] as const,
-)
-
-/** What a page is about, where its address says it: the first of these rows. */
-const about: Readonly<Record<string, EntityName>> = {
-  step: 'step',
-  job: 'job',
-  decision: 'decision',
-  booking: 'tradeBooking',
-  panel: 'panel',
-  id: 'recipe',
-}
-const aboutSheet: Readonly<Record<string, EntityName>> = {
-  log: 'asBuiltSheet',
-  maker: 'makerSheet',
-  walk: 'countSheet',
-}
-const named: Readonly<Record<string, string>> = {
-  key: 'rebed-trim',
-  sum: 'bolt-in-a-stack',
-}
-
-function paramsOf(path: string, rows: RefitRows): Record<string, string> {
-  const params: Record<string, string> = { refit: 'r' }
-  for (const [, name = ''] of path.matchAll(/\[(\w+)\]/g)) {
-    const entity = name === 'sheet' ? aboutSheet[path.split('/')[0] ?? ''] : about[name]
-    params[name] = named[name] ?? (entity && rows[entity][0]?.id) ?? 'none'
-  }
-  return params
-}
+import { onPage, pages } from './page'
 
 /** What a field of every row becomes; undefined: it stays. */
 type Put = (field: Field<unknown>, value: unknown) => unknown
@@ -120,8 +81,6 @@ beforeEach(() => {
       terminate = () => undefined
     },
   )
-  vi.stubGlobal('useRouter', () => ({ push: () => undefined, replace: () => undefined }))
-  vi.stubGlobal('definePageMeta', () => undefined)
   vi.stubGlobal('caches', { open: () => Promise.resolve({ keys: () => Promise.resolve([]) }) })
   for (const level of ['warn', 'error'] as const)
     vi.spyOn(console, level).mockImplementation((...said: readonly unknown[]) => {
@@ -132,32 +91,9 @@ beforeEach(() => {
 })
 afterEach(() => vi.restoreAllMocks())
 
-async function textOf(
-  path: string,
-  load: () => Promise<{ default: Component }>,
-  rows: RefitRows,
-  query: Readonly<Record<string, string>> = {},
-) {
-  const { store } = await openOn(rows)
+async function textOf(path: string, rows: RefitRows, query: Readonly<Record<string, string>> = {}) {
+  const { store, wrapper } = await onPage(path, rows, { query })
   expect(store.status).toBe('ready')
-  Object.assign(route, {
-    path: `/r/r/${path}`,
-    params: paramsOf(path, rows),
-    query,
-    hash: '#all',
-  })
-  const page = (await load()).default
-  const framed = defineComponent({
-    setup() {
-      useKeys(() => undefined)
-      return () => h(Suspense, null, { default: () => h(page) })
-    },
-  })
-  const wrapper = mount(framed, {
-    attachTo: document.body,
-    global: { stubs: { NuxtPage: true } },
-  })
-  await flushPromises()
   const text = wrapper.text()
   const attributes = wrapper.html()
   wrapper.unmount()
@@ -175,8 +111,8 @@ describe.each([
   beforeAll(() => {
     rows = rowsOf()
   })
-  it.each(pages)('%s stands', async (path, load) => {
-    const { text, attributes } = await textOf(path, load, rows)
+  it.each(pages)('%s stands', async (path) => {
+    const { text, attributes } = await textOf(path, rows)
     expect(faults).toEqual([])
     expect(machineWords.exec(text)?.[0]).toBeUndefined()
     // A drawing with such a number in it is not drawn.
@@ -199,11 +135,8 @@ describe('a refit begun with five answers, and two jobs', () => {
     add(rows, 'plan', 'plan', { inputsHash: '', at: now, seed: 1, iterations: 1, result })
     return rows
   }
-  const said = async (path: string, query = {}) => {
-    const [, load] = pages.find(([one]) => one === path) ?? []
-    if (!load) throw new Error(`there is no page ${path}`)
-    return (await textOf(path, load, begun(), query)).text.replace(/\s+/g, ' ')
-  }
+  const said = async (path: string, query = {}) =>
+    (await textOf(path, begun(), query)).text.replace(/\s+/g, ' ')
 
   it('says no day of a launch that has none, and asks who does what it waits for', async () => {
     const launch = await said('launch')

@@ -55,12 +55,12 @@ test('lines are signed for, a window is booked, the plan keeps to it, and the da
   // Skipping asks why, and loses nothing; proven with what was seen closes the line.
   await line(page, /Engine intake/).click()
   const dialog = page.getByRole('dialog', { name: 'Engine intake' })
+  await dialog.getByLabel('Signed by').selectOption({ label: 'Oona' })
   await dialog.getByLabel('Signed as').selectOption('skipped')
   await dialog.getByRole('button', { name: 'Sign', exact: true }).click()
   await expect(dialog.getByText(/Say why: it stays in the log with the name/).first()).toBeVisible()
   await dialog.getByLabel('Signed as').selectOption('proven')
   await dialog.getByLabel('What you saw, or why').fill('Worked ten times, hose firm')
-  await dialog.getByLabel('Signed by').selectOption({ label: 'Oona' })
 
   // Somebody else signs it meanwhile: the second is told whose name stands there.
   const theirs = await anotherBrowser(browser)

@@ -18,8 +18,16 @@ const props = defineProps<{
     readonly at: number | null
   }[]
   chosen: string | null
+  /** Of a layer on its way to another day: what that would do. */
+  said: string
 }>()
-const emit = defineEmits<{ choose: [key: string] }>()
+const emit = defineEmits<{
+  choose: [key: string]
+  drag: [stepId: string, day: number]
+  drop: []
+  cancel: []
+  pin: [stepId: string]
+}>()
 const store = useRefitStore()
 const time = useTimeStore()
 const { shortDate } = useDates()
@@ -86,6 +94,46 @@ const placed = computed(() =>
     }
   }),
 )
+/** A layer that is one open step is dragged to the day on which it is to begin. */
+const movable = (layer: Layer) =>
+  layer.steps.length === 1 && layer.state === 'open' && layer.from !== null
+    ? (layer.steps[0] ?? null)
+    : null
+const slide = useTimeDrag<Layer>({
+  drawing: () => board.value,
+  atX: (x) => scale.value.atX(x),
+  drag: (layer, day) => {
+    const step = movable(layer)
+    if (step) emit('drag', step.id, day)
+  },
+  drop: () => emit('drop'),
+  cancel: () => emit('cancel'),
+  longPress: (layer) => {
+    const step = movable(layer)
+    if (step) emit('pin', step.id)
+  },
+})
+const ghost = computed(() => {
+  const moving = slide.moving.value
+  if (!moving) return null
+  const one = placed.value.find(({ layer }) => layer.key === moving.what.key)
+  const at = store.zone.at(moving.day, 8 * 60)
+  return {
+    left: scale.value.xOf(at),
+    top: one?.top ?? 0,
+    words: `${shortDate(at, store.zone)}: ${props.said}`,
+  }
+})
+function pinByKey(event: KeyboardEvent, layer: Layer) {
+  const step = movable(layer)
+  if (!step) return
+  event.preventDefault()
+  event.stopPropagation()
+  emit('pin', step.id)
+}
+function press(layer: Layer) {
+  if (!slide.hasJustEnded()) emit('choose', layer.key)
+}
 const names = (ids: readonly string[]): string => {
   const list = ids.map((id) => store.rows.person.find((one) => one.id === id)?.name ?? '')
   return list.length === 2 && store.rows.person.filter((one) => !one.gone).length === 2
@@ -190,7 +238,13 @@ const marks = computed(() =>
             }"
             :aria-pressed="chosen === one.layer.key"
             :aria-label="spoken(one.layer)"
-            @click="emit('choose', one.layer.key)"
+            @click="press(one.layer)"
+            @pointerdown="slide.take($event, one.layer, movable(one.layer) && one.left)"
+            @pointermove="slide.move"
+            @pointerup="slide.letGo"
+            @pointercancel="slide.giveUp"
+            @keydown.esc="slide.giveUp"
+            @keydown.p.exact="pinByKey($event, one.layer)"
           >
             <span
               v-if="one.hatch > 2"
@@ -262,6 +316,23 @@ const marks = computed(() =>
           >
         </li>
       </ol>
+      <div
+        v-if="ghost"
+        class="pointer-events-none absolute z-20 border-2 border-dashed border-ink bg-brass-tint opacity-90"
+        :style="{
+          left: `${ghost.left}px`,
+          right: '0',
+          top: `${ghost.top}px`,
+          height: `${rowPx + 2}px`,
+        }"
+        aria-hidden="true"
+      >
+        <span
+          class="cond absolute bottom-full bg-ink px-2 text-base leading-6 whitespace-nowrap text-sheet"
+          :class="ghost.left > width * 0.6 ? 'right-0' : 'left-0'"
+          >{{ ghost.words }}</span
+        >
+      </div>
       <span
         class="absolute w-0.5 bg-ink"
         :style="{ left: `${scale.todayX}px`, top: `${headPx - 8}px`, bottom: '26px' }"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onScopeDispose, ref, shallowRef } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { boardTall } from '#core/sequence/lanes'
 import type { Board } from '#core/sequence/board'
 import type { LaneSizes } from '#core/sequence/fit'
@@ -34,7 +34,6 @@ const emit = defineEmits<{
 }>()
 const { shortDate, sayDay } = useDates()
 const store = useRefitStore()
-const time = useTimeStore()
 const group = ref<SVGGElement>()
 const at = ref<string | null>(null)
 const inOrder = computed(() =>
@@ -120,95 +119,42 @@ function pinnedByKey(event: KeyboardEvent): boolean {
   else return false
   return true
 }
-/** A board being dragged along time, from where it was taken. */
-interface Drag {
-  readonly one: PlacedBoard
-  readonly stepId: string
-  readonly startX: number
-  /** Where the step it pins begins. */
-  readonly stepX: number
-  readonly x: number
-  readonly isMoving: boolean
-}
-const drag = shallowRef<Drag | null>(null)
-const [leastMove, longPressMs] = [6, 550]
-let longPress: ReturnType<typeof setTimeout> | null = null
-/** The click that ends a drag opens nothing. */
-let justDragged = false
-const svgX = (event: PointerEvent): number => {
-  const svg = group.value?.ownerSVGElement
-  return svg ? event.clientX - svg.getBoundingClientRect().left : event.clientX
-}
-function forgetPress() {
-  if (longPress) clearTimeout(longPress)
-  longPress = null
-}
-onScopeDispose(forgetPress)
+const slide = useTimeDrag<PlacedBoard>({
+  drawing: () => group.value?.ownerSVGElement,
+  atX: (x) => atX(props.ruler, x),
+  drag: ({ board }, day) => {
+    const first = firstOpen(board.plank)
+    if (first) emit('drag', first.step.id, day)
+  },
+  drop: () => emit('drop'),
+  cancel: () => emit('cancel'),
+  longPress: ({ board }) => pin(board),
+})
+const { move, letGo, giveUp } = slide
 function take(event: PointerEvent, one: PlacedBoard) {
-  justDragged = false
   at.value = one.board.plank.key
   const first = firstOpen(one.board.plank)
-  if (event.button !== 0 || !first) return
-  if (event.pointerType === 'touch') {
-    forgetPress()
-    longPress = setTimeout(() => {
-      justDragged = true
-      pin(one.board)
-    }, longPressMs)
-    return
-  }
-  const x = svgX(event)
-  const stepX = Math.max(props.ruler.left, xOf(props.ruler, first.from))
-  drag.value = { one, stepId: first.step.id, startX: x, stepX, x, isMoving: false }
-  ;(event.target as Element).setPointerCapture(event.pointerId)
-}
-const dayUnder = (held: Drag): number =>
-  Math.max(
-    store.zone.dayOf(time.now),
-    store.zone.dayOf(atX(props.ruler, held.stepX + held.x - held.startX)),
-  )
-function move(event: PointerEvent) {
-  if (event.pointerType === 'touch') forgetPress()
-  const held = drag.value
-  if (!held) return
-  const x = svgX(event)
-  const isMoving = held.isMoving || Math.abs(x - held.startX) > leastMove
-  drag.value = { ...held, x, isMoving }
-  if (isMoving) emit('drag', held.stepId, dayUnder(drag.value))
-}
-function letGo() {
-  forgetPress()
-  const held = drag.value
-  drag.value = null
-  // The click comes before anything else does; what is pressed after that counts again.
-  if (held?.isMoving) justDragged = true
-  if (justDragged) setTimeout(() => (justDragged = false), 0)
-  if (held?.isMoving) emit('drop')
-}
-function giveUp() {
-  forgetPress()
-  drag.value = null
-  emit('cancel')
+  slide.take(event, one, first && xOf(props.ruler, first.from))
 }
 /** Where it would begin, with the words over it. */
 const ghost = computed(() => {
-  const held = drag.value
-  if (!held?.isMoving) return null
-  const day = dayUnder(held)
+  const moving = slide.moving.value
+  if (!moving) return null
+  const { what, day } = moving
   const x = xOf(props.ruler, store.zone.at(day, 8 * 60))
   const words = `${sayDay(dateOf(day))}: ${props.said}`
   const wide = widthOf(words, 14) + 14
   return {
     x,
-    y: held.one.top,
-    width: Math.max(12, held.one.board.x1 - held.one.board.x0),
+    y: what.top,
+    width: Math.max(12, what.board.x1 - what.board.x0),
     words,
     wide,
     wordsX: Math.min(x, props.ruler.right - wide),
   }
 })
 function pressed(event: KeyboardEvent) {
-  if (event.key === 'Escape' && drag.value) return giveUp()
+  if (event.key === 'Escape' && slide.isHeld()) return giveUp()
   const bare = !event.ctrlKey && !event.metaKey && !event.altKey
   if (bare && pinnedByKey(event)) {
     event.preventDefault()
@@ -222,7 +168,7 @@ function pressed(event: KeyboardEvent) {
   void goTo(move())
 }
 function press(board: Board) {
-  if (justDragged) return
+  if (slide.hasJustEnded()) return
   at.value = board.plank.key
   emit('plank', board.plank.key)
 }

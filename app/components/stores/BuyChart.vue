@@ -1,11 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { nameSize, nameSmall, rowHigh, wordsSize } from '#core/stores/buyScene'
-import type { BuyScene, DrawnRow } from '#core/stores/buyScene'
+import type { BuyScene } from '#core/stores/buyScene'
 
 /** What to buy and when, on the scale of the Sequence: one row a thing, its window, its need, and the words. */
-const props = defineProps<{ scene: BuyScene; open: string | null }>()
-const emit = defineEmits<{ row: [key: string]; at: [key: string | null] }>()
+const props = defineProps<{
+  scene: BuyScene
+  open: string | null
+  /** Of a crate on its way to another day: what that would do. */
+  said: string
+}>()
+const emit = defineEmits<{
+  row: [key: string]
+  at: [key: string | null]
+  drag: [key: string, day: number]
+  drop: []
+  cancel: []
+  due: [key: string]
+}>()
 provideChartIds()
 const chartTop = computed(() => ({
   ...props.scene,
@@ -17,21 +29,7 @@ const chartTop = computed(() => ({
   ground: 0,
 }))
 const colour = { red: 'var(--redlead)', green: 'var(--verdigris)', ink: 'var(--ink)' } as const
-const spoken = (row: DrawnRow) => `${row.name.join(' ')}: ${row.full.strong}${row.full.rest}`
 const flagRow = 24
-const keys = computed(() => props.scene.rows.map((row) => row.key))
-const current = computed(() =>
-  props.open !== null && keys.value.includes(props.open) ? props.open : keys.value[0],
-)
-function keyed(event: KeyboardEvent) {
-  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-  if (step === 0 || event.ctrlKey || event.metaKey || event.altKey) return
-  event.preventDefault()
-  event.stopPropagation()
-  const list = [...(event.currentTarget as Element).querySelectorAll<SVGElement>('.hit')]
-  const at = list.indexOf(event.target as SVGElement)
-  list[at + step]?.focus()
-}
 </script>
 
 <template>
@@ -161,29 +159,17 @@ function keyed(event: KeyboardEvent) {
       <BuyMoney :scene="scene" />
       <ChartTop :scene="chartTop" />
     </g>
-    <g @keydown="keyed">
-      <rect
-        v-for="row in scene.rows"
-        :key="row.key"
-        class="hit"
-        x="2"
-        :y="row.y + 1"
-        :width="scene.width - 6"
-        :height="rowHigh - 2"
-        fill="transparent"
-        role="button"
-        :tabindex="row.key === current ? 0 : -1"
-        :aria-label="spoken(row)"
-        :aria-pressed="open === row.key"
-        @focus="emit('at', row.key)"
-        @blur="emit('at', null)"
-        @click="emit('row', row.key)"
-        @keydown.enter.prevent="emit('row', row.key)"
-        @keydown.space.prevent="emit('row', row.key)"
-      >
-        <title>{{ spoken(row) }}</title>
-      </rect>
-    </g>
+    <BuyHits
+      :scene="scene"
+      :open="open"
+      :said="said"
+      @row="emit('row', $event)"
+      @at="emit('at', $event)"
+      @drag="(key, day) => emit('drag', key, day)"
+      @drop="emit('drop')"
+      @cancel="emit('cancel')"
+      @due="emit('due', $event)"
+    />
   </svg>
 </template>
 
@@ -192,15 +178,5 @@ function keyed(event: KeyboardEvent) {
   paint-order: stroke;
   stroke: var(--paper);
   stroke-width: 4;
-}
-.hit {
-  cursor: pointer;
-}
-.hit:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: -2px;
-}
-.hit:hover {
-  fill: color-mix(in srgb, var(--brass) 16%, transparent);
 }
 </style>

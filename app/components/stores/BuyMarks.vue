@@ -27,6 +27,14 @@ const droop = (x0: number, x1: number, y: number) =>
         :stroke="one.kind === 'early' ? 'var(--ink2)' : 'var(--redlead)'"
       />
       <path v-else-if="one.kind === 'open'" :d="window(one, middle)" fill="var(--verdigris)" />
+      <path
+        v-else-if="one.kind === 'look'"
+        :d="`M${one.x0} ${middle - 10}H${one.x1}v6`"
+        fill="none"
+        stroke="var(--brass)"
+        stroke-width="2.4"
+        stroke-dasharray="6 3"
+      />
       <line
         v-else-if="one.kind === 'lead'"
         :x1="one.x0"

@@ -23,6 +23,8 @@ const emit = defineEmits<{
   order: [row: BuyRow]
   part: [id: string]
   came: [lineId: string]
+  /** Another day for it; none given: it is asked. */
+  due: [key: string, day?: string]
 }>()
 const store = useRefitStore()
 const { sayDay, sayDate } = useDates()
@@ -128,6 +130,7 @@ const order = computed(() =>
         new one bought then has less than its spare days.
       </template>
     </p>
+    <BuyHurry :row="row" :today="today" @due="(key, day) => emit('due', key, day)" />
     <PartWays
       v-if="row.kind === 'buy' && row.wants[0] && row.wants.length === 1"
       :want="row.wants[0]"
@@ -144,6 +147,9 @@ const order = computed(() =>
         @click="emit('came', line.line.id)"
       >
         It came
+      </button>
+      <button v-if="row.kind === 'onItsWay'" class="btn" @click="emit('due', row.key)">
+        Another day
       </button>
     </div>
   </section>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ChangeItem } from '#core/model/changes'
-import { patchOf } from '#core/model/removal'
 import { bagsToBuy, partOfBag } from '#core/stores/alsoToBuy'
 import type { BagToBuy } from '#core/stores/alsoToBuy'
 import { changedSince } from '#core/stores/frozen'
+import { boughtFor } from '#core/stores/hurry'
 import { notLasting, sayNotLasting } from '#core/stores/keeps'
 import { presses, pressesCall } from '#core/stores/headline'
 import type { TradeFacts } from '#core/stores/trades'
@@ -36,14 +35,9 @@ const pressing = computed(() => props.rows.filter((row) => presses(row, props.fa
 const shown = computed(() => pressing.value.slice(0, most))
 const calls = computed(() => props.trades.filter((one) => pressesCall(one, props.facts.today)))
 
+const badlyDays = (row: BuyRow) => Math.max(...row.wants.map((one) => one.lead.lateDays))
 /** Bought today and going badly: the parts come on the day they come then. */
-const goesBadly = (row: BuyRow): ChangeItem[] =>
-  row.wants.map(({ part, lead }) =>
-    patchOf('part', part, {
-      state: 'ordered',
-      arrivesOn: dateOf(props.facts.today + lead.lateDays),
-    }),
-  )
+const goesBadly = (row: BuyRow) => boughtFor(row, dateOf(props.facts.today + badlyDays(row)))
 const atRisk = computed(() =>
   shown.value.filter(
     (row) => row.kind === 'buy' && (row.window.state === 'late' || row.window.state === 'buyToday'),
@@ -55,7 +49,6 @@ const badly = useLacks(
 /** The job whose dimensions it rests on as a guess; null: it rests on none. */
 const guessedIn = (row: BuyRow): string | null =>
   row.wants.find((one) => one.guessed.length > 0)?.job?.id ?? null
-const badlyDays = (row: BuyRow) => Math.max(...row.wants.map((one) => one.lead.lateDays))
 function sayBadly(row: BuyRow): string {
   const said = badly.value.get(row.key)
   if (said === undefined) return ''
@@ -83,6 +76,7 @@ const legend = [
   ['crate', 'ordered, comes'],
   ['slip', 'if it goes badly'],
   ['washer', 'bought early'],
+  ['look', 'looked for used'],
 ] as const
 const sample = (kind: (typeof legend)[number][0]) => {
   if (kind === 'open') return [{ kind, x0: 2, x1: 36, taper: 16 } as const]

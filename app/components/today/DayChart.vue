@@ -4,7 +4,9 @@ import { computed, ref } from 'vue'
 import { curesAt } from '#core/today/curing'
 import type { Curing } from '#core/today/curing'
 import type { Board } from '#core/today/boards'
+import type { Arrow } from '#core/today/alongStrands'
 import type { DayLine } from '#core/today/dayLine'
+import type { PutBefore } from '#core/today/dayOrder'
 import { clockTimeOf } from '#core/time/say'
 import { formatTemp } from '#core/units/quantity'
 
@@ -26,6 +28,11 @@ const emit = defineEmits<{
   start: [line: DayLine]
   done: [line: DayLine]
   failed: [line: DayLine]
+  /** By hand: before another step, or after the others. */
+  put: [stepId: string, where: PutBefore]
+  shift: [stepId: string, way: 'earlier' | 'later']
+  give: [stepId: string, personId: string]
+  move: [line: DayLine]
 }>()
 const store = useRefitStore()
 const time = useTimeStore()
@@ -43,6 +50,7 @@ useDayKeys(holder, placed, {
   start: (line) => emit('start', line),
   done: (line) => emit('done', line),
   failed: (line) => emit('failed', line),
+  shift: shiftLine,
 })
 const boardsWide = computed(() => (narrow.value ? 0 : props.boards.length * 42))
 /** Hours and air, the boards, then the main strand. */
@@ -50,6 +58,38 @@ const hourWide = computed(() => (narrow.value ? 46 : 92))
 const ropeX = computed(() => hourWide.value + boardsWide.value + (narrow.value ? 22 : 30))
 const textLeft = computed(() => ropeX.value + (narrow.value ? 20 : 34))
 const columnWide = computed(() => Math.max(90, (width.value - textLeft.value) / columns.value))
+/** The column at a place across; the last one is nobody's own where several share it. */
+function columnAt(x: number) {
+  const column = Math.max(
+    0,
+    Math.min(columns.value - 1, Math.floor((x - textLeft.value) / columnWide.value)),
+  )
+  const isShared = column === columns.value - 1 && props.people.length > columns.value
+  return { column, personId: isShared ? null : (props.people[column] ?? null) }
+}
+const { take, move, letGo, giveUp, moving, target } = useLineDrag({
+  holder,
+  placed,
+  lines: computed(() => (props.isToday ? props.lines : [])),
+  columnAt,
+  put: (stepId, where) => emit('put', stepId, where),
+  give: (stepId, personId) => emit('give', stepId, personId),
+  longPress: (line) => props.isToday && emit('move', line),
+})
+const ghostLeft = computed(() => {
+  const now = moving.value
+  return textLeft.value + (!now || now.one.joint ? 0 : columnAt(now.x).column * columnWide.value)
+})
+/** By keys: up and down are earlier and later, left and right whose strand it is. */
+function shiftLine(line: DayLine, way: Arrow) {
+  const { step } = line
+  if (!props.isToday || step?.state !== 'open') return
+  if (way === 'up' || way === 'down')
+    return emit('shift', step.id, way === 'up' ? 'earlier' : 'later')
+  const [own, ...others] = line.personIds
+  const to = props.people[props.people.indexOf(own ?? '') + (way === 'left' ? -1 : 1)]
+  if (own !== undefined && others.length === 0 && to !== undefined) emit('give', step.id, to)
+}
 const columnX = (column: number) =>
   column === 0 ? ropeX.value : textLeft.value + column * columnWide.value
 const drawn = computed(() =>
@@ -155,7 +195,15 @@ const bound = (at: number) =>
       >
         <span class="sr-only">It is </span>{{ clockTimeOf(time.now, store.zone) }}
       </div>
-      <ol aria-label="The day">
+      <ol
+        aria-label="The day"
+        @pointerdown="take"
+        @pointermove="move"
+        @pointerup="letGo"
+        @pointercancel="giveUp"
+        @keydown.esc="giveUp"
+        @dragstart.prevent
+      >
         <DayLineRow
           v-for="one in placed"
           :key="one.key"
@@ -177,6 +225,14 @@ const bound = (at: number) =>
           @done="emit('done', one.line)"
         />
       </ol>
+      <LineGhost
+        v-if="moving"
+        :title="moving.one.line.step?.title ?? ''"
+        :y="moving.y"
+        :left="ghostLeft"
+        :width="Math.min(width - ghostLeft, Math.max(columnWide - 22, 440))"
+        :target="target"
+      />
     </div>
   </div>
 </template>

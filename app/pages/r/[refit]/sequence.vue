@@ -328,18 +328,7 @@ function openStep(stepId: string) {
       @choose="proposals.propose($event)"
     />
     <ProposalDialog :of="proposals" @close="proposals.leave" @take="takeProposal" />
-    <ProposalDialog :of="pins" take="Pin it" @close="pins.close" @take="pins.accept">
-      <div class="mt-3 flex flex-wrap items-end gap-3">
-        <UiDate v-model="pins.on.value" label="It begins on" class="w-56" />
-        <button
-          v-if="pins.step.value?.pinnedOn"
-          class="btn"
-          @click="pins.release(pins.step.value.id)"
-        >
-          Release it
-        </button>
-      </div>
-    </ProposalDialog>
+    <PinDialog :pins="pins" />
     <SideBySide
       :open="afresh.open.value"
       title="Planned afresh"

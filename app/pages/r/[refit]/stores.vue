@@ -70,6 +70,7 @@ const partId = ref<string | null>(null)
 const isNewPart = ref(false)
 const part = computed(() => store.rows.part.find((one) => one.id === partId.value) ?? null)
 const proposals = useProposal()
+const newDay = useNewDay(board)
 const headline = computed(() => {
   if (view.value === 'kits')
     return kitHeadline(kitDays(facts.value, 4), (day) => sayDay(dateOf(day)))
@@ -114,6 +115,10 @@ useKeyScope({
     const line = inHand.value?.wants.find((one) => one.line)?.line
     if (view.value !== 'buy' || inHand.value?.kind !== 'onItsWay' || !line) return false
     cameLine.value = line.line.id
+  },
+  storesDue: () => {
+    if (view.value !== 'buy' || inHand.value?.kind !== 'onItsWay') return false
+    newDay.open(inHand.value.key)
   },
   storesMend: () => {
     const mend = view.value === 'buy' && inHand.value && measureEarlier(facts.value, inHand.value)
@@ -169,8 +174,13 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
             v-if="scene"
             :scene="scene"
             :open="openKey"
+            :said="newDay.said.value"
             @row="openAny"
             @at="atKey = $event"
+            @drag="newDay.drag"
+            @drop="newDay.drop"
+            @cancel="newDay.cancelDrag"
+            @due="newDay.open($event)"
           />
           <BuyList
             v-else
@@ -197,6 +207,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
             @order="ordering = [$event]"
             @part="partId = $event"
             @came="cameLine = $event"
+            @due="newDay.open"
           />
           <BuySide
             v-else
@@ -227,6 +238,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
           @order="ordering = [$event]"
           @part="partId = $event"
           @came="cameLine = $event"
+          @due="newDay.open"
         />
       </UiDialog>
     </template>
@@ -269,6 +281,14 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
     />
     <CameDialog :line="line" :first-needed="firstNeeded" @close="cameLine = null" />
     <PartDialog :open="isNewPart || part !== null" :part="part" @close="closePart" />
+    <ProposalDialog
+      :of="newDay"
+      take="It comes that day"
+      @close="newDay.close"
+      @take="newDay.accept"
+    >
+      <UiDate v-model="newDay.on.value" label="It comes on" class="mt-3 w-56" />
+    </ProposalDialog>
     <ProposalDialog :of="proposals" @close="proposals.leave" @take="proposals.accept" />
   </div>
 </template>

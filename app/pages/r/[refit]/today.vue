@@ -31,7 +31,7 @@ const on = computed(() =>
     : store.derived.today,
 )
 const isToday = computed(() => on.value === store.derived.today)
-const { frame, dayPlan, people, sheet, set, comes, reset } = useDay(on)
+const { frame, dayPlan, people, sheet, itemFor, set, comes, reset } = useDay(on)
 const plan = computed(() => store.accepted)
 const holding = computed(() => {
   const launch = store.derived.launch
@@ -53,6 +53,13 @@ const next = computed<DayLine | null>(
     work.value[0] ??
     null,
 )
+const order = useDayOrder(
+  lines,
+  computed(() => (isToday.value ? (dayPlan.value?.stepOrder ?? []) : [])),
+  itemFor,
+)
+const { isByHand, proposals } = order
+const movingLine = ref<DayLine | null>(null)
 const keyOf = (line: DayLine | null) =>
   line ? `${line.kind} ${line.step?.id ?? ''} ${line.from}` : ''
 const dayFrom = computed(() => Math.min(...lines.value.map((line) => line.from)))
@@ -231,6 +238,12 @@ const goTo = (date: string) =>
     <div v-else class="mt-2 xl:grid xl:grid-cols-[1fr_23rem] xl:gap-5">
       <div class="min-w-0">
         <p v-if="planner.busy" class="text-ink2" role="status">Planning the day…</p>
+        <p v-else-if="isByHand" class="no-print text-ink2">
+          In an order by hand.
+          <button class="underline max-sm:min-h-11" @click="order.asPlanned">
+            The plan’s order instead
+          </button>
+        </p>
         <p v-if="narrow && boards.length > 0" class="leading-tight">
           <template v-for="board in boards" :key="board.title">
             <b class="font-semibold">{{ board.title }}</b>
@@ -251,6 +264,10 @@ const goTo = (date: string) =>
           @start="start"
           @done="finish"
           @failed="failing = $event.step"
+          @put="order.put"
+          @shift="order.shift"
+          @give="order.give"
+          @move="movingLine = $event"
         />
         <div
           v-else-if="!planner.busy && !planner.failed"
@@ -268,6 +285,15 @@ const goTo = (date: string) =>
             </template>
           </p>
         </div>
+        <MoveLineDialog
+          :line="movingLine"
+          :lines="lines"
+          :person-ids="frame.personIds"
+          @put="order.put"
+          @give="order.give"
+          @close="movingLine = null"
+        />
+        <ProposalDialog :of="proposals" @close="proposals.leave" @take="proposals.accept" />
         <DidNotWorkDialog v-if="failing" :open="true" :step="failing" @close="failing = null" />
       </div>
       <div v-if="sheet" class="max-xl:mt-5">
@@ -300,10 +326,17 @@ const goTo = (date: string) =>
       <p v-if="next.against || next.limit" class="leading-tight text-redlead">
         {{ next.against || (next.limit ? capital(next.limit.why) : '') }}
       </p>
-      <div class="mt-2 grid grid-cols-[1fr_1.8fr] gap-2">
+      <div class="mt-2 grid grid-cols-[1fr_1fr_1.8fr] gap-2">
         <NuxtLink class="btn min-h-14!" :to="`/r/${store.refitId}/step/${next.step.id}`"
           >Open</NuxtLink
         >
+        <button
+          class="btn min-h-14!"
+          :disabled="!isToday || next.step.state !== 'open'"
+          @click="movingLine = next"
+        >
+          Move
+        </button>
         <button
           class="btn btn-go min-h-14! text-2xl"
           :aria-label="`${next.step.state === 'doing' ? 'Done' : 'Start'} now: ${next.step.title}`"

@@ -44,6 +44,7 @@ const nextSaid = computed(() => {
     ? `Next step, ${clockTimeOf(from, store.zone)}`
     : `Next step, ${sayDay(date)}`
 })
+const pins = usePin()
 const chosenKey = ref<string | null>(null)
 const chosen = computed(
   () =>
@@ -133,7 +134,12 @@ const lastTime = computed(() => {
           :gate="gate"
           :waiting="waiting"
           :chosen="chosen?.key ?? null"
+          :said="pins.said.value"
           @choose="chosenKey = $event"
+          @drag="pins.drag"
+          @drop="pins.drop"
+          @cancel="pins.cancelDrag"
+          @pin="pins.open($event)"
         />
         <UiAnother
           v-else
@@ -144,6 +150,7 @@ const lastTime = computed(() => {
           keep="Add step"
           :rest="() => ({ jobId: job?.id })"
         />
+        <PinDialog :pins="pins" />
         <div class="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.05fr)]">
           <LayerForm
             v-if="chosen"
