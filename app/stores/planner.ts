@@ -5,6 +5,7 @@ import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 import { supposing } from '#core/model/applyChange'
 import type { ChanceBought, ChanceWith } from '#core/forecast/chances'
 import type { KeepChance } from '#core/forecast/keeps'
+import type { ReadyChance } from '#core/forecast/readyChance'
 import type { ChangeItem } from '#core/model/changes'
 import type { DecideBy } from '#core/choices/decideBy'
 import type { WaysAsked } from '#core/launchWays/ways'
@@ -272,6 +273,11 @@ export const usePlannerStore = defineStore('planner', () => {
     const accepted = toRaw(store.accepted)
     return accepted && quietly(isWanted, (remote) => remote.keeps(accepted, [...stepIds], until))
   }
+  /** When a step could begin as far as what comes before it goes, asked in the quiet; null: not wanted any more, or not known. */
+  async function ready(stepId: string, isWanted: () => boolean): Promise<ReadyChance | null> {
+    const accepted = toRaw(store.accepted)
+    return accepted && quietly(isWanted, (remote) => remote.ready(accepted, stepId))
+  }
   /** Days for which a job can slip in the accepted plan; null: not known. */
   async function slip(gateId: string, jobId: string): Promise<number | null> {
     const accepted = toRaw(store.accepted)
@@ -438,6 +444,7 @@ export const usePlannerStore = defineStore('planner', () => {
     lack,
     drags,
     keeps,
+    ready,
     chances,
     chancesWithEach,
     slip,

@@ -11,6 +11,8 @@ import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
 import { chancesBought, chancesWithEach, comparedRuns } from '#core/forecast/chances'
 import type { ChanceBought, ChanceWith } from '#core/forecast/chances'
+import { readyChance } from '#core/forecast/readyChance'
+import type { ReadyChance } from '#core/forecast/readyChance'
 import { keepChance } from '#core/forecast/keeps'
 import type { KeepChance } from '#core/forecast/keeps'
 import { oddsOf } from '#core/forecast/odds'
@@ -174,6 +176,9 @@ export function makePlanner() {
       until: number,
     ): Promise<KeepChance | null> =>
       turns.answered(keepChance(rows, plan, stepIds, until, comparedRuns), null),
+    /** When a step could begin as far as what comes before it goes. */
+    ready: (plan: StoredPlan, stepId: string): Promise<ReadyChance | null> =>
+      turns.answered(readyChance(rows, plan, stepId, comparedRuns), null),
     /** What runs of a plan come to, whoever made them. */
     odds: (plan: StoredPlan, parts: readonly Runs[]): StoredOdds =>
       oddsOf(rows, plan, joined(parts)),

@@ -225,9 +225,16 @@ describe('a trade’s sheet', () => {
       agreedMinor: 116_000,
       takenMinor: 24_000,
       takenDays: 0.5,
+      openMinor: 0,
       invoicedMinor: 92_000,
       questions: [],
     })
+    // Nobody answered one of them: its word says so, or its proposal alone.
+    const open = [
+      item({ answer: 'open', proposalMinor: 700 }),
+      item({ proposal: 'Pin it', proposalMinor: 70 }),
+    ]
+    expect(tradeSum(null, open, 'EUR').openMinor).toBe(770)
     expect(tradeSum(null, [], 'EUR').agreedMinor).toBeNull()
   })
 

@@ -11,6 +11,8 @@ export interface TradeSum {
   /** Of proposals that were taken. */
   readonly takenMinor: number
   readonly takenDays: number
+  /** Of proposals that nobody answered. */
+  readonly openMinor: number
   readonly invoicedMinor: number
   /** A sentence each: what is to be cleared up. */
   readonly questions: readonly string[]
@@ -28,6 +30,7 @@ export function tradeSum(
     agreedMinor: priceMinor === null ? null : priceMinor + takenMinor,
     takenMinor,
     takenDays: sumOf(taken, (one) => one.proposalDays),
+    openMinor: sumOf(items.filter(isUnanswered), (one) => one.proposalMinor),
     invoicedMinor: sumOf(items, (one) => one.invoiceMinor),
     questions: [
       ...items.flatMap((one) =>

@@ -20,6 +20,8 @@ export interface TradeFacts {
   readonly window: BuyWindow
   /** Local day on which they come, or by which it is back. */
   readonly on: number | null
+  /** Local day on which the plan begins it, whoever comes when. */
+  readonly begins: number
   /** True: the notice is assumed. */
   readonly isAssumed: boolean
   readonly priceMinor: number | null
@@ -85,6 +87,7 @@ export function tradesOf({ rows, plan, clock, today, tripBefore }: StoreFacts): 
           kind: 'send',
           window,
           on: window.neededOn,
+          begins: clock.dayOf(start),
           isAssumed: step.waitHours === 0,
           priceMinor: booking?.priceMinor ?? job.tradePriceMinor,
         },
@@ -105,6 +108,7 @@ export function tradesOf({ rows, plan, clock, today, tripBefore }: StoreFacts): 
           leadDays: notice ?? assumedNoticeDays,
         }),
         on,
+        begins: clock.dayOf(start),
         isAssumed: notice === null,
         priceMinor: booking?.priceMinor ?? job.tradePriceMinor,
       },

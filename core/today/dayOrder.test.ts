@@ -84,5 +84,9 @@ describe('a plan with an order by hand', () => {
   it('has what is not done today after all that is', () => {
     expect(notAsAsked(today('lay', 'drill'), order, ['lay'], 'fill')).toBe('lay')
     expect(notAsAsked(today('fill'), order, ['lay', 'drill'], 'fill')).toBeNull()
+    // At the same time, by somebody else.
+    const beside = ['lay', 'fill'].map((stepId) => ({ stepId, from: 9 }))
+    expect(notAsAsked(beside, order, ['lay'], 'fill')).toBeNull()
+    expect(notAsAsked(beside, order, ['fill'], 'lay')).toBeNull()
   })
 })

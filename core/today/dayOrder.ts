@@ -89,7 +89,8 @@ export function againstWaits(
 
 /**
  * The first step of its people that a plan has on the other side of the moved one than the order asks; null: it came
- * about. `today`: what that plan would do today.
+ * about. Begun at the same time they are done beside each other, and neither waits. `today`: what that plan would do
+ * today.
  */
 export function notAsAsked(
   today: readonly { readonly stepId: string; readonly from: number }[],
@@ -102,7 +103,7 @@ export function notAsAsked(
   const at = order.indexOf(stepId)
   const wrong = others.find((id) => {
     const other = from.get(id) ?? Infinity
-    return order.indexOf(id) < at ? other >= own : other <= own
+    return order.indexOf(id) < at ? other > own : other < own
   })
   return wrong ?? null
 }

@@ -17,6 +17,8 @@ import { movesOn, nightsAround } from './dayStays'
 import type { DayNights } from './dayStays'
 import { offeredWhile } from './offered'
 import type { Offered } from './offered'
+import { otherPlace } from './otherPlace'
+import type { OtherPlace } from './otherPlace'
 import { placeOn } from './placeOn'
 import { weatherSayer } from './sayWeather'
 import type { WeatherSayer } from './sayWeather'
@@ -49,6 +51,8 @@ export interface DaySheet {
   readonly overnight: readonly Curing[]
   /** Small open steps for the same place while something cures. */
   readonly whileItCures: readonly Offered[]
+  /** Short work at the other place while something cures; null: none. */
+  readonly otherPlace: OtherPlace | null
   readonly take: readonly TakeLine[]
   /** Steps to keep for a day with more hands, and why. */
   readonly forHelpers: readonly {
@@ -109,6 +113,7 @@ export function daySheet(
     done: doneOn(rows, frame.placeNeed, start, end),
     overnight: curing.filter((one) => one.until > end),
     whileItCures: offeredWhile(rows, plan, frame, curing, onSheet, waits, clock, start),
+    otherPlace: otherPlace(rows, plan, frame, curing, onSheet, waits, clock),
     take: takeWith(rows, work, frame),
     forHelpers: keptForHelpers(rows, frame, onSheet),
     placeNeed: frame.placeNeed,

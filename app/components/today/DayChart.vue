@@ -7,6 +7,8 @@ import type { Board } from '#core/today/boards'
 import type { Arrow } from '#core/today/alongStrands'
 import type { DayLine } from '#core/today/dayLine'
 import type { PutBefore } from '#core/today/dayOrder'
+import { sayOtherPlace } from '#core/today/otherPlace'
+import type { OtherPlace } from '#core/today/otherPlace'
 import { clockTimeOf } from '#core/time/say'
 import { formatTemp } from '#core/units/quantity'
 
@@ -23,6 +25,8 @@ const props = defineProps<{
   airAt: (at: number) => number | null
   isToday: boolean
   curing: readonly Curing[]
+  /** Where else something short could be done while it cures. */
+  elsewhere: OtherPlace | null
 }>()
 const emit = defineEmits<{
   start: [line: DayLine]
@@ -185,6 +189,11 @@ const bound = (at: number) =>
         <span class="cond bg-paper px-1 text-lg leading-none"
           >{{ curesAt(curing, pause.from) ? 'Free while it cures' : 'Free' }} until
           {{ clockTimeOf(pause.to, store.zone) }}</span
+        >
+        <span
+          v-if="elsewhere && curesAt(curing, pause.from)"
+          class="ml-3 truncate bg-paper px-1 text-[0.9375rem] leading-none text-ink2 max-sm:hidden"
+          >{{ sayOtherPlace(elsewhere, pause.from, pause.to) }}</span
         >
       </div>
       <DayRope :strands="drawn" :width="width" :height="scale.height" :done-to="nowY ?? 0" />

@@ -95,9 +95,13 @@ function closePart() {
   isNewPart.value = false
   partId.value = null
 }
-/** A trade's row leads to its step; any other opens beside the drawing. */
+const openTrade = computed(
+  () =>
+    [...board.value.trades, ...board.value.sent].find(
+      (one) => openKey.value === `trade ${one.step.id}`,
+    ) ?? null,
+)
 function openAny(key: string) {
-  if (key.startsWith('trade ')) return void navigateTo(`/r/${store.refitId}/step/${key.slice(6)}`)
   openKey.value = openKey.value === key ? null : key
 }
 /** The row that keys are about: the one in focus, else the one that is open. */
@@ -186,6 +190,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
             v-else
             class="px-3"
             :rows="board.rows"
+            :trades="[...board.trades, ...board.sent]"
             :today="facts.today"
             :year="year"
             :currency="currency"
@@ -208,6 +213,14 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
             @part="partId = $event"
             @came="cameLine = $event"
             @due="newDay.open"
+          />
+          <TradePanel
+            v-else-if="openTrade && !narrow"
+            :trade="openTrade"
+            :today="facts.today"
+            :year="year"
+            :currency="currency"
+            @close="openKey = null"
           />
           <BuySide
             v-else
@@ -239,6 +252,20 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
           @part="partId = $event"
           @came="cameLine = $event"
           @due="newDay.open"
+        />
+      </UiDialog>
+      <UiDialog
+        :open="narrow && openTrade !== null"
+        :title="openTrade?.step.title ?? ''"
+        @close="openKey = null"
+      >
+        <TradePanel
+          v-if="openTrade"
+          titled
+          :trade="openTrade"
+          :today="facts.today"
+          :year="year"
+          :currency="currency"
         />
       </UiDialog>
     </template>

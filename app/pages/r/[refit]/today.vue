@@ -261,6 +261,7 @@ const goTo = (date: string) =>
           :air-at="airAt"
           :is-today="isToday"
           :curing="sheet?.overnight ?? []"
+          :elsewhere="sheet?.otherPlace ?? null"
           @start="start"
           @done="finish"
           @failed="failing = $event.step"
