@@ -623,6 +623,31 @@ describe('order rules', () => {
   })
 })
 
+describe('a blind cut at the end of a long day', () => {
+  it('counts hours that were put right once, and those of that day and person', () => {
+    const found = (hours: readonly object[]) => {
+      const rows = boat()
+      hullJob(rows, 'valve')
+      step(rows, 'valve', 'bore', { operation: 'drill', access: 'blind' })
+      hours.forEach((one, at) =>
+        add(rows, 'hoursEntry', `h${at}`, {
+          personId: rows.person[0]?.id as string,
+          on: '2027-05-08',
+          kind: 'work',
+          ...one,
+        }),
+      )
+      const plan = planOf({ bore: [may(8, 16), may(8, 17)] })
+      return outOfOrder(rows, plan, clock, now).filter((one) => one.rule === 20).length
+    }
+    expect(found([{ hours: 8.5 }])).toBe(1)
+    // Five written down, then put right to three and a half: not eight and a half.
+    expect(found([{ hours: 5 }, { hours: 3.5, correctsId: 'h0' }])).toBe(0)
+    expect(found([{ hours: 9, on: '2027-05-07' }])).toBe(0)
+    expect(found([{ hours: 8 }])).toBe(0)
+  })
+})
+
 describe('hot work near fuel', () => {
   /** A tang welded in the saloon, a fuel pipe in the same zone, and a check that there is no gas. */
   function near(checkAt: Times['check'], weldAt: Times['weld'], pipe: object) {

@@ -137,6 +137,10 @@ describe('the scale', () => {
     // 650 px for 20 days.
     expect(scale.xOf(at(17) + 10 * day)).toBeCloseTo(250 + 325)
     expect(scale.xOf(at(1))).toBe(250)
+    // Back from a place: past the last to be seen it goes on, before today it does not.
+    expect(scale.atX(250 + 325)).toBeCloseTo(at(17) + 10 * day)
+    expect(scale.atX(250 + 715)).toBeCloseTo(at(17) + 22 * day)
+    expect(scale.atX(100)).toBe(at(17))
     expect(scale.mondays.map((one) => one.at)).toEqual(mondays)
   })
   it('reaches to the gate, but not to one that would press the layers together', () => {

@@ -11,7 +11,7 @@ interface StairMark {
 export interface StairScale {
   /** Across, px, of an instant from now on; before now it is that of today. */
   readonly xOf: (at: number) => number
-  /** The instant at a place, UTC ms; not before now, nor after the last to be seen. */
+  /** The instant at a place, UTC ms; not before now. Past the last to be seen it goes on as wide. */
   readonly atX: (x: number) => number
   /** Across of what was done, by its place among it. */
   readonly doneX: (place: number) => number
@@ -51,8 +51,7 @@ export function stairScale(
   const span = Math.max(until - now, 7 * dayMs)
   const usable = widthPx * (1 - rightShare) - todayX
   const xOf = (at: number) => todayX + (Math.max(0, Math.min(at - now, span)) / span) * usable
-  const atX = (x: number) =>
-    now + Math.max(0, Math.min((x - todayX) / Math.max(1, usable), 1)) * span
+  const atX = (x: number) => now + Math.max(0, (x - todayX) / Math.max(1, usable)) * span
   const marks: StairMark[] = []
   for (const at of mondays) {
     const x = xOf(at)

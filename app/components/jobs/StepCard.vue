@@ -10,6 +10,7 @@ import { hullReader } from '#core/plan/hullNeed'
 import type { How } from '#core/how/how'
 import { howStepInches } from '#core/how/inches'
 import { howHours, howWait } from '#core/how/work'
+import { liveHours } from '#core/plan/liveHours'
 import { plannedHours } from '#core/plan/planned'
 import { formatHours, formatWait } from '#core/units/hours'
 
@@ -44,7 +45,7 @@ const hulls = computed(() => {
   )
 })
 const logged = computed(() =>
-  store.rows.hoursEntry
+  liveHours(store.rows)
     .filter((one) => one.stepId === props.step.id)
     .reduce((sum, one) => sum + one.hours, 0),
 )

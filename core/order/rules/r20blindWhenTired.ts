@@ -1,3 +1,4 @@
+import { liveHours } from '../../plan/liveHours'
 import { hourMs } from '../../time/civil'
 import { does, named } from '../facts'
 import { found } from '../rule'
@@ -20,7 +21,7 @@ export const blindWhenTired: OrderRule = {
           .flatMap((one) => facts.placements.get(one.step.id)?.segments ?? [])
           .filter(([from]) => facts.clock.dayOf(from) === day && from < cut.from)
           .reduce((sum, [from, to]) => sum + Math.min(to, cut.from) - from, 0)
-        const logged = facts.rows.hoursEntry
+        const logged = liveHours(facts.rows)
           .filter((one) => one.personId === personId && one.on === facts.clock.dateOf(cut.from))
           .reduce((sum, one) => sum + one.hours, 0)
         return planned / hourMs + logged > longDayHours

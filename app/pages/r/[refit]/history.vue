@@ -31,6 +31,8 @@ const wrong = ref('')
 watch(
   () => store.seq,
   async () => {
+    // The refit is being left.
+    if (store.refitId === '') return
     try {
       const found = await api<HistoryLine[]>(`/api/refits/${store.refitId}/history`)
       lines.value = found.map((line) => ({ ...line, id: line.seq }))
