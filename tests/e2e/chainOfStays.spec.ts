@@ -57,6 +57,15 @@ test('the day by keys: along the strand, begun, hours, done, taken back, left', 
   await expect(day.locator('a:focus')).toHaveCount(1)
   await page.keyboard.press('ArrowUp')
   await hasFocus(day.getByRole('link', { name: first, exact: true }))
+  // By hand: it comes after the next one, and back by undo.
+  const order = () => links.allInnerTexts().then((all) => all.slice(0, 2))
+  const asPlanned = await order()
+  await day.getByRole('link', { name: first, exact: true }).press('Alt+ArrowDown')
+  await expect.poll(order).toEqual([...asPlanned].reverse())
+  await expect(page.getByText('In an order by hand.')).toBeVisible()
+  await page.keyboard.press('z')
+  await expect.poll(order).toEqual(asPlanned)
+  await expect(page.getByText('In an order by hand.')).toBeHidden()
   // On its button the space bar presses the button, and ticks nothing.
   await page.getByRole('button', { name: `Start: ${first}` }).press(' ')
   await expect(page.getByRole('button', { name: `Done: ${first}` })).toBeVisible()

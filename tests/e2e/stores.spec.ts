@@ -55,6 +55,20 @@ test('a part is ordered, its day moves the plan, and when it is here the plan is
   await expect(rowOf(page, /^Transducer.*due 22 May/)).toBeVisible()
   await expect.poll(() => launch(page)).not.toBe('5 Jun')
 
+  // Its crate, dragged: what another day does is said while it hangs, and shown before anything is written.
+  const crate = await page.locator('.crate', { hasText: /^Transducer/ }).boundingBox()
+  if (!crate) throw new Error('The crate is not drawn.')
+  const [x, y] = [crate.x + crate.width / 2, crate.y + crate.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + 60, y, { steps: 4 })
+  await expect(page.getByText(/^\w{3} \d+ \w{3}: (no gate is later|.* later)$/)).toBeVisible()
+  await page.mouse.up()
+  const moved = page.getByRole('dialog', { name: /^“Transducer.*” is due on/ })
+  await expect(moved.getByRole('button', { name: 'It comes that day' })).toBeEnabled()
+  await moved.getByRole('button', { name: 'Leave it' }).click()
+  await expect(rowOf(page, /^Transducer.*due 22 May/)).toBeVisible()
+
   await rowOf(page, /^Transducer/).click()
   await expect(panel.getByRole('button', { name: 'It came' })).toBeVisible()
   await page.keyboard.press('a')
