@@ -74,6 +74,11 @@ export function useDayOrder(
         : link.why
     return `Left as it was: ${name(stepId)} cannot be earlier today. ${why}`
   }
+  /** True where a step stood before another one so far. */
+  function movedLater(stepId: string, otherId: string): boolean {
+    const from = (id: string) => lines.value.find(({ step }) => step?.id === id)?.from ?? 0
+    return from(stepId) < from(otherId)
+  }
   /** Puts a step before another one of the day, or after them all. */
   async function put(stepId: string, where: PutBefore): Promise<void> {
     const others = besides(lines.value, stepId)
@@ -84,10 +89,11 @@ export function useDayOrder(
       return toasts.say(
         `${name(held.stepId)} waits for ${name(held.waitsForId)}: it cannot come before it.`,
       )
+    const before = [...order].slice(0, order.indexOf(stepId)).findLast((id) => others.includes(id))
     const label =
-      where.beforeId === null
-        ? `${name(stepId)} after the others`
-        : `${name(stepId)} before ${name(where.beforeId)}`
+      before !== undefined && movedLater(stepId, before)
+        ? `${name(stepId)} after ${name(before)}`
+        : `${name(stepId)} before ${name(where.beforeId ?? '')}`
     await ask({
       label,
       does: 'The work of today is done in this order, as far as hours, weather and people let it.',

@@ -19,7 +19,7 @@ import type { BuyMark, DayPlaces } from './buyMarks'
 import { outlays } from './cash'
 import { moneyOf } from './buyMoney'
 import type { MoneyMonth, MoneyPile } from './buyMoney'
-import { sayAmount, sayRow, sayTrade } from './sayBuy'
+import { sayRow, sayThing, sayTrade } from './sayBuy'
 import type { SaidRow } from './sayBuy'
 import type { StoreFacts } from './storeFacts'
 
@@ -202,9 +202,7 @@ export function buyScene(
     return { ...own, ...placed(said, marks, at) }
   }
   const rows = folded.shown.map((row): DrawnRow => {
-    const amount = sayAmount(row.pool)
-    const name = amount === '' ? row.pool.name : `${row.pool.name}, ${amount}`
-    const one = drawn(row.key, name, sayRow(row, today, year, ask.currency), (end) =>
+    const one = drawn(row.key, sayThing(row.pool), sayRow(row, today, year, ask.currency), (end) =>
       rowMarks(row, today, end, at),
     )
     return row.kind === 'onItsWay' ? { ...one, crateX: crateOf(one.marks) } : one

@@ -27,6 +27,12 @@ export function sayAmount({ toBuy, unit, packs, packSize }: Pooled): string {
   return `${figure(toBuy)} ${unitFor(toBuy, unit)}`
 }
 
+/** "Butyl tape, 5 rolls of 10 m": what, and how much of it. */
+export function sayThing(pool: Pooled): string {
+  const amount = sayAmount(pool)
+  return amount === '' ? pool.name : `${pool.name}, ${amount}`
+}
+
 const on = (day: number, year: string): string => sayDate(dateOf(day), year)
 const inDays = (days: number): string => (days === 0 ? 'today' : `${days} d`)
 

@@ -136,7 +136,7 @@ it('is shown first where a gate is later for it', async () => {
   expect(order()).toEqual(['Alpha', 'Bravo'])
   alt('Alpha', 'ArrowDown')
   await vi.waitFor(() => expect(words()).toMatch(/Trial.{0,40}1 day later/))
-  expect(words()).toContain('“Alpha” after the others')
+  expect(words()).toContain('“Alpha” after “Bravo”')
   expect(server.changes).toEqual([])
   await press('Leave it')
   expect(server.changes).toEqual([])

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BuyRow } from '#core/stores/board'
-import { sayTrade } from '#core/stores/sayBuy'
+import { pressesCall } from '#core/stores/headline'
+import { sayRow, sayThing, sayTrade } from '#core/stores/sayBuy'
 import type { TradeFacts } from '#core/stores/trades'
 
-/** What to buy as a list, for a phone: what presses first first, a row as high as a thumb. */
+/** What to buy, call and send as a list, for a phone: what presses first first, a row as high as a thumb. */
 const props = defineProps<{
   rows: readonly BuyRow[]
   /** Who is called, and what is sent out. */
@@ -13,30 +14,32 @@ const props = defineProps<{
   year: string
   currency: string
 }>()
-const tones = { red: 'text-redlead', green: 'text-verdigris', ink: '' } as const
-const called = computed(() =>
-  props.trades.map((one) => ({ one, said: sayTrade(one, props.today, props.year) })),
-)
 defineEmits<{ open: [key: string] }>()
+const lines = computed(() => {
+  const called = props.trades.map((one) => ({
+    key: `trade ${one.step.id}`,
+    name: one.step.title,
+    said: sayTrade(one, props.today, props.year),
+    presses: pressesCall(one, props.today),
+  }))
+  const bought = props.rows.map((row) => ({
+    key: row.key,
+    name: sayThing(row.pool),
+    said: sayRow(row, props.today, props.year, props.currency),
+  }))
+  return [
+    ...called.filter((one) => one.presses),
+    ...bought,
+    ...called.filter((one) => !one.presses),
+  ]
+})
 </script>
 
 <template>
   <ul>
-    <li v-for="row in rows" :key="row.key" class="border-b border-rule2">
-      <button class="block min-h-12 w-full py-1.5 text-left" @click="$emit('open', row.key)">
-        <BuyWords :row="row" :today="today" :year="year" :currency="currency" />
-      </button>
-    </li>
-    <li v-for="{ one, said } in called" :key="one.step.id" class="border-b border-rule2">
-      <button
-        class="block min-h-12 w-full py-1.5 text-left"
-        @click="$emit('open', `trade ${one.step.id}`)"
-      >
-        <span class="cond block text-lg leading-tight">{{ one.step.title }}</span>
-        <span class="block leading-snug"
-          ><span class="cond" :class="tones[said.tone]">{{ said.strong }}</span
-          >{{ said.rest }}</span
-        >
+    <li v-for="one in lines" :key="one.key" class="border-b border-rule2">
+      <button class="block min-h-12 w-full py-1.5 text-left" @click="$emit('open', one.key)">
+        <BuyWords :name="one.name" :said="one.said" />
       </button>
     </li>
   </ul>

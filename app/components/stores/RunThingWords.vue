@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RunThing } from '#core/stores/run'
+import { sayRow, sayThing } from '#core/stores/sayBuy'
 
 /** What a thing of the run is, and what it is for. */
 defineProps<{ thing: RunThing; today: number; year: string; currency: string }>()
@@ -9,10 +10,8 @@ const figure = (amount: number) => String(Math.round(amount * 1000) / 1000)
 <template>
   <BuyWords
     v-if="thing.kind === 'row'"
-    :row="thing.row"
-    :today="today"
-    :year="year"
-    :currency="currency"
+    :name="sayThing(thing.row.pool)"
+    :said="sayRow(thing.row, today, year, currency)"
   />
   <span v-else class="block min-w-0">
     <span class="cond block leading-tight">

@@ -11,6 +11,7 @@ import type { LineState } from '#core/stores/lineState'
 import type { RunThing } from '#core/stores/run'
 import { runDays } from '#core/stores/run'
 import type { StoreFacts } from '#core/stores/storeFacts'
+import { sayRow, sayThing } from '#core/stores/sayBuy'
 import { dateOf } from '#core/time/civil'
 import { clockTimeOf } from '#core/time/say'
 import { sayRunPlan } from '#core/today/runToday'
@@ -206,7 +207,10 @@ const dayWords = computed(() => (isToday.value ? 'today' : sayDay(on.value)))
               :key="row.key"
               class="flex items-center justify-between gap-2 border-b border-rule2 py-1"
             >
-              <BuyWords :row="row" :today="facts.today" :year="year" :currency="currency" />
+              <BuyWords
+                :name="sayThing(row.pool)"
+                :said="sayRow(row, facts.today, year, currency)"
+              />
               <button class="btn btn-small shrink-0" @click="emit('order', row)">
                 Order<span class="sr-only">{{ ` ${row.pool.name}` }}</span>
               </button>

@@ -128,7 +128,11 @@ const peopleOfDay = computed(() => {
     .filter((id) => used.has(id) || frame.value.personIds.includes(id))
 })
 const { height } = useWindowSize()
-const room = computed(() => (narrow.value ? 0 : Math.max(420, height.value - 262)))
+/** A line of words above the day takes so much of it. */
+const wordsPx = 24
+const room = computed(() =>
+  narrow.value ? 0 : Math.max(420, height.value - 262 - (isByHand.value ? wordsPx : 0)),
+)
 
 async function start(line: DayLine) {
   if (!line.step) return
