@@ -2,6 +2,7 @@ import { computed, ref } from 'vue'
 import { mergeJobs } from '#core/breakdown/mergeJobs'
 import type { Job } from '#core/model/entities'
 import { patchOf } from '#core/model/removal'
+import { figured } from '#core/units/counted'
 
 /** Several jobs chosen and changed at once, as one change. */
 export function useBulk(shown: () => readonly Job[]) {
@@ -31,7 +32,7 @@ export function useBulk(shown: () => readonly Job[]) {
       toasts.say('None of these jobs has an open step: nothing was changed.', true)
       return
     }
-    const done = await store.attempt(`Change ${list.length} jobs`, [
+    const done = await store.attempt(`Change ${figured(list.length, 'job')}`, [
       ...(Object.keys(fields).length > 0 ? list.map((job) => patchOf('job', job, fields)) : []),
       ...steps.map((step) => patchOf('step', step, ofSteps)),
     ])

@@ -1,6 +1,7 @@
 /** What a map of a panel says, in sentences that hold as they stand. */
 import type { Panel } from '../model/entities'
 import type { PanelFigures } from './panelCase'
+import { figured } from '../units/counted'
 
 /** Two places behind the point: a hand is 0.01 m². */
 export const sayArea = (m2: number): string => `${m2.toFixed(2)} m²`
@@ -82,7 +83,7 @@ export function dryingSentence(drying: PanelFigures['drying'], sayDate: Dates): 
         drying.to === null
           ? `from ${sayDate(drying.from)}, no latest day can be said`
           : `${sayDate(drying.from)} to ${sayDate(drying.to)}, four chances in five`
-      return `Likely dry on ${sayDate(drying.on)}; ${range}. What is over the reference halves every ${Math.round(drying.halfDays)} days.`
+      return `Likely dry on ${sayDate(drying.on)}; ${range}. What is over the reference halves every ${figured(Math.round(drying.halfDays), 'day')}.`
     }
   }
 }

@@ -6,6 +6,7 @@ import type { Placement, StoredPlan } from '../model/stored'
 import { plannedHours } from '../plan/planned'
 import type { Waits } from '../plan/waits'
 import { dayMs, hourMs } from '../time/civil'
+import { figured } from '../units/counted'
 import { sayGap } from './sayGap'
 
 /** A step of the job, or several of one kind folded into one. */
@@ -92,7 +93,8 @@ export function folded(layers: readonly Layer[], unfolded: boolean): Layer[] {
   const done = layers.filter((one) => one.state === 'done')
   const old = done.length > mostDone + 1 ? done.slice(0, done.length - mostDone) : []
   const left = layers.filter((one) => !old.includes(one))
-  const rows = old.length > 0 ? [foldOf(old, `${old.length} steps done before`), ...left] : left
+  const rows =
+    old.length > 0 ? [foldOf(old, `${figured(old.length, 'step')} done before`), ...left] : left
   while (rows.length > mostRows) {
     const at = rows.findIndex(
       (one, index) => index > 0 && one.state === 'open' && isOneKind(rows[index - 1] as Layer, one),

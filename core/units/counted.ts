@@ -21,6 +21,10 @@ export const inWords = (many: number): string => words[many] ?? String(many)
 export const counted = (many: number, one: string, more = `${one}s`): string =>
   `${inWords(many)} ${many === 1 ? one : more}`
 
+/** "1 job", "3 jobs": in figures, beside others or where it may be large. */
+export const figured = (many: number, one: string, more = `${one}s`): string =>
+  `${many} ${many === 1 ? one : more}`
+
 const ofOne: Readonly<Record<string, string>> = {
   pieces: 'piece',
   rolls: 'roll',

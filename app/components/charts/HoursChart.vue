@@ -3,6 +3,7 @@ import type { ChartConfiguration } from 'chart.js'
 import { computed } from 'vue'
 import { hoursPerWeek } from '#core/progress/hoursPerWeek'
 import { formatHours } from '#core/units/hours'
+import { figured } from '#core/units/counted'
 
 /** Hours written down, week by week: work, and the way and set-up that it took. */
 const store = useRefitStore()
@@ -13,7 +14,7 @@ const said = computed(() => {
   const most = [...weeks.value].sort((a, b) => b.workHours - a.workHours)[0]
   const all = weeks.value.reduce((sum, one) => sum + one.workHours + one.otherHours, 0)
   return most && most.workHours > 0
-    ? `Hours by week, ${formatHours(all)} in ${weeks.value.length} weeks; most work in the week from ${sayDate(most.week)}, ${formatHours(most.workHours)}.`
+    ? `Hours by week, ${formatHours(all)} in ${figured(weeks.value.length, 'week')}; most work in the week from ${sayDate(most.week)}, ${formatHours(most.workHours)}.`
     : ''
 })
 const config = computed(() => {

@@ -68,7 +68,8 @@ const float = (one: AshoreJob) =>
         Nothing is left to do ashore for this launch.
       </p>
       <p v-else-if="late.length === 0">
-        All {{ left.jobs.length }} jobs are ready by then as they are planned.
+        {{ left.jobs.length === 1 ? 'The one job is' : `All ${left.jobs.length} jobs are` }}
+        ready by then as planned.
       </p>
       <button v-else-if="levers.left.value === null" class="btn btn-small" @click="levers.ask()">
         What would make them ready?

@@ -5,6 +5,7 @@ import { digitsOf } from '#core/money/money'
 import type { MonthSums, Span } from '#core/money/report'
 import { sayShortMonth } from '#core/time/say'
 import { formatInches } from '#core/units/length'
+import { figured } from '#core/units/counted'
 
 /** Month by month: paid as bars, added up as a line, inches as another; from the last of them on to where the runs end. */
 const props = defineProps<{ months: readonly MonthSums[]; span: Span }>()
@@ -36,7 +37,7 @@ const said = computed(() => {
     outcome.value && toCome.value.length > 0
       ? ` Half the runs end at ${say(outcome.value.p25)} to ${say(outcome.value.p75)}.`
       : ''
-  return `${say(last.totalMinor)} paid and ${formatInches(last.totalIn)} in earned in ${props.months.length} months.${ends}`
+  return `${say(last.totalMinor)} paid and ${formatInches(last.totalIn)} in earned in ${figured(props.months.length, 'month')}.${ends}`
 })
 const config = computed(() => {
   const { months } = props

@@ -4,6 +4,7 @@ import { howYard } from '#core/how/money'
 import { yardMeter } from '#core/money/yardMeter'
 import { daysBetween } from '#core/time/civil'
 import { exactMoney } from '#core/money/money'
+import { figured } from '#core/units/counted'
 
 /** The yard meter: a block a week; free ones hatched, gone brass, to come white. */
 const store = useRefitStore()
@@ -64,7 +65,7 @@ const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh
         :height="high"
         class="mt-2 block"
         role="img"
-        :aria-label="`${meter.daysSoFar} days ashore so far, ${meter.daysToCome} to the planned launch`"
+        :aria-label="`${figured(meter.daysSoFar, 'day')} ashore so far, ${meter.daysToCome} to the planned launch`"
       >
         <pattern :id="idOf('free')" width="6" height="6" patternUnits="userSpaceOnUse">
           <path d="M-1 7L7 -1M-1 1L1 -1M5 7L7 5" stroke="var(--ink2)" />
@@ -88,8 +89,9 @@ const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh
       </p>
       <dl class="mt-1 grid grid-cols-[1fr_auto] gap-x-3 leading-snug">
         <dt>
-          {{ meter.isAshore ? 'Ashore so far' : 'Not ashore' }}, {{ meter.daysSoFar }} days<template
-            v-if="meter.freeDays > 0"
+          {{
+            meter.isAshore ? `Ashore so far, ${figured(meter.daysSoFar, 'day')}` : 'Not ashore yet'
+          }}<template v-if="meter.freeDays > 0"
             >, {{ Math.min(meter.freeDays, meter.daysSoFar) }} free</template
           >
         </dt>
@@ -98,7 +100,9 @@ const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh
         </dd>
         <dt>Lifted out, blocked, washed</dt>
         <dd class="cond text-right">{{ exact(meter.outMinor) }}</dd>
-        <dt v-if="meter.launchOn">To {{ sayDay(meter.launchOn) }}, {{ meter.daysToCome }} days</dt>
+        <dt v-if="meter.launchOn">
+          To {{ sayDay(meter.launchOn) }}, {{ figured(meter.daysToCome, 'day') }}
+        </dt>
         <dt v-else>To the launch: it has no day in the plan</dt>
         <dd class="cond text-right">
           {{ meter.launchOn && meter.hasDayPrice ? exact(meter.daysToComeMinor) : '–' }}

@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Row } from '#core/model/entities'
 import { makerDrawing } from '#core/stores/makerSheet'
+import { figured } from '#core/units/counted'
 
 /** Posts along a line with their numbers, spans and the gate, not to scale; in one colour, for paper. */
 const props = defineProps<{ items: readonly Row<'makerItem'>[] }>()
@@ -13,7 +14,7 @@ const span = computed(() => Math.max(320, 46 * props.items.length, width.value))
 const drawn = computed(() => makerDrawing(props.items, span.value, height))
 const said = computed(
   () =>
-    `${props.items.length} pieces: ${drawn.value.spans.map((one) => one.mm ?? 'not measured').join(', ')} mm apart`,
+    `${figured(props.items.length, 'piece')}: ${drawn.value.spans.map((one) => one.mm ?? 'not measured').join(', ')} mm apart`,
 )
 </script>
 

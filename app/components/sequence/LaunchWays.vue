@@ -7,6 +7,7 @@ import { formatMoney } from '#core/money/money'
 import { byId } from '#core/model/refit'
 import { addDays } from '#core/time/civil'
 import { formatHours } from '#core/units/hours'
+import { figured } from '#core/units/counted'
 import type { Proposal } from '~/composables/useProposal'
 import type { WaysAnswer } from '~/workers/plannerWork'
 
@@ -260,7 +261,7 @@ function choose(card: (typeof cards.value)[number]) {
       <details v-if="choices.length > 0" class="mt-4 border-t border-rule pt-2">
         <summary class="cond min-h-8 max-sm:min-h-11">
           Before she floats: {{ choices.filter((one) => one.isNeeded).length }} of
-          {{ choices.length }} jobs
+          {{ figured(choices.length, 'job') }}
         </summary>
         <p class="mt-1 text-ink2">
           What keeps water out, what keeps people safe and what was begun on her bottom stays before

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { byId } from '#core/model/refit'
+import { figured } from '#core/units/counted'
 import type { Consequence } from '~/stores/planner'
 
 /** Two plans side by side: every gate in both, what moves and how far; taken or left. */
@@ -119,7 +120,7 @@ const columns = [
             ? isSame
               ? 'It comes out the same: keeping it costs nothing.'
               : 'No step changes its day.'
-            : `${moved.count} of ${moved.of} steps on another day`
+            : `${moved.count} of ${figured(moved.of, 'step')} on another day`
         }}
       </h3>
       <ul v-if="moved.named.length > 0" class="mt-1">

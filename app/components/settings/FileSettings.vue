@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figured } from '#core/units/counted'
 import { onMounted, ref } from 'vue'
 
 /** Everything out: the refit file, the list of work, the calendar. */
@@ -60,10 +61,11 @@ async function removeRefit() {
       @close="leaving = false"
     >
       <p>
-        {{ store.rows.job.length }} jobs, {{ store.rows.step.length }} steps and
-        {{ store.rows.hoursEntry.length }} entries of hours go, and undo does not bring them back.
-        Save the refit file first: brought in again, it has them all. A copy of the database from
-        before stays in the data folder.
+        {{ figured(store.rows.job.length, 'job') }},
+        {{ figured(store.rows.step.length, 'step') }} and
+        {{ figured(store.rows.hoursEntry.length, 'entry', 'entries') }} of hours go, and undo does
+        not bring them back. Save the refit file first: brought in again, it has them all. A copy of
+        the database from before stays in the data folder.
       </p>
       <p v-if="wrong" class="mt-2 text-redlead" role="alert">{{ wrong }}</p>
       <div class="mt-4 flex flex-wrap gap-3">

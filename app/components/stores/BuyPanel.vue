@@ -6,7 +6,7 @@ import { isAssumed, sayAmount, sayRow } from '#core/stores/sayBuy'
 import { lineUnit } from '#core/stores/pool'
 import type { PartFacts } from '#core/stores/storeFacts'
 import { formatMoney } from '#core/money/money'
-import { counted } from '#core/units/counted'
+import { counted, figured } from '#core/units/counted'
 import { dateOf, dayNumber } from '#core/time/civil'
 
 /** One row of what to buy, opened: who wants how much, what that makes to buy, how long it takes, what it rests on. */
@@ -77,7 +77,7 @@ const order = computed(() =>
     <p class="mt-1 text-[0.9375rem] text-ink2">
       {{ supplier
       }}<template v-if="lead && row.kind === 'buy'"
-        >; {{ lead.days === 0 ? 'over the counter' : `${lead.days} days`
+        >; {{ lead.days === 0 ? 'over the counter' : figured(lead.days, 'day')
         }}<template v-if="lead.lateDays > lead.days"
           >, {{ lead.lateDays }} when it goes badly</template
         >, {{ leadFrom[lead.from] }}</template

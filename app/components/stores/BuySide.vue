@@ -12,6 +12,7 @@ import { sayAmount, sayRow, sayTrade } from '#core/stores/sayBuy'
 import type { StoreFacts } from '#core/stores/storeFacts'
 import { dateOf } from '#core/time/civil'
 import { formatMoney } from '#core/money/money'
+import { figured } from '#core/units/counted'
 import type { Proposal } from '~/composables/useProposal'
 
 /** Beside the drawing: what presses today in order, what was bought early, and what the marks mean. */
@@ -53,7 +54,7 @@ function sayBadly(row: BuyRow): string {
   const said = badly.value.get(row.key)
   if (said === undefined) return ''
   const days = badlyDays(row)
-  const took = days === 0 ? 'If it is not there today' : `If it takes ${days} days`
+  const took = days === 0 ? 'If it is not there today' : `If it takes ${figured(days, 'day')}`
   return said === '' ? `${took}, no gate moves.` : `${took}: ${said}.`
 }
 const measureEarlier = useMeasureEarlier()

@@ -80,11 +80,23 @@ const ticks = computed(() => {
 })
 const rows = computed(() => props.curing.slice(0, 4))
 const height = computed(() => 58 + rows.value.length * 25 + 18)
+/** As far as the forecast reaches without a gap, or the first two days. */
+const knownTo = computed(() => {
+  let to = props.from
+  for (const hour of hours.value) {
+    if (hour.at > to) break
+    to = Math.max(to, hour.at + hourMs)
+  }
+  return Math.min(to, end.value)
+})
 const said = computed(() => {
-  if (hours.value.length === 0) return 'No forecast reaches this night.'
+  if (hours.value.length === 0 || knownTo.value <= props.from)
+    return 'No forecast reaches this night.'
   const [low, high] = range.value
   const wet = rain.value[0]
-  return `Air ${temp(high)} down to ${temp(low)}${wet ? `, rain from ${clockTimeOf(wet.from, store.zone)}` : ', no rain'}.`
+  // Of what is after that nothing is said.
+  const until = knownTo.value < props.to ? ` until ${shortDateTime(knownTo.value, store.zone)}` : ''
+  return `Air ${temp(high)} down to ${temp(low)}${wet ? `, rain from ${clockTimeOf(wet.from, store.zone)}` : `, no rain${until}`}.`
 })
 </script>
 

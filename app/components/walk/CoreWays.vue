@@ -79,6 +79,7 @@ async function work() {
   const mine = ++run
   if (!question.value.ready) return
   busy.value = true
+  wrong.value = ''
   try {
     for (const way of ways.value) {
       const before = itemsOf(way, launch.value?.id ?? null)

@@ -49,7 +49,8 @@ async function work() {
       later: laterRisk(store.rows, props.finding, nextAshore()),
     }
   } catch (error) {
-    said.value = { now: sentenceOf(error) }
+    const why = sentenceOf(error)
+    said.value = { now: why, gate: why, later: why }
   } finally {
     if (mine === run) busy.value = false
   }

@@ -8,6 +8,7 @@ import { lostLinks, readJobs } from '#core/exchange/readJobs'
 import type { ListRow } from '#core/exchange/readJobs'
 import { dayNumber } from '#core/time/civil'
 import { formatHours } from '#core/units/hours'
+import { figured } from '#core/units/counted'
 
 /** Bring in a list of work: pasted lines or a table. Nothing is written before you say so. */
 const store = useRefitStore()
@@ -119,7 +120,7 @@ async function bring() {
     const many = chosen.value.length
     const items = draftChanges(chosen.value, store.rows, bringing, newId)
     const long = items.filter((one) => one.op === 'create' && one.patch.splittable === true).length
-    if (!(await store.submit(`Bring in ${many} jobs`, items))) return
+    if (!(await store.submit(`Bring in ${figured(many, 'job')}`, items))) return
     const left =
       long === 0
         ? ''

@@ -6,6 +6,7 @@ import { purposes } from '#core/model/words'
 import { purposeName } from '#core/plan/priority'
 import { triageQueue } from '#core/triage/triage'
 import { formatHours } from '#core/units/hours'
+import { figured } from '#core/units/counted'
 import type { Grouping } from '~/composables/useJobLists'
 
 /** What is all the work, and why in this order? */
@@ -85,7 +86,7 @@ const meaning = {
     :class="job ? 'lg:grid-cols-[minmax(20rem,2fr)_3fr]' : 'lg:grid-cols-[20rem_1fr]'"
   >
     <div v-if="!job" class="max-lg:hidden">
-      <h1>All work, {{ store.rows.job.length }} jobs</h1>
+      <h1>All work, {{ figured(store.rows.job.length, 'job') }}</h1>
       <p class="text-ink2">Press a place to see only what is there.</p>
       <BoatMap
         :zones="zones"
@@ -135,7 +136,7 @@ const meaning = {
         </div>
       </div>
       <p v-if="zoneId" class="mt-2">
-        Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ shown.length }} jobs.
+        Only {{ zones.find((one) => one.id === zoneId)?.name }}, {{ figured(shown.length, 'job') }}.
         <button class="underline" @click="zoneId = null">Show all</button>
       </p>
       <UiAnother
@@ -211,7 +212,7 @@ const meaning = {
     </div>
     <UiDialog
       :open="askRemove"
-      :title="`Remove ${bulk.jobs.value.length} jobs`"
+      :title="`Remove ${figured(bulk.jobs.value.length, 'job')}`"
       red
       @close="askRemove = false"
     >

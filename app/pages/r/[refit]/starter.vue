@@ -5,7 +5,7 @@ import { recipeBook } from '#core/recipes/book'
 import { isBeforeLaunch, starterJobs } from '#core/recipes/starterJobs'
 import type { OthersGo } from '#core/recipes/starterJobs'
 import { starterList } from '#core/recipes/starterList'
-import { capital } from '#core/units/counted'
+import { capital, figured } from '#core/units/counted'
 
 /** Usual jobs by system, ticked by a new owner. */
 const store = useRefitStore()
@@ -72,7 +72,10 @@ async function make() {
             @update:model-value="tick(one.key, $event)"
           />
           <p class="pl-7 text-ink2">
-            {{ one.recipe ? `By recipe: ${recipeTitle(one.recipe)}` : `${one.steps?.length} steps`
+            {{
+              one.recipe
+                ? `By recipe: ${recipeTitle(one.recipe)}`
+                : figured(one.steps?.length ?? 0, 'step')
             }}<template v-if="isBeforeLaunch(store.rows, one)">, before launch</template
             ><template v-if="there.has(one.title)"> · there already</template>
           </p>

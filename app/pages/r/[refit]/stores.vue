@@ -6,6 +6,7 @@ import { buyHeadline } from '#core/stores/headline'
 import { kitDays, kitHeadline } from '#core/stores/kits'
 import type { BuyRow } from '#core/stores/board'
 import { dateOf } from '#core/time/civil'
+import { figured } from '#core/units/counted'
 
 /** What do I buy and when, where is it, and is the job kitted? */
 const store = useRefitStore()
@@ -79,7 +80,9 @@ const headline = computed(() => {
     const late = open.filter((one) => one.dueOn !== null && one.dueOn < store.derived.today)
     return {
       lead:
-        open.length === 0 ? 'Everything that was ordered is here' : `${open.length} lines to come`,
+        open.length === 0
+          ? 'Everything that was ordered is here'
+          : `${figured(open.length, 'line')} to come`,
       worst: late.length > 0 ? `, ${late.length} past their day` : '',
     }
   }

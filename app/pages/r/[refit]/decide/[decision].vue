@@ -7,7 +7,7 @@ import { isOpen as isOpenStep } from '#core/plan/planned'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { patchOf } from '#core/model/removal'
-import { capital } from '#core/units/counted'
+import { capital, figured } from '#core/units/counted'
 
 /** One choice: its options side by side, what each costs and does, by when it is to be taken, and taking it. */
 const route = useRoute()
@@ -98,9 +98,17 @@ function propose() {
   const option = asked.value
   if (!option) return
   const made = [
-    ...(option.steps.length > 0 ? [`${option.steps.length} steps come into the job`] : []),
-    ...(option.parts.length > 0 ? [`${option.parts.length} parts are wanted`] : []),
-    ...(option.leadDays > 0 ? [`what is ordered takes ${option.leadDays} days`] : []),
+    ...(option.steps.length > 0
+      ? [
+          option.steps.length === 1
+            ? '1 step comes into the job'
+            : `${option.steps.length} steps come into the job`,
+        ]
+      : []),
+    ...(option.parts.length > 0
+      ? [option.parts.length === 1 ? '1 part is wanted' : `${option.parts.length} parts are wanted`]
+      : []),
+    ...(option.leadDays > 0 ? [`what is ordered takes ${figured(option.leadDays, 'day')}`] : []),
   ]
   const does = made.length > 0 ? `${made.join(', ')}.` : 'Nothing is added to the job.'
   void one.propose({

@@ -3,6 +3,7 @@ import { Printer } from '@lucide/vue'
 import { computed } from 'vue'
 import { bowToStern } from '#core/launch/readiness'
 import { inflowLMin, minutesToSole } from '#core/water/inflow'
+import { figured } from '#core/units/counted'
 
 /** The damage card: every opening, how to get at it, shut it, plug it, and how fast water comes in. To hang by the hatch. */
 const store = useRefitStore()
@@ -49,7 +50,7 @@ useKeyScope({ pagePrint: print })
             {{
               worst.minutes === null
                 ? 'the pump holds it'
-                : `the sole is wet in ${Math.ceil(worst.minutes)} minutes`
+                : `the sole is wet in ${figured(Math.ceil(worst.minutes), 'minute')}`
             }}</template
           >.
         </p>

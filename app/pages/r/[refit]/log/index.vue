@@ -9,7 +9,7 @@ import { bookRecord } from '#core/log/systems'
 import { checksDue } from '#core/log/checks'
 import { cameAgain } from '#core/log/history'
 import { trialStates } from '#core/log/trials'
-import { counted } from '#core/units/counted'
+import { counted, figured } from '#core/units/counted'
 import { sayFullDate } from '#core/time/say'
 
 /** What was done, with what, when do I look again? */
@@ -77,8 +77,8 @@ const summary = computed(() =>
       : '',
     late.value[0]
       ? late.value.length === 1
-        ? `One check is ${-(late.value[0].inDays ?? 0)} days late.`
-        : `${late.value.length} checks are late, the first by ${-(late.value[0].inDays ?? 0)} days.`
+        ? `One check is ${figured(-(late.value[0].inDays ?? 0), 'day')} late.`
+        : `${late.value.length} checks are late, the first by ${figured(-(late.value[0].inDays ?? 0), 'day')}.`
       : '',
   ]
     .filter(Boolean)

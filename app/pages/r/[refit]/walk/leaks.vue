@@ -6,6 +6,7 @@ import type { Row } from '#core/model/entities'
 import { formatCountdown } from '#core/units/hours'
 import { inflowLMin, minutesToSole } from '#core/water/inflow'
 import { sayWater, waterFigures } from '#core/water/waterIn'
+import { figured } from '#core/units/counted'
 
 /** Water coming in: how fast and from where, fitting by fitting with the hose, and what a hole would let in. */
 const store = useRefitStore()
@@ -187,7 +188,7 @@ const heading = computed(() =>
             <p class="flex justify-between gap-3">
               <span class="cond text-lg">{{ figures.perDayL.toFixed(1) }} L a day</span>
               <span class="text-ink2"
-                >{{ sayDay(one.on) }}: {{ one.litres }} L in {{ one.days }} days</span
+                >{{ sayDay(one.on) }}: {{ one.litres }} L in {{ figured(one.days, 'day') }}</span
               >
             </p>
             <p>
