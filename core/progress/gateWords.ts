@@ -1,4 +1,5 @@
 /** What may be said of a gate: one place, so that no view says more than is known. */
+import type { Gate } from '../model/entities'
 import { canBeDated } from '../plan/gateGaps'
 import { sayDate } from '../time/say'
 import type { Derived, GateFigures } from './derive'
@@ -76,6 +77,10 @@ function leftOutOf({ gap, provisional }: GateFigures, derived: Derived): string[
     )
   return said
 }
+
+/** A gate within a sentence: "the launch", and any other by the name it was given. */
+export const gateInWords = ({ kind, name }: Pick<Gate, 'kind' | 'name'>): string =>
+  kind === 'launch' ? `the ${name.toLowerCase()}` : name
 
 /** Everything that may be said of a gate as things stand. */
 export function sayGate(figures: GateFigures, derived: Derived): GateSaid {

@@ -27,13 +27,13 @@ const full = 0.9
 /** Of the seasons: how full the weeks up to the gate are. `until` is a local day number; null: the gate has no date. */
 export function seasonsHeadline(
   weeks: readonly WeekFigures[],
-  gate: { readonly name: string; readonly until: number } | null,
+  gate: { readonly said: string; readonly until: number } | null,
 ): string {
   const open = weeks.filter((one) => one.there > 0)
   const before = gate === null ? open : open.filter((one) => one.monday <= gate.until)
   if (before.length === 0) return 'Nobody is there in the weeks to come'
   const filled = before.filter((one) => one.planned >= one.there * full).length
-  const to = gate === null ? '' : ` to the ${gate.name.toLowerCase()}`
+  const to = gate === null ? '' : ` to ${gate.said}`
   if (before.length === 1)
     return filled === 1 ? `The one week${to} is full` : `One week is left${to}`
   if (filled === before.length) return `All ${filled} weeks${to} are full`
@@ -54,7 +54,7 @@ export function daysHeadline(
   if (gate === null) return worked.map((one) => `${one.name}: ${steps(one.steps)}`).join(', ')
   if (worked.every((one) => one.others === 0))
     return worked.length === 2
-      ? `Both days work for the ${gate}`
-      : `${worked[0]?.name} works for the ${gate}`
-  return `Not for the ${gate}: ${worked.map((one) => `${one.others} of ${steps(one.steps)} on ${one.name}`).join(', ')}`
+      ? `Both days work for ${gate}`
+      : `${worked[0]?.name} works for ${gate}`
+  return `Not for ${gate}: ${worked.map((one) => `${one.others} of ${steps(one.steps)} on ${one.name}`).join(', ')}`
 }

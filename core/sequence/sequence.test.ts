@@ -279,7 +279,7 @@ describe('sentences over the drawing', () => {
       logged: 0,
       there: 10,
     })
-    const gate = { name: 'Launch', until: may(18) }
+    const gate = { said: 'the launch', until: may(18) }
     expect(seasonsHeadline([week(3, 9), week(10, 8.9), week(17, 10), week(24, 0)], gate)).toBe(
       '2 of 3 weeks to the launch are full',
     )
@@ -292,7 +292,7 @@ describe('sentences over the drawing', () => {
           { steps: 8, others: 0 },
           { steps: 9, others: 5 },
         ],
-        'launch',
+        'the launch',
       ),
     ).toBe('Not for the launch: 0 of 8 steps on Saturday, 5 of 9 steps on Sunday')
     expect(
@@ -302,7 +302,7 @@ describe('sentences over the drawing', () => {
           { steps: 8, others: 0 },
           { steps: 0, others: 0 },
         ],
-        'launch',
+        'the launch',
       ),
     ).toBe('Saturday works for the launch')
   })

@@ -35,10 +35,10 @@ beforeEach(() => {
   vi.stubGlobal('newId', newId)
   localStorage.clear()
 })
-// Each file begins with what is loaded already.
-disableAutoUnmount()
-enableAutoUnmount(afterEach)
 afterEach(() => {
   endStores()
   vi.unstubAllGlobals()
 })
+// Each file begins with what is loaded already. What is said last is done first: pages go before their stores.
+disableAutoUnmount()
+enableAutoUnmount(afterEach)

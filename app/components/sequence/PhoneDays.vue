@@ -64,9 +64,7 @@ const marks = (ids: readonly string[]) =>
           <span class="min-w-0 grow">
             <span class="cond block leading-tight">{{ line.title }}</span>
             <span v-if="line.cures || line.other" class="block text-sm text-ink2">
-              {{
-                [line.cures, line.other ? `not for the ${gateName}` : ''].filter(Boolean).join(', ')
-              }}
+              {{ [line.cures, line.other ? `not for ${gateName}` : ''].filter(Boolean).join(', ') }}
             </span>
           </span>
           <span class="flex shrink-0 gap-1">

@@ -40,7 +40,7 @@ const steps = computed(() => {
 })
 const slack = computed(() => {
   const { slackDays, binding } = props.plank
-  if (binding) return `Part of what holds the ${props.gateName}.`
+  if (binding) return `Part of what holds ${props.gateName}.`
   if (slackDays === null) return ''
   if (slackDays === 0) return 'No whole day of slack before what follows it.'
   return `${slackDays} ${slackDays === 1 ? 'day' : 'days'} of slack before what follows it.`

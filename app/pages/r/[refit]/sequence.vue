@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Flag } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { gateInWords } from '#core/progress/gateWords'
 import { daysHeadline, gateHeadline, seasonsHeadline } from '#core/sequence/headline'
 import { ropeReading, sayStretch } from '#core/sequence/reading'
 import { weekFigures } from '#core/sequence/weeks'
@@ -113,7 +114,7 @@ const headline = computed(() => {
     return daysHeadline(
       [0, 1].map((index) => weekdayNames[weekdayOf(firstDay.value + index) - 1] ?? ''),
       weekend.value?.counts ?? [],
-      gate.value.gate.name.toLowerCase(),
+      gateInWords(gate.value.gate),
     )
   const now = clock.dayOf(time.minute)
   const planned = store.accepted?.gates.find((one) => one.gateId === gate.value?.gate.id)
@@ -130,13 +131,16 @@ const headline = computed(() => {
     today &&
     seasonsHeadline(
       weeks,
-      planned ? { name: gate.value.gate.name, until: clock.dayOf(planned.at) } : null,
+      planned ? { said: gateInWords(gate.value.gate), until: clock.dayOf(planned.at) } : null,
     )
   )
 })
 const views = computed(() => [
   { value: 'seasons' as const, label: 'Seasons' },
-  { value: 'launch' as const, label: `To the ${gate.value?.gate.name.toLowerCase() ?? 'launch'}` },
+  {
+    value: 'launch' as const,
+    label: `To ${gate.value ? gateInWords(gate.value.gate) : 'the launch'}`,
+  },
   { value: 'weekend' as const, label: isWeekend.value ? 'Weekend' : 'Two days' },
 ])
 // On paper the drawing lies on its side; whether A4 or A3 is the printer's say.
@@ -221,7 +225,7 @@ function openStep(stepId: string) {
             :facts="facts"
             :day="firstDay"
             :needed="needed"
-            :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
+            :gate-name="gate ? gateInWords(gate.gate) : 'the gate'"
             @step="openStep"
           />
           <PhoneChart
@@ -275,7 +279,7 @@ function openStep(stepId: string) {
       <PlankPanel
         v-if="openPlank && !narrow"
         :plank="openPlank"
-        :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
+        :gate-name="gate ? gateInWords(gate.gate) : 'the gate'"
         @close="openKey = null"
         @pin="pins.open"
         @release="pins.release"
@@ -314,7 +318,7 @@ function openStep(stepId: string) {
       <PlankPanel
         v-if="openPlank"
         :plank="openPlank"
-        :gate-name="gate?.gate.name.toLowerCase() ?? 'gate'"
+        :gate-name="gate ? gateInWords(gate.gate) : 'the gate'"
         @close="openKey = null"
         @pin="pins.open"
         @release="pins.release"
