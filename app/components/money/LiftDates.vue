@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { tariffOf } from '#core/money/yard'
 import { dateOf, dayNumber } from '#core/time/civil'
+import { figured } from '#core/units/counted'
 
 /** Which lift to book: days she can be lifted in on, the chance that all is ready, what booking each comes to. */
 const store = useRefitStore()
@@ -71,7 +72,7 @@ const rows = computed(() => {
         Counted: days in the yard, the berth she does not need meanwhile, and
         {{ say(tariff.changeMinor) }}
         for a booked day that is missed; then she goes in with the first lift at
-        {{ tariff.noticeDays }} days' notice. Not counted: the summer.
+        {{ figured(tariff.noticeDays, 'day') }} of notice. Not counted: the summer.
       </template>
       <template v-else>The yard has no prices: only the chance is known.</template>
     </p>

@@ -12,7 +12,7 @@ const store = useRefitStore()
 const toasts = useToastStore()
 const personId = useMe()
 const because = ref('')
-const by = ref('')
+const by = ref<string | null>(null)
 const wrong = ref<Record<string, string>>({})
 const count = computed(() => countOf(props.step, props.hoursLogged))
 const { people } = usePeople()
@@ -21,7 +21,7 @@ watch(
   (open) => {
     if (!open) return
     because.value = ''
-    by.value = personId.value || (props.step.byIds[0] ?? '')
+    by.value = personId.value || (props.step.byIds[0] ?? null)
     wrong.value = {}
   },
   { immediate: true },
@@ -37,7 +37,7 @@ async function later() {
   }
 }
 async function accept() {
-  const made = acceptShort(props.step, { because: because.value, byId: by.value || null })
+  const made = acceptShort(props.step, { because: because.value, byId: by.value })
   if (!made.ok) {
     wrong.value = Object.fromEntries((made.problems ?? []).map((one) => [one.field, one.message]))
     return
@@ -68,7 +68,13 @@ async function accept() {
           :error="wrong.because"
           placeholder="the last six are under the tank"
         />
-        <UiSelect v-model="by" label="Who says so" :options="people" :error="wrong.by" />
+        <UiSelect
+          v-model="by"
+          label="Who says so"
+          :options="people"
+          none="Choose"
+          :error="wrong.by"
+        />
         <p class="text-ink2">A new as-built sheet takes it up with their name.</p>
         <div><button class="btn btn-main">Enough as it is</button></div>
       </form>

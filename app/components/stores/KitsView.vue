@@ -8,6 +8,7 @@ import type { ThingAt } from '#core/stores/thingAt'
 import { shelfWarnings } from '#core/stores/shelf'
 import type { StoreFacts } from '#core/stores/storeFacts'
 import { dateOf } from '#core/time/civil'
+import { placeOn } from '#core/today/placeOn'
 
 /** Is the job kitted, and where are the things: the road between the places, and the kits of the next days. */
 const props = defineProps<{ facts: StoreFacts; year: string }>()
@@ -44,10 +45,19 @@ const take = computed(() => {
     }
   return [...roads.values()]
 })
+/** From home to where she lies today, and to the shed. */
 const ways = computed(() => {
-  const of = (kind: 'shed' | 'yard') => store.rows.place.find((one) => one.kind === kind)
-  return { shed: of('shed')?.travelMin ?? null, boat: of('yard')?.travelMin ?? null }
+  const of = (need: 'shed' | 'boat') =>
+    placeOn(store.rows, store.accepted, store.derived.today, need, store.zone)?.travelMin ?? null
+  return { shed: of('shed'), boat: of('boat') }
 })
+const tidy = (amount: number) => String(Math.round(amount * 1000) / 1000)
+/** The first of a list, and how many more there are. */
+const some = (list: readonly string[]): string =>
+  list.length > mostNamed
+    ? `${list.slice(0, mostNamed).join('; ')} and ${list.length - mostNamed} more`
+    : list.join('; ')
+const mostNamed = 3
 const warnings = computed(() => shelfWarnings(store.rows, store.derived.today))
 const hired = computed(() =>
   store.rows.tool
@@ -70,7 +80,9 @@ const hidden = (kit: Kit): number => kit.things.length - shownThings(kit).length
 function press(kit: Kit, thing: KitThing) {
   const part = store.rows.part.find((one) => one.id === thing.partId)
   if (part && part.state !== 'arrived') return emit('part', part.id)
-  const to = thing.at === kit.place ? 'shed' : kit.place
+  // Back from the shed it goes home.
+  const back = kit.place === 'shed' ? 'home' : 'shed'
+  const to = thing.at === kit.place ? back : kit.place
   const said = `${thing.name} is ${placeWords[to]}`
   if (part) return void store.attempt(said, [patchOf('part', part, { at: to })])
   const line = store.rows.bringLine.find((one) => one.id === thing.key)
@@ -127,32 +139,28 @@ useKeyScope({
       <template v-if="warnings.goingOff.length > 0">
         <strong class="text-redlead">Off or going off:</strong>
         {{
-          warnings.goingOff
-            .slice(0, 3)
-            .map(
+          some(
+            warnings.goingOff.map(
               (lot) =>
                 `${lot.name}${lot.batch ? `, batch ${lot.batch}` : ''}, ${sayDate(lot.expiresOn ?? '')}`,
-            )
-            .join('; ')
+            ),
+          )
         }}.
       </template>
       <template v-if="warnings.low.length > 0">
         <strong class="text-redlead">Low:</strong>
         {{
-          warnings.low
-            .slice(0, 3)
-            .map(({ lot, have }) => `${lot.name}, ${have} ${lot.unit}, low under ${lot.lowAt}`)
-            .join('; ')
+          some(
+            warnings.low.map(
+              ({ lot, have }) =>
+                `${lot.name}, ${`${tidy(have)} ${lot.unit}`.trim()}, low under ${lot.lowAt}`,
+            ),
+          )
         }}.
       </template>
       <template v-if="hired.length > 0">
         <strong>To give back:</strong>
-        {{
-          hired
-            .slice(0, 3)
-            .map((one) => `${one.name} to ${one.owner}, ${sayDay(one.backBy ?? '')}`)
-            .join('; ')
-        }}.
+        {{ some(hired.map((one) => `${one.name} to ${one.owner}, ${sayDay(one.backBy ?? '')}`)) }}.
       </template>
     </p>
     <h2 class="mt-3 border-b-2 border-ink">

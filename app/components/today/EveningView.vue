@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { readyTonight, takeHome } from '#core/today/tonight'
 import type { EveningLine } from '#core/today/tonight'
 import { clockTimeOf, shortDateTime } from '#core/time/say'
@@ -68,16 +68,23 @@ const keyIn = (list: List, line: EveningLine) => `${list} ${line.key}`
 const isTicked = (list: List, line: EveningLine) => ticked.value.has(keyIn(list, line))
 const tickEvening = (list: List, line: EveningLine) => tickLine(keyIn(list, line), line.what)
 const asks = ref(false)
-const by = ref('')
-const { people } = usePeople()
+const by = ref<string | null>(null)
+const wrong = ref('')
+watch(by, () => (wrong.value = ''))
+const { people, signer } = usePeople()
 function ask() {
-  by.value = personId.value || (props.frame.personIds[0] ?? '')
+  by.value = signer()
+  wrong.value = ''
   if (stops.value.length > 0) asks.value = true
   // Who it was is said only where this device knows it.
   else void leave([], personId.value || null)
 }
 async function leaveAnyway() {
-  if (await leave(stops.value, by.value || null)) asks.value = false
+  if (by.value === null && people.value.length > 0) {
+    wrong.value = 'Choose who says so.'
+    return
+  }
+  if (await leave(stops.value, by.value)) asks.value = false
 }
 const leftSaid = computed(() => {
   const one = left.value
@@ -162,7 +169,7 @@ defineExpose({ ask, stops })
         </li>
       </ul>
       <p class="my-3">Nothing is refused. Who says so is kept with the day.</p>
-      <UiSelect v-model="by" label="Who says so" :options="people" />
+      <UiSelect v-model="by" label="Who says so" :options="people" none="Choose" :error="wrong" />
       <button class="btn btn-red mt-4" @click="leaveAnyway">She is left all the same</button>
     </UiDialog>
     <p class="sr-only" role="status">{{ said.said }}</p>
