@@ -57,6 +57,7 @@ const missing = computed(() => unlisted(store.rows, props.job.id))
       <span class="min-w-0 grow truncate">{{ step.title }}</span>
       <span class="cond text-redlead">nobody listed any</span>
     </p>
+    <p v-if="missing.length > 4" class="text-ink2">And {{ missing.length - 4 }} more steps.</p>
     <p
       v-if="parts.length === 0 && bring.length === 0 && missing.length === 0"
       class="py-1 text-ink2"

@@ -7,7 +7,8 @@ import { sayMonth } from '#core/time/say'
 /** What came again after it was mended, with all that was ever done in that place; and work before us. */
 const store = useRefitStore()
 const most = 3
-const again = computed(() => cameAgain(store.rows, store.zone).slice(0, most))
+const all = computed(() => cameAgain(store.rows, store.zone))
+const again = computed(() => all.value.slice(0, most))
 const adding = ref(false)
 const form = useRowForm('earlierWork', () => ({
   zoneId: null,
@@ -34,8 +35,8 @@ async function add() {
   <section aria-labelledby="came-again">
     <h2 id="came-again" class="border-b-2 border-ink">It came again</h2>
     <p v-if="again.length === 0" class="text-ink2">
-      Nothing that was mended came again. On a finding say after which repair it did: how long that
-      held is told here, and wherever work is planned in that place.
+      Nothing is written down that came again after it was mended. On a finding say after which
+      repair it did: how long that held is told here, and wherever work is planned in that place.
     </p>
     <article v-for="one in again" :key="one.findingId" class="mt-1">
       <p class="leading-snug">
@@ -45,6 +46,7 @@ async function add() {
       </p>
       <PlaceHistory v-if="one.zoneId" :zone-id="one.zoneId" />
     </article>
+    <p v-if="all.length > most" class="mt-1 text-ink2">And {{ all.length - most }} more.</p>
     <button class="btn btn-small no-print mt-2" :aria-expanded="adding" @click="adding = !adding">
       Work before us
     </button>

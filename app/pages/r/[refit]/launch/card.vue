@@ -89,7 +89,7 @@ useKeyScope({ pagePrint: print })
           row.plug
         }}</span></template
       >
-      <template #shut="{ row }">{{ row.one.shutBy || 'cannot be shut' }}</template>
+      <template #shut="{ row }">{{ row.one.shutBy || 'no way written down' }}</template>
       <template #litres="{ row }">{{
         row.litres === null ? 'dry as she floats' : Math.round(row.litres)
       }}</template>

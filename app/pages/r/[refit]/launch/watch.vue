@@ -107,10 +107,14 @@ async function look(
   if (!kept) return
   picked.value = null
   if (outcome === 'runs')
-    toasts.say(`${one.title} runs: up again. Tell the driver now, plug it, pumps on.`, true, {
-      label: 'Undo',
-      run: undo,
-    })
+    toasts.say(
+      // Once she is let go of there is nobody to lift her.
+      haulOut.launchActual === null
+        ? `${one.title} runs: up again. Tell the driver now, plug it, pumps on.`
+        : `${one.title} runs: plug it, pumps on, then the damage card.`,
+      true,
+      { label: 'Undo', run: undo },
+    )
 }
 function keepReading() {
   const one = thing.value
@@ -229,7 +233,7 @@ async function letGo() {
               }}
             </dd>
             <dt class="cond font-semibold">Shut</dt>
-            <dd>{{ thing.opening.shutBy || 'cannot be shut' }}</dd>
+            <dd>{{ thing.opening.shutBy || 'no way written down' }}</dd>
             <template v-if="risk">
               <dt class="cond font-semibold">Open</dt>
               <dd>{{ risk }}</dd>
@@ -246,7 +250,8 @@ async function letGo() {
             class="order-1 min-h-27 border-2 border-redlead bg-redlead-tint p-2"
             @click="look('runs')"
           >
-            <span class="cond block text-2xl font-semibold">Runs</span>lift again
+            <span class="cond block text-2xl font-semibold">Runs</span
+            >{{ of.haulOut.launchActual === null ? 'lift again' : 'plug it' }}
           </button>
           <button
             class="order-1 min-h-27 border-2 border-ink bg-sheet p-2"
