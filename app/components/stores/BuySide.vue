@@ -10,6 +10,7 @@ import type { TradeFacts } from '#core/stores/trades'
 import type { BuyRow } from '#core/stores/board'
 import { sayAmount, sayRow, sayTrade } from '#core/stores/sayBuy'
 import type { StoreFacts } from '#core/stores/storeFacts'
+import { unwantedParts } from '#core/stores/unwanted'
 import { dateOf } from '#core/time/civil'
 import { formatMoney } from '#core/money/money'
 import { figured } from '#core/units/counted'
@@ -28,6 +29,7 @@ const emit = defineEmits<{
   open: [key: string]
   order: [row: BuyRow]
   propose: [proposal: Proposal]
+  part: [id: string]
 }>()
 const store = useRefitStore()
 const { sayDate } = useDates()
@@ -63,6 +65,7 @@ const fromBags = computed(() => bagsToBuy(store.rows))
 const buyAnew = (one: BagToBuy) =>
   void store.attempt(`A new one for bag ${one.bag.code}`, [partOfBag(one, newId)])
 const changed = computed(() => changedSince(store.rows))
+const unwanted = computed(() => unwantedParts(store.rows))
 const ending = computed(() => notLasting(props.facts))
 const gambles = computed(() =>
   store.rows.part.filter((one) => one.gamble !== 'open' && one.gambleMinor !== null),
@@ -166,6 +169,21 @@ void emit
           Buy a new one<span class="sr-only"> for bag {{ one.bag.code }}</span>
         </button>
       </div>
+    </section>
+    <section v-if="unwanted.length > 0" class="mt-2 border-t border-rule pt-2">
+      <h3>Wanted no more</h3>
+      <p v-for="one in unwanted.slice(0, most)" :key="one.part.id" class="leading-snug">
+        <button
+          class="text-left underline decoration-rule underline-offset-4 max-sm:min-h-11"
+          @click="emit('part', one.part.id)"
+        >
+          {{ one.part.name }}</button>, {{ one.part.state === 'ordered' ? 'on its way' : 'here' }}:
+        {{ one.why }}.
+      </p>
+      <p v-if="unwanted.length > most" class="text-ink2">And {{ unwanted.length - most }} more.</p>
+      <p class="text-[0.9375rem] leading-snug text-ink2">
+        Ask whether it goes back, keep it on the shelf, or give it to other work.
+      </p>
     </section>
     <section v-if="changed.length > 0" class="mt-2 border-t border-rule pt-2">
       <h3>Changed since it was ordered</h3>

@@ -235,6 +235,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
             @open="openKey = $event"
             @order="ordering = [$event]"
             @propose="proposals.propose($event)"
+            @part="partId = $event"
           />
         </aside>
       </div>
