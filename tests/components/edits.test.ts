@@ -92,7 +92,7 @@ it('changes several jobs and their open steps as one, and says what it changed',
   bulk.toggle('mast')
   expect(bulk.jobs.value.map((one) => one.id)).toEqual(['deck'])
   await bulk.change({ severity: 4 }, { needsDry: true })
-  expect(last()?.label).toBe('Change 1 jobs')
+  expect(last()?.label).toBe('Change 1 job')
   expect(toast()?.text).toBe('1 job changed, 2 open steps of theirs. z takes it back.')
   expect(last()?.items.map((one) => one.id)).toEqual(['deck', 'two', 'three'])
   bulk.toggle('mast')

@@ -85,7 +85,7 @@ it('of which a line is due on another day, or nobody knows when', async () => {
   expect(fieldOf('Due on').value).toBe('Thu 6 May 2027')
   await typeIn('Due on', '20 May 2027')
   await press('Keep')
-  await vi.waitFor(() => expect(server.changes).toHaveLength(1))
+  await vi.waitFor(() => expect(server.changes).toHaveLength(1), 5000)
   expect(server.rows.purchaseLine[1]?.dueOn).toBe('2027-05-20')
   expect(server.rows.part[0]?.arrivesOn).toBe('2027-05-20')
 })
@@ -103,7 +103,8 @@ it('come in part: what is short is due later, and is said before it is kept', as
   await typeIn('The rest is due on', '20 May 2027')
   await tick('I looked: count, hand and size are right')
   await press('It is here')
-  await vi.waitFor(() => expect(server.rows.delivery).toHaveLength(2))
+  // The checks of a form are fetched when the first is kept.
+  await vi.waitFor(() => expect(server.rows.delivery).toHaveLength(2), 5000)
   expect(server.rows.delivery[1]).toMatchObject({
     lineId: 'b',
     quantity: 2,

@@ -7,7 +7,6 @@ import type { EntityName } from '#core/model/entities'
 import type { RefitRows } from '#core/model/refit'
 import { useKeys } from '../../app/composables/useKeys'
 import { openOn } from './fakeServer'
-import { route } from './setup'
 
 type Load = () => Promise<{ default: Component }>
 const found = import.meta.glob<{ default: Component }>('../../app/pages/r/\\[refit\\]/**/*.vue')
@@ -59,7 +58,9 @@ export async function onPage(path: string, rows: RefitRows, ask: PageAsk = {}) {
   vi.stubGlobal('useRouter', () => ({ push: () => undefined, replace: () => undefined }))
   vi.stubGlobal('definePageMeta', () => undefined)
   const { server, store } = await openOn(rows, ask.begin)
-  Object.assign(route, {
+  // Files share this module, and each has a route of its own.
+  const { useRoute } = globalThis as unknown as { useRoute: () => object }
+  Object.assign(useRoute(), {
     path: `/r/r/${path}`,
     params: { ...paramsOf(path, rows), ...ask.params },
     query: ask.query ?? {},

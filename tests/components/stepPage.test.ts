@@ -79,7 +79,7 @@ it('asks for the reading of a unit before it is counted, and holds the one that 
   expect(words()).toContain('It passes.')
   await typeIn('Value, Nm', '31')
   await press('Keep the reading')
-  await vi.waitFor(() => expect(server.rows.reading).toHaveLength(1))
+  await vi.waitFor(() => expect(server.rows.reading).toHaveLength(1), 5000)
   expect(server.rows.reading[0]).toMatchObject({ stepId: 'bolts', unitNo: 4, value: 31 })
   await flushPromises()
   expect(words()).toContain('Torque, number 4: fails')
