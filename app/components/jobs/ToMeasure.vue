@@ -4,7 +4,7 @@ import { groupBy } from '#core/model/refit'
 import { toMeasure } from '#core/recipes/known'
 import { formatQuantity } from '#core/units/quantity'
 
-/** Dimensions that work to come rests on and that nobody measured, by place: to be taken along on the next visit. */
+/** Dimensions that work to come rests on and that nobody measured, by place and with where to measure: for the next visit. */
 const store = useRefitStore()
 const lines = computed(() => toMeasure(store.rows))
 const places = computed(() =>
@@ -31,9 +31,16 @@ const units = computed(() => store.refit?.units ?? 'metric')
           <li
             v-for="one in place.list"
             :key="`${one.job.id} ${one.input.key}`"
-            class="flex items-baseline gap-2"
+            class="flex items-center gap-2 py-0.5"
           >
-            <span class="min-w-0 grow truncate" :title="one.input.help">{{ one.input.label }}</span>
+            <span class="w-16 shrink-0">
+              <HelpDrawing
+                v-if="one.input.drawing"
+                :drawing="one.input.drawing"
+                :label="one.input.label"
+              />
+            </span>
+            <span class="min-w-0 grow leading-tight">{{ one.input.label }}</span>
             <span class="cond text-ink2"
               >~{{ formatQuantity(one.value, one.input.unit, units) }}</span
             >
