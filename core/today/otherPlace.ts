@@ -2,6 +2,7 @@
 import type { Place } from '../model/entities'
 import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
+import type { PlaceNeed } from '../model/words'
 import type { Waits } from '../plan/waits'
 import { wayBetween } from '../stores/shops'
 import { dayNumber, minuteMs } from '../time/civil'
@@ -41,11 +42,10 @@ export function otherPlace(
 ): OtherPlace | null {
   if (frame.placeNeed === 'away') return null
   const need = frame.placeNeed === 'boat' ? 'shed' : 'boat'
-  const [here, place] = [frame.placeNeed, need].map((one) =>
-    placeOn(rows, plan, frame.on, one, clock),
-  )
+  const placeFor = (one: PlaceNeed) => placeOn(rows, plan, frame.on, one, clock)
+  const [here, place] = [placeFor(frame.placeNeed), placeFor(need)]
   const day = dayNumber(frame.on)
-  const open = openOn(place ?? null, day)
+  const open = openOn(place, day)
   if (!here || !place || !open || here.id === place.id) return null
   const start = clock.at(day, 0)
   const there = { ...frame, placeNeed: need } as const

@@ -62,7 +62,7 @@ it('of a job that is put off earns nothing', async () => {
   expect(words()).toContain('earns')
   document.body.innerHTML = ''
   await card('fair', (rows) => {
-    rows.job = rows.job.map((one) => ({ ...one, decision: 'watch' as const }))
+    rows.job = rows.job.map((one) => ({ ...one, decision: 'later' as const }))
   })
   expect(words()).not.toContain('earns')
 })
