@@ -40,14 +40,16 @@ const units = computed(() => store.refit?.units ?? 'metric')
                 :label="one.input.label"
               />
             </span>
-            <span class="min-w-0 grow leading-tight">{{ one.input.label }}</span>
-            <span class="cond text-ink2"
-              >~{{ formatQuantity(one.value, one.input.unit, units) }}</span
+            <span class="min-w-0 grow leading-tight"
+              >{{ one.input.label
+              }}<NuxtLink
+                class="block truncate text-[0.9375rem] underline"
+                :to="`/r/${store.refitId}/job/${one.job.id}`"
+                >{{ one.job.title }}</NuxtLink
+              ></span
             >
-            <NuxtLink
-              class="max-w-48 truncate underline"
-              :to="`/r/${store.refitId}/job/${one.job.id}`"
-              >{{ one.job.title }}</NuxtLink
+            <span class="cond whitespace-nowrap text-ink2"
+              >~{{ formatQuantity(one.value, one.input.unit, units) }}</span
             >
           </li>
         </ul>
