@@ -89,7 +89,7 @@ export function useDayOrder(
       return toasts.say(
         `${name(held.stepId)} waits for ${name(held.waitsForId)}: it cannot come before it.`,
       )
-    const before = [...order].slice(0, order.indexOf(stepId)).findLast((id) => others.includes(id))
+    const before = order.slice(0, order.indexOf(stepId)).findLast((id) => others.includes(id))
     const label =
       before !== undefined && movedLater(stepId, before)
         ? `${name(stepId)} after ${name(before)}`

@@ -1,4 +1,5 @@
-import { computed, onScopeDispose, shallowRef } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, shallowRef } from 'vue'
 import type { Ref } from 'vue'
 import { besides } from '#core/today/dayOrder'
 import type { PutBefore } from '#core/today/dayOrder'
@@ -20,13 +21,13 @@ interface Held {
   readonly isMoving: boolean
 }
 
-const [leastMove, longPressMs] = [6, 550]
+const leastMove = 6
 /** What is pressed for itself. */
 const own = 'input, label, button, summary'
 
 /**
- * A line of the day dragged along its strand or to another one, with a mouse or a pen; a finger that stays on it asks for
- * the same in words.
+ * A line of the day dragged along its strand or to another one, with a mouse or a pen, let go of by Escape; a finger that
+ * stays on it asks for the same in words, and for nothing else.
  */
 export function useLineDrag(ask: {
   readonly holder: Ref<HTMLElement | null>
@@ -39,16 +40,11 @@ export function useLineDrag(ask: {
   readonly longPress: (line: DayLine) => void
 }) {
   const held = shallowRef<Held | null>(null)
-  let timer: ReturnType<typeof setTimeout> | null = null
+  const stays = useLongPress()
   const spot = (event: PointerEvent) => {
     const box = ask.holder.value?.getBoundingClientRect()
     return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }
   }
-  function forgetPress() {
-    if (timer) clearTimeout(timer)
-    timer = null
-  }
-  onScopeDispose(forgetPress)
   function take(event: PointerEvent) {
     const on = event.target as HTMLElement
     const key = on.closest<HTMLElement>('[data-line]')?.dataset.line
@@ -57,15 +53,14 @@ export function useLineDrag(ask: {
     if (!one || !step || event.button !== 0 || on.closest(own)) return
     if (step.state !== 'open') return
     if (event.pointerType === 'touch') {
-      forgetPress()
-      timer = setTimeout(() => ask.longPress(one.line), longPressMs)
+      stays.begin(() => ask.longPress(one.line))
       return
     }
     const { x, y } = spot(event)
     held.value = { one, stepId: step.id, startX: x, startY: y, x, y, isMoving: false }
   }
   function move(event: PointerEvent) {
-    if (event.pointerType === 'touch') return forgetPress()
+    if (event.pointerType === 'touch') return stays.forget()
     const last = held.value
     if (!last) return
     const { x, y } = spot(event)
@@ -102,7 +97,7 @@ export function useLineDrag(ask: {
     }
   })
   function letGo() {
-    forgetPress()
+    stays.forget()
     const [last, to] = [held.value, target.value]
     held.value = null
     if (!last || !to) return
@@ -110,9 +105,16 @@ export function useLineDrag(ask: {
     else ask.put(last.stepId, to)
   }
   function giveUp() {
-    forgetPress()
+    stays.forget()
     held.value = null
   }
+  useEventListener('keydown', (event: KeyboardEvent) => {
+    if (event.key === 'Escape' && held.value) giveUp()
+  })
+  /** What a name does of itself where a finger stays on it, or leaves it after that. */
+  function notItsOwn(event: Event) {
+    if (stays.hasFired()) event.preventDefault()
+  }
   const moving = computed(() => (held.value?.isMoving ? held.value : null))
-  return { take, move, letGo, giveUp, moving, target }
+  return { take, move, letGo, giveUp, notItsOwn, moving, target }
 }

@@ -1,4 +1,5 @@
-import { computed, onScopeDispose, shallowRef } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, shallowRef } from 'vue'
 
 /** Something taken on a drawing of time. */
 interface Held<What> {
@@ -10,11 +11,11 @@ interface Held<What> {
   readonly isMoving: boolean
 }
 
-const [leastMove, longPressMs] = [6, 550]
+const leastMove = 6
 
 /**
- * Dragging along time with a mouse or a pen; a finger that stays asks for it by date instead. The click that ends a
- * drag or a long press opens nothing.
+ * Dragging along time with a mouse or a pen, let go of by Escape; a finger that stays asks for it by date instead. The
+ * click that ends a drag or a long press opens nothing.
  */
 export function useTimeDrag<What>(ask: {
   /** What places are measured in, from its left. */
@@ -29,25 +30,19 @@ export function useTimeDrag<What>(ask: {
   const store = useRefitStore()
   const time = useTimeStore()
   const held = shallowRef<Held<What> | null>(null)
-  let timer: ReturnType<typeof setTimeout> | null = null
+  const stays = useLongPress()
   let ended = false
   const xIn = (event: PointerEvent): number =>
     event.clientX - (ask.drawing()?.getBoundingClientRect().left ?? 0)
-  function forgetPress() {
-    if (timer) clearTimeout(timer)
-    timer = null
-  }
-  onScopeDispose(forgetPress)
   /** A pointer went down on something that stands at `fromX`; null: it cannot be moved. */
   function take(event: PointerEvent, what: What, fromX: number | null) {
     ended = false
     if (event.button !== 0 || fromX === null) return
     if (event.pointerType === 'touch') {
-      forgetPress()
-      timer = setTimeout(() => {
+      stays.begin(() => {
         ended = true
         ask.longPress(what)
-      }, longPressMs)
+      })
       return
     }
     const x = xIn(event)
@@ -57,7 +52,7 @@ export function useTimeDrag<What>(ask: {
   const dayUnder = ({ fromX, x, startX }: Held<What>): number =>
     Math.max(store.zone.dayOf(time.now), store.zone.dayOf(ask.atX(fromX + x - startX)))
   function move(event: PointerEvent) {
-    if (event.pointerType === 'touch') forgetPress()
+    if (event.pointerType === 'touch') stays.forget()
     const last = held.value
     if (!last) return
     const x = xIn(event)
@@ -66,7 +61,7 @@ export function useTimeDrag<What>(ask: {
     if (now.isMoving) ask.drag(now.what, dayUnder(now))
   }
   function letGo() {
-    forgetPress()
+    stays.forget()
     const last = held.value
     held.value = null
     // The click comes before anything else does; what is pressed after that counts again.
@@ -75,7 +70,7 @@ export function useTimeDrag<What>(ask: {
     if (last?.isMoving) ask.drop()
   }
   function giveUp() {
-    forgetPress()
+    stays.forget()
     if (held.value) ask.cancel()
     held.value = null
   }
@@ -83,13 +78,8 @@ export function useTimeDrag<What>(ask: {
   const moving = computed(() =>
     held.value?.isMoving ? { what: held.value.what, day: dayUnder(held.value) } : null,
   )
-  return {
-    take,
-    move,
-    letGo,
-    giveUp,
-    moving,
-    isHeld: () => held.value !== null,
-    hasJustEnded: () => ended,
-  }
+  useEventListener('keydown', (event: KeyboardEvent) => {
+    if (event.key === 'Escape' && held.value) giveUp()
+  })
+  return { take, move, letGo, giveUp, moving, hasJustEnded: () => ended }
 }

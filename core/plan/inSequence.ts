@@ -6,10 +6,11 @@ import type { Pass } from './schedule/pass'
 import { sequenceOf } from './sequenceOf'
 import type { Order } from './urgency'
 
-/** A pass, and the order it was laid in. */
+/** The order in which a plan is laid again. */
 export interface InSequence {
   readonly order: Order
-  readonly pass: Pass
+  /** Laid in it; null: it did not have to be laid to be known. */
+  readonly pass: Pass | null
 }
 
 /** How many steps that have not begun do not begin on the day they are pinned to. */
@@ -31,7 +32,7 @@ const movedFrom = (accepted: StoredPlan, { placements }: Pass): number =>
   ).length
 
 /**
- * The pass of an accepted plan's sequence. Steps pinned to a day, and what they wait for, come before it; or at their
+ * The order of an accepted plan's sequence. Steps pinned to a day, and what they wait for, come before it; or at their
  * places in it, where as many begin on their days so and fewer others move. Null: the plan knows none of today's steps.
  * `fresh`: where steps that it does not know come.
  */
@@ -42,16 +43,15 @@ export function inSequence(
 ): InSequence | null {
   const placeOf = sequenceOf(prepared, accepted, fresh)
   if (!placeOf) return null
-  const laid = (pinned: 'first' | 'inSequence'): InSequence => {
-    const order: Order = { placeOf, pinned }
-    return { order, pass: layPass(prepared, order) }
-  }
-  const first = laid('first')
   const hasPins = [...prepared.compiled.activities.values()].some(
     ({ step }) => step.pinnedOn !== null,
   )
-  if (!hasPins) return first
-  const asItIs = laid('inSequence')
+  if (!hasPins) return { order: { placeOf, pinned: 'first' }, pass: null }
+  const laid = (pinned: 'first' | 'inSequence') => {
+    const order: Order = { placeOf, pinned }
+    return { order, pass: layPass(prepared, order) }
+  }
+  const [first, asItIs] = [laid('first'), laid('inSequence')]
   const holds = pinsMissed(prepared, asItIs.pass) <= pinsMissed(prepared, first.pass)
   return holds && movedFrom(accepted, asItIs.pass) < movedFrom(accepted, first.pass)
     ? asItIs

@@ -45,7 +45,9 @@ export function lay(prepared: Prepared, order: Order): Laid {
 /** The accepted plan laid again, and what it costs; null: it knows none of today's steps. */
 function keptPass(prepared: Prepared, accepted: StoredPlan, fresh: Pass): Laid | null {
   const kept = inSequence(prepared, accepted, fresh)
-  return kept && { ...kept, cost: planCost(prepared, kept.pass) }
+  if (!kept) return null
+  const pass = kept.pass ?? layPass(prepared, kept.order)
+  return { order: kept.order, pass, cost: planCost(prepared, pass) }
 }
 
 /** The best of the passes by rule, or the accepted sequence where none is worth the change. */

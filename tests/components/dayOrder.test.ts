@@ -184,6 +184,13 @@ it('is asked for in words where a finger stays on it', async () => {
   await new Promise((after) => setTimeout(after, 600))
   await flushPromises()
   expect(words()).toContain('Move “Cable”')
+  // Leaving it neither opens the step behind the question, nor asks what else a link can do.
+  const left = (kind: string) => {
+    const event = new MouseEvent(kind, { bubbles: true, cancelable: true })
+    lineOf('Cable').querySelector('a')?.dispatchEvent(event)
+    return event.defaultPrevented
+  }
+  expect([left('contextmenu'), left('click')]).toEqual([true, true])
   await typeIn('Today it comes', 'Alpha')
   await press('Move it')
   await vi.waitFor(() =>

@@ -110,16 +110,10 @@ function foundHere(event: MouseEvent, zoneId: string | null) {
   const spot = spotAt(event)
   if (spot) emit('found', { zoneId, at: spot.spot })
 }
-let pressing: ReturnType<typeof setTimeout> | null = null
-const longMs = 550
+const stays = useLongPress()
 function pressLong(event: PointerEvent, zoneId: string | null) {
-  stopPressing()
   if (event.pointerType === 'touch')
-    pressing = setTimeout(() => !view.pulled.value && foundHere(event, zoneId), longMs)
-}
-function stopPressing() {
-  if (pressing) clearTimeout(pressing)
-  pressing = null
+    stays.begin(() => !view.pulled.value && foundHere(event, zoneId))
 }
 
 const dragging = ref<number | null>(null)
@@ -301,8 +295,8 @@ function nudgeCorner(event: KeyboardEvent, at: number) {
             @click.stop="press(place.zone.id)"
             @dblclick.stop="foundHere($event, place.zone.id)"
             @pointerdown="pressLong($event, place.zone.id)"
-            @pointerup="stopPressing"
-            @pointercancel="stopPressing"
+            @pointerup="stays.forget"
+            @pointercancel="stays.forget"
             @keydown.enter.prevent="emit('choose', place.zone.id)"
             @keydown.space.prevent="emit('choose', place.zone.id)"
           >

@@ -243,7 +243,6 @@ const marks = computed(() =>
             @pointermove="slide.move"
             @pointerup="slide.letGo"
             @pointercancel="slide.giveUp"
-            @keydown.esc="slide.giveUp"
             @keydown.p.exact="pinByKey($event, one.layer)"
           >
             <span

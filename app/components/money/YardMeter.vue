@@ -91,7 +91,7 @@ const high = computed(() => Math.ceil(blocks.value.length / perRow) * (blockHigh
         <dt>
           {{
             meter.isAshore ? `Ashore so far, ${figured(meter.daysSoFar, 'day')}` : 'Not ashore yet'
-          }}<template v-if="meter.freeDays > 0"
+          }}<template v-if="meter.isAshore && meter.freeDays > 0"
             >, {{ Math.min(meter.freeDays, meter.daysSoFar) }} free</template
           >
         </dt>

@@ -154,7 +154,6 @@ const ghost = computed(() => {
   }
 })
 function pressed(event: KeyboardEvent) {
-  if (event.key === 'Escape' && slide.isHeld()) return giveUp()
   const bare = !event.ctrlKey && !event.metaKey && !event.altKey
   if (bare && pinnedByKey(event)) {
     event.preventDefault()

@@ -4,20 +4,7 @@ import { nameSize, nameSmall, rowHigh, wordsSize } from '#core/stores/buyScene'
 import type { BuyScene } from '#core/stores/buyScene'
 
 /** What to buy and when, on the scale of the Sequence: one row a thing, its window, its need, and the words. */
-const props = defineProps<{
-  scene: BuyScene
-  open: string | null
-  /** Of a crate on its way to another day: what that would do. */
-  said: string
-}>()
-const emit = defineEmits<{
-  row: [key: string]
-  at: [key: string | null]
-  drag: [key: string, day: number]
-  drop: []
-  cancel: []
-  due: [key: string]
-}>()
+const props = defineProps<{ scene: BuyScene; open: string | null }>()
 provideChartIds()
 const chartTop = computed(() => ({
   ...props.scene,
@@ -159,17 +146,8 @@ const flagRow = 24
       <BuyMoney :scene="scene" />
       <ChartTop :scene="chartTop" />
     </g>
-    <BuyHits
-      :scene="scene"
-      :open="open"
-      :said="said"
-      @row="emit('row', $event)"
-      @at="emit('at', $event)"
-      @drag="(key, day) => emit('drag', key, day)"
-      @drop="emit('drop')"
-      @cancel="emit('cancel')"
-      @due="emit('due', $event)"
-    />
+    <!-- What is pressed lies over it. -->
+    <slot />
   </svg>
 </template>
 

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { rowHigh, wordsSize } from '#core/stores/buyScene'
 import type { BuyScene, DrawnRow } from '#core/stores/buyScene'
@@ -61,9 +60,6 @@ function keyed(event: KeyboardEvent) {
   const at = list.indexOf(event.target as SVGElement)
   list[at + step]?.focus()
 }
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (event.key === 'Escape' && slide.isHeld()) giveUp()
-})
 </script>
 
 <template>

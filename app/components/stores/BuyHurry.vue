@@ -1,42 +1,22 @@
 <script setup lang="ts">
-import { onScopeDispose, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import type { BuyRow } from '#core/stores/board'
 import { hurriesOf } from '#core/stores/hurry'
-import type { Hurry } from '#core/stores/hurry'
 
 /** A row that is late: what it does to the gates as it takes, and asked to hurry. */
 const props = defineProps<{ row: BuyRow; today: number }>()
 const emit = defineEmits<{ due: [key: string, day: string] }>()
 const store = useRefitStore()
-const planner = usePlannerStore()
 const { sayDay } = useDates()
-interface Line {
-  readonly hurry: Hurry
-  /** null: not worked out yet. */
-  readonly said: string | null
-}
-const lines = shallowRef<readonly Line[]>([])
-let run = 0
-/** Answers hold for the plan and the row they were asked about. */
-watch(
-  [() => props.row, () => store.accepted],
-  async () => {
-    const mine = ++run
-    const hurries = hurriesOf(store.rows, props.row, props.today)
-    lines.value = hurries.map((hurry) => ({ hurry, said: null }))
-    for (const hurry of hurries) {
-      const answer = await planner
-        .quietConsequence(hurry.items, () => mine === run)
-        .then((one) => one && sayMoved(one, props.row.kind === 'buy' ? 'later' : 'all'), sentenceOf)
-      if (mine !== run) return
-      lines.value = lines.value.map((line) =>
-        line.hurry === hurry ? { hurry, said: answer ?? '' } : line,
-      )
-    }
-  },
-  { immediate: true },
+const lines = computed(() => hurriesOf(store.rows, props.row, props.today))
+const express = computed(() => lines.value.find((one) => one.how === 'express') ?? null)
+const said = useQuietEffects(() =>
+  lines.value.map(({ how, items }) => ({
+    key: how,
+    items,
+    laterCosts: props.row.kind === 'buy',
+  })),
 )
-onScopeDispose(() => run++)
 </script>
 
 <template>
@@ -46,25 +26,25 @@ onScopeDispose(() => run++)
     </h3>
     <ul>
       <li
-        v-for="{ hurry, said } in lines"
-        :key="hurry.how"
+        v-for="one in lines"
+        :key="one.how"
         class="flex items-baseline justify-between gap-2 border-b border-rule2 py-1"
       >
         <span class="min-w-0"
-          >{{ hurry.how === 'rule' ? 'As it takes' : 'Express' }}, here {{ sayDay(hurry.on) }}</span
+          >{{ one.how === 'rule' ? 'As it takes' : 'Express' }}, here {{ sayDay(one.on) }}</span
         >
-        <span class="cond shrink-0">{{ said ?? '…' }}</span>
+        <span class="cond shrink-0">{{ said.get(one.how) ?? '…' }}</span>
       </li>
     </ul>
-    <p class="text-[0.9375rem] leading-snug text-ink2">
+    <p v-if="express" class="text-[0.9375rem] leading-snug text-ink2">
       Express is reckoned as half the time that is left: ask whether they can, and at what price.
     </p>
     <button
-      v-if="row.kind === 'onItsWay'"
+      v-if="row.kind === 'onItsWay' && express"
       class="btn btn-small mt-1"
-      @click="emit('due', row.key, lines[0]?.hurry.on ?? '')"
+      @click="emit('due', row.key, express.on)"
     >
-      They can: due {{ sayDay(lines[0]?.hurry.on ?? '') }}
+      They can: due {{ sayDay(express.on) }}
     </button>
   </section>
 </template>

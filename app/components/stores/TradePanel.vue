@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { ReadyChance } from '#core/forecast/readyChance'
 import type { ChangeItem } from '#core/model/changes'
 import { patchOf } from '#core/model/removal'
 import { formatMoney } from '#core/money/money'
@@ -53,39 +54,38 @@ function shifted(row: NonNullable<TradeFacts['booking']>, day: number) {
   const length = Math.max(0, dayNumber(row.to) - dayNumber(row.from))
   return { from: dateOf(day), to: dateOf(day + length) }
 }
-const laterSaid = ref('')
-const ask = shallowRef<{ p50: string; p80: string; on: string } | null>(null)
-const asked = ref(false)
+const effects = useQuietEffects(() =>
+  later.value ? [{ key: 'later', items: later.value.put, laterCosts: true }] : [],
+)
+/** By when what comes before it is ready, by the runs; null: not worked out yet, or `why` it cannot be. */
+const ready = shallowRef<ReadyChance | null>(null)
+const why = ref('')
 let run = 0
 watch(
   [() => props.trade.step.id, () => store.accepted],
   async () => {
     const mine = ++run
-    const isWanted = () => mine === run
-    laterSaid.value = ''
-    ask.value = null
-    asked.value = false
-    const put = later.value?.put
-    if (put) {
-      const answer = await planner
-        .quietConsequence(put, isWanted)
-        .then((one) => one && sayMoved(one, 'later'), sentenceOf)
-      if (!isWanted()) return
-      laterSaid.value = answer ?? ''
-    }
+    ready.value = null
+    why.value = ''
     if (props.trade.kind === 'send') return
-    const ready = await planner.ready(props.trade.step.id, isWanted).catch(() => null)
-    if (!isWanted()) return
-    asked.value = true
-    if (!ready || !Number.isFinite(ready.p80)) return
-    const { zone } = store
-    const day = (at: number) => sayDay(zone.dateOf(at))
-    const on = dayToAskFor(ready.p80, comesOn.value, notice.value, props.today, zone)
-    ask.value = { p50: day(ready.p50), p80: day(ready.p80), on: sayDay(dateOf(on)) }
+    try {
+      const found = await planner.ready(props.trade.step.id, () => mine === run)
+      if (mine !== run) return
+      ready.value = found && Number.isFinite(found.p80) ? found : null
+      if (!ready.value) why.value = 'When that is ready cannot be said.'
+    } catch (error) {
+      if (mine === run) why.value = sentenceOf(error)
+    }
   },
   { immediate: true },
 )
 onScopeDispose(() => run++)
+const day = (at: number) => sayDay(store.zone.dateOf(at))
+const askFor = computed(
+  () =>
+    ready.value &&
+    dayToAskFor(ready.value.p80, comesOn.value, notice.value, props.today, store.zone),
+)
 </script>
 
 <template>
@@ -114,14 +114,12 @@ onScopeDispose(() => run++)
         >
       </p>
       <h3 class="mt-3 border-b border-rule">What comes before it</h3>
-      <p v-if="ask" class="mt-1">
-        Ready by {{ ask.p50 }} in half of the runs, by {{ ask.p80 }} in 8 of 10:
-        <strong class="cond">ask for {{ ask.on }}</strong
+      <p v-if="ready && askFor !== null" class="mt-1">
+        Ready by {{ day(ready.p50) }} in half of the runs, by {{ day(ready.p80) }} in 8 of 10:
+        <strong class="cond">ask for {{ sayDay(dateOf(askFor)) }}</strong
         >.
       </p>
-      <p v-else class="mt-1 text-ink2">
-        {{ asked ? 'When that is ready cannot be said.' : 'Working out when that is ready…' }}
-      </p>
+      <p v-else class="mt-1 text-ink2">{{ why || 'Working out when that is ready…' }}</p>
     </template>
     <template v-else>
       <p class="mt-2">
@@ -138,7 +136,7 @@ onScopeDispose(() => run++)
     <h3 class="mt-3 border-b border-rule">A day of delay</h3>
     <p v-if="later" class="mt-1">
       {{ trade.kind === 'call' ? 'If they come' : 'Sent' }} {{ sayDay(dateOf(later.day)) }}:
-      <strong class="cond">{{ laterSaid || '…' }}</strong>.
+      <strong class="cond">{{ effects.get('later') ?? '…' }}</strong>.
     </p>
     <p v-else class="mt-1 text-ink2">It has no day in the plan.</p>
 

@@ -71,7 +71,7 @@ function columnAt(x: number) {
   const isShared = column === columns.value - 1 && props.people.length > columns.value
   return { column, personId: isShared ? null : (props.people[column] ?? null) }
 }
-const { take, move, letGo, giveUp, moving, target } = useLineDrag({
+const { take, move, letGo, giveUp, notItsOwn, moving, target } = useLineDrag({
   holder,
   placed,
   lines: computed(() => (props.isToday ? props.lines : [])),
@@ -210,7 +210,8 @@ const bound = (at: number) =>
         @pointermove="move"
         @pointerup="letGo"
         @pointercancel="giveUp"
-        @keydown.esc="giveUp"
+        @click.capture="notItsOwn"
+        @contextmenu="notItsOwn"
         @dragstart.prevent
       >
         <DayLineRow

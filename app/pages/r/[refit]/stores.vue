@@ -98,6 +98,12 @@ function closePart() {
   isNewPart.value = false
   partId.value = null
 }
+/** What rows are said with. */
+const inWords = computed(() => ({
+  today: facts.value.today,
+  year: year.value,
+  currency: currency.value,
+}))
 const openTrade = computed(
   () =>
     [...board.value.trades, ...board.value.sent].find(
@@ -177,26 +183,25 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
       </div>
       <div v-else class="xl:grid xl:grid-cols-[1fr_20rem] print:block">
         <div ref="box" class="-ml-3 min-w-0 overflow-x-auto overflow-y-hidden sm:-ml-5">
-          <BuyChart
-            v-if="scene"
-            :scene="scene"
-            :open="openKey"
-            :said="newDay.said.value"
-            @row="openAny"
-            @at="atKey = $event"
-            @drag="newDay.drag"
-            @drop="newDay.drop"
-            @cancel="newDay.cancelDrag"
-            @due="newDay.open($event)"
-          />
+          <BuyChart v-if="scene" :scene="scene" :open="openKey">
+            <BuyHits
+              :scene="scene"
+              :open="openKey"
+              :said="newDay.said.value"
+              @row="openAny"
+              @at="atKey = $event"
+              @drag="newDay.drag"
+              @drop="newDay.drop"
+              @cancel="newDay.cancelDrag"
+              @due="newDay.open($event)"
+            />
+          </BuyChart>
           <BuyList
             v-else
             class="px-3"
             :rows="board.rows"
             :trades="[...board.trades, ...board.sent]"
-            :today="facts.today"
-            :year="year"
-            :currency="currency"
+            v-bind="inWords"
             @open="openAny"
           />
         </div>
@@ -208,9 +213,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
           <BuyPanel
             v-if="openRow && !narrow"
             :row="openRow"
-            :today="facts.today"
-            :year="year"
-            :currency="currency"
+            v-bind="inWords"
             @close="openKey = null"
             @order="ordering = [$event]"
             @part="partId = $event"
@@ -220,9 +223,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
           <TradePanel
             v-else-if="openTrade && !narrow"
             :trade="openTrade"
-            :today="facts.today"
-            :year="year"
-            :currency="currency"
+            v-bind="inWords"
             @close="openKey = null"
           />
           <BuySide
@@ -240,37 +241,22 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
         </aside>
       </div>
       <UiDialog
-        :open="narrow && openRow !== null"
-        :title="openRow?.pool.name ?? ''"
+        :open="narrow && (openRow ?? openTrade) !== null"
+        :title="openRow?.pool.name ?? openTrade?.step.title ?? ''"
         @close="openKey = null"
       >
         <BuyPanel
           v-if="openRow"
           titled
           :row="openRow"
-          :today="facts.today"
-          :year="year"
-          :currency="currency"
+          v-bind="inWords"
           @close="openKey = null"
           @order="ordering = [$event]"
           @part="partId = $event"
           @came="cameLine = $event"
           @due="newDay.open"
         />
-      </UiDialog>
-      <UiDialog
-        :open="narrow && openTrade !== null"
-        :title="openTrade?.step.title ?? ''"
-        @close="openKey = null"
-      >
-        <TradePanel
-          v-if="openTrade"
-          titled
-          :trade="openTrade"
-          :today="facts.today"
-          :year="year"
-          :currency="currency"
-        />
+        <TradePanel v-else-if="openTrade" titled :trade="openTrade" v-bind="inWords" />
       </UiDialog>
     </template>
     <ShoppingRun

@@ -154,20 +154,14 @@ async function plus(by: number) {
   if (wantsReading && !isRead) return readUnit()
   await edits.count(step.value, by)
 }
-let pressing: ReturnType<typeof setTimeout> | null = null
-const wasLong = ref(false)
-function pressLong() {
-  wasLong.value = false
-  pressing = setTimeout(() => {
-    wasLong.value = true
+const stays = useLongPress()
+const pressLong = () =>
+  stays.begin(() => {
     if (step.value && !limits.value) void edits.count(step.value, 10)
-  }, 600)
+  })
+const press = () => {
+  if (!stays.hasFired()) void plus(1)
 }
-function released() {
-  if (pressing) clearTimeout(pressing)
-  pressing = null
-}
-const press = () => (wasLong.value ? (wasLong.value = false) : void plus(1))
 async function done() {
   const one = step.value
   if (!one) return
@@ -453,8 +447,8 @@ const pace = computed(() => {
           class="btn btn-go col-span-2 min-h-14! text-2xl!"
           :disabled="next?.no === null"
           @pointerdown="pressLong"
-          @pointerup="released"
-          @pointerleave="released"
+          @pointerup="stays.forget"
+          @pointerleave="stays.forget"
           @click="press"
         >
           +1 {{ count.unit }}
