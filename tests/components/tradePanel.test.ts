@@ -52,7 +52,8 @@ it('names the day, and says what a day gained and a day lost are worth', async (
   await vi.waitFor(() => expect(words()).toContain('ask for Mon 3 May'), 8000)
   // It could be begun on Monday the 19th. A week later for them is a week later for the weekend on which it is fitted.
   await vi.waitFor(() => expect(words()).toContain('If they come Mon 26 Apr: Sail away 7 d later.'))
-  expect(words()).toContain('€400 agreed.')
+  // Nobody booked them: it is a price, and no agreement.
+  expect(words()).toContain('€400 asked for, not booked.')
 })
 
 it('that is booked is moved with its booking', async () => {
@@ -64,9 +65,13 @@ it('that is booked is moved with its booking', async () => {
       to: '2027-05-04',
       state: 'booked',
       comesOn: [1, 2],
+      priceMinor: 30_000,
     }),
   )
   expect(words()).toContain('They come Mondays and Tuesdays.')
+  // Stripped this Saturday, the third of May is late enough.
+  await vi.waitFor(() => expect(words()).toContain('in 8 of 10: booked for Mon 3 May.'), 8000)
+  expect(words()).toContain('€300 agreed.')
   // On Tuesday, and the Wednesday after it: still before the same weekend.
   await vi.waitFor(() => expect(words()).toContain('If they come Tue 4 May: no gate is later.'))
 })
@@ -105,4 +110,27 @@ it('of what is sent out says how long it is away, and by when it is collected', 
   // Out on Saturday the 17th, back ten days later, and fitted on Saturday 1 May: fetched that day at the latest.
   expect(words()).toMatch(/Away ten days\. Collect it by Sat 1 May, the last trip before it is/)
   await vi.waitFor(() => expect(words()).toMatch(/Sent Sun 18 Apr: no gate is later/))
+})
+
+it('that is booked before it is likely ready says so, and a price of the job is called that', async () => {
+  await opened((rows) => {
+    // Thirty hours at weekends: two of them.
+    rows.step = rows.step.map((one) => (one.id === 'strip' ? { ...one, hoursLikely: 30 } : one))
+    add(rows, 'tradeBooking', 'b', {
+      stepId: 'weld',
+      trade: 'Welder',
+      from: '2027-04-19',
+      to: '2027-04-19',
+      state: 'booked',
+    })
+  })
+  await vi.waitFor(
+    () => expect(words()).toContain('booked for Mon 19 Apr, sooner than that.'),
+    8000,
+  )
+  document.body.innerHTML = ''
+  await opened((rows) => {
+    rows.job = rows.job.map((one) => ({ ...one, tradePriceMinor: 18_000 }))
+  })
+  expect(words()).toContain('€180 as the job has it.')
 })

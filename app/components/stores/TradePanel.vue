@@ -27,6 +27,15 @@ const planner = usePlannerStore()
 const { sayDay } = useDates()
 const said = computed(() => sayTrade(props.trade, props.today, props.year))
 const booking = computed(() => props.trade.booking)
+const booked = computed(() => (booking.value?.state === 'booked' ? booking.value : null))
+/** What a price is before anybody agreed to it. */
+const priceWords = computed(() =>
+  booked.value
+    ? 'agreed'
+    : booking.value?.priceMinor != null
+      ? 'asked for, not booked'
+      : 'as the job has it',
+)
 const comesOn = computed(() => booking.value?.comesOn ?? [])
 const notice = computed(() => props.trade.window.leadDays)
 const items = computed(() =>
@@ -116,7 +125,12 @@ const askFor = computed(
       <h3 class="mt-3 border-b border-rule">What comes before it</h3>
       <p v-if="ready && askFor !== null" class="mt-1">
         Ready by {{ day(ready.p50) }} in half of the runs, by {{ day(ready.p80) }} in 8 of 10:
-        <strong class="cond">ask for {{ sayDay(dateOf(askFor)) }}</strong
+        <strong v-if="booked" class="cond"
+          >booked for {{ sayDay(booked.from)
+          }}<span v-if="dayNumber(booked.from) < askFor" class="text-redlead"
+            >, sooner than that</span
+          ></strong
+        ><strong v-else class="cond">ask for {{ sayDay(dateOf(askFor)) }}</strong
         >.
       </p>
       <p v-else class="mt-1 text-ink2">{{ why || 'Working out when that is ready…' }}</p>
@@ -144,7 +158,7 @@ const askFor = computed(
       <h3 class="mt-3 border-b border-rule">What it comes to</h3>
       <p class="mt-1">
         <template v-if="trade.priceMinor !== null"
-          >{{ formatMoney(trade.priceMinor, currency) }} agreed</template
+          >{{ formatMoney(trade.priceMinor, currency) }} {{ priceWords }}</template
         ><template v-else>No price agreed</template
         ><template v-if="sum.takenMinor > 0"
           >, {{ formatMoney(sum.takenMinor, currency) }} of extras taken</template
