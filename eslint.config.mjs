@@ -97,5 +97,9 @@ export default withNuxt(
       ],
     },
   },
+  {
+    files: ['app/**/*.{ts,vue}'],
+    rules: { 'no-restricted-globals': ['error', { name: 'navigateTo', message: 'goTo.' }] },
+  },
   { files: ['scripts/**', 'bench/**', 'tests/**'], rules: { 'no-console': 'off' } },
 )

@@ -12,7 +12,6 @@ const typing = (target: EventTarget | null): boolean =>
 export function useKeys(undo: () => void): void {
   const frame = useFrameStore()
   const { views } = useViews()
-  const router = useRouter()
   useKeyScope(
     {
       found: () => frame.open('found'),
@@ -24,8 +23,7 @@ export function useKeys(undo: () => void): void {
     },
     ({ key }) => {
       const view = views.value.find((one) => one.key === key)
-      // Not by navigateTo: while another way is being gone it only hands its target back, and the key would be lost.
-      return view && (() => void router.push(view.to))
+      return view && (() => void goTo(view.to))
     },
   )
   useEventListener(document, 'keydown', (event: KeyboardEvent) => {

@@ -19,7 +19,6 @@ import { workSum } from '#core/bench/workSum'
 export function useSum(sum: Sum) {
   const store = useRefitStore()
   const route = useRoute()
-  const router = useRouter()
   const air = useAirNow()
   const time = useTimeStore()
   const lots = useShelfLots()
@@ -172,7 +171,7 @@ export function useSum(sum: Sum) {
   const writeAddress = useDebounceFn(() => {
     if (route.path !== here) return
     const v = JSON.stringify({ v: differing(begun.values, values), k: Object.keys(known) })
-    void router.replace({ query: { ...route.query, v } })
+    void goTo({ query: { ...route.query, v } }, { replace: true })
   }, 350)
   const here = route.path
   const keepTyped = () => void writeAddress()

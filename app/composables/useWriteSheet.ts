@@ -13,6 +13,6 @@ export function useWriteSheet() {
       now: time.now,
     })
     if (await store.attempt(`As-built: ${job.title}`, items))
-      await navigateTo(`/r/${store.refitId}/log/${sheetId}`)
+      await goTo(`/r/${store.refitId}/log/${sheetId}`)
   }
 }

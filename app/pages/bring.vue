@@ -54,7 +54,7 @@ const bring = (replace: boolean) =>
   run(async () => {
     const query = replace && into.value ? `?replace=${into.value}` : ''
     const brought = await api<Brought>(`/api/import${query}`, { bytes: file.value ?? undefined })
-    if (brought.toMend.length === 0) await navigateTo(`/r/${brought.refitId}/today`)
+    if (brought.toMend.length === 0) await goTo(`/r/${brought.refitId}/today`)
     else done.value = brought
   })
 async function run(work: () => Promise<void>) {

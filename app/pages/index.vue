@@ -24,9 +24,8 @@ async function look() {
     const last =
       found.find((one) => one.id === lastRefitId.value) ??
       (found.length === 1 ? found[0] : undefined)
-    if (found.length === 0) await navigateTo('/start', { replace: true })
-    else if (last && !('all' in route.query))
-      await navigateTo(`/r/${last.id}/today`, { replace: true })
+    if (found.length === 0) await goTo('/start', { replace: true })
+    else if (last && !('all' in route.query)) await goTo(`/r/${last.id}/today`, { replace: true })
     else refits.value = found
   } catch (error) {
     wrong.value = sentenceOf(error)

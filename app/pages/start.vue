@@ -157,7 +157,7 @@ const demo = () =>
 async function send(make: () => Promise<string>, view: string) {
   busy.value = true
   try {
-    await navigateTo(`/r/${await make()}/${view}`)
+    await goTo(`/r/${await make()}/${view}`)
   } catch (error) {
     wrong.value = sentenceOf(error)
   } finally {

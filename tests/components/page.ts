@@ -55,7 +55,6 @@ export interface PageAsk {
 export async function onPage(path: string, rows: RefitRows, ask: PageAsk = {}) {
   const [, load] = pages.find(([one]) => one === path) ?? []
   if (!load) throw new Error(`There is no page ${path}.`)
-  vi.stubGlobal('useRouter', () => ({ push: () => undefined, replace: () => undefined }))
   vi.stubGlobal('definePageMeta', () => undefined)
   const { server, store } = await openOn(rows, ask.begin)
   // Files share this module, and each has a route of its own.

@@ -24,12 +24,17 @@ config.global.components = {
 
 /** Where the page is, and where it was sent. */
 export const route = reactive({ path: '/r/r/jobs', query: {}, hash: '', params: { refit: 'r' } })
-export const sentTo: string[] = []
+type Sent = string | { path?: string; query?: Record<string, string> }
+export const sentTo: Sent[] = []
 
 beforeEach(() => {
   sentTo.length = 0
   vi.stubGlobal('useRoute', () => route)
-  vi.stubGlobal('navigateTo', (to: string) => sentTo.push(to))
+  const go = (to: Sent) => {
+    sentTo.push(to)
+    if (typeof to === 'object' && 'query' in to) route.query = to.query ?? {}
+  }
+  vi.stubGlobal('useRouter', () => ({ push: go, replace: go }))
   vi.stubGlobal('useHead', () => undefined)
   // Where it ends a list of arguments, what imports for the tests takes it for a name of the page's own.
   vi.stubGlobal('newId', newId)

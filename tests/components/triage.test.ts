@@ -26,7 +26,6 @@ const unmounts: (() => void)[] = []
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
   vi.stubGlobal('Worker', Silent)
-  vi.stubGlobal('useRouter', () => ({ push: () => undefined }))
 })
 afterEach(() => {
   unmounts.splice(0).forEach((unmount) => unmount())

@@ -48,7 +48,7 @@ it('sums up a week: what closed in it, its hours against the plan, what was foun
   expect(words()).toContain('Earned in all4.5 of')
   await press('The week before')
   await press('The week after')
-  expect(sentTo).toEqual([{ query: { week: '2027-04-05' } }, { query: { week: '2027-04-19' } }])
+  expect(sentTo).toEqual([{ query: { week: '2027-04-05' } }, { query: { week: '2027-04-12' } }])
 })
 
 it('of a week that is over says that what came next is in those after it', async () => {

@@ -24,7 +24,7 @@ const to = ({ sum, filled }: SumHit) => {
 }
 function openFirst() {
   const [first] = hits.value
-  if (first) void navigateTo(to(first))
+  if (first) void goTo(to(first))
 }
 useKeyScope({
   find: () => {

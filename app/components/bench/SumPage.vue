@@ -56,7 +56,7 @@ function lay(fields: { along: string; across: string }, at: { along: number; acr
   page.put(fields.across, at.across)
 }
 const print = () => window.print()
-useKeyScope({ benchBack: () => void navigateTo(`/r/${store.refitId}/bench`) })
+useKeyScope({ benchBack: () => void goTo(`/r/${store.refitId}/bench`) })
 </script>
 
 <template>

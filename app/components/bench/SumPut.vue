@@ -169,7 +169,7 @@ async function keep(puts: readonly Put[], withDimensions: boolean) {
       : `Kept: ${answer.says}.`,
   )
   // Kept for itself: its address finds it again.
-  if (!job.value) void navigateTo({ query: { ...route.query, kept: keptId } }, { replace: true })
+  if (!job.value) void goTo({ query: { ...route.query, kept: keptId } }, { replace: true })
 }
 const many = computed(() => ticked.value.length + (dimensionsOn.value ? 1 : 0))
 useKeyScope({

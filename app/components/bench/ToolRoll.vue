@@ -47,7 +47,7 @@ function follow(event: MouseEvent) {
   const isOurs = event.button === 0 && !event.ctrlKey && !event.metaKey && !event.shiftKey
   if (!link || !isOurs || event.altKey) return
   event.preventDefault()
-  void navigateTo(link.pathname + link.search)
+  void goTo(link.pathname + link.search)
 }
 const tagOf = (key: PocketKey): string => {
   const next = props.items.find((one) => !one.isKept && one.want.sum.pocket === key)

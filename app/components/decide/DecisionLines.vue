@@ -31,7 +31,7 @@ async function add() {
     jobId: props.jobId,
     order: keyBetween(last, null),
   })
-  if (id) await navigateTo(`/r/${store.refitId}/decide/${id}`)
+  if (id) await goTo(`/r/${store.refitId}/decide/${id}`)
 }
 </script>
 

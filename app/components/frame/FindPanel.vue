@@ -19,7 +19,7 @@ interface Choice {
   readonly go: () => void
 }
 const mostShown = 12
-const at = (path: string) => () => void navigateTo(`/r/${store.refitId}/${path}`)
+const at = (path: string) => () => void goTo(`/r/${store.refitId}/${path}`)
 const view = (id: string, name: string, path = id) => ({ id, name, kind: 'View', go: at(path) })
 /** Places of the program and what it does, which nobody wrote. */
 const ours = computed(() => [

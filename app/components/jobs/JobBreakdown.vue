@@ -76,7 +76,7 @@ async function keepAsRecipe() {
   const order = keyBetween(inOrder(store.rows.recipe).at(-1)?.order ?? null, null)
   const patch = { name: body.title, body, order }
   if (await store.attempt(`Recipe: ${body.title}`, [{ op: 'create', entity: 'recipe', id, patch }]))
-    await navigateTo(`/r/${store.refitId}/recipes/edit/${id}`)
+    await goTo(`/r/${store.refitId}/recipes/edit/${id}`)
 }
 </script>
 

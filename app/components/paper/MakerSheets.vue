@@ -29,7 +29,7 @@ async function add() {
   const numbers = store.rows.makerSheet.map((one) => Number(one.number)).filter(Number.isInteger)
   const number = String(Math.max(0, ...numbers) + 1)
   const id = await rows.add({ number, title: 'Posts' })
-  if (id) await navigateTo(`/r/${store.refitId}/maker/${id}`)
+  if (id) await goTo(`/r/${store.refitId}/maker/${id}`)
 }
 </script>
 

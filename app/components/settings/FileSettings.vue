@@ -23,7 +23,7 @@ async function removeRefit() {
   try {
     await api(`/api/refits/${store.refitId}`, { method: 'DELETE' })
     lastRefitId.value = ''
-    await navigateTo('/?all')
+    await goTo('/?all')
   } catch (error) {
     wrong.value = sentenceOf(error)
   }

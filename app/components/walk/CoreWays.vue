@@ -123,7 +123,7 @@ async function make(way: CoreWay, gateId: string | null) {
   wrong.value = ''
   try {
     if (await store.submit(`Job: ${way.recipe.title}`, made.items))
-      await navigateTo({ path: `/r/${store.refitId}/jobs`, query: { job: made.jobId } })
+      await goTo({ path: `/r/${store.refitId}/jobs`, query: { job: made.jobId } })
   } catch (error) {
     wrong.value = sentenceOf(error)
   }

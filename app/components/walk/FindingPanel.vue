@@ -77,7 +77,7 @@ const standing = computed(() => {
 })
 async function makeJob() {
   const jobId = await edits.makeJob(props.finding.id)
-  if (jobId) await navigateTo({ path: `/r/${store.refitId}/jobs`, query: { job: jobId } })
+  if (jobId) await goTo({ path: `/r/${store.refitId}/jobs`, query: { job: jobId } })
 }
 async function remove() {
   if (await edits.remove(props.finding)) emit('close')

@@ -126,7 +126,7 @@ async function bring() {
         ? ''
         : ` ${long} usually done in one go ${long === 1 ? 'is' : 'are'} longer than any day of this fortnight and may be left and taken up again.`
     toasts.say(`${many} ${many === 1 ? 'job is' : 'jobs are'} in.${left} z takes them out again.`)
-    await navigateTo(`/r/${store.refitId}/jobs`)
+    await goTo(`/r/${store.refitId}/jobs`)
   } catch (error) {
     wrong.value = sentenceOf(error)
   } finally {

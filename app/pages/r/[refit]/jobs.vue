@@ -13,13 +13,12 @@ import type { Grouping } from '~/composables/useJobLists'
 const store = useRefitStore()
 const planner = usePlannerStore()
 const route = useRoute()
-const router = useRouter()
 const grouping = ref<Grouping>('rank')
 const zoneId = ref<string | null>(null)
 
 const jobId = computed({
   get: () => (typeof route.query.job === 'string' ? route.query.job : null),
-  set: (id: string | null) => void router.push({ query: { ...route.query, job: id ?? undefined } }),
+  set: (id: string | null) => void goTo({ query: { ...route.query, job: id ?? undefined } }),
 })
 const job = computed(() => store.rows.job.find((one) => one.id === jobId.value) ?? null)
 const { groups, shown } = useJobLists(
@@ -29,7 +28,7 @@ const { groups, shown } = useJobLists(
 /** Back in the list where it was left. */
 async function closeJob() {
   const id = jobId.value
-  await router.push({ query: { ...route.query, job: undefined } })
+  await goTo({ query: { ...route.query, job: undefined } })
   await nextTick()
   const row = document.querySelector<HTMLElement>(`[data-job="${CSS.escape(id ?? '')}"] button`)
   row?.focus({ preventScroll: true })

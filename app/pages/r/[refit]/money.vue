@@ -26,7 +26,7 @@ const view = computed<View>(
   () => views.find((one) => one.value === route.query.show)?.value ?? 'cost',
 )
 const show = (value: View) =>
-  void navigateTo({ path: route.path, query: { show: value } }, { replace: true })
+  void goTo({ path: route.path, query: { show: value } }, { replace: true })
 
 useKeyScope({ pagePrint: () => window.print() })
 

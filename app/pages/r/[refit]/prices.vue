@@ -96,7 +96,7 @@ async function take() {
   const label = `Prices of ${many} ${many === 1 ? 'part' : 'parts'} from a list`
   if (!(await store.attempt(label, priceChanges(chosen.value, supplierId.value)))) return
   toasts.say(`${label}.`, false, { label: 'Undo', run: undo })
-  await navigateTo(`/r/${store.refitId}/stores`)
+  await goTo(`/r/${store.refitId}/stores`)
 }
 const money = (minor: number | null) =>
   minor === null ? 'no price' : formatMoney(minor, currency.value)

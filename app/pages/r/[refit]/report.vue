@@ -41,7 +41,7 @@ const chosen = computed({
   get: () =>
     spans.value.find((one) => one.value === route.query.of)?.value ??
     store.derived.today.slice(0, 7),
-  set: (value) => void navigateTo({ path: route.path, query: { of: value } }, { replace: true }),
+  set: (value) => void goTo({ path: route.path, query: { of: value } }, { replace: true }),
 })
 const current = computed(
   () => spans.value.find((one) => one.value === chosen.value) ?? spans.value[0],

@@ -154,7 +154,7 @@ function openStep(stepId: string) {
     .flatMap((level) => level.laid)
     .find((one) => one.board.plank.pieces.some((piece) => piece.step.id === stepId))
   if (board) openKey.value = board.board.plank.key
-  else void navigateTo(`/r/${store.refitId}/step/${stepId}`)
+  else void goTo(`/r/${store.refitId}/step/${stepId}`)
 }
 </script>
 

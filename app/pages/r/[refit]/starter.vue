@@ -41,7 +41,7 @@ async function make() {
   wrong.value = ''
   try {
     if (await store.submit(`${ticked.value.length} usual jobs`, items.value))
-      await navigateTo(`/r/${store.refitId}/jobs`)
+      await goTo(`/r/${store.refitId}/jobs`)
   } catch (error) {
     wrong.value = sentenceOf(error)
   }

@@ -28,7 +28,7 @@ const view = computed<View>(
   () => views.find((one) => one.value === route.query.show)?.value ?? 'buy',
 )
 const show = (value: View, more: Record<string, string> = {}) =>
-  void navigateTo({ path: route.path, query: { show: value, ...more } }, { replace: true })
+  void goTo({ path: route.path, query: { show: value, ...more } }, { replace: true })
 
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 940, height: 600 })

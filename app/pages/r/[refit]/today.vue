@@ -158,8 +158,7 @@ useKeyScope({
   },
 })
 const print = () => window.print()
-const goTo = (date: string) =>
-  navigateTo({ query: date === store.derived.today ? {} : { on: date } })
+const goTo = (date: string) => goTo({ query: date === store.derived.today ? {} : { on: date } })
 </script>
 
 <template>

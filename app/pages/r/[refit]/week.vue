@@ -44,7 +44,7 @@ const pictures = computed(() => {
   const after = ofWeek.find((one) => one.moment === 'after' && one.jobId === before?.jobId)
   return [before, after].filter((one) => one !== undefined)
 })
-const go = (by: number) => navigateTo({ query: { week: addDays(monday.value, by * 7) } })
+const go = (by: number) => goTo({ query: { week: addDays(monday.value, by * 7) } })
 const print = () => window.print()
 const days = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'day' : 'days'}`
 </script>

@@ -9,11 +9,10 @@ import { inOrder } from '#core/model/refit'
 const store = useRefitStore()
 const { sayDay } = useDates()
 const route = useRoute()
-const router = useRouter()
 const asked = ref('')
 const openId = computed({
   get: () => (typeof route.query.bag === 'string' ? route.query.bag : null),
-  set: (id: string | null) => void router.push({ query: { bag: id ?? undefined } }),
+  set: (id: string | null) => void goTo({ query: { bag: id ?? undefined } }),
 })
 const bags = computed(() => {
   const words = asked.value.toLowerCase().split(/\s+/).filter(Boolean)

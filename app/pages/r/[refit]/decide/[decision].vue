@@ -152,7 +152,7 @@ const addOption = () =>
 async function remove() {
   if (!decision.value) return
   const jobId = decision.value.jobId
-  if (await rows.remove(decision.value)) await navigateTo(`/r/${store.refitId}/jobs?job=${jobId}`)
+  if (await rows.remove(decision.value)) await goTo(`/r/${store.refitId}/jobs?job=${jobId}`)
 }
 const picked = computed(() => options.value.find((row) => row.id === decision.value?.optionId))
 </script>

@@ -151,8 +151,7 @@ const anywayOpen = ref(false)
 useKeyScope({
   launchBook: () => (chosen.value ? ask() : false),
   launchSign: () => (pointed.value === null ? false : (openKey.value = pointed.value)),
-  launchDay: () =>
-    void navigateTo(`/r/${store.refitId}/launch/day?day=${dateOf(chosenDay.value ?? 0)}`),
+  launchDay: () => void goTo(`/r/${store.refitId}/launch/day?day=${dateOf(chosenDay.value ?? 0)}`),
   launchMove: (event) => {
     const list = days.value.filter((one) => one.isLiftDay)
     const index = list.findIndex((one) => one.day === chosenDay.value)

@@ -90,14 +90,14 @@ async function otherSide() {
       }
     }),
   ])
-  if (done) await navigateTo(`/r/${store.refitId}/maker/${sheetId}`)
+  if (done) await goTo(`/r/${store.refitId}/maker/${sheetId}`)
 }
 async function remove() {
   const gone = sheet.value
   if (!gone) return
   const label = `Take sheet ${gone.number} away`
   if (await store.attempt(label, removal(store.rows, 'makerSheet', [gone.id])))
-    await navigateTo(`/r/${store.refitId}/stores?show=orders`)
+    await goTo(`/r/${store.refitId}/stores?show=orders`)
 }
 const print = () => window.print()
 </script>

@@ -112,7 +112,7 @@ async function send(label: string, jobId: string) {
   wrong.value = ''
   try {
     if (await store.submit(label, items.value))
-      await navigateTo({ path: `/r/${store.refitId}/jobs`, query: { job: jobId } })
+      await goTo({ path: `/r/${store.refitId}/jobs`, query: { job: jobId } })
   } catch (error) {
     wrong.value = sentenceOf(error)
   }
@@ -136,7 +136,7 @@ async function copy() {
   const order = keyBetween(inOrder(store.rows.recipe).at(-1)?.order ?? null, null)
   const patch = { name, body: { ...recipe.value, title: name }, order }
   if (await store.attempt(`Recipe: ${name}`, [{ op: 'create', entity: 'recipe', id, patch }]))
-    await navigateTo(`/r/${store.refitId}/recipes/edit/${id}`)
+    await goTo(`/r/${store.refitId}/recipes/edit/${id}`)
 }
 function save() {
   if (!recipe.value) return

@@ -60,7 +60,7 @@ async function keep(recipe: Recipe) {
   const patch = { name: recipe.title, body: recipe, order }
   try {
     await store.submit(`Recipe: ${recipe.title}`, [{ op: 'create', entity: 'recipe', id, patch }])
-    await navigateTo(`/r/${store.refitId}/recipes/${id}`)
+    await goTo(`/r/${store.refitId}/recipes/${id}`)
   } catch (error) {
     wrong.value = sentenceOf(error)
   }

@@ -15,13 +15,12 @@ import type { MapItem } from '~/composables/useBoatMap'
 const store = useRefitStore()
 const frame = useFrameStore()
 const route = useRoute()
-const router = useRouter()
 const { lastZoneId } = useDevice()
 const { byZone, figures, markOf, lettersAt, hoursOf, ways, offers, next } = useWalk()
 const asked = (name: string) =>
   typeof route.query[name] === 'string' ? String(route.query[name]) : null
 const put = (query: Record<string, string | undefined>) =>
-  void router.replace({ query: { ...route.query, ...query } })
+  void goTo({ query: { ...route.query, ...query } }, { replace: true })
 const chosenId = computed(() => asked('place'))
 const finding = computed(
   () => store.rows.finding.find((one) => one.id === asked('finding')) ?? null,
@@ -140,7 +139,7 @@ const joinFindings = computed(() =>
 )
 async function toJob(jobId: string) {
   joining.value = null
-  await navigateTo({ path: `/r/${store.refitId}/jobs`, query: { job: jobId } })
+  await goTo({ path: `/r/${store.refitId}/jobs`, query: { job: jobId } })
 }
 const editing = ref<{ zone: Zone; shape: ZoneShape } | null>(null)
 async function keepShape(shape: ZoneShape) {

@@ -58,7 +58,7 @@ async function keepFinding(test: Row<'hoseTest'>) {
     },
     patchOf('hoseTest', test, { findingId: id }),
   ])
-  if (made) await navigateTo(`/r/${store.refitId}/walk?finding=${id}`)
+  if (made) await goTo(`/r/${store.refitId}/walk?finding=${id}`)
 }
 const readings = computed(() =>
   [...store.rows.waterIn]

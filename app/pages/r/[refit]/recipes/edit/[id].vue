@@ -83,7 +83,7 @@ async function save() {
 }
 async function removeRecipe() {
   if (row.value && (await store.attempt('Remove recipe', [deletion('recipe', row.value)])))
-    await navigateTo(`/r/${store.refitId}/recipes`)
+    await goTo(`/r/${store.refitId}/recipes`)
 }
 </script>
 

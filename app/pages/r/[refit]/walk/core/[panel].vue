@@ -149,7 +149,7 @@ async function remove() {
       removal(store.rows, 'panel', [panel.value.id]),
     ))
   )
-    await navigateTo(`/r/${store.refitId}/walk`)
+    await goTo(`/r/${store.refitId}/walk`)
 }
 </script>
 

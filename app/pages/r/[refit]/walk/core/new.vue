@@ -62,7 +62,7 @@ async function make() {
       patch: { panelId: id, takenOn: store.derived.today },
     },
   ])
-  if (done) await navigateTo(`/r/${store.refitId}/walk/core/${id}`)
+  if (done) await goTo(`/r/${store.refitId}/walk/core/${id}`)
 }
 </script>
 

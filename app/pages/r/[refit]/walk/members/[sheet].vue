@@ -94,7 +94,7 @@ async function remove() {
       removal(store.rows, 'countSheet', [sheet.value.id]),
     ))
   )
-    await navigateTo(`/r/${store.refitId}/walk/members`)
+    await goTo(`/r/${store.refitId}/walk/members`)
 }
 const recipe = computed(() => ({
   path: `/r/${store.refitId}/recipes/sister-frame`,

@@ -49,7 +49,7 @@ async function make() {
       })),
     ),
   ])
-  if (done) await navigateTo(`/r/${store.refitId}/walk/members/${id}`)
+  if (done) await goTo(`/r/${store.refitId}/walk/members/${id}`)
 }
 </script>
 
