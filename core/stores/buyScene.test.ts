@@ -15,11 +15,13 @@ import { dateOf, dayNumber } from '../time/civil'
 import { zoneClock } from '../time/zone'
 import { buyBoard } from './board'
 import { buyScene, rowHigh } from './buyScene'
-import { buyHeadline } from './headline'
+import { buyHeadline, presses } from './headline'
 import { sayTrade } from './sayBuy'
 import { storeFacts } from './storeFacts'
 
-function drawn(rows: RefitRows, width: number, height: number) {
+const keyOf = ({ key }: { key: string }) => key
+
+function drawn(rows: RefitRows, width: number, height: number, unfolded: readonly string[] = []) {
   const clock = zoneClock(rows.refit[0]?.zone ?? 'UTC')
   const { plan } = makePlan(rows, demoNow)
   const facts = storeFacts(rows, plan, clock, handsOn(rows, plan, clock), demoNow)
@@ -29,7 +31,10 @@ function drawn(rows: RefitRows, width: number, height: number) {
     facts,
     sequenceFacts(rows, plan, clock, new Waits(rows, clock), demoNow),
     board,
-    { width, height, now: demoNow, gates, gateId: launch?.gate.id ?? null, currency: 'EUR' },
+    {
+      ...{ width, height, now: demoNow, gates, gateId: launch?.gate.id ?? null, currency: 'EUR' },
+      unfolded: new Set(unfolded),
+    },
   )
   return { board, scene }
 }
@@ -44,11 +49,15 @@ describe('the drawing of what to buy', () => {
     const parts = scene.rows.filter((row) => !row.key.startsWith('trade '))
     const folded = scene.laths.reduce((sum, lath) => sum + Number.parseInt(lath.text, 10), 0)
     expect(parts.length + folded).toBe(board.rows.length)
-    // What presses is never folded away before what does not.
+    const stand = new Set(parts.map((row) => row.key))
     expect(parts.map((row) => row.key)).toEqual(
-      board.rows.slice(0, parts.length).map((row) => row.key),
+      board.rows.filter((row) => stand.has(row.key)).map((row) => row.key),
     )
-    expect(scene.height).toBe(height)
+    // What presses stands, however little room there is.
+    expect(board.rows.filter((row) => presses(row, dayNumber('2027-04-17'))).map(keyOf)).toSatisfy(
+      (keys: string[]) => keys.length > 0 && keys.every((key) => stand.has(key)),
+    )
+    if (height > 500 && board.rows.length < 100) expect(scene.height).toBe(height)
     const tops = [...scene.rows, ...scene.laths].map((row) => row.y).sort((a, b) => a - b)
     tops
       .slice(1)
@@ -73,6 +82,33 @@ describe('the drawing of what to buy', () => {
       }
     }
     for (const pile of scene.piles) expect(pile.sure + pile.open).toBeLessThanOrEqual(7)
+  })
+})
+
+describe('what is folded', () => {
+  it('stands under its lath when that is pressed, whole, and all below moves down', () => {
+    const before = drawn(sableWren('r'), 960, 590)
+    const lath = before.scene.laths[0]
+    const trades = before.scene.heads[0]
+    const after = drawn(sableWren('r'), 960, 590, [lath?.key ?? '', 'trades'])
+    const shown = new Set(before.scene.rows.map(keyOf))
+    const month = before.board.rows.filter((row) => !shown.has(row.key)).slice(0, 40)
+    const count = Number.parseInt(lath?.text ?? '', 10)
+    const fresh = after.scene.rows.filter((row) => !shown.has(row.key))
+    expect(fresh.slice(0, count).map(keyOf)).toEqual(month.slice(0, count).map(keyOf))
+    // One under the other from the lath on.
+    expect(fresh.slice(0, count).map((row) => row.y)).toEqual(
+      Array.from({ length: count }, (_, at) => (lath?.y ?? 0) + (at + 1) * rowHigh),
+    )
+    // Every trade there is.
+    expect(fresh.slice(count)).toHaveLength(Number.parseInt(trades?.note ?? '', 10))
+    expect(
+      after.board.trades.every(({ step: { id } }) =>
+        after.scene.rows.some((row) => row.key === `trade ${id}`),
+      ),
+    ).toBe(true)
+    expect(after.scene.foot).toBeGreaterThan(before.scene.foot + count * rowHigh)
+    expect(after.scene.height - after.scene.foot).toBeGreaterThanOrEqual(72)
   })
 })
 

@@ -10,13 +10,12 @@ import { mondayOn, xOf } from '../sequence/ruler'
 import type { Ruler } from '../sequence/ruler'
 import { axisWidth, launchRuler, topOf } from '../sequence/top'
 import type { TopAsk } from '../sequence/top'
-import { dateOf } from '../time/civil'
-import { groupBy } from '../model/refit'
-import { formatMoney } from '../money/money'
 import type { BuyBoard, BuyRow } from './board'
 import { dayPlaces, marksEnd, rowMarks, tradeMarks } from './buyMarks'
 import type { BuyMark, DayPlaces } from './buyMarks'
 import { outlays } from './cash'
+import { askedBy, foldedTo, sayFolded } from './folding'
+import { pressesCall } from './headline'
 import { moneyOf } from './buyMoney'
 import type { MoneyMonth, MoneyPile } from './buyMoney'
 import { sayRow, sayThing, sayTrade } from './sayBuy'
@@ -24,8 +23,11 @@ import type { SaidRow } from './sayBuy'
 import type { StoreFacts } from './storeFacts'
 
 export interface BuyAsk extends Omit<TopAsk, 'view'> {
+  /** Least height: it grows where more has to stand. */
   readonly height: number
   readonly currency: string
+  /** Keys of what is folded and is to be seen all the same. */
+  readonly unfolded: ReadonlySet<string>
 }
 
 export interface DrawnRow {
@@ -46,19 +48,23 @@ export interface DrawnRow {
   readonly wordsWidth: number
 }
 
-/** Rows of a month that have no room, as one. */
-interface Lath {
+/** Rows of a month that have no room, as one; unfolded, they stand under it. */
+export interface Lath {
   readonly key: string
   readonly y: number
   readonly text: string
+  readonly isUnfolded: boolean
   readonly xs: readonly number[]
   readonly wordsX: number
 }
 
-interface BuyHead {
+export interface BuyHead {
+  readonly key: string
   readonly y: number
   readonly text: string
+  /** How many more there are; '': all stand. */
   readonly note: string
+  readonly isUnfolded: boolean
 }
 
 export interface BuyScene {
@@ -87,7 +93,7 @@ export interface BuyScene {
 }
 
 export const rowHigh = 23.5
-const headHigh = 18
+export const headHigh = 18
 const moneyHigh = 72
 export const [nameSize, nameSmall, wordsSize] = [15, 12.5, 15]
 const [nameLeft, wordsGap] = [12, 9]
@@ -133,33 +139,6 @@ function crateOf(marks: readonly BuyMark[]): number | null {
   return crate && 'x' in crate ? crate.x : null
 }
 
-/** The day by which a row that may fold asks for something; Infinity: none. */
-const askedBy = (row: BuyRow): number =>
-  row.kind === 'onItsWay' ? (row.dueOn ?? Infinity) : (row.window.closesOn ?? Infinity)
-
-/** Rows that stand, and those that fold into laths by month, so that all is `room` rows at most. */
-function foldedTo(rows: readonly BuyRow[], room: number) {
-  const monthOf = (row: BuyRow) =>
-    Number.isFinite(askedBy(row)) ? dateOf(askedBy(row)).slice(0, 7) : 'none'
-  const lathsOf = (from: number) => groupBy(rows.slice(from), monthOf)
-  for (let shown = Math.min(rows.length, Math.max(1, room)); shown > 0; shown--) {
-    const laths = lathsOf(shown)
-    if (shown + Math.min(laths.size, mostLaths) <= room || shown === 1) {
-      const list = [...laths]
-      const own = list.slice(0, mostLaths - 1)
-      const rest = list.slice(mostLaths - 1).flatMap(([, all]) => all)
-      return {
-        shown: rows.slice(0, shown),
-        laths: rest.length === 0 ? own : [...own, ['later', rest] as const],
-      }
-    }
-  }
-  return { shown: rows, laths: [] }
-}
-const mostLaths = 3
-const monthNames =
-  'January February March April May June July August September October November December'.split(' ')
-
 export function buyScene(
   stores: StoreFacts,
   facts: SequenceFacts,
@@ -174,16 +153,23 @@ export function buyScene(
   const { today } = stores
   const year = clock.dateOf(ask.now).slice(0, 4)
   const most = board.rows.length > muchToBuy ? fewTrades : mostTrades
-  const [trades, sent] = [board.trades.slice(0, most), board.sent.slice(0, most)]
-  const [tradesLeft, sentLeft] = [
-    board.trades.length - trades.length,
-    board.sent.length - sent.length,
-  ]
-  const headsHigh = ((trades.length > 0 ? 1 : 0) + (sent.length > 0 ? 1 : 0)) * headHigh
+  const ofTrades = ([key, text, all]: (typeof tradeKinds)[number], mostShown: number) => {
+    const shown = all.filter(
+      (one, at) => at < mostShown || pressesCall(one, today) || ask.unfolded.has(key),
+    )
+    const left = all.filter((one, at) => at >= mostShown && !pressesCall(one, today)).length
+    return { key, text, shown, left }
+  }
+  const tradeKinds = [
+    ['trades', 'Trades', board.trades],
+    ['sent', 'Sent out', board.sent],
+  ] as const
+  const others = tradeKinds.map((one) => ofTrades(one, most)).filter((one) => one.shown.length > 0)
+  const otherRows = others.reduce((sum, one) => sum + Math.min(one.shown.length, most), 0)
   const room = Math.floor(
-    (ask.height - plotY - moneyHigh - headsHigh - 6) / rowHigh - trades.length - sent.length,
+    (ask.height - plotY - moneyHigh - others.length * headHigh - 6) / rowHigh - otherRows,
   )
-  const folded = foldedTo(board.rows, Math.max(4, room))
+  const { shown, laths: months } = foldedTo(board.rows, Math.max(4, room), today)
   const nameRoom = Math.max(at.today, axisWidth) - nameLeft - 8
   let y = plotY + 4
   const next = (high: number): number => {
@@ -201,55 +187,53 @@ export function buyScene(
     const own = { key, y: next(rowHigh), ...lines, marks, crateX: null, full: said }
     return { ...own, ...placed(said, marks, at) }
   }
-  const rows = folded.shown.map((row): DrawnRow => {
+  const thing = (row: BuyRow): DrawnRow => {
     const one = drawn(row.key, sayThing(row.pool), sayRow(row, today, year, ask.currency), (end) =>
       rowMarks(row, today, end, at),
     )
     return row.kind === 'onItsWay' ? { ...one, crateX: crateOf(one.marks) } : one
-  })
-  const laths = folded.laths.map(([month, list]): Lath => {
-    const priced = list.reduce((sum, row) => sum + (row.pool.priceMinor ?? 0), 0)
-    const cost = priced > 0 ? `, ${formatMoney(priced, ask.currency)}` : ''
-    const when =
-      month === 'later'
-        ? 'later'
-        : month === 'none'
-          ? 'without a day'
-          : `in ${monthNames[Number(month.slice(5)) - 1]}${month.startsWith(year) ? '' : ` ${month.slice(0, 4)}`}`
+  }
+  const rows = shown.map(thing)
+  const laths = months.map(([month, list]): Lath => {
     const xs = list
       .map(askedBy)
       .filter((day) => !at.isBeyond(day))
       .map(at.noon)
-    const text = `${list.length} more ${when}${cost}`
+    const text = sayFolded(month, list, year, ask.currency)
     const width = widthOf(text, wordsSize, 500)
-    return {
-      key: `lath ${month}`,
+    const key = `lath ${month}`
+    const lath = {
+      key,
       y: next(rowHigh),
       text,
+      isUnfolded: ask.unfolded.has(key),
       xs,
       wordsX: Math.min(Math.max(at.today, ...xs) + wordsGap, at.right - width - 22),
     }
+    if (lath.isUnfolded) rows.push(...list.map(thing))
+    return lath
   })
   const heads: BuyHead[] = []
-  const more = (left: number) => (left > 0 ? `${left} more later` : '')
-  const tradeRows = [
-    ['Trades', trades, tradesLeft],
-    ['Sent out', sent, sentLeft],
-  ] as const
-  const others = tradeRows.flatMap(([text, list, left]) => {
-    if (list.length === 0) return []
-    heads.push({ y: next(headHigh), text, note: more(left) })
-    return list.map((one) =>
-      drawn(
-        `trade ${one.step.id}`,
-        one.kind === 'send' || !one.booking
-          ? one.step.title
-          : `${one.booking.trade}: ${one.step.title}`,
-        sayTrade(one, today, year),
-        () => tradeMarks(one, today, at),
-      ),
-    )
-  })
+  for (const { key, text, shown: list, left } of others) {
+    heads.push({
+      key,
+      y: next(headHigh),
+      text,
+      note: left > 0 ? `${left} more` : '',
+      isUnfolded: ask.unfolded.has(key),
+    })
+    for (const one of list)
+      rows.push(
+        drawn(
+          `trade ${one.step.id}`,
+          one.kind === 'send' || !one.booking
+            ? one.step.title
+            : `${one.booking.trade}: ${one.step.title}`,
+          sayTrade(one, today, year),
+          () => tradeMarks(one, today, at),
+        ),
+      )
+  }
   const height = Math.max(ask.height, y + moneyHigh)
   const first = mondayOn(clock.dayOf(ruler.from))
   const money = moneyOf(outlays(board, stores), {
@@ -273,7 +257,7 @@ export function buyScene(
     bays: baysOf(facts, ruler),
     top: plotY,
     foot: y,
-    rows: [...rows, ...others],
+    rows,
     laths,
     heads,
     ...money,

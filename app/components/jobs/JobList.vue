@@ -76,6 +76,7 @@ function go(event: KeyboardEvent): boolean {
   void nextTick(() => root.value?.querySelector<HTMLElement>(`[data-line="${to}"] button`)?.focus())
   return true
 }
+useFocusKept()
 useKeyScope({
   jobsUpDown: go,
   jobsChoose: (event) => {

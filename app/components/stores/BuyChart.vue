@@ -78,6 +78,7 @@ const flagRow = 24
           class="cond-thin halo"
           font-size="14"
           fill="var(--ink2)"
+          text-decoration="underline"
         >
           {{ head.note }}
         </text>
@@ -139,6 +140,7 @@ const flagRow = 24
           class="cond-thin"
           :font-size="wordsSize"
           fill="var(--ink2)"
+          text-decoration="underline"
         >
           {{ lath.text }}
         </text>

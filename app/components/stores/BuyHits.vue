@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { rowHigh, wordsSize } from '#core/stores/buyScene'
-import type { BuyScene, DrawnRow } from '#core/stores/buyScene'
+import { headHigh, rowHigh, wordsSize } from '#core/stores/buyScene'
+import type { BuyHead, BuyScene, DrawnRow, Lath } from '#core/stores/buyScene'
 import { widthOf } from '#core/sequence/measure'
 import { atX, xOf } from '#core/sequence/ruler'
 import { dateOf } from '#core/time/civil'
@@ -10,6 +10,7 @@ import { dateOf } from '#core/time/civil'
 const props = defineProps<{ scene: BuyScene; open: string | null; said: string }>()
 const emit = defineEmits<{
   row: [key: string]
+  fold: [key: string]
   at: [key: string | null]
   drag: [key: string, day: number]
   drop: []
@@ -19,10 +20,37 @@ const emit = defineEmits<{
 const store = useRefitStore()
 const { sayDay } = useDates()
 const group = ref<SVGGElement>()
+useFocusKept()
 const spoken = (row: DrawnRow) => `${row.name.join(' ')}: ${row.full.strong}${row.full.rest}`
-const keys = computed(() => props.scene.rows.map((row) => row.key))
+interface Hit {
+  readonly key: string
+  readonly y: number
+  readonly high: number
+  readonly said: string
+  readonly row: DrawnRow | null
+  readonly isUnfolded: boolean
+}
+/** What is folded, and heads of which more are folded. */
+const foldHit = (one: Lath | BuyHead, said: string, high: number): Hit => ({
+  ...{ key: one.key, y: one.y, high, row: null, isUnfolded: one.isUnfolded },
+  said: `${said}: ${one.isUnfolded ? 'fold' : 'show'} them`,
+})
+/** From above to below: arrows go along them. */
+const hits = computed(() =>
+  [
+    ...props.scene.rows.map((row): Hit => {
+      return { key: row.key, y: row.y, high: rowHigh, said: spoken(row), row, isUnfolded: false }
+    }),
+    ...props.scene.laths.map((lath) => foldHit(lath, lath.text, rowHigh)),
+    ...props.scene.heads
+      .filter((head) => head.note !== '')
+      .map((head) => foldHit(head, `${head.text}, ${head.note}`, headHigh)),
+  ].sort((a, b) => a.y - b.y),
+)
 const current = computed(() =>
-  props.open !== null && keys.value.includes(props.open) ? props.open : keys.value[0],
+  props.open !== null && hits.value.some((one) => one.key === props.open)
+    ? props.open
+    : hits.value[0]?.key,
 )
 const crates = computed(() => props.scene.rows.filter((row) => row.crateX !== null))
 const slide = useTimeDrag<DrawnRow>({
@@ -48,6 +76,10 @@ const ghost = computed(() => {
   const wordsX = right + wide <= ruler.right ? right : x - 14 - wide
   return { x, y: moving.what.y + rowHigh / 2, words, wide, wordsX }
 })
+function pressHit({ row, key }: Hit) {
+  if (row) press(row)
+  else emit('fold', key)
+}
 function press(row: DrawnRow) {
   if (!slide.hasJustEnded()) emit('row', row.key)
 }
@@ -65,25 +97,26 @@ function keyed(event: KeyboardEvent) {
 <template>
   <g ref="group" @keydown="keyed">
     <rect
-      v-for="row in scene.rows"
-      :key="row.key"
+      v-for="one in hits"
+      :key="one.key"
       class="hit"
       x="2"
-      :y="row.y + 1"
+      :y="one.y + 1"
       :width="scene.width - 6"
-      :height="rowHigh - 2"
+      :height="one.high - 2"
       fill="transparent"
       role="button"
-      :tabindex="row.key === current ? 0 : -1"
-      :aria-label="spoken(row)"
-      :aria-pressed="open === row.key"
-      @focus="emit('at', row.key)"
+      :tabindex="one.key === current ? 0 : -1"
+      :aria-label="one.said"
+      :aria-pressed="one.row ? open === one.key : undefined"
+      :aria-expanded="one.row ? undefined : one.isUnfolded"
+      @focus="emit('at', one.key)"
       @blur="emit('at', null)"
-      @click="press(row)"
-      @keydown.enter.prevent="press(row)"
-      @keydown.space.prevent="press(row)"
+      @click="pressHit(one)"
+      @keydown.enter.prevent="pressHit(one)"
+      @keydown.space.prevent="pressHit(one)"
     >
-      <title>{{ spoken(row) }}</title>
+      <title>{{ one.said }}</title>
     </rect>
     <!-- Keys and readers say another day in the panel of the row. -->
     <rect

@@ -41,6 +41,7 @@ const [leastWidth, leastHeight, startTop] = [560, 480, 205]
 const height = computed(() =>
   Math.max(leastHeight, Math.floor(windowHeight.value - (top.value || startTop) - 2)),
 )
+const unfolded = ref<ReadonlySet<string>>(new Set())
 const scene = computed(() =>
   view.value === 'buy' && !narrow.value
     ? buyScene(facts.value, drawn.value, board.value, {
@@ -50,6 +51,7 @@ const scene = computed(() =>
         gates: store.derived.gates,
         gateId: gate.value?.gate.id ?? null,
         currency: currency.value,
+        unfolded: unfolded.value,
       })
     : null,
 )
@@ -110,6 +112,11 @@ const openTrade = computed(
       (one) => openKey.value === `trade ${one.step.id}`,
     ) ?? null,
 )
+function fold(key: string) {
+  const keys = new Set(unfolded.value)
+  if (!keys.delete(key)) keys.add(key)
+  unfolded.value = keys
+}
 function openAny(key: string) {
   openKey.value = openKey.value === key ? null : key
 }
@@ -189,6 +196,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
               :open="openKey"
               :said="newDay.said.value"
               @row="openAny"
+              @fold="fold"
               @at="atKey = $event"
               @drag="newDay.drag"
               @drop="newDay.drop"
