@@ -49,7 +49,8 @@ export function useDayChart(
   narrow: Ref<boolean>,
 ) {
   const columns = computed(() => Math.max(1, Math.min(mostColumns, people.value.length)))
-  const keyOf = (line: DayLine) => `${line.kind} ${line.step?.id ?? ''} ${line.from}`
+  const keyOf = (line: DayLine) =>
+    `${line.kind} ${line.step?.id ?? line.personIds.join(' ')} ${line.from}`
   const isJoint = (line: DayLine) =>
     line.personIds.length === 0 ||
     line.personIds.length >= people.value.length ||

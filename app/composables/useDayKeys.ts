@@ -25,8 +25,8 @@ export function useDayKeys(
   },
 ): void {
   const frame = useFrameStore()
-  /** Lines of work only: there is nothing to be done with setting up. */
-  const work = () => placed.value.filter((one) => one.line.step !== null)
+  /** Lines of work only, tied or not: there is nothing to be done with setting up. */
+  const work = () => placed.value.filter((one) => one.line.kind === 'work')
   const at = (event: KeyboardEvent): number => {
     const row = (event.target as HTMLElement).closest<HTMLElement>('[data-line]')
     return row && root.value?.contains(row)
@@ -36,12 +36,14 @@ export function useDayKeys(
   const focus = (index: number): void => {
     const key = work()[index]?.key
     if (key === undefined) return
-    root.value?.querySelector<HTMLElement>(`[data-line="${CSS.escape(key)}"] a`)?.focus()
+    const row = root.value?.querySelector<HTMLElement>(`[data-line="${CSS.escape(key)}"]`)
+    const main = row?.querySelector<HTMLElement>('a') ?? row?.querySelector<HTMLElement>('button')
+    main?.focus()
   }
   /** What a key does with the line in focus; without one the key is not for the day. */
   const on = (act: (line: DayLine) => void) => (event: KeyboardEvent) => {
     const line = work()[at(event)]?.line
-    if (!line) return false
+    if (!line?.step) return false
     act(line)
   }
   // Keys held with Alt are none of the table's: a name for them stands there all the same.

@@ -203,3 +203,49 @@ it('is asked for in words where a finger stays on it', async () => {
   await press('Move it')
   await vi.waitFor(() => expect(said()).toMatch(/^“Bravo” for Tam/))
 })
+
+/** Fourteen short steps of Ida's in the cockpit. */
+const crowded = () =>
+  today((rows) => {
+    rows.step.length = 0
+    add(rows, 'zone', 'cockpit', { name: 'Cockpit', order: 'a' })
+    job(rows, 'Bits', { gateId: 'sail', zoneId: 'cockpit', order: 'a' })
+    for (let n = 10; n < 24; n++)
+      step(rows, 'Bits', `bit${n}`, {
+        title: `Bit ${n}`,
+        hoursLikely: 0.25,
+        operation: 'fit',
+        wantedPersonId: 'ida',
+        order: `${n}`,
+      })
+  })
+const tie = () =>
+  [...document.querySelectorAll('button')].find((one) =>
+    one.getAttribute('aria-label')?.startsWith('13 short steps, Cockpit'),
+  )
+
+it('ties short steps of a crowded day to one pin, which opens them', async () => {
+  await crowded()
+  // The next one stands by itself.
+  expect(order()).toEqual(['Bit 10'])
+  expect(tie()?.getAttribute('aria-label')).toMatch(
+    /, 3 h 15: Bit 11, Bit 12, .*Bit 23\. One by one\.$/,
+  )
+  // Down from the step leads to it.
+  lineOf('Bit 10').querySelector('a')?.focus()
+  document.activeElement?.dispatchEvent(
+    new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }),
+  )
+  expect(document.activeElement).toBe(tie())
+  tie()?.click()
+  await vi.waitFor(() => expect(document.activeElement?.textContent?.trim()).toBe('Bit 11'))
+  expect(order()).toHaveLength(14)
+  expect(tie()).toBeUndefined()
+})
+
+it('has a line on paper for every step', async () => {
+  await crowded()
+  window.dispatchEvent(new Event('beforeprint'))
+  await flushPromises()
+  expect([order().length, tie()]).toEqual([14, undefined])
+})

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { useElementSize, useEventListener } from '@vueuse/core'
+import { computed, nextTick, ref } from 'vue'
 import { curesAt } from '#core/today/curing'
 import type { Curing } from '#core/today/curing'
 import type { Board } from '#core/today/boards'
@@ -9,6 +9,7 @@ import type { DayLine } from '#core/today/dayLine'
 import type { PutBefore } from '#core/today/dayOrder'
 import { sayOtherPlace } from '#core/today/otherPlace'
 import type { OtherPlace } from '#core/today/otherPlace'
+import { tiedDay } from '#core/today/tied'
 import { clockTimeOf } from '#core/time/say'
 import { formatTemp } from '#core/units/quantity'
 
@@ -43,8 +44,36 @@ const time = useTimeStore()
 const narrow = useNarrow()
 const holder = ref<HTMLElement | null>(null)
 const { width } = useElementSize(holder, { width: 860, height: 500 })
+/** Short steps that were asked to be seen one by one. */
+const untied = ref<ReadonlySet<string>>(new Set())
+const placeOf = ({ job }: DayLine) =>
+  store.rows.zone.find((one) => one.id === job?.zoneId)?.name ?? ''
+const tied = computed(() =>
+  tiedDay(
+    props.lines,
+    props.people.length,
+    ({ kind, step, from }) =>
+      step === null ||
+      `${kind} ${step.id} ${from}` === props.nextKey ||
+      props.holding.has(step.id) ||
+      untied.value.has(step.id),
+    placeOf,
+  ),
+)
+async function untie(lines: readonly DayLine[]) {
+  const ids = lines.flatMap((line) => line.step?.id ?? [])
+  untied.value = new Set([...untied.value, ...ids])
+  await nextTick()
+  holder.value
+    ?.querySelector<HTMLElement>(`[data-line^="work ${CSS.escape(ids[0] ?? '')} "] a`)
+    ?.focus()
+}
+// On paper every step has its box.
+useEventListener(window, 'beforeprint', () => {
+  untied.value = new Set(props.lines.flatMap((line) => line.step?.id ?? []))
+})
 const { columns, scale, placed, strands, pauses, times } = useDayChart(
-  computed(() => props.lines),
+  computed(() => tied.value.lines),
   computed(() => props.people),
   computed(() => props.nextKey),
   computed(() => props.room),
@@ -214,26 +243,40 @@ const bound = (at: number) =>
         @contextmenu="notItsOwn"
         @dragstart.prevent
       >
-        <DayLineRow
-          v-for="one in placed"
-          :key="one.key"
-          :data-line="one.key"
-          :line="one.line"
-          :is-next="one.isNext"
-          :holds="holding.has(one.line.step?.id ?? '')"
-          :joint="one.joint"
-          :room="one.height"
-          :narrow="narrow"
-          :pin-x="one.joint ? ropeX : columnX(one.column)"
-          :left="textLeft + (one.joint ? 0 : one.column * columnWide + (one.column > 0 ? 20 : 0))"
-          :width="
-            one.joint ? width - textLeft : columnWide - (one.column > 0 ? 22 : narrow ? 22 : 34)
-          "
-          :top="one.top"
-          :height="one.height"
-          @start="emit('start', one.line)"
-          @done="emit('done', one.line)"
-        />
+        <template v-for="one in placed" :key="one.key">
+          <DayTie
+            v-if="tied.ties.has(one.line)"
+            :data-line="one.key"
+            :line="one.line"
+            :tied="tied.ties.get(one.line) ?? []"
+            :room="one.height"
+            :narrow="narrow"
+            :pin-x="columnX(one.column)"
+            :left="textLeft + one.column * columnWide + (one.column > 0 ? 20 : 0)"
+            :width="columnWide - (one.column > 0 ? 22 : narrow ? 22 : 34)"
+            :top="one.top"
+            @open="untie"
+          />
+          <DayLineRow
+            v-else
+            :data-line="one.key"
+            :line="one.line"
+            :is-next="one.isNext"
+            :holds="holding.has(one.line.step?.id ?? '')"
+            :joint="one.joint"
+            :room="one.height"
+            :narrow="narrow"
+            :pin-x="one.joint ? ropeX : columnX(one.column)"
+            :left="textLeft + (one.joint ? 0 : one.column * columnWide + (one.column > 0 ? 20 : 0))"
+            :width="
+              one.joint ? width - textLeft : columnWide - (one.column > 0 ? 22 : narrow ? 22 : 34)
+            "
+            :top="one.top"
+            :height="one.height"
+            @start="emit('start', one.line)"
+            @done="emit('done', one.line)"
+          />
+        </template>
       </ol>
       <LineGhost
         v-if="moving"
