@@ -36,7 +36,6 @@ const zones: readonly (readonly [string, Side, boolean, Strake, number | null])[
   ['Whole boat', 'both', false, 'below', null],
 ]
 
-/** The five answers a new refit is made from. */
 /** Days of the week on which a yard lifts until the owner says otherwise: 1 Monday to 5 Friday. */
 const starterLifts = [1, 2, 3, 4, 5] as const
 
@@ -54,6 +53,7 @@ export const usualSkills: readonly Skill[] = ['electrics', 'laminating', 'mechan
 /** Minutes to set up and pack up at the boat until the owner says otherwise. */
 export const starterTrip = { setUpMin: 30, packUpMin: 30 } as const
 
+/** The five answers a new refit is made from. */
 export interface StarterAnswers {
   readonly boatName: string
   readonly loaM: number

@@ -130,7 +130,14 @@ function boxesOf(scene: Scene): Box[] {
     top: scene.spansY + one.row * spanRow,
     bottom: scene.spansY + one.row * spanRow + scene.spanHeight,
   }))
-  return [...boards, ...flags, ...dates, ...hands, ...hard, ...boats, ...spans]
+  const water = scene.tide.map((one): Box => ({
+    what: `water ${one.from}`,
+    left: one.x0,
+    right: one.x1,
+    top: scene.tideY - 3,
+    bottom: scene.tideY + 2,
+  }))
+  return [...boards, ...flags, ...dates, ...hands, ...water, ...hard, ...boats, ...spans]
 }
 
 /** Knots may lie on the boards they belong to, and on nothing else. */

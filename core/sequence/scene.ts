@@ -19,8 +19,8 @@ import { knotsOf, ropeAlong, ropePath } from './rope'
 import type { Knot, RopePoint } from './rope'
 import { isPleat, mondayOn, weekRuler, xOf } from './ruler'
 import type { Ruler } from './ruler'
-import { daySpans, spanRow, thinSpan } from './spans'
-import type { DaySpan } from './spans'
+import { daySpans, spanRow, thinSpan, tideHigh, tideSpans } from './spans'
+import type { DaySpan, TideSpan } from './spans'
 import { standsOf } from './water'
 import type { Stand } from './water'
 import { troughsOf } from './troughs'
@@ -50,6 +50,9 @@ export interface Scene {
   /** Days that are not about work, in rows from here down. */
   readonly spans: readonly DaySpan[]
   readonly spansY: number
+  /** When the slip has her depth, from today on. */
+  readonly tide: readonly TideSpan[]
+  readonly tideY: number
   readonly spanHeight: number
   readonly top: number
   /** Foot of the lowest level, and the hard she stands on. */
@@ -144,8 +147,10 @@ function drawn(facts: SequenceFacts, ask: SceneAsk, thin: boolean): Scene {
   const today = clock.dayOf(ask.now)
   const { posts, rows, datesY, handsY, plotY } = topOf(facts, ask, ruler)
   const spans = daySpans(facts.rows, clock, ruler, thin)
+  const tide = isLaunch ? tideSpans(facts.rows, clock, ruler, today) : []
+  const spansY = plotY + (tide.length > 0 ? tideHigh : 0)
   const rowsOfSpans = thin ? 0 : Math.max(0, ...spans.map((one) => one.row + 1))
-  const top = plotY + spanRow * rowsOfSpans
+  const top = spansY + spanRow * rowsOfSpans
   const needed = ask.gateId === null ? new Set<string>() : facts.neededBy(ask.gateId)
   const chain = new Set(ask.links.flatMap((link) => link.stepId ?? []))
   const ends = ropeEnds(facts, ask, ruler)
@@ -213,7 +218,9 @@ function drawn(facts: SequenceFacts, ask: SceneAsk, thin: boolean): Scene {
     datesY,
     handsY,
     spans,
-    spansY: thin ? plotY - thinSpan : plotY,
+    spansY: thin ? spansY - thinSpan : spansY,
+    tide,
+    tideY: plotY + tideHigh / 2 - 1,
     spanHeight: thin ? thinSpan : spanRow - 2,
     top,
     bottom: foot,

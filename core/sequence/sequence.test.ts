@@ -18,6 +18,7 @@ import { knotsOf, ropePath } from './rope'
 import { atX, dayRuler, mondayOn, weekRuler, xOf } from './ruler'
 import { standsOf } from './water'
 import { troughsOf } from './troughs'
+import { tideSpans } from './spans'
 import { pairOf } from './weekend'
 import { weekFigures } from './weeks'
 
@@ -97,6 +98,45 @@ const facts: PlankFacts = {
   arcs: [],
   readyBy: () => null,
 }
+
+describe('the water at the slip', () => {
+  /** High at noon from the 1st to the 6th of May, 3 m but for the 4th and 5th, on which it is 2 m; 1 m at six and six. */
+  function slip(highs: readonly number[]) {
+    const rows = emptyRefit()
+    Object.assign(rows.refit[0] as object, { draughtM: 2 })
+    add(rows, 'tideStation', 's', {
+      name: 'By table',
+      basis: 'table',
+      turns: highs.flatMap((heightM, index) => [
+        { at: at(index + 1, 6), heightM: 1 },
+        { at: at(index + 1, 12), heightM },
+        { at: at(index + 1, 18), heightM: 1 },
+      ]),
+    })
+    add(rows, 'place', 'yard', {
+      ...{ name: 'Yard', kind: 'yard', tideStationId: 's', underKeelM: 0.3, slipDepthM: -0.2 },
+      ...{ liftFrom: '09:00', liftUntil: '16:00', launchMin: 20 },
+    })
+    return rows
+  }
+  const ruler = dayRuler(may(1), may(7), () => 10, clock, 0, 600)
+  const seen = (highs: readonly number[], from = may(1)) =>
+    tideSpans(slip(highs), clock, ruler, from).map(({ x0, x1, from, to }) => [
+      ...[Math.round(x0), Math.round(x1)],
+      ...[from, to],
+    ])
+  it('have the days on which 2 m, 0.3 under the keel and 0.2 that dry are there', () => {
+    const sixth = [500, 600, '2027-05-06', '2027-05-06']
+    expect(seen([3, 3, 3, 2, 2, 3])).toEqual([[0, 300, '2027-05-01', '2027-05-03'], sixth])
+    expect(seen([3, 3, 3, 2, 2, 3], may(3))).toEqual([
+      [200, 300, '2027-05-03', '2027-05-03'],
+      sixth,
+    ])
+  })
+  it('say nothing where every day has water, or none has', () => {
+    expect([seen([3, 3, 3, 3, 3, 3]), seen([2, 2, 2, 2, 2, 2])]).toEqual([[], []])
+  })
+})
 
 describe('planks', () => {
   it('join what of a job lies within the gap, and say the step where it is alone', () => {

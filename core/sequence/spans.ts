@@ -1,7 +1,9 @@
-/** Days on the time line that are not about work: she is wanted, the yard lifts nothing, she lies elsewhere. */
+/** Days on the time line that are not about work: she is wanted, the yard lifts nothing, she lies elsewhere; the water at the slip. */
 import * as said from '../model/said'
 import type { RefitRows } from '../model/refit'
-import { dayNumber } from '../time/civil'
+import { slipOf } from '../tide/slip'
+import { dateOf, dayNumber } from '../time/civil'
+import { sayDate } from '../time/say'
 import type { ZoneClock } from '../time/zone'
 import { widthOf } from './measure'
 import { xOf } from './ruler'
@@ -30,6 +32,57 @@ const leastWide = 3
 /** Rows at most: what is left over is not drawn, and would be too much to read. */
 const mostRows = 3
 
+/** What is said of a span, the longest words first. */
+interface Said {
+  readonly key: string
+  readonly kind: DaySpan['kind']
+  /** Civil dates, both included. */
+  readonly from: string
+  readonly to: string
+  readonly words: readonly string[]
+}
+
+/** Days on which a slip has her depth, one after the other. */
+export interface TideSpan {
+  readonly key: string
+  readonly x0: number
+  readonly x1: number
+  /** Civil dates, both included. */
+  readonly from: string
+  readonly to: string
+}
+/** Height of the strip of water. */
+export const tideHigh = 6
+
+/** When the slip has her depth for a lift, from a first day to the end of a ruler; where every day has it, it parts nothing. */
+export function tideSpans(
+  rows: Pick<RefitRows, 'place' | 'refit' | 'tideStation'>,
+  clock: ZoneClock,
+  ruler: Ruler,
+  first: number,
+): TideSpan[] {
+  const last = clock.dayOf(ruler.to) - 1
+  return rows.place.flatMap((place) => {
+    const slip = slipOf(rows, place, clock)
+    if (!slip) return []
+    const spells: [number, number][] = []
+    for (let day = first; day <= last; day++) {
+      if (slip.lift(day) === null) continue
+      const spell = spells.at(-1)
+      if (spell && spell[1] === day - 1) spell[1] = day
+      else spells.push([day, day])
+    }
+    if (spells.length === 1 && spells[0]?.[0] === first && spells[0][1] === last) return []
+    return spells.map(([from, to]) => ({
+      key: `${place.id} ${from}`,
+      x0: xOf(ruler, clock.at(from, 0)),
+      x1: xOf(ruler, clock.at(to + 1, 0)),
+      from: dateOf(from),
+      to: dateOf(to),
+    }))
+  })
+}
+
 /** Spans that are seen on a ruler, laid in as few rows as they need, wanted days before all else; thin: strips without words. */
 export function daySpans(
   rows: Pick<RefitRows, 'wantedDays' | 'place' | 'lying'>,
@@ -38,7 +91,7 @@ export function daySpans(
   thin = false,
 ): DaySpan[] {
   const names = new Map(rows.place.map((one) => [one.id, one.name]))
-  const all = [
+  const all: Said[] = [
     ...rows.wantedDays.map((one) => ({
       key: `wanted ${one.id}`,
       kind: 'wanted' as const,
@@ -78,7 +131,8 @@ export function daySpans(
     if (row === undefined) continue
     const fitting = one.words.find((words) => widthOf(words, spanSize) + 2 * pad <= x1 - x0)
     const text = thin ? '' : (fitting ?? '')
-    const title = `${one.words[0]}, ${one.from} to ${one.to}`
+    const until = one.to === one.from ? '' : ` to ${sayDate(one.to)}`
+    const title = `${one.words[0]}, ${sayDate(one.from)}${until}`
     spans.push({ key: one.key, kind: one.kind, x0, x1, row, text, title })
   }
   return spans

@@ -4,6 +4,7 @@ import { hardSize } from '#core/sequence/hard'
 import { flagSize } from '#core/sequence/posts'
 import type { FlaggedPost } from '#core/sequence/posts'
 import { spanRow, spanSize } from '#core/sequence/spans'
+import { wave } from '#core/sequence/water'
 import type { Scene } from '#core/sequence/scene'
 
 /** Flags of the posts, dates, and the hands of each day: drawn last, over everything. */
@@ -21,10 +22,13 @@ const props = defineProps<{
     | 'spans'
     | 'spansY'
     | 'spanHeight'
+    | 'tide'
+    | 'tideY'
     | 'hard'
     | 'ground'
   >
 }>()
+const { sayDay } = useDates()
 const rowHeight = 24
 const flagTop = (post: FlaggedPost): number =>
   (props.scene.flagRows - 1 - (post.row ?? 0)) * rowHeight + 1
@@ -119,6 +123,28 @@ const pale: Partial<Record<FlaggedPost['kind'], string>> = {
         </text>
       </template>
     </template>
+    <text
+      v-if="scene.tide.length > 0"
+      x="12"
+      :y="scene.tideY + 5"
+      class="cond-thin"
+      font-size="12"
+      fill="var(--ink)"
+    >
+      Water at the slip
+    </text>
+    <path
+      v-for="one in scene.tide"
+      :key="one.key"
+      :d="wave(one.x0, one.x1, scene.tideY)"
+      fill="none"
+      stroke="var(--water-deep)"
+      stroke-width="2"
+    >
+      <title>
+        Her depth at the slip in lift hours, {{ sayDay(one.from) }} to {{ sayDay(one.to) }}
+      </title>
+    </path>
     <g v-for="one in scene.spans" :key="one.key">
       <rect
         :x="one.x0"

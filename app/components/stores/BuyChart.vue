@@ -12,6 +12,8 @@ const chartTop = computed(() => ({
   spans: [],
   spansY: 0,
   spanHeight: 0,
+  tide: [],
+  tideY: 0,
   hard: [],
   ground: 0,
 }))
