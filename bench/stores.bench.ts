@@ -32,6 +32,7 @@ export function storesBench() {
       gates,
       gateId: launch?.gate.id ?? null,
       currency: 'EUR',
+      unfolded: new Set<string>(),
     }
     return {
       refit: name,

@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { add, emptyRefit, job, step } from '../testing/build'
+import type { Step } from '../model/entities'
 import { hourMs, minuteMs } from '../time/civil'
 import { bareLine } from './dayLine'
 import type { DayLine } from './dayLine'
@@ -26,6 +27,7 @@ function line(id: string, after: number, minutes: number, more: Partial<DayLine>
     ...more,
   }
 }
+const ownStep = () => line('s5', 0, 1).step as Step
 const never = () => false
 const cockpit = () => 'Cockpit'
 /** So many quarters of an hour, one after the other. */
@@ -55,8 +57,8 @@ describe('a crowded day', () => {
     ['has a caution', { caution: 'Two at the crane' }],
     ['is done by two', { personIds: ['ida', 'tam'] }],
     ['goes on another day', { continues: true }],
-    ['is under way', { step: { ...(line('s5', 0, 1).step as never), state: 'doing' } }],
-    ['wants a mask', { step: { ...(line('s5', 0, 1).step as never), operation: 'grind' } }],
+    ['is under way', { step: { ...ownStep(), state: 'doing' } }],
+    ['wants a mask', { step: { ...ownStep(), operation: 'grind' } }],
   ])('what %s stands, with ties before and after it', (_, more) => {
     const all = quarters(14, (at) => (at === 5 ? more : {}))
     const day = tiedDay(all, 1, never, cockpit)

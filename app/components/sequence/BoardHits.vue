@@ -63,7 +63,7 @@ function spoken({ plank, flag }: Board): string {
   const pin = pinned ? `, pinned to ${sayDay(pinned)}` : ''
   return `${name}, ${from === to ? from : `${from} to ${to}`}${pin}${slack}${plank.binding ? ', holds the gate' : ''}${flag ? ', out of order' : ''}`
 }
-async function goTo(one: PlacedBoard | undefined) {
+async function focusOn(one: PlacedBoard | undefined) {
   if (!one) return
   at.value = one.board.plank.key
   await nextTick()
@@ -164,7 +164,7 @@ function pressed(event: KeyboardEvent) {
   if (!move || event.ctrlKey || event.metaKey || event.altKey) return
   event.preventDefault()
   event.stopPropagation()
-  void goTo(move())
+  void focusOn(move())
 }
 function press(board: Board) {
   if (slide.hasJustEnded()) return

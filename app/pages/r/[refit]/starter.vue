@@ -18,16 +18,16 @@ const groups = systemKinds.map((system) => ({
 }))
 const there = computed(() => new Set(store.rows.job.map((job) => job.title)))
 /** Where those go that may be done at any time. */
-const goTo = ref('whenTime')
+const placing = ref('whenTime')
 const places = computed(() => [
   { value: 'whenTime', label: 'when there is time' },
   ...store.derived.gates.map(({ gate }) => ({ value: gate.id, label: `before ${gate.name}` })),
   { value: 'oneByOne', label: 'where you place them, one by one' },
 ])
 const othersGo = computed((): OthersGo =>
-  goTo.value === 'whenTime' || goTo.value === 'oneByOne'
-    ? { to: goTo.value }
-    : { to: 'gate', gateId: goTo.value },
+  placing.value === 'whenTime' || placing.value === 'oneByOne'
+    ? { to: placing.value }
+    : { to: 'gate', gateId: placing.value },
 )
 const items = computed(() => starterJobs(store.rows, ticked.value, othersGo.value, newId))
 const { sentence, busy } = useGateEffect(items)
@@ -57,10 +57,10 @@ async function make() {
     </p>
     <UiSelect
       class="mt-3 max-w-sm"
-      :model-value="goTo"
+      :model-value="placing"
       label="What need not be done before launch goes"
       :options="places"
-      @update:model-value="goTo = $event ?? goTo"
+      @update:model-value="placing = $event ?? placing"
     />
     <div class="mt-4 grid gap-x-8 gap-y-5 md:grid-cols-2">
       <fieldset v-for="group in groups" :key="group.system">
@@ -86,7 +86,7 @@ async function make() {
       class="sticky bottom-0 mt-6 flex flex-wrap items-center gap-4 border-t-2 border-ink bg-paper py-3 max-sm:bottom-16"
     >
       <button class="btn btn-main" type="submit" :disabled="ticked.length === 0">
-        Add {{ ticked.length }} {{ ticked.length === 1 ? 'job' : 'jobs' }}, {{ steps }} steps
+        Add {{ figured(ticked.length, 'job') }}, {{ figured(steps, 'step') }}
       </button>
       <p role="status">{{ busy ? 'Working out the effect…' : sentence }}</p>
       <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>

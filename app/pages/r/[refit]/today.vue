@@ -158,7 +158,7 @@ useKeyScope({
   },
 })
 const print = () => window.print()
-const goTo = (date: string) => goTo({ query: date === store.derived.today ? {} : { on: date } })
+const showDay = (date: string) => goTo({ query: date === store.derived.today ? {} : { on: date } })
 </script>
 
 <template>
@@ -179,7 +179,7 @@ const goTo = (date: string) => goTo({ query: date === store.derived.today ? {} :
           <button
             class="btn btn-small"
             :aria-label="`The day before, ${sayDay(addDays(on, -1))}`"
-            @click="goTo(addDays(on, -1))"
+            @click="showDay(addDays(on, -1))"
           >
             ‹
           </button>
@@ -187,7 +187,7 @@ const goTo = (date: string) => goTo({ query: date === store.derived.today ? {} :
           <button
             class="btn btn-small"
             :aria-label="`The day after, ${sayDay(addDays(on, 1))}`"
-            @click="goTo(addDays(on, 1))"
+            @click="showDay(addDays(on, 1))"
           >
             ›
           </button>
@@ -285,7 +285,7 @@ const goTo = (date: string) => goTo({ query: date === store.derived.today ? {} :
             Pick who is here and from when to when, and the day is worked out.
             <template v-if="nextDay">
               Or look at the next day with work,
-              <button class="underline" @click="goTo(nextDay)">{{ sayDay(nextDay) }}</button>.
+              <button class="underline" @click="showDay(nextDay)">{{ sayDay(nextDay) }}</button>.
             </template>
           </p>
         </div>
