@@ -111,7 +111,7 @@ async function begun() {
 }
 const first = await begun()
 await first.getByRole('link', { name: /Stores$/ }).click()
-await first.getByRole('heading', { name: 'No parts yet' }).waitFor()
+await first.getByRole('heading', { name: 'They come with the work' }).waitFor()
 await first.screenshot({ path: join(folder, 'stores-empty.png') })
 console.log('stores-empty')
 await browser.close()

@@ -53,7 +53,8 @@ export interface PageAsk {
 
 /** Mounts the page of an address on a refit of its own; keys work as in the frame. */
 export async function onPage(path: string, rows: RefitRows, ask: PageAsk = {}) {
-  const [, load] = pages.find(([one]) => one === path) ?? []
+  // What stands in a frame of its own comes after its frame.
+  const [, load] = pages.findLast(([one]) => one === path) ?? []
   if (!load) throw new Error(`There is no page ${path}.`)
   vi.stubGlobal('definePageMeta', () => undefined)
   const { server, store } = await openOn(rows, ask.begin)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { figured } from '#core/units/counted'
 import { computed, ref } from 'vue'
 import { hullLines } from '#core/boatMap/hull'
 import type { Spot } from '#core/boatMap/hull'
@@ -139,8 +140,8 @@ const marks = computed(() => {
 })
 const said = computed(() =>
   props.split
-    ? `Fore sling ${props.split.foreT.toFixed(2)} t, aft sling ${props.split.aftT.toFixed(2)} t. ${props.items.length} openings, listed below.`
-    : `${props.items.length} openings, listed below.`,
+    ? `Fore sling ${props.split.foreT.toFixed(2)} t, aft sling ${props.split.aftT.toFixed(2)} t. ${figured(props.items.length, 'opening')}, listed below.`
+    : `${figured(props.items.length, 'opening')}, listed below.`,
 )
 /** The opening nearest to a strap, and how far from it. */
 const nearest = computed(() => {

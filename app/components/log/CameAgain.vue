@@ -44,7 +44,7 @@ async function add() {
         <strong>{{ one.months }} {{ one.months === 1 ? 'month' : 'months' }}</strong
         >.
       </p>
-      <PlaceHistory v-if="one.zoneId" :zone-id="one.zoneId" />
+      <PlaceHistory v-if="one.zoneId" :zone-id="one.zoneId" :again="one" />
     </article>
     <p v-if="all.length > most" class="mt-1 text-ink2">And {{ all.length - most }} more.</p>
     <button class="btn btn-small no-print mt-2" :aria-expanded="adding" @click="adding = !adding">

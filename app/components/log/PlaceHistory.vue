@@ -1,9 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { historyOf } from '#core/log/history'
+import type { CameAgain } from '#core/log/history'
 
 /** All that was ever done in one place, by us or before us, and what is still to come. */
-const props = defineProps<{ zoneId: string }>()
+const props = defineProps<{
+  zoneId: string
+  /** What of it came again: drawn on a line of time too. */
+  again?: CameAgain
+}>()
 const store = useRefitStore()
 const { sayDate } = useDates()
 const ends = computed(
@@ -27,26 +32,29 @@ const markOf = { before: 'onDay', done: 'proven', found: 'stops', toCome: 'onDay
 </script>
 
 <template>
-  <ol :aria-label="`All that was done: ${name}`" class="mt-1">
-    <li
-      v-for="entry in entries"
-      :key="entry.key"
-      class="grid grid-cols-[24px_5.5rem_minmax(0,1fr)] items-center gap-x-2 leading-tight"
-    >
-      <svg viewBox="-13 -13 26 26" width="18" height="18" aria-hidden="true">
-        <ReadyMark :state="markOf[entry.kind]" />
-      </svg>
-      <span class="cond text-ink2">{{
-        entry.isRough ? `about ${entry.on.slice(0, 4)}` : sayDate(entry.on)
-      }}</span>
-      <span class="truncate">
-        <NuxtLink v-if="entry.to" class="underline" :to="`/r/${store.refitId}/${entry.to}`">{{
-          entry.what
-        }}</NuxtLink>
-        <template v-else>{{ entry.what }}</template>
-        <span v-if="entry.more" class="text-ink2">{{ `, ${entry.more}` }}</span>
-      </span>
-    </li>
-    <li v-if="entries.length === 0" class="text-ink2">Nothing is known of this place yet.</li>
-  </ol>
+  <div>
+    <HistoryAxis v-if="again && entries.length > 0" :entries="entries" :again="again" />
+    <ol :aria-label="`All that was done: ${name}`" class="mt-1">
+      <li
+        v-for="entry in entries"
+        :key="entry.key"
+        class="grid grid-cols-[24px_5.5rem_minmax(0,1fr)] items-center gap-x-2 leading-tight"
+      >
+        <svg viewBox="-13 -13 26 26" width="18" height="18" aria-hidden="true">
+          <ReadyMark :state="markOf[entry.kind]" />
+        </svg>
+        <span class="cond text-ink2">{{
+          entry.isRough ? `about ${entry.on.slice(0, 4)}` : sayDate(entry.on)
+        }}</span>
+        <span class="truncate">
+          <NuxtLink v-if="entry.to" class="underline" :to="`/r/${store.refitId}/${entry.to}`">{{
+            entry.what
+          }}</NuxtLink>
+          <template v-else>{{ entry.what }}</template>
+          <span v-if="entry.more" class="text-ink2">{{ `, ${entry.more}` }}</span>
+        </span>
+      </li>
+      <li v-if="entries.length === 0" class="text-ink2">Nothing is known of this place yet.</li>
+    </ol>
+  </div>
 </template>

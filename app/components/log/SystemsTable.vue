@@ -26,6 +26,11 @@ const said = (marks: readonly SheetMark[]) =>
   ]
     .filter(Boolean)
     .join(', ')
+/** Of those that want it: what one sheet need not have is none of its holes. */
+function short(marks: readonly SheetMark[]): string {
+  const wanted = count(marks, 'written') + count(marks, 'missing')
+  return wanted === 0 ? '–' : `${count(marks, 'written')} of ${wanted}`
+}
 </script>
 
 <template>
@@ -60,15 +65,9 @@ const said = (marks: readonly SheetMark[]) =>
           <template v-if="one.sheets.length > 0">
             <td v-for="column in sheetColumns" :key="column" class="px-1">
               <span class="sr-only">{{ said(one.sheets.map((each) => each.marks[column])) }}</span>
-              <span v-if="one.sheets.length > most" class="cond" aria-hidden="true"
-                >{{
-                  count(
-                    one.sheets.map((each) => each.marks[column]),
-                    'written',
-                  )
-                }}
-                of {{ one.sheets.length }}</span
-              >
+              <span v-if="one.sheets.length > most" class="cond" aria-hidden="true">{{
+                short(one.sheets.map((each) => each.marks[column]))
+              }}</span>
               <span v-else class="flex gap-px" aria-hidden="true">
                 <svg
                   v-for="each in one.sheets"

@@ -179,7 +179,7 @@ useHead({ style: [{ innerHTML: '@page { size: landscape }', key: 'page-side' }] 
         v-if="store.rows.part.length === 0"
         class="my-6 max-w-lg border-l-4 border-verdigris pl-4"
       >
-        <h2>No parts yet</h2>
+        <h2>They come with the work</h2>
         <p class="mt-2">
           A job made from a recipe brings its parts along, with how many and for which step. Others
           are written down here.

@@ -113,23 +113,25 @@ async function write(jobId: string) {
 
 <template>
   <div>
-    <h1>
-      <template v-if="record.share !== null"
-        >The record is {{ Math.floor(record.share * 100) }} % whole: {{ record.sheets }}
-        {{ record.sheets === 1 ? 'sheet' : 'sheets' }},
-        {{ counted(record.missing, 'line') }} missing<template v-if="record.unwritten > 0"
-          >,
-          <span class="text-redlead"
-            >{{ record.unwritten }} finished {{ record.unwritten === 1 ? 'job' : 'jobs' }} with no
-            sheet</span
+    <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+      <h1>
+        <template v-if="record.share !== null"
+          >The record is {{ Math.floor(record.share * 100) }} % whole: {{ record.sheets }}
+          {{ record.sheets === 1 ? 'sheet' : 'sheets' }},
+          {{ counted(record.missing, 'line') }} missing<template v-if="record.unwritten > 0"
+            >,
+            <span class="text-redlead"
+              >{{ record.unwritten }} finished {{ record.unwritten === 1 ? 'job' : 'jobs' }} with no
+              sheet</span
+            ></template
           ></template
-        ></template
-      >
-      <template v-else>Nothing is written up yet</template>
-    </h1>
-    <div v-if="record.sheets > 0" class="no-print mt-1">
-      <button class="btn btn-small" @click="isBookOpen = true">The boat’s book</button>
-      <BookDialog :open="isBookOpen" @close="isBookOpen = false" />
+        >
+        <template v-else>Nothing is written up yet</template>
+      </h1>
+      <template v-if="record.sheets > 0">
+        <button class="btn btn-small no-print" @click="isBookOpen = true">The boat’s book</button>
+        <BookDialog :open="isBookOpen" @close="isBookOpen = false" />
+      </template>
     </div>
     <p v-if="summary">{{ summary }}</p>
     <div

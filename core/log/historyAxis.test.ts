@@ -1,0 +1,87 @@
+/** A place's history on a line, by hand. */
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { dateOf, dayNumber } from '../time/civil'
+import type { HistoryEntry } from './history'
+import { historyAxis } from './historyAxis'
+
+const entry = (on: string, kind: HistoryEntry['kind'], isRough = false): HistoryEntry => ({
+  ...{ key: `${kind} ${on}`, on, isRough, kind, what: '', more: '', to: '' },
+})
+const again = { doneOn: '2026-01-10', foundOn: '2027-03-06' }
+const at = (axis: ReturnType<typeof historyAxis>) =>
+  axis.marks.map(({ x, kind, count }) => [Math.round(x), kind, count])
+
+describe('the history of a place on a line', () => {
+  it('has what was before us left of a break, then days to scale, stretched since it came again', () => {
+    const axis = historyAxis(
+      [
+        entry('2011-07-01', 'before', true),
+        entry('2026-01-10', 'done'),
+        entry('2027-03-06', 'found'),
+        entry('2027-05-01', 'toCome'),
+      ],
+      again,
+      '2027-04-17',
+      628,
+    )
+    // 14 + 64 for what was before us, the break to 108; 506 px are left, 60 % of them to the 6th of March: 411.6.
+    expect(axis.breakX).toBe(93)
+    expect(axis.held.map((x) => x.toFixed(1))).toEqual(['108.0', '411.6'])
+    expect(at(axis)).toEqual([
+      [14, 'before', 1],
+      [108, 'done', 1],
+      [412, 'found', 1],
+      [614, 'toCome', 1],
+    ])
+    // 42 of 56 days since.
+    expect(axis.todayX).toBeCloseTo(411.6 + (202.4 * 42) / 56, 6)
+    // 356 of 420 days after the repair.
+    expect(axis.years).toEqual([{ x: expect.closeTo(108 + (303.6 * 356) / 420, 6), text: '2027' }])
+  })
+  it('is whole to the right where nothing is known from before us, and ends where it came again today', () => {
+    const axis = historyAxis([entry('2027-03-06', 'found')], again, '2027-03-06', 628)
+    expect([axis.breakX, axis.held, axis.todayX]).toEqual([null, [14, 614], 614])
+  })
+  it('shows what presses most of things of the same days, with their count', () => {
+    const axis = historyAxis(
+      [
+        entry('2026-01-10', 'done'),
+        entry('2027-03-05', 'done'),
+        entry('2027-03-06', 'found'),
+        entry('2027-03-06', 'done'),
+      ],
+      again,
+      '2028-03-06',
+      628,
+    )
+    expect(at(axis).slice(1)).toEqual([[expect.any(Number), 'found', 3]])
+  })
+  it('loses nothing, keeps order and never leaves its edges', () => {
+    const day = fc.integer({ min: 20_000, max: 21_500 })
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(day, fc.boolean()), { maxLength: 60 }),
+        day,
+        day,
+        day,
+        fc.integer({ min: 240, max: 900 }),
+        (list, a, b, today, width) => {
+          const entries = list
+            .map(([on, isRough]) => entry(dateOf(on), isRough ? 'before' : 'done', isRough))
+            .sort(
+              (one, other) =>
+                Number(other.isRough) - Number(one.isRough) || (one.on < other.on ? -1 : 1),
+            )
+          const [doneOn, foundOn] = [Math.min(a, b), Math.max(a, b)].map(dateOf) as [string, string]
+          const axis = historyAxis(entries, { doneOn, foundOn }, dateOf(today), width)
+          expect(axis.marks.reduce((sum, one) => sum + one.count, 0)).toBe(entries.length)
+          const xs = [14, ...axis.marks.map((one) => one.x), width - 14]
+          for (const [index, x] of xs.entries())
+            expect(x).toBeGreaterThanOrEqual(xs[index - 1] ?? 0)
+          expect(axis.xOf(dayNumber(foundOn))).toBeGreaterThanOrEqual(axis.xOf(dayNumber(doneOn)))
+        },
+      ),
+    )
+  })
+})
