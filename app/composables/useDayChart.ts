@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import type { Ref } from 'vue'
+import { lineKey } from '#core/today/dayLine'
 import type { DayLine } from '#core/today/dayLine'
 import { dayScale } from '#core/today/dayScale'
 import { columnOfLine, mostColumns, strandsOf } from '#core/today/strands'
@@ -49,8 +50,6 @@ export function useDayChart(
   narrow: Ref<boolean>,
 ) {
   const columns = computed(() => Math.max(1, Math.min(mostColumns, people.value.length)))
-  const keyOf = (line: DayLine) =>
-    `${line.kind} ${line.step?.id ?? line.personIds.join(' ')} ${line.from}`
   const isJoint = (line: DayLine) =>
     line.personIds.length === 0 ||
     line.personIds.length >= people.value.length ||
@@ -69,7 +68,7 @@ export function useDayChart(
   )
   const leadOf = (line: DayLine) => (crossings.value.has(line.from) ? leadPx : 0)
   function leastHeight(line: DayLine, px: (typeof heights)[keyof typeof heights]): number {
-    if (keyOf(line) === nextKey.value) return px.next
+    if (lineKey(line) === nextKey.value) return px.next
     if (line.kind !== 'work') return px.frame
     if (line.limit || line.against !== '') return px.limited
     return isJoint(line) ? px.work : px.alone
@@ -92,11 +91,11 @@ export function useDayChart(
     lines.value.map((line) => {
       const top = scale.value.yOf(line.from)
       return {
-        key: keyOf(line),
+        key: lineKey(line),
         line,
         column: isJoint(line) ? 0 : columnOfLine(line, people.value),
         joint: isJoint(line),
-        isNext: keyOf(line) === nextKey.value,
+        isNext: lineKey(line) === nextKey.value,
         lead: leadOf(line),
         top: top + leadOf(line),
         height: scale.value.yOf(line.to) - top - leadOf(line),

@@ -36,6 +36,10 @@ export interface DayLine {
   readonly against: string
 }
 
+/** What tells a line of a day from the others. */
+export const lineKey = ({ kind, step, personIds, from }: DayLine): string =>
+  `${kind} ${step?.id ?? personIds.join(' ')} ${from}`
+
 /** A line of which there is no more to say than when, who and what. */
 export const bareLine = {
   wholeMs: 0,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figured } from '#core/units/counted'
 import { computed, ref } from 'vue'
 import type { Place } from '#core/model/entities'
 import { readConstituents, readTurns } from '#core/tide/readTide'
@@ -67,7 +68,7 @@ const known = computed(() => {
   if (one.basis === 'constituents')
     return one.constituents.length === 0
       ? 'Nothing is known of it yet.'
-      : `${one.constituents.length} constituents: ${one.constituents.map((each) => each.name).join(', ')}.`
+      : `${figured(one.constituents.length, 'constituent')}: ${one.constituents.map((each) => each.name).join(', ')}.`
   const [first, last] = [one.turns[0], one.turns.at(-1)]
   return first && last
     ? `${one.turns.length} high and low waters, ${sayDay(store.zone.dateOf(first.at))} to ${sayDay(store.zone.dateOf(last.at))}. Outside them nothing is known.`

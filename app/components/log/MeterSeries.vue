@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figured } from '#core/units/counted'
 import type { ChartConfiguration } from 'chart.js'
 import { computed } from 'vue'
 import type { MeterState } from '#core/log/checks'
@@ -55,7 +56,7 @@ const config = computed(() => {
     <ChartCanvas
       v-if="state.readings.length > 1"
       :config="config"
-      :label="`${said}; ${state.readings.length} readings since ${sayDate(state.readings[0]?.on ?? '')}`"
+      :label="`${said}; ${figured(state.readings.length, 'reading')} since ${sayDate(state.readings[0]?.on ?? '')}`"
       class="h-28"
     />
   </div>

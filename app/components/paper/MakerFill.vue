@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { figured } from '#core/units/counted'
 import { computed, ref } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { Row } from '#core/model/entities'
@@ -57,7 +58,7 @@ async function fill() {
       },
     })),
   ]
-  if (await store.attempt(`${marks.length} posts on sheet ${props.sheet.number}`, items))
+  if (await store.attempt(`${figured(marks.length, 'post')} on sheet ${props.sheet.number}`, items))
     isOpen.value = false
 }
 </script>

@@ -5,6 +5,7 @@ import { curesAt } from '#core/today/curing'
 import type { Curing } from '#core/today/curing'
 import type { Board } from '#core/today/boards'
 import type { Arrow } from '#core/today/alongStrands'
+import { lineKey } from '#core/today/dayLine'
 import type { DayLine } from '#core/today/dayLine'
 import type { PutBefore } from '#core/today/dayOrder'
 import { sayOtherPlace } from '#core/today/otherPlace'
@@ -52,11 +53,11 @@ const tied = computed(() =>
   tiedDay(
     props.lines,
     props.people.length,
-    ({ kind, step, from }) =>
-      step === null ||
-      `${kind} ${step.id} ${from}` === props.nextKey ||
-      props.holding.has(step.id) ||
-      untied.value.has(step.id),
+    (line) =>
+      line.step === null ||
+      lineKey(line) === props.nextKey ||
+      props.holding.has(line.step.id) ||
+      untied.value.has(line.step.id),
     placeOf,
   ),
 )

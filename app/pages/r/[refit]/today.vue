@@ -8,6 +8,7 @@ import { meanAirC } from '#core/plan/planned'
 import { patchOf } from '#core/model/removal'
 import { sayGate } from '#core/progress/gateWords'
 import { boardsOf, dustBoard } from '#core/today/boards'
+import { lineKey } from '#core/today/dayLine'
 import type { DayLine } from '#core/today/dayLine'
 import { sayDaySheet } from '#core/today/sayDay'
 import { addDays, dayNumber, hourMs, isDate, minutesOf } from '#core/time/civil'
@@ -60,8 +61,6 @@ const order = useDayOrder(
 )
 const { isByHand, proposals } = order
 const movingLine = ref<DayLine | null>(null)
-const keyOf = (line: DayLine | null) =>
-  line ? `${line.kind} ${line.step?.id ?? ''} ${line.from}` : ''
 const dayFrom = computed(() => Math.min(...lines.value.map((line) => line.from)))
 const dayTo = computed(() => Math.max(...lines.value.map((line) => line.to)))
 const boards = computed(() => {
@@ -258,7 +257,7 @@ const showDay = (date: string) => goTo({ query: date === store.derived.today ? {
           :lines="lines"
           :people="peopleOfDay"
           :boards="boards"
-          :next-key="keyOf(next)"
+          :next-key="next ? lineKey(next) : ''"
           :holding="holding"
           :room="room"
           :air-at="airAt"
