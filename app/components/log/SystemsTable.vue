@@ -26,6 +26,7 @@ const said = (marks: readonly SheetMark[]) =>
   ]
     .filter(Boolean)
     .join(', ')
+const times = (many: number) => (many === 1 ? 'once' : many === 2 ? 'twice' : `${many} times`)
 /** Of those that want it: what one sheet need not have is none of its holes. */
 function short(marks: readonly SheetMark[]): string {
   const wanted = count(marks, 'written') + count(marks, 'missing')
@@ -96,8 +97,7 @@ function short(marks: readonly SheetMark[]): string {
             </td>
           </template>
           <td v-else :colspan="sheetColumns.length" class="cond px-1 text-redlead">
-            done {{ one.unwritten.length === 1 ? 'once' : `${one.unwritten.length} times` }},
-            nothing written
+            done {{ times(one.unwritten.length) }}, nothing written
           </td>
           <td class="cond whitespace-nowrap text-right">
             <button

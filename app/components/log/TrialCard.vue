@@ -23,6 +23,9 @@ const said = computed(() => {
     ? `${one.better.name} is better by ${points}, give or take ${Math.round(one.giveOrTake)}.`
     : `${points} apart, give or take ${Math.round(one.giveOrTake)}: no difference to speak of yet.`
 })
+/** Of its ways, in their order; the first is drawn through, with full marks. */
+const lineColours = ['verdigris', 'redlead', 'ink']
+const lineOf = (index: number) => `var(--${lineColours[index] ?? 'ink'})`
 const config = computed(() => {
   const { ways } = props.state
   const on = dates.value
@@ -36,7 +39,7 @@ const config = computed(() => {
           const read = way.readings.find((one) => one.on === date)
           return read ? Math.round(read.share * 100) : null
         }),
-        borderColor: colour(index === 0 ? 'verdigris' : index === 1 ? 'redlead' : 'ink'),
+        borderColor: colour(lineColours[index] ?? 'ink'),
         borderDash: index === 0 ? [] : [6, 5],
         pointStyle: index === 0 ? 'circle' : 'rect',
         pointRadius: 5,
@@ -99,7 +102,7 @@ const isDue = computed(
         trial.verdict !== 'none'
           ? 'settled'
           : trial.judgeOn
-            ? `${isDue ? 'to be judged since' : 'judged'} ${sayDate(trial.judgeOn)}`
+            ? `${isDue ? 'to be judged since' : 'to be judged'} ${sayDate(trial.judgeOn)}`
             : 'open'
       }}</span>
     </div>
@@ -118,6 +121,31 @@ const isDue = computed(
         <p class="cond text-lg font-semibold leading-tight">{{ said }}</p>
         <ul>
           <li v-for="(way, index) in state.ways" :key="way.way" class="cond leading-snug">
+            <svg
+              v-if="isRead"
+              class="mr-1 inline-block align-[-1px]"
+              width="34"
+              height="12"
+              aria-hidden="true"
+            >
+              <path
+                d="M0 6H34"
+                :stroke="lineOf(index)"
+                stroke-width="2"
+                :stroke-dasharray="index === 0 ? undefined : '6 5'"
+              />
+              <circle v-if="index === 0" cx="17" cy="6" r="5" fill="var(--verdigris)" />
+              <rect
+                v-else
+                x="12.5"
+                y="1.5"
+                width="9"
+                height="9"
+                fill="var(--sheet)"
+                :stroke="lineOf(index)"
+                stroke-width="2"
+              />
+            </svg>
             {{ way.name }}{{ way.where ? `, ${way.where}` : '' }}: {{ last(index) }}
           </li>
         </ul>
