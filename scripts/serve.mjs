@@ -38,21 +38,25 @@ export async function serve({ dataFolder, env = {} }) {
       child.kill('SIGTERM')
     })
   child.on('exit', (code) => process.exit(stopping ? 0 : (code ?? 1)))
-  await answers(`http://127.0.0.1:${port}/api/clock`)
-  console.log(
-    `\n  Inch Ahead is at http://127.0.0.1:${port}\n  Data: ${resolve(dataFolder)}\n  Ctrl-C stops it.\n`,
-  )
+  const url = `http://127.0.0.1:${port}`
+  if (!(await answers(`${url}/api/clock`, () => true))) {
+    console.error('The server did not start within 30 seconds.')
+    process.exit(1)
+  }
+  // Whoever opens the demo at once finds it, and not the first page of an empty folder.
+  if (env.INCH_AHEAD_SEED) await answers(`${url}/api/refits`, (refits) => refits.length > 0)
+  console.log(`\n  Inch Ahead is at ${url}\n  Data: ${resolve(dataFolder)}\n  Ctrl-C stops it.\n`)
 }
 
-async function answers(url) {
+/** Whether an address comes to answer what is wanted, within half a minute. */
+async function answers(url, isWanted) {
   for (let tries = 0; tries < 150; tries++) {
     const ok = await fetch(url).then(
-      (response) => response.ok,
+      async (response) => response.ok && isWanted(await response.json()),
       () => false,
     )
-    if (ok) return
+    if (ok) return true
     await new Promise((wait) => setTimeout(wait, 200))
   }
-  console.error('The server did not start within 30 seconds.')
-  process.exit(1)
+  return false
 }
