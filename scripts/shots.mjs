@@ -43,7 +43,7 @@ const shots = [
   ['today', `/r/${id}/today`, wide, { until: /not seen$/, least: 0 }],
   ['walk', `/r/${id}/walk?place=zone-side-deck-starboard`, wide],
   ['walk-core', `/r/${id}/walk/core/panel-port`, wide, { until: /Before launch:/, least: 3 }],
-  ['jobs', `/r/${id}/jobs`, wide],
+  ['jobs', `/r/${id}/jobs`, wide, { until: 'Re-core the foredeck, starboard', least: 0 }],
   ['job', `/r/${id}/job/foredeck`, wide, { until: /Why it is/, least: 0 }],
   ['stores', `/r/${id}/stores`, wide, { until: /If it takes \d+ days/, least: 0 }],
   ['launch-ways', `/r/${id}/sequence`, wide, { press: 'Ways to launch', after: /Last before/ }],

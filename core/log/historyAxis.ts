@@ -3,7 +3,7 @@ import { dayMs, dayNumber } from '../time/civil'
 import type { CameAgain, HistoryEntry } from './history'
 
 /** What lies so close together that one mark stands for it. */
-export interface AxisMark {
+interface AxisMark {
   readonly key: string
   readonly x: number
   readonly kind: HistoryEntry['kind']
