@@ -57,6 +57,16 @@ describe('the history of a place on a line', () => {
     )
     expect(at(axis).slice(1)).toEqual([[expect.any(Number), 'found', 3]])
   })
+  it('parts marks from 16 px on: 19 days at 360 px for 420, not 18', () => {
+    const marks = (second: string) =>
+      historyAxis(
+        [entry('2026-01-10', 'done'), entry(second, 'done'), entry('2027-03-06', 'found')],
+        again,
+        '2028-03-06',
+        628,
+      ).marks.length
+    expect([marks('2026-01-28'), marks('2026-01-29')]).toEqual([2, 3])
+  })
   it('loses nothing, keeps order and never leaves its edges', () => {
     const day = fc.integer({ min: 20_000, max: 21_500 })
     fc.assert(
