@@ -1,4 +1,5 @@
 /** Everything that was ever done in one place, by us or before us; and what came again after it was mended. */
+import type { ReadyState } from '../launch/readyItem'
 import type { RefitRows } from '../model/refit'
 import { byId } from '../model/refit'
 import type { ZoneClock } from '../time/zone'
@@ -13,6 +14,14 @@ export interface HistoryEntry {
   readonly more: string
   /** Path of its page within the refit; ''. */
   readonly to: string
+}
+
+/** With which of the marks of Launch an entry stands. */
+export const historyMark: Readonly<Record<HistoryEntry['kind'], ReadyState>> = {
+  before: 'onDay',
+  done: 'proven',
+  found: 'stops',
+  toCome: 'onDay',
 }
 
 /** What came again: a finding after a repair of the same thing. */

@@ -8,6 +8,8 @@ import { historyAxis } from './historyAxis'
 const entry = (on: string, kind: HistoryEntry['kind'], isRough = false): HistoryEntry => ({
   ...{ key: `${kind} ${on}`, on, isRough, kind, what: '', more: '', to: '' },
 })
+/** Afloat from the 2nd of May to the 3rd of October 2026. */
+const isAfloat = (day: number) => day >= dayNumber('2026-05-02') && day < dayNumber('2026-10-03')
 const again = { doneOn: '2026-01-10', foundOn: '2027-03-06' }
 const at = (axis: ReturnType<typeof historyAxis>) =>
   axis.marks.map(({ x, kind, count }) => [Math.round(x), kind, count])
@@ -23,6 +25,7 @@ describe('the history of a place on a line', () => {
       ],
       again,
       '2027-04-17',
+      isAfloat,
       628,
     )
     // 14 + 64 for what was before us, the break to 108; 506 px are left, 60 % of them to the 6th of March: 411.6.
@@ -36,11 +39,13 @@ describe('the history of a place on a line', () => {
     ])
     // 42 of 56 days since.
     expect(axis.todayX).toBeCloseTo(411.6 + (202.4 * 42) / 56, 6)
+    // 112 and 266 of 420 days after it: the summer.
+    expect(axis.afloat.flat().map((x) => x.toFixed(1))).toEqual(['189.0', '300.3'])
     // 356 of 420 days after the repair.
     expect(axis.years).toEqual([{ x: expect.closeTo(108 + (303.6 * 356) / 420, 6), text: '2027' }])
   })
   it('is whole to the right where nothing is known from before us, and ends where it came again today', () => {
-    const axis = historyAxis([entry('2027-03-06', 'found')], again, '2027-03-06', 628)
+    const axis = historyAxis([entry('2027-03-06', 'found')], again, '2027-03-06', isAfloat, 628)
     expect([axis.breakX, axis.held, axis.todayX]).toEqual([null, [14, 614], 614])
   })
   it('shows what presses most of things of the same days, with their count', () => {
@@ -53,6 +58,7 @@ describe('the history of a place on a line', () => {
       ],
       again,
       '2028-03-06',
+      isAfloat,
       628,
     )
     expect(at(axis).slice(1)).toEqual([[expect.any(Number), 'found', 3]])
@@ -63,6 +69,7 @@ describe('the history of a place on a line', () => {
         [entry('2026-01-10', 'done'), entry(second, 'done'), entry('2027-03-06', 'found')],
         again,
         '2028-03-06',
+        isAfloat,
         628,
       ).marks.length
     expect([marks('2026-01-28'), marks('2026-01-29')]).toEqual([2, 3])
@@ -84,12 +91,12 @@ describe('the history of a place on a line', () => {
                 Number(other.isRough) - Number(one.isRough) || (one.on < other.on ? -1 : 1),
             )
           const [doneOn, foundOn] = [Math.min(a, b), Math.max(a, b)].map(dateOf) as [string, string]
-          const axis = historyAxis(entries, { doneOn, foundOn }, dateOf(today), width)
+          const axis = historyAxis(entries, { doneOn, foundOn }, dateOf(today), isAfloat, width)
           expect(axis.marks.reduce((sum, one) => sum + one.count, 0)).toBe(entries.length)
           const xs = [14, ...axis.marks.map((one) => one.x), width - 14]
           for (const [index, x] of xs.entries())
             expect(x).toBeGreaterThanOrEqual(xs[index - 1] ?? 0)
-          expect(axis.xOf(dayNumber(foundOn))).toBeGreaterThanOrEqual(axis.xOf(dayNumber(doneOn)))
+          expect(axis.held[1]).toBeGreaterThanOrEqual(axis.held[0])
         },
       ),
     )

@@ -1,5 +1,6 @@
 /** All that was done in one place, on a line of time: what was before us first and out of scale, the last of it stretched. */
 import { dayMs, dayNumber } from '../time/civil'
+import type { IsAfloat } from './daysAfloat'
 import type { CameAgain, HistoryEntry } from './history'
 
 /** What lies so close together that one mark stands for it. */
@@ -19,8 +20,8 @@ export interface HistoryAxis {
   /** From the repair to when it came again. */
   readonly held: readonly [number, number]
   readonly todayX: number
-  /** Where a day is; days off the line stand at its ends. */
-  readonly xOf: (day: number) => number
+  /** Stretches afloat up to today. */
+  readonly afloat: readonly (readonly [number, number])[]
 }
 
 const edge = 14
@@ -44,6 +45,7 @@ export function historyAxis(
   entries: readonly HistoryEntry[],
   again: Pick<CameAgain, 'doneOn' | 'foundOn'>,
   today: string,
+  isAfloat: IsAfloat,
   width: number,
 ): HistoryAxis {
   const rough = entries.filter((one) => one.isRough)
@@ -93,12 +95,19 @@ export function historyAxis(
     const x = xOf(dayNumber(`${year}-01-01`))
     if (x - (years.at(-1)?.x ?? left) >= leastYear) years.push({ x, text: `${year}` })
   }
+  const floats: [number, number][] = []
+  for (let day = first; day < now; day++) {
+    const stretch = floats.at(-1)
+    if (!isAfloat(day)) continue
+    if (stretch && stretch[1] === day) stretch[1] = day + 1
+    else floats.push([day, day + 1])
+  }
   return {
     marks,
     breakX: rough.length === 0 ? null : left - breakWide / 2,
     years,
     held: [xOf(repaired), xOf(found)],
     todayX: xOf(now),
-    xOf,
+    afloat: floats.map(([a, b]) => [xOf(a), xOf(b)] as const),
   }
 }

@@ -101,7 +101,7 @@ const facts: PlankFacts = {
 
 describe('the water at the slip', () => {
   /** High at noon from the 1st to the 6th of May, 3 m but for the 4th and 5th, on which it is 2 m; 1 m at six and six. */
-  function slip(highs: readonly number[]) {
+  function slip(highs: readonly number[], launched: object) {
     const rows = emptyRefit()
     Object.assign(rows.refit[0] as object, { draughtM: 2 })
     add(rows, 'tideStation', 's', {
@@ -117,11 +117,15 @@ describe('the water at the slip', () => {
       ...{ name: 'Yard', kind: 'yard', tideStationId: 's', underKeelM: 0.3, slipDepthM: -0.2 },
       ...{ liftFrom: '09:00', liftUntil: '16:00', launchMin: 20 },
     })
+    add(rows, 'haulOut', 'h', {
+      ...{ name: 'Spring', placeId: 'yard', liftOutAimed: '2027-04-01' },
+      ...{ launchAimed: '2027-05-06', ...launched },
+    })
     return rows
   }
   const ruler = dayRuler(may(1), may(7), () => 10, clock, 0, 600)
-  const seen = (highs: readonly number[], from = may(1)) =>
-    tideSpans(slip(highs), clock, ruler, from).map(({ x0, x1, from, to }) => [
+  const seen = (highs: readonly number[], from = may(1), launched = {}) =>
+    tideSpans(slip(highs, launched), clock, ruler, from).map(({ x0, x1, from, to }) => [
       ...[Math.round(x0), Math.round(x1)],
       ...[from, to],
     ])
@@ -135,6 +139,9 @@ describe('the water at the slip', () => {
   })
   it('say nothing where every day has water, or none has', () => {
     expect([seen([3, 3, 3, 3, 3, 3]), seen([2, 2, 2, 2, 2, 2])]).toEqual([[], []])
+  })
+  it('say nothing where no launch is to come', () => {
+    expect(seen([3, 3, 3, 2, 2, 3], may(1), { launchActual: '2027-04-29' })).toEqual([])
   })
 })
 

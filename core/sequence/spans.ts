@@ -1,7 +1,7 @@
 /** Days on the time line that are not about work: she is wanted, the yard lifts nothing, she lies elsewhere; the water at the slip. */
 import * as said from '../model/said'
 import type { RefitRows } from '../model/refit'
-import { slipOf } from '../tide/slip'
+import { haulOutsInTime } from '../plan/schedule/haulOuts'
 import { dateOf, dayNumber } from '../time/civil'
 import { sayDate } from '../time/say'
 import type { ZoneClock } from '../time/zone'
@@ -54,33 +54,35 @@ export interface TideSpan {
 /** Height of the strip of water. */
 export const tideHigh = 6
 
-/** When the slip has her depth for a lift, from a first day to the end of a ruler; where every day has it, it parts nothing. */
+/**
+ * When the slip of her next launch has her depth for a lift, from a first day to the end of a ruler; where every day has
+ * it, it parts nothing.
+ */
 export function tideSpans(
-  rows: Pick<RefitRows, 'place' | 'refit' | 'tideStation'>,
+  rows: Pick<RefitRows, 'haulOut' | 'place' | 'refit' | 'tideStation'>,
   clock: ZoneClock,
   ruler: Ruler,
   first: number,
 ): TideSpan[] {
   const last = clock.dayOf(ruler.to) - 1
-  return rows.place.flatMap((place) => {
-    const slip = slipOf(rows, place, clock)
-    if (!slip) return []
-    const spells: [number, number][] = []
-    for (let day = first; day <= last; day++) {
-      if (slip.lift(day) === null) continue
-      const spell = spells.at(-1)
-      if (spell && spell[1] === day - 1) spell[1] = day
-      else spells.push([day, day])
-    }
-    if (spells.length === 1 && spells[0]?.[0] === first && spells[0][1] === last) return []
-    return spells.map(([from, to]) => ({
-      key: `${place.id} ${from}`,
-      x0: xOf(ruler, clock.at(from, 0)),
-      x1: xOf(ruler, clock.at(to + 1, 0)),
-      from: dateOf(from),
-      to: dateOf(to),
-    }))
-  })
+  const next = haulOutsInTime(rows, clock).find((one) => one.launchAt === Infinity)
+  const slip = next?.lifts.slip
+  if (!slip) return []
+  const spells: [number, number][] = []
+  for (let day = first; day <= last; day++) {
+    if (slip.lift(day) === null) continue
+    const spell = spells.at(-1)
+    if (spell && spell[1] === day - 1) spell[1] = day
+    else spells.push([day, day])
+  }
+  if (spells.length === 1 && spells[0]?.[0] === first && spells[0][1] === last) return []
+  return spells.map(([from, to]) => ({
+    key: `${from}`,
+    x0: xOf(ruler, clock.at(from, 0)),
+    x1: xOf(ruler, clock.at(to + 1, 0)),
+    from: dateOf(from),
+    to: dateOf(to),
+  }))
 }
 
 /** Spans that are seen on a ruler, laid in as few rows as they need, wanted days before all else; thin: strips without words. */

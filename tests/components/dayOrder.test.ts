@@ -243,8 +243,15 @@ it('ties short steps of a crowded day to one pin, which opens them', async () =>
   expect(tie()).toBeUndefined()
 })
 
-it('has a line on paper for every step', async () => {
+it('has a line on paper for every step, drawn when the paper is taken, and is tied again after it', async () => {
   await crowded()
+  let onPaper: unknown = null
+  vi.stubGlobal('print', () => (onPaper = [order().length, tie()]))
+  await press('Print the day')
+  await vi.waitFor(() => expect(onPaper).toEqual([14, undefined]))
+  window.dispatchEvent(new Event('afterprint'))
+  await flushPromises()
+  expect(tie()).toBeDefined()
   window.dispatchEvent(new Event('beforeprint'))
   await flushPromises()
   expect([order().length, tie()]).toEqual([14, undefined])

@@ -2,38 +2,22 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { CameAgain, HistoryEntry } from '#core/log/history'
+import { historyMark } from '#core/log/history'
 import { historyAxis } from '#core/log/historyAxis'
 import { widthOf } from '#core/sequence/measure'
-import { ashoreSpans } from '#core/sequence/water'
-import { dayNumber } from '#core/time/civil'
 import { figured } from '#core/units/counted'
 
 /** What was done in a place as marks on a line of time, and how long the repair held. The list beside it is its text. */
 const props = defineProps<{ entries: readonly HistoryEntry[]; again: CameAgain }>()
 const store = useRefitStore()
+const isAfloat = useAfloat()
 const holder = ref<HTMLElement>()
 const { width: wide } = useElementSize(holder, { width: 620, height: 80 })
 const least = 260
 const width = computed(() => Math.max(least, Math.round(wide.value)))
 const axis = computed(() =>
-  historyAxis(props.entries, props.again, store.derived.today, width.value),
+  historyAxis(props.entries, props.again, store.derived.today, isAfloat, width.value),
 )
-/** Days on which she floated between two lift-outs that are known, and since the last launch. */
-const afloat = computed(() => {
-  const spans = ashoreSpans(store.rows, store.accepted, store.zone)
-    .filter((one) => one.known)
-    .sort((a, b) => a.from - b.from)
-  const today = dayNumber(store.derived.today)
-  return spans.flatMap((one, index) => {
-    const from = store.zone.dayOf(one.to)
-    const to = Math.min(
-      today,
-      spans[index + 1] ? store.zone.dayOf(spans[index + 1]?.from ?? 0) : today,
-    )
-    const [x0, x1] = [axis.value.xOf(from), axis.value.xOf(to)]
-    return to > from && x1 > x0 ? [{ x0, x1 }] : []
-  })
-})
 const line = 34
 const size = 14
 const said = computed(() => `held ${figured(props.again.months, 'month')}`)
@@ -44,27 +28,24 @@ const saidX = computed(() => {
   if (roomFor(said.value, x0, x1)) return { x: (x0 + x1) / 2, anchor: 'middle' }
   return x0 > width.value / 2 ? { x: x0 - 6, anchor: 'end' } : { x: x1 + 6, anchor: 'start' }
 })
-const markOf = { before: 'onDay', done: 'proven', found: 'stops', toCome: 'onDay' } as const
 </script>
 
 <template>
   <div ref="holder" class="mt-1" aria-hidden="true">
     <svg :width="width" height="84" :viewBox="`0 0 ${width} 84`" class="block max-w-full">
       <rect
-        v-for="one in afloat"
-        :key="one.x0"
-        :x="one.x0"
+        v-for="[x0, x1] in axis.afloat"
+        :key="x0"
+        :x="x0"
         :y="line - 5"
-        :width="one.x1 - one.x0"
+        :width="x1 - x0"
         height="10"
         fill="var(--water)"
       />
-      <template v-for="one in afloat" :key="`word ${one.x0}`">
+      <template v-for="[x0, x1] in axis.afloat" :key="`word ${x0}`">
         <text
-          v-if="
-            roomFor('afloat', one.x0, one.x1) && Math.abs((one.x0 + one.x1) / 2 - axis.todayX) > 45
-          "
-          :x="(one.x0 + one.x1) / 2"
+          v-if="roomFor('afloat', x0, x1) && Math.abs((x0 + x1) / 2 - axis.todayX) > 45"
+          :x="(x0 + x1) / 2"
           :y="line - 10"
           text-anchor="middle"
           class="cond-thin"
@@ -129,7 +110,7 @@ const markOf = { before: 'onDay', done: 'proven', found: 'stops', toCome: 'onDay
         :key="mark.key"
         :transform="`translate(${mark.x} ${line}) scale(0.78)`"
       >
-        <ReadyMark :state="markOf[mark.kind]" :number="mark.count > 1 ? mark.count : null" />
+        <ReadyMark :state="historyMark[mark.kind]" :number="mark.count > 1 ? mark.count : null" />
       </g>
     </svg>
   </div>

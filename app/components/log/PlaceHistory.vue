@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { historyOf } from '#core/log/history'
+import { historyMark, historyOf } from '#core/log/history'
 import type { CameAgain } from '#core/log/history'
 
 /** All that was ever done in one place, by us or before us, and what is still to come. */
@@ -28,7 +28,6 @@ function plannedOn(jobId: string): string | null {
 }
 const entries = computed(() => historyOf(store.rows, props.zoneId, store.zone, plannedOn))
 const name = computed(() => store.rows.zone.find((one) => one.id === props.zoneId)?.name ?? '')
-const markOf = { before: 'onDay', done: 'proven', found: 'stops', toCome: 'onDay' } as const
 </script>
 
 <template>
@@ -41,7 +40,7 @@ const markOf = { before: 'onDay', done: 'proven', found: 'stops', toCome: 'onDay
         class="grid grid-cols-[24px_5.5rem_minmax(0,1fr)] items-center gap-x-2 leading-tight"
       >
         <svg viewBox="-13 -13 26 26" width="18" height="18" aria-hidden="true">
-          <ReadyMark :state="markOf[entry.kind]" />
+          <ReadyMark :state="historyMark[entry.kind]" />
         </svg>
         <span class="cond text-ink2">{{
           entry.isRough ? `about ${entry.on.slice(0, 4)}` : sayDate(entry.on)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core'
+import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import { curesAt } from '#core/today/curing'
 import type { Curing } from '#core/today/curing'
@@ -11,6 +11,7 @@ import type { PutBefore } from '#core/today/dayOrder'
 import { sayOtherPlace } from '#core/today/otherPlace'
 import type { OtherPlace } from '#core/today/otherPlace'
 import { tiedDay } from '#core/today/tied'
+import type { PlacedLine } from '~/composables/useDayChart'
 import { clockTimeOf } from '#core/time/say'
 import { formatTemp } from '#core/units/quantity'
 
@@ -27,6 +28,8 @@ const props = defineProps<{
   airAt: (at: number) => number | null
   isToday: boolean
   curing: readonly Curing[]
+  /** Every step by itself: on paper each has its box. */
+  whole: boolean
   /** Where else something short could be done while it cures. */
   elsewhere: OtherPlace | null
 }>()
@@ -55,6 +58,7 @@ const tied = computed(() =>
     props.people.length,
     (line) =>
       line.step === null ||
+      props.whole ||
       lineKey(line) === props.nextKey ||
       props.holding.has(line.step.id) ||
       untied.value.has(line.step.id),
@@ -69,10 +73,6 @@ async function untie(lines: readonly DayLine[]) {
     ?.querySelector<HTMLElement>(`[data-line^="work ${CSS.escape(ids[0] ?? '')} "] a`)
     ?.focus()
 }
-// On paper every step has its box.
-useEventListener(window, 'beforeprint', () => {
-  untied.value = new Set(props.lines.flatMap((line) => line.step?.id ?? []))
-})
 const { columns, scale, placed, strands, pauses, times } = useDayChart(
   computed(() => tied.value.lines),
   computed(() => props.people),
@@ -126,6 +126,14 @@ function shiftLine(line: DayLine, way: Arrow) {
 }
 const columnX = (column: number) =>
   column === 0 ? ropeX.value : textLeft.value + column * columnWide.value
+/** Where a line stands across: its pin, and its words. */
+const across = ({ joint, column }: PlacedLine) => ({
+  pinX: joint ? ropeX.value : columnX(column),
+  left: textLeft.value + (joint ? 0 : column * columnWide.value + (column > 0 ? 20 : 0)),
+  width: joint
+    ? width.value - textLeft.value
+    : columnWide.value - (column > 0 || narrow.value ? 22 : 34),
+})
 const drawn = computed(() =>
   strands.value.map(({ personId, parts }) => ({
     personId,
@@ -252,9 +260,7 @@ const bound = (at: number) =>
             :tied="tied.ties.get(one.line) ?? []"
             :room="one.height"
             :narrow="narrow"
-            :pin-x="columnX(one.column)"
-            :left="textLeft + one.column * columnWide + (one.column > 0 ? 20 : 0)"
-            :width="columnWide - (one.column > 0 ? 22 : narrow ? 22 : 34)"
+            v-bind="across(one)"
             :top="one.top"
             @open="untie"
           />
@@ -267,11 +273,7 @@ const bound = (at: number) =>
             :joint="one.joint"
             :room="one.height"
             :narrow="narrow"
-            :pin-x="one.joint ? ropeX : columnX(one.column)"
-            :left="textLeft + (one.joint ? 0 : one.column * columnWide + (one.column > 0 ? 20 : 0))"
-            :width="
-              one.joint ? width - textLeft : columnWide - (one.column > 0 ? 22 : narrow ? 22 : 34)
-            "
+            v-bind="across(one)"
             :top="one.top"
             :height="one.height"
             @start="emit('start', one.line)"

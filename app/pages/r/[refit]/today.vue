@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useWindowSize } from '@vueuse/core'
+import { useEventListener, useWindowSize } from '@vueuse/core'
 import { Printer } from '@lucide/vue'
 import { computed, nextTick, ref } from 'vue'
 import type { Step } from '#core/model/entities'
@@ -156,7 +156,15 @@ useKeyScope({
     void nextTick(() => leaveButton.value?.focus())
   },
 })
-const print = () => window.print()
+/** A crowded day has every step by itself on paper, and is drawn so before the paper is taken. */
+const onPaper = ref(false)
+useEventListener(window, 'beforeprint', () => (onPaper.value = true))
+useEventListener(window, 'afterprint', () => (onPaper.value = false))
+async function print() {
+  onPaper.value = true
+  await nextTick()
+  window.print()
+}
 const showDay = (date: string) => goTo({ query: date === store.derived.today ? {} : { on: date } })
 </script>
 
@@ -257,6 +265,7 @@ const showDay = (date: string) => goTo({ query: date === store.derived.today ? {
           :lines="lines"
           :people="peopleOfDay"
           :boards="boards"
+          :whole="onPaper"
           :next-key="next ? lineKey(next) : ''"
           :holding="holding"
           :room="room"
