@@ -1,6 +1,6 @@
 /** The kernel by family, the gain of improving a plan over time, and what a re-run costs. */
 import { bestPlan } from '#core/plan/improve'
-import { latestStartFirst, layPass, prepare } from '#core/plan/prepare'
+import { latestStartFirst, layPass, prepare, relay } from '#core/plan/prepare'
 import { compileProblem, retimed } from '#core/plan/schedule/kernel/compiled'
 import { faultsOf } from '#core/plan/schedule/kernel/verify'
 import { SerialGeneration } from '#core/plan/schedule/kernel/serialGeneration'
@@ -94,6 +94,10 @@ export function again() {
   const big = prepare(bigRefit(1), now)
   const pass = layPass(big, latestStartFirst)
   const heapMb = (process.memoryUsage().heapUsed - before) / 1e6
+  const lay = relay(big, latestStartFirst)
+  const steps = [...big.compiled.activities.keys()]
+  let next = 0
+  const without = () => ({ dropped: new Set([steps[(next += 97) % steps.length] as string]) })
   return [
     {
       'steps on the kernel': problem.activities.length,
@@ -106,6 +110,10 @@ export function again() {
       }),
       'big refit in memory, MB': Math.round(heapMb),
       'steps placed': pass.placements.size,
+      'big refit, one pass without a step, ms': medianMs(() =>
+        layPass(big, latestStartFirst, without()),
+      ),
+      'gone on with from a checkpoint, ms': medianMs(() => lay(without())),
     },
   ]
 }

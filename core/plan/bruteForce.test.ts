@@ -1,18 +1,18 @@
-/** Lateness of plans against plain search over every start: two dated gates, up to six steps, one or two people. */
+/** Lateness of plans against plain search over every start: two dated gates, up to eight steps, one or two people. */
 import { describe, expect, it } from 'vitest'
 import { createRandom } from '../random'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import type { Building } from '../testing/build'
-import { bestPass } from './improve'
+import { bestPass, usualIterations } from './improve'
 import { prepare } from './prepare'
 
 const friday = Date.UTC(2027, 3, 16, 12)
 const dayMs = 86_400_000
 const hourMs = 3_600_000
 const saturday = Date.UTC(2027, 3, 17)
-/** Hours of five Saturdays, 08:00 to 12:00, counted on. */
+/** Hours of eight Saturdays, 08:00 to 12:00, counted on. */
 const hoursADay = 4
-const weeks = 5
+const weeks = 8
 const startOf = (hour: number): number =>
   saturday + Math.floor(hour / hoursADay) * 7 * dayMs + (8 + (hour % hoursADay)) * hourMs
 
@@ -30,7 +30,7 @@ interface Spec {
 function specOf(random: () => number): Spec {
   const upTo = (most: number) => Math.floor(random() * (most + 1))
   const people = 1 + upTo(1)
-  const steps = Array.from({ length: 3 + upTo(3) }, (_, index) => ({
+  const steps = Array.from({ length: 3 + upTo(5) }, (_, index) => ({
     hours: 1 + upTo(2),
     crew: 1 + upTo(people - 1),
     gate: ([0, 1, null] as const)[upTo(2)] ?? null,
@@ -94,14 +94,18 @@ function leastLate({ people, steps }: Spec): number {
 }
 
 describe('plans against brute force', () => {
-  it('are no later than the best there is in 98 of 100 refits, and never earlier', () => {
+  it('are no later than the best there is in 99 of 100 refits, and never earlier', () => {
     const random = createRandom(11)
-    const count = 120
+    const count = 100
     let same = 0
     for (let done = 0; done < count; done++) {
       const spec = specOf(random)
       const prepared = prepare(refitOf(spec), friday)
-      const { cost, pass } = bestPass(prepared, { seed: 1, iterations: 24, stop: () => false })
+      const { cost, pass } = bestPass(prepared, {
+        seed: 1,
+        iterations: usualIterations(spec.steps.length),
+        stop: () => false,
+      })
       const least = leastLate(spec)
       expect(cost[0]).toBe(0)
       expect(cost[1]).toBeGreaterThanOrEqual(least)
@@ -109,6 +113,6 @@ describe('plans against brute force', () => {
         expect(one.segments[0]?.[0]).toBeGreaterThanOrEqual(startOf(0))
       if (cost[1] === least) same++
     }
-    expect(same / count).toBeGreaterThanOrEqual(0.98)
+    expect(same / count).toBeGreaterThanOrEqual(0.99)
   })
 })

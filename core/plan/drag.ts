@@ -5,7 +5,7 @@ import { dayMs } from '../time/civil'
 import { formatWait } from '../units/hours'
 import { laidGates } from './finishPlan'
 import { gateNeeds } from './gateNeeds'
-import { layPass, prepare } from './prepare'
+import { prepare, relay } from './prepare'
 import type { Prepared } from './prepare'
 import type { PassOptions } from './schedule/pass'
 import { inSequence } from './inSequence'
@@ -22,7 +22,7 @@ export interface Drag {
 /** An accepted plan made ready to be laid again with something changed. Null: it knows none of today's steps. */
 interface Relay {
   readonly gateAt: (
-    options: PassOptions,
+    supposing: Pick<PassOptions, 'dropped' | 'delayed'>,
   ) => { readonly at: number; readonly readyAt: number } | null
 }
 
@@ -31,9 +31,10 @@ function relayOf(rows: RefitRows, plan: StoredPlan, gateId: string): Relay | nul
   const prepared: Prepared = prepare(rows, plan.now)
   const known = inSequence(prepared, plan, null)
   if (!known) return null
+  const lay = relay(prepared, known.order)
   return {
-    gateAt(options) {
-      const pass = layPass(prepared, known.order, options)
+    gateAt(supposing) {
+      const pass = lay(supposing)
       const gate = laidGates(prepared.compiled, pass).find((one) => one.gateId === gateId)
       return gate ? { at: gate.at, readyAt: gate.readyAt } : null
     },

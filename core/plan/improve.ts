@@ -29,9 +29,12 @@ const laidEach = 12
 /** Beyond so many steps the kernel's plans take longer than they are worth at the screen. */
 const mostOnKernel = 600
 
+/** A few steps are laid in no time, and 120 orders find the best of them (`bruteForce.test.ts`). */
+const mostIterations = 120
+
 /** Orders tried for a refit of so many open steps, so that a person hardly waits. */
 export const usualIterations = (openSteps: number): number =>
-  Math.max(2, Math.min(24, Math.floor(3000 / Math.max(1, openSteps))))
+  Math.max(2, Math.min(mostIterations, Math.floor(3000 / Math.max(1, openSteps))))
 
 /**
  * The best plan found: the first pass, then orders bred by the kernel and orders near the best one,

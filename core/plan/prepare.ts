@@ -14,6 +14,7 @@ import { openWork } from './schedule/openWork'
 import type { OpenWork } from './schedule/openWork'
 import { phasesOf } from './schedule/phases'
 import { refitPass } from './schedule/refitPass'
+import { relaying } from './schedule/relaying'
 import type { Pass, PassInput, PassOptions } from './schedule/pass'
 import { structureOf } from './schedule/structure'
 import { standingOf, urgency } from './urgency'
@@ -97,6 +98,10 @@ function weighed(compiled: OpenWork) {
 /** One pass in an order, as things are or supposing that something of them were otherwise. */
 export const layPass = (prepared: Prepared, order: Order, options?: PassOptions): Pass =>
   refitPass(prepared, urgency(prepared.standing, order), options)
+
+/** Passes in one order that suppose something else of some steps, none laid further back than need be. */
+export const relay = (prepared: Prepared, order: Order): ReturnType<typeof relaying> =>
+  relaying(prepared, urgency(prepared.standing, order))
 
 /** Priority by job, worked out when first asked for. */
 function scoresOf(rankedOf: () => readonly Ranked[]): (jobId: string) => number {

@@ -71,11 +71,22 @@ export class Diary {
   constructor(
     private sites: Sites,
     private readonly clock: ZoneClock,
-    now: number,
+    private readonly now: number,
+    from?: Diary,
   ) {
-    this.days = sites.people.map(() => new Map())
-    this.workDays = sites.people.map(() => new Map())
+    this.days = sites.people.map((_, person) => new Map(from?.days[person]))
+    this.workDays = sites.people.map(
+      (_, person) =>
+        new Map(
+          [...(from?.workDays[person] ?? [])].map(([place, days]) => [place, days.copy()] as const),
+        ),
+    )
     this.firstDay = clock.dayOf(now)
+  }
+
+  /** The same diary, to be written in on its own from now on. */
+  copy(): Diary {
+    return new Diary(this.sites, this.clock, this.now, this)
   }
 
   /** She lies elsewhere from some day on, so that the hours at her are others. */

@@ -15,18 +15,22 @@ const isBonded = ({ before, after }: OpenStep): boolean =>
 
 /** Long work that may be left gives way to short work that would wait for over a week. */
 export class GivingWay {
-  /** Placed long steps that may be left: what short work may fit in between. */
-  private long: OpenStep[] = []
-
   constructor(
     private readonly laying: Laying,
     private readonly bounds: PassInput['bounds'],
+    /** Placed long steps that may be left: what short work may fit in between. */
+    private long: readonly OpenStep[] = [],
   ) {}
+
+  /** The same, for a pass that goes on apart. */
+  copy(laying: Laying): GivingWay {
+    return new GivingWay(laying, this.bounds, this.long)
+  }
 
   /** A step was placed: long work that may be left is remembered. */
   placed(activity: OpenStep, { start, finish }: Room['room']): void {
     if (activity.splittable && finish - start > longGapMs && !isBonded(activity))
-      this.long.push(activity)
+      this.long = [...this.long, activity]
   }
 
   /**

@@ -34,10 +34,10 @@ interface Looking {
 export class Laying {
   readonly ashore: Ashore[]
   readonly diary: Diary
-  readonly placements = new Map<string, Placement>()
+  readonly placements: Map<string, Placement>
   readonly air: SharedAir
   /** Steps that are done in warm months. */
-  readonly inWarmth = new Set<string>()
+  readonly inWarmth: Set<string>
   private readonly ownAshore: Map<string, Ashore>
   private laidOut: ReturnType<OpenWork['laidOut']>
 
@@ -45,12 +45,20 @@ export class Laying {
   constructor(
     readonly compiled: OpenWork,
     readonly patienceDays: number | null = null,
+    from?: Laying,
   ) {
-    this.ashore = compiled.ashore.map((one) => ({ ...one }))
+    this.ashore = (from ?? compiled).ashore.map((one) => ({ ...one }))
     this.ownAshore = new Map(this.ashore.map((one) => [one.haulOut.id, one]))
-    this.laidOut = compiled.laidOut(this.ashore)
-    this.air = new SharedAir(compiled.rows, compiled.waits, compiled.now)
-    this.diary = new Diary(this.sites, compiled.clock, compiled.now)
+    this.laidOut = from?.laidOut ?? compiled.laidOut(this.ashore)
+    this.placements = new Map(from?.placements)
+    this.inWarmth = new Set(from?.inWarmth)
+    this.air = from?.air.copy() ?? SharedAir.at(compiled.now, compiled.rows, compiled.waits)
+    this.diary = from?.diary.copy() ?? new Diary(this.sites, compiled.clock, compiled.now)
+  }
+
+  /** As far as it is laid, to be gone on with apart. */
+  copy(): Laying {
+    return new Laying(this.compiled, this.patienceDays, this)
   }
 
   get sites(): Sites {

@@ -1,3 +1,4 @@
+import type { Gate } from '../../model/entities'
 import { placeNeeds } from '../../model/words'
 import type { PlaceNeed } from '../../model/words'
 import { dayNumber, hourMs } from '../../time/civil'
@@ -54,6 +55,7 @@ export function onKernel(
   const placed = [...compiled.activities.values()].filter((one) => pass.placements.has(one.step.id))
   for (const activity of placed) addActivity(activity)
   for (const activity of placed) addArcs(activity)
+  for (const gate of rows.gate) addGate(gate)
   for (const phase of phases) if (phase.launch) addLaunch(phase, phase.launch)
   return {
     problem: { horizon: null, resources: people(), activities, arcs, deadlines },
@@ -156,10 +158,30 @@ export function onKernel(
       splittable: activity.splittable,
       weight,
     })
-    if (activity.holds || step.afterGate) return
-    const gate = rows.gate.find((one) => one.id === activity.job.gateId)
-    const by = gate && gate.kind !== 'launch' ? gateDeadline(rows, gate, clock) : null
-    if (by !== null) deadlines.push({ activity: step.id, at: toTick(by), weight: 1 })
+  }
+
+  /** A gate is as late as the last of its steps, however many of them are late. */
+  function addGate(gate: Gate): void {
+    const by = gate.kind === 'launch' ? null : gateDeadline(rows, gate, clock)
+    if (by === null) return
+    const id = `gate ${gate.id}`
+    activities.push({
+      id,
+      modes: [{ duration: 0, demands: {} }],
+      windows: null,
+      splittable: false,
+      weight: 0,
+    })
+    deadlines.push({ activity: id, at: toTick(by), weight: 1 })
+    for (const activity of placed)
+      if (activity.job.gateId === gate.id && !activity.step.afterGate)
+        arcs.push({
+          from: activity.step.id,
+          to: id,
+          minLag: waitTicks(activity, (at) => compiled.waits.over(activity.step, at)),
+          maxLag: null,
+          earliestAfter: null,
+        })
   }
 
   /** Ticks from finish to readiness: what the pass found, by its month's mean air. */

@@ -10,16 +10,23 @@ export class ReadyQueue {
   /** @param rankOf place of a step among all by urgency, by its index; the lowest goes first. */
   constructor(
     private readonly activities: ReadonlyMap<string, OpenStep>,
-    rankOf: ArrayLike<number>,
+    private readonly rankOf: ArrayLike<number>,
+    from?: ReadyQueue,
   ) {
     const rank = (one: OpenStep) => rankOf[one.index] as number
-    this.ready = new TinyQueue<OpenStep>([], (a, b) => rank(a) - rank(b))
-    this.waiting = new Int32Array(rankOf.length)
+    this.ready = new TinyQueue<OpenStep>([...(from?.ready.data ?? [])], (a, b) => rank(a) - rank(b))
+    this.waiting = from ? from.waiting.slice() : new Int32Array(rankOf.length)
+    if (from) return
     for (const activity of activities.values()) {
       const count = activity.before.filter((arc) => activities.has(arc.from)).length
       this.waiting[activity.index] = count
       if (count === 0) this.ready.push(activity)
     }
+  }
+
+  /** The same queue, to be gone through apart. */
+  copy(): ReadyQueue {
+    return new ReadyQueue(this.activities, this.rankOf, this)
   }
 
   /** Puts back one that could not be dealt with yet. */

@@ -4,99 +4,97 @@ import { hourMs } from '../../time/civil'
 import { intersect } from '../../time/intervals'
 import type { Interval } from '../../time/intervals'
 import { usualFacts } from '../facts'
-import { openings } from '../openings'
-import { openWhenWanted } from '../wanted'
 import { weatherAllowance } from '../weatherAllowance'
 import type { Binding } from './binding'
 import { BondWindows } from './bondWindows'
 import type { Ahead } from './bondWindows'
-import { GivingWay } from './givingWay'
+import { openAfterWanted } from './afterWanted'
+import type { GivingWay } from './givingWay'
 import { keepApart, slingMs } from './haulOuts'
 import type { Ashore } from './haulOuts'
 import { crewInSlings, notInSlings } from './inSlings'
 import { laidLaunch, watchesOf } from './launching'
-import { Laying } from './laying'
-import type { Room } from './laying'
+import type { Laying, Room } from './laying'
 import { durationMs } from './openWork'
 import type { OpenStep, OpenWork } from './openWork'
 import type { LaidLaunch, Pass, PassInput, PassOptions } from './pass'
+import { beginning } from './passState'
+import type { PassState } from './passState'
 import type { Phase } from './phases'
-import { ReadyQueue } from './readyQueue'
 import { crewBinding, heldBy, hullBinding } from './reasons'
 import type { Earliest } from './reasons'
 import { overrun } from './runningOver'
 import { ceilTick } from './tick'
 import { inLaterHaulOut, notPlaced } from './unplaced'
-import { WaitingLaunches } from './waitingLaunches'
+import type { WaitingLaunches } from './waitingLaunches'
 import { tradeStretches, yardTime } from './yardTime'
+
+/** Where work in one go may run over it is not put off for the one long day of a year: so many shorter ones are enough. */
+const patienceDays = 12
 
 /**
  * Serial schedule generation: of all steps whose predecessors are placed the most urgent one goes to the earliest
  * room for a crew; each launch is placed when the last of what it waits for is. `rankOf`: place of each step by
  * urgency, by its index. Deterministic; mutates nothing given to it.
  */
-export function refitPass(
+export const refitPass = (
   input: PassInput,
   rankOf: ArrayLike<number>,
   options: PassOptions = {},
-): Pass {
-  const { rows, clock } = input.compiled
-  let pass = new RefitPass(input, options).run(rankOf)
-  if (rows.wantedDays.length === 0) return pass
-  // What would stand open on days on which she is wanted is opened after them.
-  const putOff = new Map(options.putOff)
-  for (let round = 0; round < mostRounds; round++) {
-    const late = openWhenWanted(rows, openings(rows, pass.placements), clock).filter(
-      ({ opening }) => !opening.isBegun,
-    )
-    if (late.length === 0) return pass
-    for (const { opening, until } of late)
-      putOff.set(opening.step.id, Math.max(until, putOff.get(opening.step.id) ?? 0))
-    pass = new RefitPass(input, { ...options, putOff }).run(rankOf)
-  }
-  return pass
+): Pass =>
+  openAfterWanted(input.compiled, options, (given) => {
+    const state = beginning(input, rankOf, given.runsOver ? patienceDays : null)
+    return layOn(input, state, given)
+  })
+
+/** Who looks on while a pass is laid. */
+export interface Onlooker {
+  /** The next step or launch is taken up. */
+  readonly turn: (state: PassState) => void
+  /** It was asked whether something else is supposed of a step. */
+  readonly asked: (stepId: string) => void
 }
 
-/** Where work in one go may run over it is not put off for the one long day of a year: so many shorter ones are enough. */
-const patienceDays = 12
-
-/** Openings are put off so often at most, each time by all that finds them open. */
-const mostRounds = 12
+/** Lays what a pass has still to lay. The state is that of the finished pass afterwards. */
+export const layOn = (
+  input: PassInput,
+  state: PassState,
+  options: PassOptions,
+  onlooker?: Onlooker,
+): Pass => new RefitPass(input, state, options, onlooker).run()
 
 class RefitPass {
   private readonly compiled: OpenWork
   private readonly laying: Laying
-  private readonly remarks: Remark[] = []
+  private readonly remarks: Remark[]
   private readonly barred: Set<string>
   private readonly bonds: BondWindows
   private readonly waiting: WaitingLaunches
   private readonly givingWay: GivingWay
-  /** Last finish of what was placed aboard in the trust that the next launch is later. */
-  private aboardUntil = -Infinity
-  private readonly launches: LaidLaunch[] = []
 
   constructor(
     private readonly input: PassInput,
+    private readonly state: PassState,
     private readonly options: PassOptions,
+    private readonly onlooker?: Onlooker,
   ) {
-    const { compiled, phases, launchesFrom } = input
-    this.compiled = compiled
-    this.laying = new Laying(compiled, options.runsOver ? patienceDays : null)
-    this.barred = new Set(compiled.remarks.flatMap((remark) => remark.stepIds))
-    this.bonds = new BondWindows(compiled, this.laying.placements)
-    this.waiting = new WaitingLaunches(compiled, phases, this.laying.haulOuts, launchesFrom)
-    this.givingWay = new GivingWay(this.laying, input.bounds)
+    this.compiled = input.compiled
+    this.laying = state.laying
+    this.remarks = state.remarks
+    this.barred = state.barred
+    this.waiting = state.waiting
+    this.givingWay = state.givingWay
+    this.bonds = new BondWindows(input.compiled, state.laying.placements)
   }
 
-  run(rankOf: ArrayLike<number>): Pass {
-    const { placements } = this.laying
-    const queue = new ReadyQueue(this.compiled.activities, rankOf)
-    let later: OpenStep[] = []
+  run(): Pass {
+    const { queue, launches } = this.state
     for (;;) {
+      this.onlooker?.turn(this.state)
       const phase = this.waiting.ready
       const activity = phase ? undefined : queue.next()
       if (activity) {
-        if (this.place(activity) === 'notYet') later.push(activity)
+        if (this.place(activity) === 'notYet') this.state.later.push(activity)
         else {
           queue.release(activity)
           this.waiting.deal(activity.step.id, this.surelyTakes(activity))
@@ -105,12 +103,12 @@ class RefitPass {
       }
       const next = phase ?? this.waiting.next
       if (!next) break
-      this.launches.push(this.launch(next))
-      for (const one of later) queue.push(one)
-      later = []
+      launches.push(this.launch(next))
+      for (const one of this.state.later) queue.push(one)
+      this.state.later = []
     }
-    const { launches, remarks } = this
-    return { placements, launches, remarks, ashore: this.laying.ashore }
+    const { placements, ashore } = this.laying
+    return { placements, launches, remarks: this.remarks, ashore }
   }
 
   /** Places a step, or says why it has no place. Not yet: it may depend on a launch that is not known. */
@@ -120,6 +118,7 @@ class RefitPass {
       (arc) => this.compiled.activities.has(arc.from) && !this.laying.placements.has(arc.from),
     )
     if (orphan || this.barred.has(id) || this.laying.placements.has(id)) return 'dealt'
+    this.onlooker?.asked(id)
     if (this.options.dropped?.has(id)) return this.skip(activity)
     const isHung = activity.step.hullNeed === 'slings' && activity.ashore !== null
     const own = this.laying.own(activity.ashore)
@@ -148,7 +147,7 @@ class RefitPass {
               : this.placeCrew(activity, earliest, until)
     const finish = this.laying.placements.get(id)?.segments.at(-1)?.[1] ?? 0
     if (until < Infinity && (activity.placeNeed === 'boat' || activity.step.hullNeed !== 'either'))
-      this.aboardUntil = Math.max(this.aboardUntil, finish)
+      this.state.aboardUntil = Math.max(this.state.aboardUntil, finish)
     if (found) return 'dealt'
     if (until < Infinity) return 'notYet'
     this.refuse(activity)
@@ -189,6 +188,7 @@ class RefitPass {
       if (at > earliest.at) earliest = { at: ceilTick(at), binding }
     }
     for (const release of activity.releases) later(release.at, release.binding)
+    this.onlooker?.asked(activity.step.id)
     const delayed = this.options.delayed?.get(activity.step.id)
     if (delayed !== undefined) later(delayed, { kind: 'calendar', until: delayed })
     const putOff = this.options.putOff?.get(activity.step.id)
@@ -406,7 +406,7 @@ class RefitPass {
   private launch(phase: Phase): LaidLaunch {
     const { ashore } = this.laying
     const own = this.laying.own(phase.launch) as Ashore
-    const launch = laidLaunch(this.laying, phase, own, this.aboardUntil)
+    const launch = laidLaunch(this.laying, phase, own, this.state.aboardUntil)
     own.launchAt = launch.at
     this.waiting.placed()
     keepApart(ashore, ashore.indexOf(own))

@@ -114,7 +114,7 @@ it('what is kept and forgotten leaves open just the instants that nobody else ma
       fc.nat(500),
       fc.constantFrom('A', 'D'),
       (acts, from, own) => {
-        const air = new SharedAir(rows, new Waits(rows, zoneClock('UTC')), saturday)
+        const air = SharedAir.at(saturday, rows, new Waits(rows, zoneClock('UTC')))
         const kept = new Map<string, readonly (readonly [number, number])[]>()
         for (const { step: at, spans } of acts) {
           const id = `wet ${at}`

@@ -38,10 +38,16 @@ interface Kept {
 /** All wet work, or all dust, of one air or place. */
 class Layer {
   /** By when they begin. */
-  readonly kept: Kept[] = []
+  readonly kept: Kept[]
   /** Stretches of each job. */
-  private readonly many = new Map<string, number>()
-  private longestMs = 0
+  private readonly many: Map<string, number>
+  private longestMs: number
+
+  constructor(from?: Layer) {
+    this.kept = [...(from?.kept ?? [])]
+    this.many = new Map(from?.many)
+    this.longestMs = from?.longestMs ?? 0
+  }
 
   set({ id, jobId }: Step, spans: readonly Interval[]): void {
     if (this.has(jobId)) this.delete(id)
@@ -102,28 +108,42 @@ interface AirLayers {
   readonly zone: Map<string, Layer>
 }
 
+const layersLike = (from?: AirLayers): AirLayers => ({
+  air: copied(from?.air),
+  zone: copied(from?.zone),
+})
+const copied = (layers: ReadonlyMap<string, Layer> = new Map()): Map<string, Layer> =>
+  new Map([...layers].map(([key, layer]) => [key, new Layer(layer)]))
+
 /** What is wet and what throws dust where and when, as a pass lays it. */
 export class SharedAir {
-  private readonly layers: Readonly<Record<AirKind, AirLayers>> = {
-    wet: { air: new Map(), zone: new Map() },
-    dust: { air: new Map(), zone: new Map() },
-  }
-  private isClear = true
-  private readonly zoneOf: (step: Step) => string | null
+  private readonly layers: Readonly<Record<AirKind, AirLayers>>
+  private isClear: boolean
 
-  constructor(
-    rows: Pick<RefitRows, 'job' | 'step'>,
+  private constructor(
+    private readonly zoneOf: (step: Step) => string | null,
     private readonly waits: Waits,
-    now: number,
+    from?: SharedAir,
   ) {
+    this.layers = { wet: layersLike(from?.layers.wet), dust: layersLike(from?.layers.dust) }
+    this.isClear = from?.isClear ?? true
+  }
+
+  /** With what was laid before now and is wet still. */
+  static at(now: number, rows: Pick<RefitRows, 'job' | 'step'>, waits: Waits): SharedAir {
     const jobs = byId(rows.job)
-    this.zoneOf = (step) => jobs.get(step.jobId)?.zoneId ?? null
-    // What was laid before and is wet still.
+    const air = new SharedAir((step) => jobs.get(step.jobId)?.zoneId ?? null, waits)
     for (const step of rows.step)
       if (step.state === 'done' && step.doneAt !== null && isWet(step)) {
-        const until = step.doneAt + this.dryMs(step, step.doneAt)
-        if (until > now) this.keep(step, [[step.doneAt, step.doneAt]])
+        const until = step.doneAt + air.dryMs(step, step.doneAt)
+        if (until > now) air.keep(step, [[step.doneAt, step.doneAt]])
       }
+    return air
+  }
+
+  /** The same air, to be written in on its own from now on. */
+  copy(): SharedAir {
+    return new SharedAir(this.zoneOf, this.waits, this)
   }
 
   /** True for steps that others' dust or wet work has to do with. */

@@ -7,7 +7,7 @@ import { isInSlings } from './phases'
 /** A launch that is still to be placed. */
 interface WaitingLaunch {
   readonly phase: Phase
-  readonly own: Ashore
+  readonly haulOutId: string
   readonly needed: ReadonlySet<string>
   readonly isWatched: boolean
   left: number
@@ -20,17 +20,17 @@ interface WaitingLaunch {
  * before it is known, but only where it is sure that the launch comes later: for the rest this says "not yet".
  */
 export class WaitingLaunches {
-  private readonly waiting: WaitingLaunch[]
+  private constructor(private readonly waiting: WaitingLaunch[]) {}
 
   /** @param earliest of each launch when nobody is ever busy, by haul-out. */
-  constructor(
+  static of(
     compiled: OpenWork,
     phases: readonly Phase[],
     own: ReadonlyMap<string, Ashore>,
     earliest: ReadonlyMap<string, number>,
-  ) {
+  ): WaitingLaunches {
     const all = [...compiled.activities.values()]
-    this.waiting = phases.flatMap((phase): WaitingLaunch[] => {
+    const waiting = phases.flatMap((phase): WaitingLaunch[] => {
       const launch = phase.launch ? own.get(phase.launch.haulOut.id) : undefined
       if (!launch) return []
       const { haulOut } = launch
@@ -39,7 +39,7 @@ export class WaitingLaunches {
       return [
         {
           phase,
-          own: launch,
+          haulOutId: haulOut.id,
           needed,
           isWatched: all.some((one) => isInSlings(one, launch)),
           left: needed.size,
@@ -50,6 +50,12 @@ export class WaitingLaunches {
         },
       ]
     })
+    return new WaitingLaunches(waiting)
+  }
+
+  /** The same launches still to be placed, for a pass that goes on apart. */
+  copy(): WaitingLaunches {
+    return new WaitingLaunches(this.waiting.map((one) => ({ ...one })))
   }
 
   /** The next launch once all that it waits for was dealt with; null: not yet, or none. */
@@ -89,8 +95,8 @@ export class WaitingLaunches {
       first !== undefined &&
       step.hullNeed === 'ashore' &&
       ashore !== null &&
-      ashore.haulOut.id !== first.own.haulOut.id &&
-      this.waiting.some((one) => one.own.haulOut.id === ashore.haulOut.id)
+      ashore.haulOut.id !== first.haulOutId &&
+      this.waiting.some((one) => one.haulOutId === ashore.haulOut.id)
     )
   }
 

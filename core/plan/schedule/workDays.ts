@@ -50,10 +50,19 @@ export class ComingDays {
 export class WorkDays {
   private readonly days: readonly number[]
   /** By length: past days with no stretch so long. */
-  private readonly past = lengthsMs.map((): number[] => [])
+  private readonly past: readonly number[][]
 
-  constructor(private readonly coming: ComingDays) {
+  constructor(
+    private readonly coming: ComingDays,
+    from?: WorkDays,
+  ) {
     this.days = coming.days
+    this.past = lengthsMs.map((_, by) => from?.past[by]?.slice() ?? [])
+  }
+
+  /** The same days, to be marked on their own from now on. */
+  copy(): WorkDays {
+    return new WorkDays(this.coming, this)
   }
 
   /** Position of the first work day on or after a day. */
