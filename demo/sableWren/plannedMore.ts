@@ -29,6 +29,8 @@ export function writePlannedMore(write: Writer): void {
       gateId: 'sail-away',
       purpose: 'float',
       severity: 2,
+      // She is pickled once the engine has run, and covered once the masts are off.
+      after: ['engine#4>1', 'rig#1>4'],
       // Laid up in autumn, not on the first free day.
       facts: { months: ['oct', 'nov', 'dec', 'jan', 'feb', 'mar'] },
     },

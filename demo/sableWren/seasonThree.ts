@@ -72,7 +72,8 @@ export function writeSeasonThree(write: Writer): void {
       gateId: 'sail-away',
       purpose: 'safe',
       severity: 3,
-      after: ['rig'],
+      // The masts go up again when the cover has come off.
+      after: ['rig', 'winter'],
     },
     [
       ['contract', 'Hartsel steps the masts', 0, { ...takes(1) }],
