@@ -9,7 +9,7 @@ import type {
   SheetBlock,
   TableBlock,
 } from '#core/book/blocks'
-import { column, margins } from './paper'
+import { column, margins, mm } from './paper'
 import type { BookToPrint } from './paper'
 import { foot, thumbTab } from './sheetMarks'
 import { textRuns } from './textRuns'
@@ -120,7 +120,11 @@ function partOf(block: Section['blocks'][number], book: BookToPrint, width: numb
       return [tableOf(block)]
     case 'drawing':
       return [
-        { svg: block.svg, width: Math.min(width, 210), margin: [0, 2, 0, 2] },
+        {
+          svg: block.svg,
+          width: block.wideMm === undefined ? Math.min(width, 210) : block.wideMm * mm,
+          margin: [0, 2, 0, 2],
+        },
         { text: narrow(block.caption), fontSize: 10 },
       ]
     case 'picture':

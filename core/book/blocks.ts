@@ -45,6 +45,8 @@ export interface DrawingBlock {
   readonly kind: 'drawing'
   readonly svg: string
   readonly caption: string
+  /** Width on paper where it is to a scale, mm; absent: as there is room. */
+  readonly wideMm?: number
 }
 
 /** One as-built sheet: a page of its own on paper. */

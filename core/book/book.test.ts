@@ -119,6 +119,32 @@ describe('the book', () => {
     expect(said).toContain('| Resin |  | lot 4 |')
     expect(said).toMatch(/Finished Sun 2 May 2027 · Ida · €412/)
   })
+  it('draws a section through one bolt at a scale it says, where the job of a sheet has dimensions', () => {
+    const rows = boat()
+    const inputs = { holes: 4, bolt: 8, overDrill: 8, undercut: 6, skin: 8, core: 12 }
+    job(rows, 'bases', { recipeKey: 'sleeve-and-bed', recipeInputs: inputs })
+    rows.asBuiltSheet = rows.asBuiltSheet.map((one) =>
+      one.id === 'Base' ? { ...one, jobId: 'bases' } : one,
+    )
+    const sections = book({}, rows).flatMap((one) =>
+      one.kind === 'sheet'
+        ? one.sections.filter(({ title }) => title.startsWith('Through one bolt'))
+        : [],
+    )
+    expect(sections).toMatchObject([
+      {
+        // Solid to 14 mm and 14 mm of deck beside it, both ways: 56 mm.
+        title: 'Through one bolt, full size',
+        blocks: [
+          {
+            wideMm: 56.8,
+            caption:
+              'Skins 8 mm together; core 12 mm, solid to 14 mm from the middle of the bolt; bolt M8.',
+          },
+        ],
+      },
+    ])
+  })
   it('for others names nobody, wherever it was typed, and no sum', () => {
     const said = markdownOf(book({ isForOthers: true }), () => true)
     expect(said).not.toMatch(/\bIda\b|€/)

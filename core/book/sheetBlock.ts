@@ -5,13 +5,21 @@ import { byId, inOrder } from '../model/refit'
 import type { RefitRows } from '../model/refit'
 import { formatMoney } from '../money/money'
 import { sayFullDate } from '../time/say'
+import { fittingMakeOf } from '../section/fittingMake'
+import { fittingSection, halfShownMm, sayMake } from '../section/fittingSection'
+
+import { capital } from '../units/counted'
 import { formatHours } from '../units/hours'
 import { formatQuantity } from '../units/quantity'
 import type { BookAsked, PictureBlock, Section, SheetBlock } from './blocks'
 import { table, text } from './make'
+import { onPaper } from './onPaper'
 import { whereDrawing } from './whereDrawing'
 
 type Sheet = Row<'asBuiltSheet'>
+
+/** Half of a page, mm. */
+const mostWideMm = 80
 
 const momentWord = {
   before: 'Before',
@@ -62,6 +70,7 @@ export function sheetBlock(facts: BookFacts, sheet: Sheet, chapter: string): She
       .join(' · '),
     sections: [
       section('Where', 'left', where(sheet, rows)),
+      ...throughABolt(sheet, rows),
       section(
         'Sizes and settings',
         'right',
@@ -138,6 +147,19 @@ function where(sheet: Sheet, rows: RefitRows): Section['blocks'] {
   const svg = refit && zoneId !== null ? whereDrawing(refit, rows.zone, zoneId) : null
   if (svg === null) return text(sheet.where)
   return [{ kind: 'drawing', svg, caption: sheet.where || 'Where' }]
+}
+
+/** A section through one of its bolts, to a scale that is said, where the dimensions of its job have one. */
+function throughABolt(sheet: Sheet, rows: RefitRows): Section[] {
+  const job = rows.job.find((one) => one.id === sheet.jobId)
+  const make = job ? fittingMakeOf(job) : null
+  if (!make) return []
+  const { svg, wideMm, scale } = onPaper(fittingSection(make, halfShownMm(make)), mostWideMm)
+  return [
+    section(`Through one bolt, ${scale}`, 'right', [
+      { kind: 'drawing', svg, wideMm, caption: capital(`${sayMake(make)}.`) },
+    ]),
+  ]
 }
 
 /** Before, open, after: in the order of the work, then of time. */

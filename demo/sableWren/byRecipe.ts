@@ -41,7 +41,7 @@ export function writeByRecipe(write: Writer): void {
   write.follows(
     'chain-drain',
     'dry-local-core',
-    { areaM2: 0.012, holes: 1, bolt: 20, skin: 9, core: 12, ring: 20 },
+    { areaM2: 0.012, holes: 1, bolt: 20, skin: 9, core: 12, ring: 20, way: 'ring' },
     { keys: ['holes', 'skin', 'core'], by: 'piet', on: '2027-03-28' },
     ['open', 'fill', null, 'hose'],
   )

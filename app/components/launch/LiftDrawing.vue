@@ -7,6 +7,7 @@ import type { Spot } from '#core/boatMap/hull'
 import type { ReadyItem } from '#core/launch/readyItem'
 import type { SlingSplit } from '#core/launch/lift'
 import { alongOf } from '#core/launch/readiness'
+import { sharedMarks } from '#core/launch/sharedMarks'
 
 /** Her in the slings, bow to the left: where she is open, and what each sling and leg carries. */
 const props = defineProps<{
@@ -118,23 +119,50 @@ function slingKey(which: 'fore' | 'aft', metres: number, event: KeyboardEvent) {
   event.stopPropagation()
   slingTo(which, metres + by, true)
 }
-/** Marks at their places; those that would lie over one another are moved apart along the boat. */
-const marks = computed(() => {
+/** With more openings than this, marks that would lie over one another share one; with fewer they are moved apart. */
+const many = 20
+const leastPx = 22
+const placed = computed(() => {
   const line = lines.value
   if (!line) return []
-  const placed = props.items.flatMap((item, index) => {
+  return props.items.flatMap((item, index) => {
     if (!item.opening) return []
     const along = alongOf(item.opening, store.rows.zone) ?? 0.5
     const y = Math.max(item.opening.heightM / loa.value, -line.draught)
     const [x, py] = at([along, y])
-    return [{ item, number: index + 1, x, y: py }]
+    return [{ item, state: item.state, number: index + 1, x, y: py }]
   })
-  const apart: { item: ReadyItem; number: number; x: number; y: number }[] = []
-  for (const one of [...placed].sort((a, b) => a.x - b.x)) {
+})
+interface Mark {
+  readonly item: ReadyItem
+  readonly number: number
+  /** So many stand in one, this the worst of them. */
+  readonly count: number
+  readonly keys: readonly string[]
+  readonly x: number
+  readonly y: number
+}
+const marks = computed((): Mark[] => {
+  if (placed.value.length > many)
+    return sharedMarks(placed.value, leastPx).flatMap(({ x, y, marks: [first, ...rest] }) =>
+      first
+        ? [
+            {
+              ...first,
+              x,
+              y,
+              count: rest.length + 1,
+              keys: [first, ...rest].map(({ item }) => item.key),
+            },
+          ]
+        : [],
+    )
+  const apart: Mark[] = []
+  for (const one of [...placed.value].sort((a, b) => a.x - b.x)) {
     let x = one.x
     for (const other of apart)
       if (Math.abs(other.y - one.y) < 24 && x - other.x < 25) x = other.x + 25
-    apart.push({ ...one, x })
+    apart.push({ ...one, x, count: 1, keys: [one.item.key] })
   }
   return apart
 })
@@ -145,7 +173,7 @@ const said = computed(() =>
 )
 /** The opening nearest to a strap, and how far from it. */
 const nearest = computed(() => {
-  const all = marks.value.flatMap(({ item, number }) =>
+  const all = placed.value.flatMap(({ item, number }) =>
     slings.value.map((sling, index) => {
       const along = item.opening ? (alongOf(item.opening, store.rows.zone) ?? null) : null
       return along === null
@@ -343,13 +371,27 @@ const nearest = computed(() => {
       <g
         v-for="mark in marks"
         :key="mark.item.key"
-        :transform="`translate(${mark.x} ${mark.y}) scale(${pointed === mark.item.key ? 1.3 : 1})`"
+        :transform="`translate(${mark.x} ${mark.y}) scale(${pointed !== null && mark.keys.includes(pointed) ? 1.3 : 1})`"
         class="cursor-pointer"
         @click="emit('open', mark.item.key)"
         @mouseenter="emit('point', mark.item.key)"
         @mouseleave="emit('point', null)"
       >
-        <ReadyMark :state="mark.item.state" :number="mark.number" />
+        <ReadyMark :state="mark.item.state" :number="mark.count > 1 ? null : mark.number" />
+        <text
+          v-if="mark.count > 1"
+          x="12"
+          y="-6"
+          class="cond"
+          font-size="14"
+          font-weight="600"
+          fill="var(--ink)"
+          stroke="var(--paper)"
+          stroke-width="3"
+          paint-order="stroke"
+        >
+          ×{{ mark.count }}
+        </text>
       </g>
     </svg>
   </div>

@@ -33,6 +33,7 @@ const name = computed(() => store.rows.zone.find((one) => one.id === props.zoneI
 <template>
   <div>
     <HistoryAxis v-if="again && entries.length > 0" :entries="entries" :again="again" />
+    <ThenAndNow v-if="again" :again="again" />
     <ol :aria-label="`All that was done: ${name}`" class="mt-1">
       <li
         v-for="entry in entries"

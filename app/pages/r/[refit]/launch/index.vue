@@ -261,12 +261,13 @@ useKeyScope({
         <div v-else class="border-l-4 border-verdigris pl-3">
           <h2>No openings yet</h2>
           <p>
-            Every hole under water and near it: write them down once, and each launch asks after
-            them.
+            Press her where water could get in. Each hole is written down once, and every launch
+            asks after it.
             <NuxtLink class="underline" :to="`/r/${store.refitId}/launch/inputs`"
-              >Write them down</NuxtLink
+              >Name them in a list</NuxtLink
             >
           </p>
+          <OpeningsTap />
         </div>
         <ReadyList
           class="mt-2"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { inOrder } from '#core/model/refit'
+import { sayHeight } from '#core/launch/openingAt'
 import { bowToStern } from '#core/launch/readiness'
 
 /** What the launch rests on: her openings, the tide at the slip, the lift. */
@@ -29,9 +30,6 @@ const untie = (id: string) => {
   const one = open.value
   if (one) void openings.tick(one, 'jobIds', id)
 }
-/** How high over or under the water: "0.60 m under". */
-const height = (metres: number) =>
-  `${Math.abs(metres).toFixed(2)} m ${metres < 0 ? 'under' : 'over'}`
 const lift = () =>
   next.value &&
   sheets.add({
@@ -53,13 +51,15 @@ const lift = () =>
         Valves, intakes, drains, transducers, the shaft, the rudder stock: every place where water
         could get in. Each is asked after at every launch.
       </p>
+      <p class="mt-1">Press her where water could get in, or name it under the list.</p>
+      <OpeningsTap class="max-w-2xl" @made="openId = $event" />
       <ul>
         <li v-for="(one, index) in list" :key="one.id" class="border-b border-rule2 py-1">
           <button class="underline max-sm:min-h-11" @click="openId = one.id">
             {{ index + 1 }} {{ one.title }}</button
           ><span class="text-ink2"
-            >, {{ height(one.heightM) }} the waterline{{
-              one.boreMm ? `, ${one.boreMm} mm` : ', bore not measured'
+            >, {{ sayHeight(one.heightM)
+            }}{{ one.boreMm ? `, ${one.boreMm} mm` : ', bore not measured'
             }}{{ one.jobIds.length > 0 ? `, ${one.jobIds.map(jobTitle).join(', ')}` : '' }}</span
           >
         </li>

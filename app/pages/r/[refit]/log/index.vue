@@ -57,6 +57,24 @@ const systems = computed(() =>
     })
     .filter((group) => group.sheets.length > 0),
 )
+/** From so many sheets on those whose record is whole fold to their number; what is missing something never does. */
+const many = 60
+const unfolded = ref<ReadonlySet<string>>(new Set())
+const isWhole = ({ have, want }: { have: number; want: number }) => have === want
+const wholeIn = (list: readonly { have: number; want: number }[]) =>
+  shown.value.length > many ? list.filter(isWhole).length : 0
+const inSight = <One extends { have: number; want: number }>(
+  system: string,
+  list: readonly One[],
+) =>
+  shown.value.length > many && !unfolded.value.has(system)
+    ? list.filter((one) => !isWhole(one))
+    : list
+function turn(system: string) {
+  const next = new Set(unfolded.value)
+  if (!next.delete(system)) next.add(system)
+  unfolded.value = next
+}
 const unwritten = computed(() =>
   store.rows.job.filter(
     (job) =>
@@ -199,10 +217,24 @@ async function write(jobId: string) {
           class="mt-4"
           :aria-label="system.name"
         >
-          <h3 class="border-b-2 border-ink">{{ system.name }}</h3>
+          <h3 class="flex items-baseline justify-between gap-3 border-b-2 border-ink">
+            {{ system.name }}
+            <button
+              v-if="wholeIn(list) > 0"
+              class="no-print text-base font-normal underline max-sm:min-h-11"
+              :aria-expanded="unfolded.has(system.id)"
+              @click="turn(system.id)"
+            >
+              {{
+                unfolded.has(system.id)
+                  ? 'Fold what is whole'
+                  : `${counted(wholeIn(list), 'whole sheet')}`
+              }}
+            </button>
+          </h3>
           <ul>
             <li
-              v-for="{ sheet, have, want, missing } in list"
+              v-for="{ sheet, have, want, missing } in inSight(system.id, list)"
               :key="sheet.id"
               class="border-b border-rule2"
             >
