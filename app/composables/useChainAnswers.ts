@@ -2,6 +2,7 @@ import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ChainLink } from '#core/plan/chain'
 import type { Drag } from '#core/plan/drag'
+import type { Ghost } from '#core/sequence/ghostRope'
 import type { TriedLever } from './useLevers'
 
 /**
@@ -34,11 +35,15 @@ export function useChainAnswers(gateId: Ref<string | null>, links: Ref<readonly 
     { immediate: true },
   )
   const pointed = shallowRef<TriedLever | null>(null)
-  /** Where the lever that is pointed at would put the gate, civil date; null: none is, or it is gone. */
-  const ghostOn = computed(() => {
+  /** What the lever that is pointed at would do to the gate and its chain; null: none is, or it is gone. */
+  const ghost = computed((): Ghost | null => {
     const lever = pointed.value
     if (!lever || !levers.tried.value.includes(lever)) return null
-    return lever.consequence.effects.find((one) => one.gate.id === gateId.value)?.after ?? null
+    const { effects, moved } = lever.consequence
+    const on = effects.find((one) => one.gate.id === gateId.value)?.after ?? null
+    return on === null
+      ? null
+      : { on, moved: new Map(moved.steps.map((one) => [one.stepId, one.to])) }
   })
-  return { chain, drags, levers, pointed, ghostOn }
+  return { chain, drags, levers, pointed, ghost }
 }

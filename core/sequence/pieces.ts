@@ -9,6 +9,14 @@ import { hourMs } from '../time/civil'
 /** Levels of the drawing, the highest first. Sheds, trades and deliveries are one. */
 export const levels = ['shed', 'rig', 'deck', 'below', 'underwater'] as const
 export type Level = (typeof levels)[number]
+/** Names of levels where there is little room. */
+export const levelShort: Readonly<Record<Level, string>> = {
+  shed: 'Shed',
+  rig: 'Rig',
+  deck: 'Deck',
+  below: 'Below',
+  underwater: 'Under',
+}
 
 /** What happens on a stretch of a seam. */
 export type SeamKind = 'hands' | 'waits' | 'earned'

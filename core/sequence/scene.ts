@@ -75,6 +75,8 @@ export interface Scene {
   /** Only where it lies on seams. */
   readonly ropeAlong: string
   readonly knots: readonly Knot[]
+  /** Links of the chain where they lie. */
+  readonly links: readonly RopePoint[]
   readonly troughs: readonly Trough[]
   readonly troughTop: number
   readonly troughHigh: number
@@ -245,6 +247,7 @@ function drawn(facts: SequenceFacts, ask: SceneAsk, thin: boolean): Scene {
     rope: ropePath([...inTime, ...end]),
     ropeAlong: ropeAlong([...inTime, ...end]),
     knots: knotsOf([...points, ...end]),
+    links: points,
     troughs: troughsOf(
       weeks.filter((one) => !pleated.has(one.monday)),
       ruler,

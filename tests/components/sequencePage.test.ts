@@ -149,3 +149,13 @@ it('leaves what is out of order with a reason, and looks at it again', async () 
   await vi.waitFor(() => expect(server.rows.orderKept).toHaveLength(0))
   await vi.waitFor(() => expect(Number(flags())).toBe(before), 3000)
 })
+
+it('reads out what stands on the time line', async () => {
+  await opened((rows) => {
+    add(rows, 'wantedDays', 'trip', { from: '2027-04-22', to: '2027-04-23', why: 'sails' })
+  })
+  const list = [...document.querySelectorAll('[aria-label="Days on the time line"] li')]
+  const said = list.map((one) => one.textContent?.trim() ?? '')
+  expect(said.some((one) => /, 22 Apr to 23 Apr$/.test(one))).toBe(true)
+  expect(said).toContain('Today')
+})

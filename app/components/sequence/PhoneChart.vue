@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { lastDayTo } from '#core/sequence/facts'
 import type { SequenceFacts } from '#core/sequence/facts'
 import { phoneOf, phoneTitle, phoneWhy } from '#core/sequence/phone'
+import { levelShort } from '#core/sequence/pieces'
 import { planksOf } from '#core/sequence/planks'
 import type { KnotReading } from '#core/sequence/reading'
 import { ropePath } from '#core/sequence/rope'
@@ -88,13 +89,6 @@ const dates = computed(() => {
     return [{ y: at, date: sayDate(date), hours }]
   })
 })
-const names = {
-  shed: 'Shed',
-  rig: 'Rig',
-  deck: 'Deck',
-  below: 'Below',
-  underwater: 'Under',
-} as const
 const fills = { hands: 'var(--ink)', waits: 'url(#phone-waits)', earned: 'var(--brass)' } as const
 const nowY = computed(() => xOf(ruler.value, props.now))
 const rope = computed(() => {
@@ -135,7 +129,7 @@ const rope = computed(() => {
           fill="var(--ink)"
           :transform="`translate(${column.x0 + 4} ${top - 12}) rotate(-32)`"
         >
-          {{ names[column.level] }} {{ column.count }}
+          {{ levelShort[column.level] }} {{ column.count }}
         </text>
       </g>
       <g v-for="one in dates" :key="one.y">

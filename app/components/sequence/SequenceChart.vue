@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { placedBoards, platesOf } from '#core/sequence/plates'
-import { atX, xOf } from '#core/sequence/ruler'
+import { ghostRope } from '#core/sequence/ghostRope'
+import type { Ghost } from '#core/sequence/ghostRope'
+import { atX } from '#core/sequence/ruler'
 import { axisWidth } from '#core/sequence/top'
 import type { Scene } from '#core/sequence/scene'
-import { dayNumber } from '#core/time/civil'
 import type { BoardUse } from '~/utils/boardUse'
 
 /**
@@ -15,8 +16,8 @@ const props = defineProps<{
   scene: Scene
   floats: boolean
   use: BoardUse
-  /** Where a lever that is pointed at would put the gate, civil date; null: none is. */
-  ghostOn: string | null
+  /** What a lever that is pointed at would do; null: none is. */
+  ghost: Ghost | null
 }>()
 /** A day looked at closely: its local number. */
 const emit = defineEmits<{ day: [day: number] }>()
@@ -26,13 +27,8 @@ function closer(event: MouseEvent) {
   if (x > axisWidth) emit('day', store.zone.dayOf(atX(props.scene.ruler, x)))
 }
 const store = useRefitStore()
-/** A post where the gate would be: drawn over the rest, so that nothing moves for it. */
-const ghostX = computed(() => {
-  if (props.ghostOn === null) return null
-  const at = store.zone.at(dayNumber(props.ghostOn), 600)
-  const { ruler } = props.scene
-  return at < ruler.from || at > ruler.to ? null : xOf(ruler, at)
-})
+/** Post and rope where they would be: drawn over the rest, so that nothing moves for them. */
+const rope = computed(() => props.ghost && ghostRope(props.scene, props.ghost, store.zone))
 const sizes = computed(() => props.scene.layout.sizes)
 const boards = computed(() => placedBoards(props.scene.levels))
 const plates = computed(() => platesOf(boards.value, sizes.value.board))
@@ -94,9 +90,9 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
         :stroke-dasharray="thin[post.kind]"
       />
       <line
-        v-if="ghostX !== null"
-        :x1="ghostX"
-        :x2="ghostX"
+        v-if="rope && rope.postX !== null"
+        :x1="rope.postX"
+        :x2="rope.postX"
         :y1="scene.top - 4"
         :y2="scene.ground + 4"
         stroke="var(--redlead)"
@@ -110,6 +106,14 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
         stroke="var(--redlead)"
         stroke-width="5"
       />
+      <path
+        v-if="rope"
+        :d="rope.path"
+        fill="none"
+        stroke="var(--redlead)"
+        stroke-width="4"
+        stroke-dasharray="9 6"
+      />
       <LevelBoards
         v-for="level in scene.levels"
         :key="level.level"
@@ -119,6 +123,14 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
       />
       <g :clip-path="urlOf('plates')"><use :href="`#${idOf('ground')}`" /></g>
       <ChartRope :scene="scene" />
+      <path
+        v-if="rope"
+        :d="rope.along"
+        fill="none"
+        stroke="var(--redlead)"
+        stroke-width="4"
+        stroke-dasharray="9 6"
+      />
       <BoardWords :boards="boards" :sizes="sizes" :name-size="scene.layout.style.nameSize" />
       <ChartTop :scene="scene" />
       <ChartTroughs :scene="scene" />

@@ -35,7 +35,7 @@ function mendFlag(key: string) {
   if (one) void order.mend(one)
 }
 const gateId = computed(() => gate.value?.gate.id ?? null)
-const { chain, drags, levers, pointed, ghostOn } = useChainAnswers(gateId, links)
+const { chain, drags, levers, pointed, ghost } = useChainAnswers(gateId, links)
 const { odds, datesOf } = useOdds()
 /** Drawn only where they are of the plan that is drawn. */
 const likely = computed(() => (odds.isFresh ? datesOf(gateId.value) : null))
@@ -90,6 +90,8 @@ const scenes = computed(() =>
     return scene ? [{ as, scene }] : []
   }),
 )
+/** The drawing of which the days are read out; two days close up have none. */
+const timeLine = computed(() => scenes.value.find((one) => one.as === view.value)?.scene ?? null)
 /** What is done with boards is the same on every drawing. */
 const onBoards = computed<BoardUse>(() => ({
   open: openKey.value,
@@ -221,9 +223,10 @@ function openStep(stepId: string) {
         <template v-if="narrow">
           <PhoneDays
             v-if="view === 'weekend'"
-            class="px-3"
+            class="px-3 sm:px-5"
             :facts="facts"
             :day="firstDay"
+            :width="width - 24"
             :needed="needed"
             :gate-name="gate ? gateInWords(gate.gate) : 'the gate'"
             @step="openStep"
@@ -261,13 +264,14 @@ function openStep(stepId: string) {
             v-show="view === as"
             :key="as"
             :scene="scene"
-            :ghost-on="ghostOn"
+            :ghost="ghost"
             :floats="floats"
             :use="onBoards"
             @day="drawings.showDay"
           />
         </template>
         <FoldedList v-if="!narrow" :levels="levels" />
+        <DaysList v-if="!narrow && timeLine" :scene="timeLine" />
       </div>
     </div>
     <aside
