@@ -1,4 +1,4 @@
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import type { Consequence } from '~/stores/planner'
 
@@ -20,10 +20,16 @@ export function useProposal() {
   const progress = ref(0)
   const failed = ref('')
   const taking = ref(false)
+  /** Something else was changed while it was looked at: what it would do is worked out anew. */
+  const isAnew = ref(false)
   let run = 0
 
   /** Asks what it would do; a newer one takes its place. `known`: it was worked out already. */
   async function propose(one: Proposal, known: Consequence | null = null): Promise<void> {
+    isAnew.value = false
+    await ask(one, known)
+  }
+  async function ask(one: Proposal, known: Consequence | null): Promise<void> {
     const mine = ++run
     proposal.value = one
     consequence.value = known
@@ -41,6 +47,16 @@ export function useProposal() {
       if (mine === run) failed.value = sentenceOf(error)
     }
   }
+  // What was promised holds for the refit it was asked of: a lever taken in another window may leave nothing of it.
+  watch(
+    () => planner.hash,
+    () => {
+      const one = proposal.value
+      if (!one || taking.value) return
+      isAnew.value = true
+      void ask(one, null)
+    },
+  )
   function leave(): void {
     run++
     proposal.value = null
@@ -57,5 +73,5 @@ export function useProposal() {
       taking.value = false
     }
   }
-  return { proposal, consequence, progress, failed, taking, propose, leave, accept }
+  return { proposal, consequence, progress, failed, taking, isAnew, propose, leave, accept }
 }

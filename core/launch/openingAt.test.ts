@@ -5,7 +5,7 @@ import { openingAt } from './openingAt'
 
 const sizes = {
   ...{ loaM: 12, lwlM: 10, beamM: 3.8, draughtM: 1.8 },
-  ...({ boatType: 'sloop', keel: 'fin', pilothouse: false } as const),
+  ...({ boatType: 'sail', keel: 'fin', pilothouse: false } as const),
 }
 const rows = emptyRefit()
 add(rows, 'zone', 'under', {

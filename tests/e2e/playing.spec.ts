@@ -122,7 +122,9 @@ test.describe('where the plan is run after every change', () => {
     await takeBack(page, before)
     expect(await launch(page)).toBe('5 Jun')
     // What was to be tried in the quiet was put off by all this, not given up.
-    await expect(page.getByRole('button', { name: /^Oona and Piet come on / })).toBeVisible()
+    await expect(
+      page.getByRole('button', { name: /^A trade does “Last barrier coats/ }),
+    ).toBeVisible()
     await expect(page.getByText(/By \d+ runs: likely/)).toBeVisible({ timeout: 60_000 })
   })
 })

@@ -82,7 +82,7 @@ test('a lever does what it promised, and is taken back', async ({ page }) => {
       (await page.getByText(/launch planned \d/).textContent()) ?? '',
     )?.[1]
   const before = await launch()
-  const lever = page.getByRole('button', { name: /^Oona and Piet come on / })
+  const lever = page.getByRole('button', { name: /^A trade does “Last barrier coats/ })
   await expect(lever).toContainText(/−\d+ d/)
   const days = Number(/−(\d+) d/.exec((await lever.textContent()) ?? '')?.[1])
   await lever.click()

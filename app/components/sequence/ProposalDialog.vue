@@ -5,7 +5,7 @@ import type { useProposal } from '~/composables/useProposal'
 defineProps<{
   of: Pick<
     ReturnType<typeof useProposal>,
-    'proposal' | 'consequence' | 'progress' | 'failed' | 'taking'
+    'proposal' | 'consequence' | 'progress' | 'failed' | 'taking' | 'isAnew'
   >
   take?: string
 }>()
@@ -26,6 +26,10 @@ defineEmits<{ close: []; take: [] }>()
     @close="$emit('close')"
     @take="$emit('take')"
   >
+    <p v-if="of.isAnew.value" class="mt-2 border-l-4 border-brass pl-3" role="status">
+      Something else was changed meanwhile. What this would do is worked out for the refit as it is
+      now.
+    </p>
     <slot />
     <ChanceBought
       v-if="of.proposal.value && of.consequence.value"

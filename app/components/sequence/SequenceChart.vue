@@ -122,7 +122,6 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
         :sizes="sizes"
       />
       <g :clip-path="urlOf('plates')"><use :href="`#${idOf('ground')}`" /></g>
-      <ChartRope :scene="scene" />
       <path
         v-if="rope"
         :d="rope.along"
@@ -131,6 +130,7 @@ const thin: Readonly<Record<string, string>> = { aimed: '2 4', likely: '7 5' }
         stroke-width="4"
         stroke-dasharray="9 6"
       />
+      <ChartRope :scene="scene" />
       <BoardWords :boards="boards" :sizes="sizes" :name-size="scene.layout.style.nameSize" />
       <ChartTop :scene="scene" />
       <ChartTroughs :scene="scene" />
