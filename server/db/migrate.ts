@@ -17,6 +17,7 @@ import { statements as boatsBook } from './migrations/boatsBook'
 import { statements as chainsOfStays } from './migrations/chainsOfStays'
 import { statements as curesAndReadings } from './migrations/curesAndReadings'
 import { statements as daysAsTheyGo } from './migrations/daysAsTheyGo'
+import { statements as largePieces } from './migrations/largePieces'
 import { statements as launchReady } from './migrations/launchReady'
 import { statements as moneySpent } from './migrations/moneySpent'
 import { statements as oddsOfRuns } from './migrations/oddsOfRuns'
@@ -45,6 +46,7 @@ const migrations = [
   { name: '0018-boats-book', statements: boatsBook },
   { name: '0019-bench-kept', statements: benchKept },
   { name: '0020-own-facts', statements: ownFacts },
+  { name: '0021-large-pieces', statements: largePieces },
 ]
 
 /** Names of the migrations a database has had, kept in the same transaction as what they do. */

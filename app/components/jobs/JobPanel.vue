@@ -159,6 +159,8 @@ async function remove() {
     <div class="mt-3 grid grid-cols-2 gap-3">
       <RowField field="addsKg" />
       <RowField field="addsHeightM" />
+      <RowField field="pieceWideMm" />
+      <RowField field="pieceHighMm" />
     </div>
     <div class="mt-4 flex flex-wrap gap-2">
       <NuxtLink v-if="sheet" class="btn" :to="`/r/${store.refitId}/log/${sheet.id}`"

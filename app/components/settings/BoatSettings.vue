@@ -50,6 +50,8 @@ function setShare(index: number, percent: number | null) {
       <RowField field="draughtM" />
       <RowField field="weightT" label="Weight" />
       <RowField field="airDraughtM" />
+      <RowField field="wayWideMm" />
+      <RowField field="wayHighMm" />
       <RowField field="worthNowMinor" />
       <RowField field="litresToSole" />
       <RowField field="pumpLMin" />

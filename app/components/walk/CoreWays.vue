@@ -7,11 +7,16 @@ import { inOrder } from '#core/model/refit'
 import { patchOf } from '#core/model/removal'
 import { formatMoney } from '#core/money/money'
 import { laterLaunchMinor } from '#core/money/yardAhead'
+import { wayPrice } from '#core/panel/wayPrice'
 import type { PanelFigures } from '#core/panel/panelCase'
 import { sayArea } from '#core/panel/sayPanel'
 import { coreWays, rankedWays, whyLower } from '#core/panel/ways'
 import type { CoreWay, WayKey } from '#core/panel/ways'
+import { freeHours } from '#core/plan/freeHours'
+import { handsOn } from '#core/plan/handsOn'
 import { jobFromRecipe } from '#core/recipes/make'
+import { dayNumber } from '#core/time/civil'
+import { figured } from '#core/units/counted'
 import { formatGuess } from '#core/units/hours'
 import { formatQuantity } from '#core/units/quantity'
 import { findingMark } from '#core/walk/marks'
@@ -29,6 +34,42 @@ const wrong = ref('')
 const launch = computed(() => store.derived.launch?.gate ?? null)
 const ranked = computed(() => rankedWays(ways.value, delays.value))
 const longest = computed(() => Math.max(1, ...ways.value.map((way) => way.hours + way.waitDays)))
+const { sayDate } = useDates()
+/** When she goes in by the plan, or is meant to. */
+const launchOn = computed(
+  () => store.derived.launch?.plannedOn ?? store.derived.launch?.aimedOn ?? null,
+)
+/** Hours that people have and the plan leaves free before the launch; null: no launch is to come. */
+const free = computed(() => {
+  const { rows, accepted, derived, zone } = store
+  return launchOn.value === null || accepted === null
+    ? null
+    : freeHours(
+        accepted,
+        zone,
+        handsOn(rows, accepted, zone),
+        dayNumber(derived.today),
+        dayNumber(launchOn.value),
+      )
+})
+/** Hours of a way that fit before the launch, and those it would have to wait for. */
+const split = (way: CoreWay) => {
+  const within = free.value === null ? way.hours : Math.min(way.hours, free.value)
+  return { within, over: way.hours - within }
+}
+const share = (amount: number) => ({ width: `${(amount / longest.value) * 100}%` })
+function price(way: CoreWay): string {
+  const found = wayPrice(way.materials, store.rows.part)
+  if (!found) return ''
+  const money = formatMoney(found.minor, store.refit?.currency ?? 'EUR')
+  return found.unknown > 0 ? ` · from ${money}` : ` · ${money}`
+}
+const unpriced = (way: CoreWay): string => {
+  const found = wayPrice(way.materials, store.rows.part)
+  return found && found.unknown > 0
+    ? ` ${figured(found.unknown, 'material')} of them without a price.`
+    : ''
+}
 const findings = computed(() =>
   store.rows.finding.filter(
     (one) =>
@@ -143,6 +184,12 @@ const fitWords = { fits: 'Fits.', offered: 'Also done.', not: 'Not here.' }
         />waits</span
       >
     </h2>
+    <p v-if="free !== null && launchOn !== null" class="cond flex items-center gap-2">
+      <span class="inline-block h-4 w-[3px] bg-verdigris" aria-hidden="true" />{{
+        formatGuess(free)
+      }}
+      free before {{ sayDate(launchOn) }}
+    </p>
     <p v-if="busy" class="text-ink2" role="status">Asking the plan about each…</p>
     <ol>
       <li
@@ -158,16 +205,23 @@ const fitWords = { fits: 'Fits.', offered: 'Also done.', not: 'Not here.' }
         <h3 class="flex justify-between gap-3">
           <span>{{ index + 1 }} {{ way.recipe.title }}</span>
           <span class="whitespace-nowrap"
-            >{{ formatGuess(way.hours) }} · {{ Math.round(way.waitDays) }} d</span
+            >{{ formatGuess(way.hours) }} · {{ Math.round(way.waitDays) }} d{{ price(way) }}</span
           >
         </h3>
-        <div class="my-1 flex h-3" aria-hidden="true">
-          <span class="bg-ink" :style="{ width: `${(way.hours / longest) * 100}%` }" />
+        <div class="relative my-1 flex h-3" aria-hidden="true">
+          <span class="bg-ink" :style="share(split(way).within)" />
+          <span class="bg-redlead" :style="share(split(way).over)" />
+          <span class="hatch border border-ink" :style="share(way.waitDays)" />
           <span
-            class="hatch border border-ink"
-            :style="{ width: `${(way.waitDays / longest) * 100}%` }"
+            v-if="free !== null && free <= longest"
+            class="absolute -top-1 h-5 w-[3px] -translate-x-1/2 bg-verdigris"
+            :style="{ left: `${(free / longest) * 100}%` }"
           />
         </div>
+        <p v-if="free !== null && split(way).over > 0" class="cond leading-snug text-redlead">
+          {{ formatGuess(split(way).over) }} more than is free before
+          {{ launch ? launch.name.toLowerCase() : 'the launch' }}.
+        </p>
         <p class="leading-snug">
           <span class="cond">{{ fitWords[way.fit] }}</span> {{ way.because }}
           <span v-if="index > 0" class="text-ink2">{{
@@ -190,7 +244,8 @@ const fitWords = { fits: 'Fits.', offered: 'Also done.', not: 'Not here.' }
                   `${one.what.toLowerCase()} ${formatQuantity(one.quantity, one.unit, store.refit?.units ?? 'metric')}`,
               )
               .join(', ')
-          }}{{ way.materials.length > 6 ? ` and ${way.materials.length - 6} more` : '' }}
+          }}{{ way.materials.length > 6 ? ` and ${way.materials.length - 6} more` : ''
+          }}{{ unpriced(way) ? `.${unpriced(way)}` : '' }}
         </p>
         <div v-if="way.draft" class="mt-1 flex flex-wrap gap-2">
           <button

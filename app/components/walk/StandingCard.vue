@@ -54,7 +54,8 @@ async function addPad() {
       <p v-if="!weightT" class="text-ink2">
         Say in Settings what she weighs: without it no pressure can be worked out.
       </p>
-      <table v-else-if="pads.length > 0" class="w-full">
+      <StandsDrawing v-if="pads.length > 0" class="mt-1" :pads="pads" />
+      <table v-if="weightT && pads.length > 0" class="w-full">
         <caption class="sr-only">
           Pressure under each pad
         </caption>

@@ -1,5 +1,6 @@
 /** The undertaking: the refit itself, its seasons, haul-outs and gates. */
 import {
+  aside,
   byServer,
   choice,
   choices,
@@ -31,6 +32,11 @@ export const refit = kind(
     weightT: maybe(real('Weight in tonnes', { min: 0.1, max: 500, unit: 't' })),
     /** Highest point over the waterline, masts as they stand. */
     airDraughtM: maybe(real('Height over the water', { min: 0.2, max: 80, unit: 'm' })),
+    /** What stays open to her whatever is taken out: the companionway, or a larger hatch. */
+    wayWideMm: aside(maybe(real('Companionway, clear width', { min: 100, max: 5000, unit: 'mm' }))),
+    wayHighMm: aside(
+      maybe(real('Companionway, clear height', { min: 100, max: 5000, unit: 'mm' })),
+    ),
     boatType: choice(
       'Kind of boat',
       ['sail', 'cutter', 'ketch', 'motor', 'catamaran'],

@@ -56,6 +56,13 @@ export const job = kind(
     tradePriceMinor: fresh(maybe(integer("A trade's price", { min: 0, max: 1e11, unit: 'minor' }))),
     /** What she weighs more, and how much higher she is, once it is done; negative: less. */
     addsKg: aside(fresh(maybe(real('Adds weight in kg', { min: -50_000, max: 50_000 })))),
+    /** The two smaller sides of the largest piece of it that goes aboard: what has to pass. */
+    pieceWideMm: aside(
+      fresh(maybe(real('Largest piece, smallest side', { min: 1, max: 10_000, unit: 'mm' }))),
+    ),
+    pieceHighMm: aside(
+      fresh(maybe(real('Largest piece, middle side', { min: 1, max: 10_000, unit: 'mm' }))),
+    ),
     addsHeightM: aside(fresh(maybe(real('Adds height', { min: -50, max: 50, unit: 'm' })))),
     /** Said on closing it, and shown at the next job of its kind. */
     nextTime: aside(fresh(note('Next time I would', 500))),

@@ -98,6 +98,21 @@ const sections = computed(() =>
     { title: 'Nothing open', said: '', rows: levels.value.flatMap((level) => level.closed) },
   ].filter((one) => one.rows.length > 0),
 )
+/** Over so many findings the list folds to its levels; what wants a word, and dangers, never do. */
+const many = 400
+const isCrowded = computed(() => figures.value.all > many)
+const unfolded = ref<ReadonlySet<string>>(new Set())
+const staysInSight = ({ zone, toSettle, dangers }: ZoneMarks): boolean =>
+  zone === null || zone.id === chosenId.value || toSettle > 0 || dangers > 0
+const inSight = (title: string, rows: readonly ZoneMarks[]) =>
+  isCrowded.value && !unfolded.value.has(title) ? rows.filter(staysInSight) : rows
+const canFold = (rows: readonly ZoneMarks[]): number =>
+  isCrowded.value ? rows.filter((one) => !staysInSight(one)).length : 0
+function turn(title: string) {
+  const next = new Set(unfolded.value)
+  if (!next.delete(title)) next.add(title)
+  unfolded.value = next
+}
 const nameOf = (marks: ZoneMarks) => marks.zone?.name ?? 'Place not said'
 
 function choose(zoneId: string | null) {
@@ -250,7 +265,7 @@ const busyWays = computed(() =>
           </h2>
           <ul>
             <WalkRow
-              v-for="marks in one.rows"
+              v-for="marks in inSight(one.title, one.rows)"
               :key="marks.zone?.id ?? ''"
               :data-place="marks.zone?.id"
               :marks="marks"
@@ -262,6 +277,18 @@ const busyWays = computed(() =>
               @place="put({ about: marks.zone?.id })"
             />
           </ul>
+          <button
+            v-if="canFold(one.rows) > 0"
+            class="btn btn-small no-print mt-1"
+            :aria-expanded="unfolded.has(one.title)"
+            @click="turn(one.title)"
+          >
+            {{
+              unfolded.has(one.title)
+                ? `${one.title}: fold the settled`
+                : `${one.title}: ${counted(canFold(one.rows), 'place')} more, all settled`
+            }}
+          </button>
         </section>
         <section v-if="offers.length > 0" class="mt-3">
           <h2 class="border-b-2 border-ink text-lg">One cause?</h2>
