@@ -8,7 +8,7 @@ export interface WayPrice {
   readonly unknown: number
 }
 
-/** By the newest part of the same name and unit that has a price; null: none of them has. */
+/** By the newest part of the same name and unit that has a price; null: fewer than half of them have. */
 export function wayPrice(
   materials: readonly DraftMaterial[],
   parts: readonly Pick<Part, 'name' | 'unit' | 'priceMinor' | 'state'>[],
@@ -21,7 +21,7 @@ export function wayPrice(
     const price = prices.get(key(what, unit))
     return price === undefined ? [] : [price * quantity]
   })
-  if (known.length === 0) return null
+  if (known.length === 0 || 2 * known.length < materials.length) return null
   return {
     minor: Math.round(known.reduce((sum, one) => sum + one, 0)),
     unknown: materials.length - known.length,

@@ -23,13 +23,14 @@ const stands = computed(() => {
   const [hull, at] = [lines.value, frame.value]
   if (!hull || !at) return []
   return standsUnder(props.pads).map((one) => {
-    const [x, bottom] = at.at('side', [one.along, hull.bottom(one.along)])
-    // Under the keel the blocks lie on the ground.
-    const y = one.isKeel ? at.ground - padHigh - 2 : bottom
+    // Under the keel the blocks stand up from the ground.
+    const height = one.isKeel ? -hull.draught : hull.bottom(one.along)
+    const [x, y] = at.at('side', [one.along, height])
     return {
       ...one,
       x,
       y,
+      high: one.isKeel ? at.ground - y : padHigh,
       legs: one.isKeel
         ? ''
         : `M${x - 4} ${y + padHigh}L${x - foot} ${at.ground}M${x + 4} ${y + padHigh}L${x + foot} ${at.ground}`,
@@ -57,7 +58,7 @@ const stands = computed(() => {
           :x="one.x - padWide / 2"
           :y="one.y"
           :width="padWide"
-          :height="padHigh"
+          :height="one.high"
           :fill="one.marksHer ? 'var(--redlead)' : 'var(--drawn-wood)'"
           stroke="var(--ink)"
           stroke-width="1.4"
