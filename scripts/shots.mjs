@@ -83,6 +83,7 @@ for (const [name, path, viewport, more = {}] of shots) {
   if (more.until)
     await page
       .getByText(more.until)
+      .filter({ visible: true })
       .nth(more.least ?? 6)
       .waitFor()
   if (more.press) await page.getByRole('button', { name: more.press, exact: true }).click()
