@@ -13,6 +13,7 @@ import { howHours, howWait } from '#core/how/work'
 import { liveHours } from '#core/plan/liveHours'
 import { plannedHours } from '#core/plan/planned'
 import { formatHours, formatWait } from '#core/units/hours'
+import { sayTwoPrices, twoPrices } from '#core/walk/livedIn'
 
 /** One step of a job, edited in place; the rest of its facts behind a fold. */
 const props = defineProps<{ step: Step; index: number; last: number }>()
@@ -83,6 +84,8 @@ const said = computed((): Part[] => {
     const at = shortDateTime(placed.value.segments[0]?.[0] ?? 0, store.derived.clock)
     parts.push({ text: `${at}${who.value ? `, ${who.value}` : ''}` })
   }
+  const lived = twoPrices(step, store.rows, store.accepted)
+  if (lived) parts.push({ text: sayTwoPrices(lived) })
   return parts
 })
 /** Work of the plan moves the Tape; what is put off or dropped does not. */

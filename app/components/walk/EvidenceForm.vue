@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Finding, Row } from '#core/model/entities'
 import { evidenceUnit, soundsOf } from '#core/walk/sayEvidence'
 import { capital } from '#core/units/counted'
@@ -23,6 +23,12 @@ const form = useRowForm('evidence', () => {
     words: '',
   }
 })
+/** The weight of a deflection test and where it stood: the same again, so that before and after can be compared. */
+const under = ref(
+  store.rows.evidence
+    .filter((one) => one.kind === 'sag' && one.findingId === props.finding.id)
+    .at(-1)?.meter ?? '',
+)
 const kind = computed(() => form.values.kind as Row<'evidence'>['kind'])
 const unit = computed(() => evidenceUnit[kind.value])
 const sounds = computed(() =>
@@ -33,6 +39,7 @@ const sounds = computed(() =>
 )
 async function add() {
   const isMoisture = kind.value === 'moisture'
+  const isSag = kind.value === 'sag'
   const empty =
     kind.value !== 'leak' &&
     (unit.value === null ? !form.values.sounds : form.values.value === null)
@@ -49,7 +56,7 @@ async function add() {
         kind: values.kind,
         value: unit.value === null ? null : values.value,
         sounds: unit.value === null ? values.sounds : null,
-        meter: isMoisture ? values.meter : '',
+        meter: isMoisture ? values.meter : isSag ? under.value.trim() : '',
         scaleLow: isMoisture ? values.scaleLow : null,
         scaleHigh: isMoisture ? values.scaleHigh : null,
         words: values.words,
@@ -80,6 +87,14 @@ async function add() {
       <FieldInput v-bind="form.bind('scaleLow')" />
       <FieldInput v-bind="form.bind('scaleHigh')" />
     </template>
+    <UiText
+      v-if="kind === 'sag'"
+      v-model="under"
+      class="col-span-2"
+      label="Under which weight, at which point"
+      placeholder="80 kg, mid-panel"
+      :most="100"
+    />
     <FieldInput v-bind="form.bind('words')" class="col-span-2" />
     <p v-if="form.wrong.value" class="col-span-2 text-redlead" role="alert">
       {{ form.wrong.value }}

@@ -7,6 +7,7 @@ import type { Finding } from '#core/model/entities'
 import { severityName } from '#core/plan/priority'
 import { jobStateName } from '#core/progress/jobState'
 import { formatHours } from '#core/units/hours'
+import { sagTests, saySagTest } from '#core/walk/sag'
 import { sayEvidence } from '#core/walk/sayEvidence'
 import { capital } from '#core/units/counted'
 
@@ -47,6 +48,7 @@ const evidence = computed(() =>
     .filter((one) => one.findingId === props.finding.id)
     .sort((a, b) => a.at - b.at),
 )
+const sags = computed(() => sagTests(evidence.value))
 const pictures = computed(() =>
   store.rows.picture.filter((one) => one.findingId === props.finding.id),
 )
@@ -204,6 +206,9 @@ defineExpose({ makeJob })
       </li>
     </ul>
     <p v-if="evidence.length === 0" class="text-ink2">Nothing measured yet.</p>
+    <p v-for="test in sags" :key="test.under" class="mt-1 border-l-4 border-brass pl-2">
+      {{ saySagTest(test, (at) => sayDay(store.derived.clock.dateOf(at))) }}
+    </p>
     <details class="mt-1">
       <summary class="cond">Add a reading</summary>
       <EvidenceForm :finding="finding" />

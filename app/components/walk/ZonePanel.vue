@@ -28,11 +28,23 @@ const others = computed(() =>
     .filter((one) => one.id !== way.value?.id)
     .map((one) => ({ value: one.id, label: one.title })),
 )
+/** Where a place of which nobody has said how far forward it is begins to be drawn. */
+function amidships({ strake }: Zone): ZoneShape {
+  const [low, high] = strake === 'underwater' ? ([-0.06, -0.01] as const) : ([0.01, 0.06] as const)
+  const corners = [
+    [0.45, low],
+    [0.55, low],
+    [0.55, high],
+    [0.45, high],
+  ] as const
+  return { view: strake === 'deck' ? 'plan' : 'side', corners: [...corners] }
+}
 function outline() {
   drawing.value = !drawing.value
   const lines = store.refit ? hullLines(store.refit) : null
-  const shape = props.zone.shape ?? (lines && zoneRegions(store.rows.zone, lines).get(props.zone))
-  emit('outline', drawing.value && shape ? { zone: props.zone, shape } : null)
+  const drawn = lines && zoneRegions(store.rows.zone, lines).get(props.zone)
+  const shape = props.zone.shape ?? drawn ?? amidships(props.zone)
+  emit('outline', drawing.value ? { zone: props.zone, shape } : null)
 }
 async function byItself() {
   drawing.value = false

@@ -3,6 +3,7 @@ import { ChevronLeft } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { titleBeside } from '#core/model/namedStep'
 import { cautionList } from '#core/plan/facts'
+import { sayTwoPrices, twoPrices } from '#core/walk/livedIn'
 import { liveHours } from '#core/plan/liveHours'
 import { accessFactor, plannedHours } from '#core/plan/planned'
 import { countOf, nextUnit, unitsDoneOf } from '#core/steps/counted'
@@ -87,6 +88,8 @@ const last = computed(() =>
         .sort((a, b) => b.reading.at - a.reading.at)
     : [],
 )
+/** Dust where somebody lives or will. */
+const lived = computed(() => step.value && twoPrices(step.value, store.rows, store.accepted))
 /** What the hour forbids, for a step of today: of another day it says nothing. */
 const forecast = computed(() => {
   const one = step.value
@@ -241,6 +244,7 @@ const pace = computed(() => {
       >.
     </p>
     <p v-if="forecast" class="cond mt-2 text-redlead">{{ forecast }}</p>
+    <p v-if="lived" class="mt-2 border-l-4 border-brass pl-2">{{ sayTwoPrices(lived) }}</p>
     <ul v-if="cautionList(step).length > 0" class="mt-2">
       <li v-for="one in cautionList(step)" :key="one" class="flex gap-2 leading-tight">
         <span aria-hidden="true">▲</span>{{ one }}

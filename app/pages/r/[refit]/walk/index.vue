@@ -330,6 +330,17 @@ const busyWays = computed(() =>
             </li>
           </ul>
         </section>
+        <details class="no-print mt-3">
+          <summary class="cond">Another place on her</summary>
+          <UiAnother
+            entity="zone"
+            field="name"
+            label="What the place is called"
+            placeholder="Lazarette"
+            keep="Add place"
+            @made="put({ about: $event })"
+          />
+        </details>
         <nav class="no-print mt-4 flex flex-wrap gap-2" aria-label="Closer looks">
           <NuxtLink
             v-for="panelRow in store.rows.panel"
