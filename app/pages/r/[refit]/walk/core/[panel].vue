@@ -161,12 +161,13 @@ async function remove() {
   </div>
   <div v-else class="lg:grid lg:grid-cols-[minmax(0,1fr)_29rem] lg:gap-7">
     <div class="min-w-0">
-      <h1>
+      <!-- What is said of the map grows as it is painted: the map stays under the finger. -->
+      <h1 class="min-h-[2lh] sm:min-h-[1lh]">
         {{ heading.plain }}<span v-if="heading.bad" class="text-redlead">, {{ heading.bad }}</span>
       </h1>
-      <p v-if="figures">
-        {{ panelSentence(figures, sayDate) }}
-        <template v-if="figures.source"
+      <p class="min-h-[3lh] sm:min-h-[2lh]">
+        <template v-if="figures">{{ panelSentence(figures, sayDate) }}</template>
+        <template v-if="figures?.source"
           >Likely source: {{ figures.source.fitting.title.toLowerCase() }}, the highest reading,
           {{ figures.source.reading }}, is {{ Math.round(figures.source.distanceM * 1000) }} mm from
           it.</template
@@ -185,7 +186,7 @@ async function remove() {
             @click="chosenId = one.map.id"
           >
             <PanelMap :panel="panel" :grid="grid" :cells="one.map.cells" small />
-            <span class="cond text-sm leading-snug">
+            <span class="cond min-h-[5.5rem] text-sm leading-snug">
               <span class="block text-base">{{ sayDate(one.map.takenOn) }}</span>
               <template v-if="one.figures"
                 >{{ sayArea(one.figures.wetM2) }} wet,
