@@ -8,6 +8,20 @@ const sizes = {
   ...({ boatType: 'sail', keel: 'fin', pilothouse: false } as const),
 }
 const rows = emptyRefit()
+// A cabin behind the same skin, first in the list.
+add(rows, 'zone', 'cabin', {
+  name: 'Saloon',
+  strake: 'below',
+  shape: {
+    view: 'side',
+    corners: [
+      [0.4, 0.05],
+      [0.6, 0.05],
+      [0.6, -0.05],
+      [0.4, -0.05],
+    ],
+  },
+})
 add(rows, 'zone', 'under', {
   name: 'Hull amidships',
   belowWaterline: true,
@@ -45,7 +59,7 @@ it('takes a hole where her side is pressed: how far forward, how deep, in which 
   })
   expect(openingAt(lines, rows.zone, 12, [0.5, 0.02])).toMatchObject({
     heightM: 0.25,
-    zoneId: null,
+    zoneId: 'cabin',
   })
   expect(openingAt(lines, rows.zone, 12, [0.5, -0.4])).toBeNull()
   expect(openingAt(lines, rows.zone, 12, [1.2, 0])).toBeNull()

@@ -30,13 +30,16 @@ export function openingAt(
 ): OpeningPlace | null {
   if (![lines.body, ...lines.keels, ...lines.rudders].some((one) => isInside(spot, one)))
     return null
-  const within = [...zoneRegions(zones, lines)].find(
+  const within = [...zoneRegions(zones, lines)].filter(
     ([, shape]) => shape.view === 'side' && isInside(spot, shape.corners),
   )
+  // Under water the skin is meant, not the cabin behind it.
+  const skin = within.find(([zone]) => zone.belowWaterline || zone.strake === 'underwater')
+  const [place] = (spot[1] < 0 ? skin : undefined) ?? within[0] ?? []
   return {
     along: Math.min(1, Math.max(0, rounded(spot[0], finestShare))),
     heightM: rounded(spot[1] * loaM, finestM),
-    zoneId: within?.[0].id ?? null,
+    zoneId: place?.id ?? null,
   }
 }
 

@@ -59,7 +59,7 @@ it('draws how it was built the last time beside how it is built now, and what is
   const { wrapper } = await onPage('log', rows)
   expect(wrapper.findAll('figcaption').map((one) => one.text())).toEqual(
     expect.arrayContaining([
-      '2026: the core bare up to the hole',
+      '2026: by its steps the core bare up to the hole',
       'Now: solid to 34 mm from the middle',
     ]),
   )

@@ -12,7 +12,9 @@ const store = useRefitStore()
 const { sayDate } = useDates()
 const pair = computed(() => thenAndNow(store.rows, props.again))
 const core = ({ solid }: FittingMake): string =>
-  solid ? `solid to ${Math.round(solid.toMm)} mm from the middle` : 'the core bare up to the hole'
+  solid
+    ? `solid to ${Math.round(solid.toMm)} mm from the middle`
+    : 'by its steps the core bare up to the hole'
 const sections = computed(() => {
   const makes = pair.value?.makes
   if (!makes) return []

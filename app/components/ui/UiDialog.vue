@@ -22,7 +22,11 @@ watch(
   async (open) => {
     if (!open) return
     await nextTick()
-    requestAnimationFrame(() => body.value?.querySelector<HTMLElement>(writable)?.focus())
+    requestAnimationFrame(() => {
+      // On a busy machine somebody may be typing in another of its fields by then.
+      if (body.value?.querySelector(':focus')?.matches(writable)) return
+      body.value?.querySelector<HTMLElement>(writable)?.focus()
+    })
   },
   { immediate: true },
 )
