@@ -1,8 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { mapFrame } from '#core/boatMap/frame'
-import { hullLines } from '#core/boatMap/hull'
 import { openingAt, sayHeight } from '#core/launch/openingAt'
 import type { OpeningPlace } from '#core/launch/openingAt'
 import { alongOf, bowToStern } from '#core/launch/readiness'
@@ -10,28 +7,23 @@ import { alongOf, bowToStern } from '#core/launch/readiness'
 /** Her side view: pressed where water could get in, an opening is written down there. By keys it is named in the list. */
 const emit = defineEmits<{ made: [id: string] }>()
 const store = useRefitStore()
-const holder = ref<HTMLElement | null>(null)
-const { width } = useElementSize(holder, { width: 560, height: 200 })
-const loaM = computed(() => store.refit?.loaM ?? 12)
-const lines = computed(() => (store.refit ? hullLines(store.refit) : null))
-const frame = computed(
-  () => lines.value && mapFrame(lines.value, Math.max(280, Math.round(width.value))),
-)
 /** What stands above her house is left out. */
-const top = computed(() => (frame.value ? frame.value.water - 0.19 * frame.value.length : 0))
+const { holder, drawing } = useHerDrawing(280, 0.19)
+const loaM = computed(() => store.refit?.loaM ?? 12)
 const marks = computed(() =>
   bowToStern(store.rows).map((one, index) => {
     const spot = [alongOf(one, store.rows.zone) ?? 0.5, one.heightM / loaM.value] as const
-    const [x, y] = frame.value?.at('side', spot) ?? [0, 0]
+    const [x, y] = drawing.value?.frame.at('side', spot) ?? [0, 0]
     return { id: one.id, number: index + 1, x, y }
   }),
 )
 const here = ref<OpeningPlace | null>(null)
 function press(event: MouseEvent) {
-  if (!lines.value || !frame.value) return
+  if (!drawing.value) return
+  const { lines, frame, top } = drawing.value
   const { left, top: above } = (event.currentTarget as SVGElement).getBoundingClientRect()
-  const { spot } = frame.value.back(event.clientX - left, event.clientY - above + top.value)
-  here.value = openingAt(lines.value, store.rows.zone, loaM.value, spot)
+  const { spot } = frame.back(event.clientX - left, event.clientY - above + top)
+  here.value = openingAt(lines, store.rows.zone, loaM.value, spot)
 }
 const title = computed(() => {
   if (!here.value) return ''
@@ -48,17 +40,17 @@ function made(id: string) {
 <template>
   <div ref="holder">
     <svg
-      v-if="lines && frame"
+      v-if="drawing"
       class="block cursor-crosshair touch-manipulation"
-      :width="frame.width"
-      :height="frame.ground - top"
-      :viewBox="`0 ${top} ${frame.width} ${frame.ground - top}`"
+      :width="drawing.frame.width"
+      :height="drawing.frame.ground - drawing.top"
+      :viewBox="`0 ${drawing.top} ${drawing.frame.width} ${drawing.frame.ground - drawing.top}`"
       aria-hidden="true"
       @click="press"
     >
-      <HerSide :lines="lines" :frame="frame" />
+      <HerSide :lines="drawing.lines" :frame="drawing.frame" />
       <path
-        :d="`M0 ${frame.water}H${frame.width}`"
+        :d="`M0 ${drawing.frame.water}H${drawing.frame.width}`"
         stroke="var(--water-deep)"
         stroke-width="1.4"
         stroke-dasharray="8 5"

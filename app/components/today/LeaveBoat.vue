@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import { mapFrame, pathOf } from '#core/boatMap/frame'
-import { aloft, hullLines } from '#core/boatMap/hull'
+import { computed } from 'vue'
+import { pathOf } from '#core/boatMap/frame'
+import { aloft } from '#core/boatMap/hull'
 import type { Spot } from '#core/boatMap/hull'
 import { middleOf, zoneRegions } from '#core/boatMap/regions'
 import type { LeaveLine } from '#core/today/leaving'
@@ -10,14 +9,7 @@ import type { LeaveLine } from '#core/today/leaving'
 /** Her elevation with the numbers of the list at their places. The list says the same. */
 const props = defineProps<{ lines: readonly LeaveLine[]; isAshore: boolean }>()
 const store = useRefitStore()
-const holder = ref<HTMLElement | null>(null)
-const { width } = useElementSize(holder, { width: 640, height: 260 })
-const sizes = computed(() => store.refit ?? null)
-const drawing = computed(() => {
-  if (!sizes.value) return null
-  const lines = hullLines(sizes.value)
-  return { lines, frame: mapFrame(lines, Math.max(280, width.value)) }
-})
+const { holder, drawing } = useHerDrawing(280, aloft - 0.012)
 const regions = computed(() =>
   drawing.value ? zoneRegions(store.rows.zone, drawing.value.lines) : null,
 )
@@ -87,11 +79,6 @@ const covers = computed(() => {
   })
 })
 const height = computed(() => (drawing.value ? drawing.value.frame.ground + 8 : 200))
-const top = computed(() =>
-  drawing.value
-    ? Math.max(0, drawing.value.frame.water - (aloft - 0.012) * drawing.value.frame.length)
-    : 0,
-)
 </script>
 
 <template>
@@ -100,8 +87,8 @@ const top = computed(() =>
       v-if="drawing"
       class="block"
       :width="drawing.frame.width"
-      :height="height - top"
-      :viewBox="`0 ${top} ${drawing.frame.width} ${height - top}`"
+      :height="height - drawing.top"
+      :viewBox="`0 ${drawing.top} ${drawing.frame.width} ${height - drawing.top}`"
       aria-hidden="true"
     >
       <HerSide :lines="drawing.lines" :frame="drawing.frame" />

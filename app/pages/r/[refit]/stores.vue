@@ -41,7 +41,7 @@ const [leastWidth, leastHeight, startTop] = [560, 480, 205]
 const height = computed(() =>
   Math.max(leastHeight, Math.floor(windowHeight.value - (top.value || startTop) - 2)),
 )
-const unfolded = ref<ReadonlySet<string>>(new Set())
+const { unfolded, turn: fold } = useUnfolded()
 const scene = computed(() =>
   view.value === 'buy' && !narrow.value
     ? buyScene(facts.value, drawn.value, board.value, {
@@ -112,11 +112,6 @@ const openTrade = computed(
       (one) => openKey.value === `trade ${one.step.id}`,
     ) ?? null,
 )
-function fold(key: string) {
-  const keys = new Set(unfolded.value)
-  if (!keys.delete(key)) keys.add(key)
-  unfolded.value = keys
-}
 function openAny(key: string) {
   openKey.value = openKey.value === key ? null : key
 }

@@ -59,7 +59,7 @@ const systems = computed(() =>
 )
 /** From so many sheets on those whose record is whole fold to their number; what is missing something never does. */
 const many = 60
-const unfolded = ref<ReadonlySet<string>>(new Set())
+const { unfolded, turn } = useUnfolded()
 const isWhole = ({ have, want }: { have: number; want: number }) => have === want
 const wholeIn = (list: readonly { have: number; want: number }[]) =>
   shown.value.length > many ? list.filter(isWhole).length : 0
@@ -70,11 +70,6 @@ const inSight = <One extends { have: number; want: number }>(
   shown.value.length > many && !unfolded.value.has(system)
     ? list.filter((one) => !isWhole(one))
     : list
-function turn(system: string) {
-  const next = new Set(unfolded.value)
-  if (!next.delete(system)) next.add(system)
-  unfolded.value = next
-}
 const unwritten = computed(() =>
   store.rows.job.filter(
     (job) =>

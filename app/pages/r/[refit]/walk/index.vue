@@ -101,18 +101,13 @@ const sections = computed(() =>
 /** Over so many findings the list folds to its levels; what wants a word, and dangers, never do. */
 const many = 400
 const isCrowded = computed(() => figures.value.all > many)
-const unfolded = ref<ReadonlySet<string>>(new Set())
+const { unfolded, turn } = useUnfolded()
 const staysInSight = ({ zone, toSettle, dangers }: ZoneMarks): boolean =>
   zone === null || zone.id === chosenId.value || toSettle > 0 || dangers > 0
 const inSight = (title: string, rows: readonly ZoneMarks[]) =>
   isCrowded.value && !unfolded.value.has(title) ? rows.filter(staysInSight) : rows
 const canFold = (rows: readonly ZoneMarks[]): number =>
   isCrowded.value ? rows.filter((one) => !staysInSight(one)).length : 0
-function turn(title: string) {
-  const next = new Set(unfolded.value)
-  if (!next.delete(title)) next.add(title)
-  unfolded.value = next
-}
 const nameOf = (marks: ZoneMarks) => marks.zone?.name ?? 'Place not said'
 
 function choose(zoneId: string | null) {
