@@ -27,6 +27,10 @@ describe('what came again beside what is made now', () => {
   it('tells the work that the last time had none of, and what is still to come', () => {
     const pair = told(weeping())
     expect(pair?.jobId).toBe('ring')
+    expect(pair?.hasSteps).toBe(true)
+    const bare = weeping()
+    bare.step = bare.step.filter((one) => one.jobId !== 'ring' || one.state === 'dropped')
+    expect(told(bare)).toMatchObject({ hasSteps: false, isNew: [], toCome: [] })
     expect(ids(pair?.isNew)).toEqual(['drill', 'fill'])
     expect(ids(pair?.toCome)).toEqual(['fill', 'bed'])
   })

@@ -13,6 +13,8 @@ export interface ThenAndNow {
   readonly makes: { readonly then: FittingMake; readonly now: FittingMake } | null
   /** Steps of now of a kind of work that the last time had none of, in order. */
   readonly isNew: readonly Step[]
+  /** False: what is done now is not written down yet. */
+  readonly hasSteps: boolean
   /** Steps of now that are still to be done. */
   readonly toCome: readonly Step[]
 }
@@ -33,6 +35,7 @@ export function thenAndNow(
   return {
     jobId: now.id,
     makes: makesOf(before, did, now),
+    hasSteps: own.length > 0,
     isNew: own.filter((one) => !did.has(one.operation)),
     toCome: own.filter((one) => one.state === 'open' || one.state === 'doing'),
   }

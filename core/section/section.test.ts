@@ -46,6 +46,10 @@ describe('how a bolt passes through a deck', () => {
     })
     expect(makeOf(dried('ring')).solid).toEqual({ drilledMm: 28, toMm: 34 })
     expect(makeOf(dried('dam')).solid?.toMm).toBeCloseTo(61.8, 1)
+    // A quarter of it round each of four holes: a disc of 0.003 m² reaches 30.9 mm.
+    const four = dried('dam')
+    const each = makeOf({ ...four, recipeInputs: { ...four.recipeInputs, holes: 4, bolt: 8 } })
+    expect(each.solid?.toMm).toBeCloseTo(30.9, 1)
   })
 
   it('is not known of a solid laminate, a bolt that is no thread, or a recipe about something else', () => {

@@ -55,6 +55,7 @@ const list = (steps: readonly Step[]): string =>
       <p v-if="pair.isNew.length > 0">
         <strong>Its steps had none of this the last time:</strong> {{ list(pair.isNew) }}.
       </p>
+      <p v-else-if="!pair.hasSteps" class="text-ink2">What is done now has no steps yet.</p>
       <p v-else class="text-redlead">
         Its steps are of the same kinds as the last time: say in them what is different now.
       </p>
