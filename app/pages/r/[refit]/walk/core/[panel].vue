@@ -165,8 +165,8 @@ async function remove() {
       <h1 class="min-h-[2lh] sm:min-h-[1lh]">
         {{ heading.plain }}<span v-if="heading.bad" class="text-redlead">, {{ heading.bad }}</span>
       </h1>
-      <p class="min-h-[3lh] sm:min-h-[2lh]">
-        <template v-if="figures">{{ panelSentence(figures, sayDate) }}</template>
+      <p class="min-h-[3lh] lg:min-h-[1lh]">
+        <template v-if="figures">{{ `${panelSentence(figures, sayDate)} ` }}</template>
         <template v-if="figures?.source"
           >Likely source: {{ figures.source.fitting.title.toLowerCase() }}, the highest reading,
           {{ figures.source.reading }}, is {{ Math.round(figures.source.distanceM * 1000) }} mm from
@@ -186,7 +186,7 @@ async function remove() {
             @click="chosenId = one.map.id"
           >
             <PanelMap :panel="panel" :grid="grid" :cells="one.map.cells" small />
-            <span class="cond min-h-[5.5rem] text-sm leading-snug">
+            <span class="cond min-h-[5rem] text-sm leading-snug">
               <span class="block text-base">{{ sayDate(one.map.takenOn) }}</span>
               <template v-if="one.figures"
                 >{{ sayArea(one.figures.wetM2) }} wet,
