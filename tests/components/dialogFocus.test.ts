@@ -2,7 +2,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { expect, it } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
-import { components } from './components'
+import UiDialog from '../../app/components/ui/UiDialog.vue'
 
 const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
 
@@ -11,7 +11,7 @@ async function opened(meanwhile: () => void = () => undefined): Promise<string |
   mount(
     defineComponent({
       setup: () => () =>
-        h(components.UiDialog, { open: open.value, title: 'Posts' }, () => [
+        h(UiDialog, { open: open.value, title: 'Posts' }, () => [
           h('input', { 'aria-label': 'First' }),
           h('input', { 'aria-label': 'Second' }),
         ]),
