@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, onScopeDispose, ref, toRaw, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { storedOdds } from '#core/model/odds'
+import type { StoredOdds } from '#core/model/odds'
 import { isOpen } from '#core/plan/planned'
 import { ForecastCrew, forecastSeed } from '~/workers/forecastCrew'
 import type { ForecastAsked } from '~/workers/forecastCrew'
@@ -26,6 +27,7 @@ export const useOddsStore = defineStore('odds', () => {
   const progress = ref<number | null>(null)
   const failed = ref('')
   const crew = new ForecastCrew()
+  const workers = Math.min(2, navigator.hardwareConcurrency || 1)
   /** So many views want a closer look to come soon. */
   const lookers = ref(0)
   let mine = 0
@@ -55,20 +57,30 @@ export const useOddsStore = defineStore('odds', () => {
     return plan && of !== '' ? { rows: plainRows(store.rows), plan, of, runs, workers } : null
   }
 
-  /** Makes so many runs over so many workers and keeps what they come to. Nothing is kept of runs that were left. */
-  async function run(runs: number, workers: number): Promise<void> {
+  /** Has the runs that are asked for made, and keeps what they come to. Nothing is kept of runs that were left. */
+  async function run(
+    asked: ForecastAsked | null,
+    make: (
+      asked: ForecastAsked,
+      onProgress: (share: number) => void,
+      isWanted: () => boolean,
+    ) => Promise<StoredOdds | null>,
+  ): Promise<void> {
     cancel()
-    const mineNow = ++mine
-    const asked = asking(runs, workers)
     if (!asked) return
+    const mineNow = ++mine
+    const isWanted = () => mineNow === mine && asked.of === wanted.value
     failed.value = ''
     progress.value = 0
     try {
-      const result = await crew.odds(asked, (share) => {
-        if (mineNow === mine) progress.value = share
-      })
-      if (!result || mineNow !== mine || asked.of !== wanted.value) return
-      await keep(asked.of, result)
+      const result = await make(
+        asked,
+        (share) => {
+          if (mineNow === mine) progress.value = share
+        },
+        isWanted,
+      )
+      if (result && isWanted()) await keep(asked.of, result)
     } catch (error) {
       if (error instanceof Superseded) return
       if (mineNow === mine) failed.value = sentenceOf(error)
@@ -76,8 +88,14 @@ export const useOddsStore = defineStore('odds', () => {
       if (mineNow === mine) cancel()
     }
   }
+  const runWhole = (): Promise<void> =>
+    run(asking(wholeRuns, workers), (asked, onProgress) => crew.odds(asked, onProgress))
+  const runQuietly = (): Promise<void> =>
+    run(asking(quietRuns, 1), ({ plan, runs }, onProgress, isWanted) =>
+      planner.odds(plan, { seed: forecastSeed, from: 0, to: runs }, isWanted, onProgress),
+    )
 
-  async function keep(of: string, result: NonNullable<typeof stored.value>): Promise<void> {
+  async function keep(of: string, result: StoredOdds): Promise<void> {
     const patch = { inputsHash: of, seed: forecastSeed, at: Math.round(time.now), result }
     const current = row.value
     const item: ChangeItem = current
@@ -93,7 +111,7 @@ export const useOddsStore = defineStore('odds', () => {
   /** True where runs are only made when somebody asks for them. */
   const isLarge = computed(() => store.rows.step.filter(isOpen).length > mostQuietSteps)
 
-  /** Runs made by themselves: in one worker, so that the rest of the machine is left to whoever uses it. */
+  /** Runs made by themselves: beside what somebody asks, so that the machine is left to whoever uses it. */
   function runSoon(): void {
     if (timer) clearTimeout(timer)
     timer = null
@@ -101,7 +119,7 @@ export const useOddsStore = defineStore('odds', () => {
     if (isLarge.value || !store.rows.step.some(isOpen)) return
     timer = setTimeout(() => {
       // Somebody else's may have come in meanwhile, or a closer look is under way.
-      if (!isFresh.value && progress.value === null && !planner.busy) void run(quietRuns, 1)
+      if (!isFresh.value && progress.value === null && !planner.busy) void runQuietly()
     }, quietMs)
   }
   watch(
@@ -115,8 +133,6 @@ export const useOddsStore = defineStore('odds', () => {
     },
     { immediate: true },
   )
-
-  const workers = Math.min(2, navigator.hardwareConcurrency || 1)
 
   /** Makes the first runs of a closer look, so that it takes little when it is asked for. */
   function getReady(): void {
@@ -153,8 +169,6 @@ export const useOddsStore = defineStore('odds', () => {
     if (readyTimer) clearTimeout(readyTimer)
     crew.close()
   })
-
-  const runWhole = (): Promise<void> => run(wholeRuns, workers)
 
   return {
     stored,

@@ -6,10 +6,13 @@ import { supposing } from '#core/model/applyChange'
 import type { ChanceBought, ChanceWith } from '#core/forecast/chances'
 import type { KeepChance } from '#core/forecast/keeps'
 import type { ReadyChance } from '#core/forecast/readyChance'
+import type { RunsAsked } from '#core/forecast/runs'
 import type { ChangeItem } from '#core/model/changes'
 import type { DecideBy } from '#core/choices/decideBy'
 import type { WaysAsked } from '#core/launchWays/ways'
+import type { StoredOdds } from '#core/model/odds'
 import type { RefitRows } from '#core/model/refit'
+import type { StoredPlan } from '#core/model/stored'
 import { inputsHash, sameInputs } from '#core/plan/inputsHash'
 import { movedBetween } from '#core/plan/moved'
 import type { Moved } from '#core/plan/moved'
@@ -273,6 +276,31 @@ export const usePlannerStore = defineStore('planner', () => {
     const accepted = toRaw(store.accepted)
     return accepted && quietly(isWanted, (remote) => remote.keeps(accepted, [...stepIds], until))
   }
+  /**
+   * What runs of a plan come to, made in the quiet; null: not wanted any more. The second planner makes them: it is there,
+   * and what it has compiled for other questions serves them too.
+   */
+  async function odds(
+    plan: StoredPlan,
+    asked: RunsAsked,
+    isWanted: () => boolean,
+    onProgress: (share: number) => void,
+  ): Promise<StoredOdds | null> {
+    return quietly(isWanted, async (remote) => {
+      let isOver = false
+      const told = proxy((share: number) => {
+        if (isOver) return
+        if (isWanted()) onProgress(share)
+        else supposer.stop()
+      })
+      try {
+        const made = await remote.runs(plan, asked, told)
+        return made && (await remote.odds(plan, [made]))
+      } finally {
+        isOver = true
+      }
+    })
+  }
   /** When a step could begin as far as what comes before it goes, asked in the quiet; null: not wanted any more, or not known. */
   async function ready(stepId: string, isWanted: () => boolean): Promise<ReadyChance | null> {
     const accepted = toRaw(store.accepted)
@@ -445,6 +473,7 @@ export const usePlannerStore = defineStore('planner', () => {
     drags,
     keeps,
     ready,
+    odds,
     chances,
     chancesWithEach,
     slip,

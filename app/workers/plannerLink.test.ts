@@ -8,6 +8,8 @@ import { PlannerLink, Superseded } from './plannerLink'
 import { Turns } from './turns'
 
 const workers: FakeWorker[] = []
+/** So many parts of questions were worked through. */
+let worked = 0
 
 /** A worker in this very process: it answers in parts, or in one go for a while. */
 class FakeWorker {
@@ -22,7 +24,7 @@ class FakeWorker {
       standing: (parts: number) =>
         turns.answered(
           (function* () {
-            for (let part = 0; part < parts; part++) yield part / parts
+            for (let part = 0; part < parts; part++, worked++) yield part / parts
             return `${parts} parts`
           })(),
         ),
@@ -45,6 +47,7 @@ class FakeWorker {
 }
 beforeEach(() => {
   workers.length = 0
+  worked = 0
   vi.stubGlobal('Worker', FakeWorker)
 })
 afterEach(() => {
@@ -88,11 +91,17 @@ it('who waits for quiet is let on once everybody has an answer', async () => {
   expect(order).toEqual(['nobody asks', '50 parts', 'quiet'])
 })
 
-it('stopped, its caller is told, and it can be asked again', async () => {
+it('stopped, its caller is told, no more is worked, and it can be asked again', async () => {
   const link = new PlannerLink()
-  const asked = link.question(rows, inParts(100_000))
+  const asked = link.question(rows, inParts(100_000_000))
   const left = expect(asked).rejects.toBeInstanceOf(Superseded)
+  await vi.waitFor(() => expect(worked).toBeGreaterThan(0))
   link.stop()
   await left
+  // The word to leave it goes over a channel.
+  await new Promise((resolve) => setTimeout(resolve, 100))
+  const then = worked
+  await new Promise((resolve) => setTimeout(resolve, 100))
+  expect(worked).toBe(then)
   expect(await link.question(rows, inParts(2))).toBe('2 parts')
 })

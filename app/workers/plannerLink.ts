@@ -75,8 +75,13 @@ export class PlannerLink {
 
   /** Ends what is going on; its caller gets Superseded. */
   stop(): void {
-    if (this.underWay?.isDeaf) this.end(new Superseded())
-    else this.leave(new Superseded())
+    if (!this.underWay) return
+    if (this.underWay.isDeaf) this.end(new Superseded())
+    else {
+      // What nobody waits for any more is not worked out to its end.
+      void this.remote?.callOff()
+      this.leave(new Superseded())
+    }
   }
 
   /** Gives the worker back; what it was at is left. */
@@ -97,11 +102,9 @@ export class PlannerLink {
     try {
       const changes = rowsBetween(this.sent, rows)
       this.sent = rows
-      // Both are sent at once, so that rows arrive in the order in which they were compared.
-      const calledOff = remote.callOff()
+      // Sent at once, so that rows arrive in the order in which they were compared.
       const taken = remote.take(changes)
       const answer = async (): Promise<Result> => {
-        await calledOff
         await taken
         if (this.underWay !== own) throw new Superseded()
         return ask(remote)

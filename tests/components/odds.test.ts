@@ -46,6 +46,8 @@ it('are made once the plan has stood for six seconds, said, and not made again',
   expect(useOdds().chanceBy('sail', '2027-04-16')).toBe(0)
   await vi.advanceTimersByTimeAsync(30_000)
   expect([odds.progress, kept()]).toEqual([null, 1])
+  // By the planner that answers questions: what was compiled for it is used again after the next change.
+  expect(HomeWorker.made.map((one) => one.isEnded)).toEqual([false, false])
 })
 
 it('of a plan that has changed meanwhile are not kept, and those before are said to be of before', async () => {
