@@ -7,8 +7,6 @@ import { outcomeBy } from '#core/steps/sheetReading'
 /** One as-built sheet with its lines, tests and pictures, and how to change them. */
 export function useSheet(sheetId: Ref<string>) {
   const store = useRefitStore()
-  const pictureStore = usePictureStore()
-  const toasts = useToastStore()
   const sheet = computed(
     () => store.rows.asBuiltSheet.find((one) => one.id === sheetId.value) ?? null,
   )
@@ -46,17 +44,9 @@ export function useSheet(sheetId: Ref<string>) {
     })
     return turn
   }
-  const remove = (entity: Kind | 'picture', row: { id: string; version: number }) =>
+  const remove = (entity: Kind, row: { id: string; version: number }) =>
     store.attempt('Remove from the sheet', [
       { op: 'delete', entity, id: row.id, baseVersion: row.version },
     ])
-  async function addPicture(file: File, moment: string): Promise<void> {
-    try {
-      const belongs = { sheetId: sheetId.value, jobId: sheet.value?.jobId ?? null }
-      await pictureStore.add(file, { ...belongs, moment })
-    } catch (error) {
-      toasts.complain(error)
-    }
-  }
-  return { sheet, lines, tests, pictures, edit, editTest, remove, addPicture }
+  return { sheet, lines, tests, pictures, edit, editTest, remove }
 }

@@ -4,7 +4,7 @@ import { byId } from '../model/refit'
 import { patchOf } from '../model/removal'
 import type { StoredPlan } from '../model/stored'
 import type { handsOn } from '../plan/handsOn'
-import { isOpen } from '../plan/planned'
+import { isOpen, plannedHours } from '../plan/planned'
 import { hasSkill } from '../plan/skillGaps'
 import { dateOf, hourMs } from '../time/civil'
 import { sayDay } from '../time/say'
@@ -115,7 +115,7 @@ export function tradeInstead(facts: LeverFacts, stepId: string): ChainLever[] {
   if (!link || link.placed.personIds.length === 0 || link.job.doBy !== 'undecided') return []
   const steps = facts.rows.step.filter((one) => one.jobId === link.job.id)
   if (steps.some((one) => one.state === 'done' || one.state === 'doing')) return []
-  const hours = steps.filter(isOpen).reduce((sum, one) => sum + one.hoursLikely, 0)
+  const hours = steps.filter(isOpen).reduce((sum, one) => sum + plannedHours(one), 0)
   if (hours < leastForTrade) return []
   const { job } = link
   return [

@@ -1,6 +1,7 @@
 /** The ways to put a wet panel right, each with when it fits and what its recipe asks. */
 import type { Panel } from '../model/entities'
 import { recipeBook } from '../recipes/book'
+import { draftHours } from '../recipes/draftHours'
 import { expand } from '../recipes/expand'
 import type { Draft, DraftMaterial } from '../recipes/expand'
 import { initialInputs } from '../recipes/ofBoat'
@@ -169,17 +170,15 @@ export const coreWays = (about: PanelCase): CoreWay[] =>
     const inputs = { ...initialInputs(recipe), ...inputsOf[key](about) }
     const worked = expand(recipe, inputs)
     const draft = worked.ok ? worked.value : null
-    const steps = draft?.steps ?? []
-    const sum = (of: (step: (typeof steps)[number]) => number) =>
-      steps.reduce((all, step) => all + of(step), 0)
     return {
       key,
       recipe,
       ...judges[key](about),
       inputs,
       draft,
-      hours: sum((step) => step.fields.hoursLikely),
-      waitDays: sum((step) => step.fields.waitHours ?? 0) / 24,
+      hours: draft ? draftHours(draft) : 0,
+      waitDays:
+        (draft?.steps ?? []).reduce((sum, step) => sum + (step.fields.waitHours ?? 0), 0) / 24,
       materials: draft ? addedUp(draft) : [],
     }
   })

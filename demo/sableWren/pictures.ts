@@ -9,6 +9,7 @@ export interface DrawnPicture {
   readonly jobId?: string
   readonly sheetId?: string
   readonly findingId?: string
+  readonly spot?: string
 }
 
 const wide = 720
@@ -165,6 +166,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment: 'before',
     takenAt: '2026-10-10 09:40',
     jobId: 'foredeck',
+    spot: 'Windlass to hatch',
   },
   {
     svg: patch('raked', 2),
@@ -172,6 +174,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment: 'open',
     takenAt: '2026-12-12 15:05',
     jobId: 'foredeck',
+    spot: 'Windlass to hatch',
   },
   {
     svg: patch('cored', 3),
@@ -179,6 +182,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment: 'open',
     takenAt: '2027-04-03 14:10',
     jobId: 'foredeck',
+    spot: 'Windlass to hatch',
   },
   {
     svg: patch('plied', 4),
@@ -186,6 +190,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment: 'after',
     takenAt: '2027-04-15 18:40',
     jobId: 'foredeck',
+    spot: 'Windlass to hatch',
   },
   ...(['before', 'open', 'after'] as const).map((moment, index): DrawnPicture => ({
     svg: section(moment, 5 + index),
@@ -197,6 +202,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment,
     takenAt: ['2025-11-08 10:30', '2025-12-06 15:25', '2026-04-26 15:50'][index] as string,
     jobId: 'side-deck',
+    spot: 'Side deck, cut through',
     sheetId: 'sheet-side-deck',
   })),
   {
@@ -205,6 +211,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment: 'before',
     takenAt: '2026-01-17 13:40',
     jobId: 'valves-one',
+    spot: 'Valve tail',
     sheetId: 'sheet-valves-one',
   },
   {
@@ -213,6 +220,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment: 'after',
     takenAt: '2026-02-14 12:10',
     jobId: 'valves-one',
+    spot: 'Valve tail',
     sheetId: 'sheet-valves-one',
   },
   {
@@ -221,6 +229,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment: 'before',
     takenAt: '2026-01-24 12:00',
     jobId: 'mast-step',
+    spot: 'Mast step from starboard',
     sheetId: 'sheet-mast-step',
   },
   {
@@ -229,6 +238,7 @@ export const drawnPictures: readonly DrawnPicture[] = [
     moment: 'after',
     takenAt: '2026-03-21 14:40',
     jobId: 'mast-step',
+    spot: 'Mast step from starboard',
     sheetId: 'sheet-mast-step',
   },
   {

@@ -6,6 +6,7 @@ import { howRecipeValue } from '#core/how/recipe'
 import type { Recipe, RecipeInputs } from '#core/recipes/recipe'
 import type { Draft, DraftStep } from '#core/recipes/expand'
 import { toBuy } from '#core/recipes/toBuy'
+import { draftHours, draftStepHours } from '#core/recipes/draftHours'
 import { formatHours, formatWait } from '#core/units/hours'
 import { formatQuantity, formatTemp } from '#core/units/quantity'
 
@@ -17,9 +18,7 @@ const props = defineProps<{
 }>()
 const store = useRefitStore()
 const units = computed(() => store.refit?.units ?? 'metric')
-const hours = computed(() =>
-  props.draft.steps.reduce((sum, step) => sum + step.fields.hoursLikely, 0),
-)
+const hours = computed(() => draftHours(props.draft))
 const waits = computed(() =>
   props.draft.steps.reduce((sum, step) => sum + Number(step.fields.waitHours ?? 0), 0),
 )
@@ -121,7 +120,7 @@ const columns = [
           }}</span>
         </span>
         <span class="cond text-right">{{
-          step.fields.hoursLikely > 0 ? formatHours(step.fields.hoursLikely) : ''
+          draftStepHours(step) > 0 ? formatHours(draftStepHours(step)) : ''
         }}</span>
       </li>
     </ol>

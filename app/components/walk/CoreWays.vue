@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
+import { howWay } from '#core/how/walk'
 import type { Panel } from '#core/model/entities'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
@@ -205,7 +206,11 @@ const fitWords = { fits: 'Fits.', offered: 'Also done.', not: 'Not here.' }
         <h3 class="flex justify-between gap-3">
           <span>{{ index + 1 }} {{ way.recipe.title }}</span>
           <span class="whitespace-nowrap"
-            >{{ formatGuess(way.hours) }} · {{ Math.round(way.waitDays) }} d{{ price(way) }}</span
+            ><UiHow v-if="way.draft" :how="() => howWay(way)" :about="way.recipe.title">{{
+              formatGuess(way.hours)
+            }}</UiHow
+            ><template v-else>{{ formatGuess(way.hours) }}</template> ·
+            {{ Math.round(way.waitDays) }} d{{ price(way) }}</span
           >
         </h3>
         <div class="relative my-1 flex h-3" aria-hidden="true">

@@ -50,7 +50,12 @@ const evidence = computed(() =>
 )
 const sags = computed(() => sagTests(evidence.value))
 const pictures = computed(() =>
-  store.rows.picture.filter((one) => one.findingId === props.finding.id),
+  // What was taken at its job shows what became of it.
+  store.rows.picture.filter(
+    (one) =>
+      one.findingId === props.finding.id ||
+      (props.finding.jobId !== null && one.jobId === props.finding.jobId),
+  ),
 )
 const severities = severityName.map((label, index) => ({
   value: index + 1,

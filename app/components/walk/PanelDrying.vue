@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howDry } from '#core/how/walk'
 import type { Panel, Row } from '#core/model/entities'
 import { deletion } from '#core/model/removal'
 import type { Drying } from '#core/panel/drying'
@@ -26,7 +27,15 @@ async function addReading() {
 
 <template>
   <section aria-label="Drying">
-    <h2 class="text-lg">Drying</h2>
+    <h2 class="flex items-baseline justify-between gap-3 text-lg">
+      Drying
+      <UiHow
+        v-if="drying?.is === 'falling'"
+        class="text-base font-medium"
+        :how="() => drying && howDry(panel, drying, sayDate)"
+        >likely dry on {{ sayDate(drying.on) }}</UiHow
+      >
+    </h2>
     <DryingChart
       v-if="readings.length > 0 && drying"
       :panel="panel"
@@ -38,8 +47,7 @@ async function addReading() {
     <p v-if="panel.dryReading !== null" class="text-sm text-ink2">
       Reference {{ panel.dryReading
       }}<template v-if="panel.dryReadingAt">, {{ panel.dryReadingAt }}</template
-      >. ln(reading − reference) on days, least squares; range by Student’s t. It distrusts weather:
-      a cover that leaks ends it.
+      >. A cover that leaks ends the drying.
     </p>
     <details class="mt-1">
       <summary class="cond">Readings, {{ readings.length }}</summary>

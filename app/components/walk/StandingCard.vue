@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { howPressure, howWorth } from '#core/how/walk'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
 import { deletion } from '#core/model/removal'
@@ -9,7 +10,8 @@ import { lessWorth, outlookFigures } from '#core/outlook/worth'
 
 /** What she stands on, pad by pad; and whether she is worth it, in numbers that can be worked again at any time. */
 const store = useRefitStore()
-const money = (minor: number) => formatMoney(minor, store.refit?.currency ?? 'EUR')
+const currency = computed(() => store.refit?.currency ?? 'EUR')
+const money = (minor: number) => formatMoney(minor, currency.value)
 const haul = computed(() =>
   store.rows.haulOut.find((one) => one.liftOutActual !== null && one.launchActual === null),
 )
@@ -77,7 +79,13 @@ async function addPad() {
             <td>{{ one.support.title }}, {{ one.support.side }}</td>
             <td class="text-right">{{ one.support.sharePct }} %</td>
             <td class="text-right">{{ Math.round(one.support.offFrameMm) }} mm</td>
-            <td class="text-right">{{ Math.round(one.pressure) }}</td>
+            <td class="text-right">
+              <UiHow
+                :how="() => (weightT ? howPressure(one, weightT) : null)"
+                :about="`kPa under ${one.support.title}`"
+                >{{ Math.round(one.pressure) }}</UiHow
+              >
+            </td>
           </tr>
         </tbody>
       </table>
@@ -97,7 +105,8 @@ async function addPad() {
         <b class="text-redlead">The yard moves them; you do not.</b>
       </p>
       <p v-if="pads.length > 0" class="text-sm text-ink2">
-        kPa = share × {{ weightT }} t × 9.81 ÷ pad. The shares are what somebody guessed or weighed.
+        Her weight, {{ weightT }} t, by share over the pad. The shares are what somebody guessed or
+        weighed.
       </p>
       <details>
         <summary class="cond">Change the pads</summary>
@@ -149,7 +158,11 @@ async function addPad() {
           <div class="flex justify-between gap-3">
             <span class="cond">{{ one.outlook.title }}</span>
             <span class="cond" :class="{ 'text-redlead': one.gainMinor < 0 }"
-              >{{ one.gainMinor > 0 ? '+' : '' }}{{ money(one.gainMinor) }}</span
+              ><UiHow
+                :how="() => (worthNow === null ? null : howWorth(one, worthNow, currency))"
+                :about="one.outlook.title"
+                >{{ one.gainMinor > 0 ? '+' : '' }}{{ money(one.gainMinor) }}</UiHow
+              ></span
             >
           </div>
           <div class="flex h-2.5" aria-hidden="true">

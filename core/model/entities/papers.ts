@@ -43,7 +43,7 @@ export const picture = kind('picture', {
   spendId: maybe(ref('Receipt of', 'spend', { onDelete: 'goes' })),
   signId: maybe(ref('Seen when signing', 'readySign', { onDelete: 'goes' })),
   /** Pictures of one spot are laid beside each other: before, open, after. */
-  spot: note('Same spot as', 120),
+  spot: note('Spot', 120),
   /** Notes on it, kept apart from the picture. */
   marks: record<readonly PictureMark[]>('Marks', []),
   takenAt: instant('Taken at'),

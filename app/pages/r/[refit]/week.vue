@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { titleBeside } from '#core/model/namedStep'
 import { howEarned, howGateMark } from '#core/how/inches'
 import { howGateDate } from '#core/how/plan'
+import { beforeAndAfter } from '#core/pictures/spots'
 import { bindingChain } from '#core/plan/chain'
 import { sayGate } from '#core/progress/gateWords'
 import { addDays, isDate, mondayOf } from '#core/time/civil'
@@ -40,9 +41,7 @@ function dateHow(index: number) {
 const pictures = computed(() => {
   const jobs = new Set(review.value.closed.map((one) => one.job?.id))
   const ofWeek = store.rows.picture.filter((one) => one.jobId !== null && jobs.has(one.jobId))
-  const before = ofWeek.find((one) => one.moment === 'before' || one.moment === 'open')
-  const after = ofWeek.find((one) => one.moment === 'after' && one.jobId === before?.jobId)
-  return [before, after].filter((one) => one !== undefined)
+  return beforeAndAfter(ofWeek) ?? []
 })
 const go = (by: number) => goTo({ query: { week: addDays(monday.value, by * 7) } })
 const print = () => window.print()

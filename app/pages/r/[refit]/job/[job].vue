@@ -172,6 +172,7 @@ const lastTime = computed(() => {
         <MeasuredInputs :job="job" />
         <JobSums :job="job" />
         <JobMaterials :job="job" />
+        <JobPictures :job="job" />
         <BredTree :job="job" />
         <section v-if="lastTime">
           <div class="flex items-baseline justify-between gap-2 border-b-2 border-ink">

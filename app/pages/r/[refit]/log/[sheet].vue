@@ -8,7 +8,7 @@ import { inOrder } from '#core/model/refit'
 const store = useRefitStore()
 const route = useRoute()
 const sheetId = computed(() => String(route.params.sheet))
-const { sheet, lines, tests, pictures, edit, editTest, remove, addPicture } = useSheet(sheetId)
+const { sheet, lines, tests, pictures, edit, editTest, remove } = useSheet(sheetId)
 const record = computed(() => (sheet.value ? completeness(sheet.value, store.rows) : null))
 const moments = [
   { value: 'before', label: 'Before' },
@@ -34,11 +34,6 @@ provideRow({
   row: sheet,
   edit: (patch) => sheet.value && void edit('asBuiltSheet', sheet.value, patch),
 })
-
-function picked(event: Event) {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (file) void addPicture(file, moment.value ?? 'after')
-}
 </script>
 
 <template>
@@ -195,34 +190,19 @@ function picked(event: Event) {
       </section>
       <section class="mt-6">
         <h2 class="border-b-2 border-ink">Pictures</h2>
-        <div class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-3">
-          <figure v-for="one in pictures" :key="one.id">
-            <img
-              :src="`/api/pictures/${one.hash}?small`"
-              :alt="one.caption || `${sheet.title}, ${one.moment}`"
-              :width="one.widthPx"
-              :height="one.heightPx"
-              class="h-auto w-full border border-ink"
-            />
-            <figcaption class="flex items-center justify-between">
-              <span
-                ><span class="cond">{{
-                  moments.find((m) => m.value === one.moment)?.label ?? one.moment
-                }}</span>
-                {{ one.caption }}</span
-              >
-              <button class="btn btn-quiet btn-small no-print" @click="remove('picture', one)">
-                Remove
-              </button>
-            </figcaption>
-          </figure>
-        </div>
-        <div class="no-print mt-2 flex items-end gap-2">
-          <UiSelect v-model="moment" label="Moment" :options="moments" />
-          <label class="btn"
-            >Add picture<input type="file" accept="image/*" class="sr-only" @change="picked"
-          /></label>
-        </div>
+        <UiSelect
+          v-model="moment"
+          class="mt-2 max-w-48"
+          label="A new one shows"
+          :options="moments"
+        />
+        <PictureStrip
+          class="mt-2"
+          :pictures="pictures"
+          :belongs="{ sheetId: sheet.id, jobId: sheet.jobId }"
+          :of="sheet.title"
+          :moment="moment"
+        />
       </section>
       <section class="mt-6 grid gap-3">
         <h2 class="border-b-2 border-ink">Later</h2>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { howWaterIn } from '#core/how/walk'
 import { inOrder } from '#core/model/refit'
 import { deletion, patchOf } from '#core/model/removal'
 import type { Row } from '#core/model/entities'
@@ -186,7 +187,11 @@ const heading = computed(() =>
             class="border-b border-rule2 py-1.5"
           >
             <p class="flex justify-between gap-3">
-              <span class="cond text-lg">{{ figures.perDayL.toFixed(1) }} L a day</span>
+              <span class="cond text-lg"
+                ><UiHow :how="() => howWaterIn(one, figures, store.refit?.litresToSole ?? null)"
+                  >{{ figures.perDayL.toFixed(1) }} L a day</UiHow
+                ></span
+              >
               <span class="text-ink2"
                 >{{ sayDay(one.on) }}: {{ one.litres }} L in {{ figured(one.days, 'day') }}</span
               >

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { howWet } from '#core/how/walk'
 import type { CoreCells } from '#core/model/entities/walk'
 import { removal } from '#core/model/removal'
 import type { PaintTool } from '#core/panel/paint'
@@ -284,7 +285,13 @@ async function remove() {
               class="mr-1 inline-block h-3 w-4 border-2 border-water-deep"
               style="background: var(--water)"
               aria-hidden="true"
-            />{{ panel.wetFrom }} and up wet
+            />{{ panel.wetFrom }} and up wet<template v-if="figures"
+              >,
+              <UiHow :how="() => panel && figures && howWet(panel, figures)" about="wet"
+                >{{ sayArea(figures.figures.wetM2) }},
+                {{ Math.round(figures.figures.wetShare * 100) }} %</UiHow
+              ></template
+            >
           </li>
           <li>
             <span class="mr-1 inline-block h-1.5 w-5 bg-ink" aria-hidden="true" />tap dull,

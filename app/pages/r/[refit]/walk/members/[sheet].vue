@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { howExpected, howMend } from '#core/how/walk'
 import type { Member } from '#core/model/entities'
 import { patchOf, removal } from '#core/model/removal'
 import { memberMarks } from '#core/model/words'
@@ -155,9 +156,12 @@ const recipe = computed(() => ({
           ><span :class="{ 'cond text-redlead': row.bad > 0 }">{{ row.bad }}</span></template
         >
         <template #unseen="{ row }">{{ row.unseen }}</template>
-        <template #more="{ row }">{{
-          row.seen === 0 ? 'nothing seen' : row.expected.more.toFixed(1)
-        }}</template>
+        <template #more="{ row }"
+          ><template v-if="row.seen === 0">nothing seen</template
+          ><UiHow v-else :how="() => howExpected(row)" :about="`${row.kind}s more to expect`">{{
+            row.expected.more.toFixed(1)
+          }}</UiHow></template
+        >
         <template #band="{ row }">{{
           row.seen === 0 ? '' : sayBand(row.expected.from, row.expected.to)
         }}</template>
@@ -241,14 +245,22 @@ const recipe = computed(() => ({
         <dl class="grid grid-cols-[1fr_auto_auto] gap-x-4">
           <dt class="border-b border-rule2 py-1">Mend {{ figures.likelyBad }}</dt>
           <dd class="cond border-b border-rule2 py-1 text-right text-lg">
-            {{ formatGuess(figures.mendHours) }}
+            <UiHow
+              :how="() => sheet && figures && howMend(sheet, figures, 'mend')"
+              about="mend one by one"
+              >{{ formatGuess(figures.mendHours) }}</UiHow
+            >
           </dd>
           <dd class="cond border-b border-rule2 py-1 text-right text-lg">
             {{ money(figures.mendMinor) }}
           </dd>
           <dt class="border-b border-rule2 py-1">Renew all {{ figures.main.all }}</dt>
           <dd class="cond border-b border-rule2 py-1 text-right text-lg">
-            {{ formatGuess(figures.renewHours) }}
+            <UiHow
+              :how="() => sheet && figures && howMend(sheet, figures, 'renew')"
+              about="renew all"
+              >{{ formatGuess(figures.renewHours) }}</UiHow
+            >
           </dd>
           <dd class="cond border-b border-rule2 py-1 text-right text-lg">
             {{ money(figures.renewMinor) }}

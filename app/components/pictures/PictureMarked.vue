@@ -1,22 +1,40 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Row } from '#core/model/entities'
 import type { PictureMark } from '#core/model/entities/papers'
+import { besideOf, spotsOf } from '#core/pictures/spots'
 
 /** One picture with its arrows and rings, which are kept beside it; and a slider over another of the same spot. */
 type Picture = Row<'picture'>
 const props = defineProps<{ picture: Picture; others: readonly Picture[]; of: string }>()
-const emit = defineEmits<{ edit: [patch: Record<string, unknown>] }>()
+const emit = defineEmits<{ edit: [patch: Record<string, unknown>]; remove: [] }>()
 const { sayDay } = useDates()
 const store = useRefitStore()
 const tool = ref<PictureMark['kind'] | null>(null)
 const text = ref('')
 const drawn = ref<PictureMark | null>(null)
 const board = ref<SVGSVGElement | null>(null)
-const otherId = ref<string | null>(null)
+const otherId = ref<string | null>(besideOf(props.picture, props.others)?.id ?? null)
+watch(
+  () => props.picture.spot,
+  () => (otherId.value ??= besideOf(props.picture, props.others)?.id ?? null),
+)
 const share = ref(50)
+/** Names that other pictures of the thing have: one press gives this one the same. */
+const known = computed(() =>
+  spotsOf(props.others)
+    .map((one) => one.name)
+    .filter((one) => one.toLowerCase() !== props.picture.spot.trim().toLowerCase()),
+)
 const other = computed(() => props.others.find((one) => one.id === otherId.value) ?? null)
 const day = (one: Picture) => sayDay(store.derived.clock.dateOf(one.takenAt))
+/** The earlier one lies on the left. */
+const isLater = computed(() => other.value !== null && other.value.takenAt < props.picture.takenAt)
+const left = computed(() => (isLater.value && other.value ? other.value : props.picture))
+const right = computed(() => (isLater.value ? props.picture : other.value))
+const cut = computed(() =>
+  isLater.value ? `inset(0 ${100 - share.value}% 0 0)` : `inset(0 0 0 ${share.value}%)`,
+)
 const choices = computed(() =>
   props.others.map((one) => ({ value: one.id, label: `${one.moment}, ${day(one)}` })),
 )
@@ -72,7 +90,7 @@ function head({ from, to }: PictureMark): string {
         :src="`/api/pictures/${other.hash}`"
         :alt="`${of}, ${other.moment}`"
         class="absolute inset-0 h-full w-full object-cover"
-        :style="{ clipPath: `inset(0 0 0 ${share}%)` }"
+        :style="{ clipPath: cut }"
       />
       <svg
         ref="board"
@@ -116,8 +134,8 @@ function head({ from, to }: PictureMark): string {
         </g>
       </svg>
     </div>
-    <label v-if="other" class="cond grid gap-1">
-      {{ day(picture) }} on the left, {{ day(other) }} on the right
+    <label v-if="right" class="cond grid gap-1">
+      {{ day(left) }} on the left, {{ day(right) }} on the right
       <input v-model.number="share" type="range" min="0" max="100" class="w-full" />
     </label>
     <div class="flex flex-wrap items-end gap-2">
@@ -143,7 +161,23 @@ function head({ from, to }: PictureMark): string {
     <div class="grid grid-cols-2 gap-3">
       <RowField entity="picture" :row="picture" field="moment" />
       <UiSelect v-model="otherId" label="Lay over it" :options="choices" none="Nothing" />
-      <RowField entity="picture" :row="picture" field="caption" class="col-span-2" />
+      <div>
+        <RowField entity="picture" :row="picture" field="spot" />
+        <p v-if="known.length > 0" class="mt-1 flex flex-wrap gap-1">
+          <button
+            v-for="name in known"
+            :key="name"
+            class="btn btn-small"
+            @click="emit('edit', { spot: name })"
+          >
+            {{ name }}
+          </button>
+        </p>
+      </div>
+      <RowField entity="picture" :row="picture" field="caption" />
     </div>
+    <p class="flex justify-end">
+      <button class="btn btn-quiet btn-small" @click="emit('remove')">Remove the picture</button>
+    </p>
   </div>
 </template>

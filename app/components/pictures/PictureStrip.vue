@@ -2,9 +2,11 @@
 import { Camera } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { Row } from '#core/model/entities'
-import { patchOf } from '#core/model/removal'
+import { deletion, patchOf } from '#core/model/removal'
+import { spotsOf } from '#core/pictures/spots'
+import type { Moment } from '#core/pictures/spots'
 
-/** Pictures of one thing: taken or picked, marked, and laid beside each other where they show one spot. */
+/** Pictures of one thing: taken or picked, marked, and those of one spot beside each other. */
 type Picture = Row<'picture'>
 const props = defineProps<{
   pictures: readonly Picture[]
@@ -12,6 +14,8 @@ const props = defineProps<{
   belongs: Readonly<Record<string, unknown>>
   /** What they are pictures of, for those who do not see them. */
   of: string
+  /** What a new one shows; otherwise the first is as found, and those after it of afterwards. */
+  moment?: Moment | null
 }>()
 const store = useRefitStore()
 const pictureStore = usePictureStore()
@@ -20,6 +24,8 @@ const wrong = ref('')
 const busy = ref(false)
 const shown = ref<string | null>(null)
 const list = computed(() => [...props.pictures].sort((a, b) => a.takenAt - b.takenAt))
+const spots = computed(() => spotsOf(props.pictures))
+const loose = computed(() => list.value.filter((one) => one.spot.trim() === ''))
 const open = computed(() => list.value.find((one) => one.id === shown.value) ?? null)
 const moments = {
   before: 'before',
@@ -29,16 +35,19 @@ const moments = {
   drawing: 'drawing',
 }
 
-async function picked(event: Event) {
+async function picked(
+  event: Event,
+  again: { readonly spot: string; readonly moment: Moment } | null,
+) {
   const field = event.target as HTMLInputElement
   const file = field.files?.[0]
   field.value = ''
   if (!file) return
   wrong.value = ''
   busy.value = true
-  const moment = list.value.length === 0 ? 'found' : 'after'
+  const moment = props.moment ?? (list.value.length === 0 ? 'found' : 'after')
   try {
-    await pictureStore.add(file, { ...props.belongs, moment })
+    await pictureStore.add(file, { ...props.belongs, ...(again ?? { moment }) })
   } catch (error) {
     wrong.value = sentenceOf(error)
   } finally {
@@ -47,12 +56,31 @@ async function picked(event: Event) {
 }
 const edit = (picture: Picture, patch: Record<string, unknown>) =>
   store.attempt('Change a picture', [patchOf('picture', picture, patch)])
+function remove(picture: Picture) {
+  shown.value = null
+  void store.attempt('Remove a picture', [deletion('picture', picture)])
+}
+/** Rows of pictures: those of no spot, and those of each. */
+const rows = computed(() => [
+  { name: '', pictures: loose.value, again: null },
+  ...spots.value.map(({ name, pictures, next }) => ({
+    name,
+    pictures,
+    again: { spot: name, moment: next },
+  })),
+])
 </script>
 
 <template>
   <div>
-    <ul class="flex flex-wrap gap-2">
-      <li v-for="one in list" :key="one.id">
+    <ul
+      v-for="row in rows"
+      :key="row.name"
+      class="mb-2 flex flex-wrap gap-2"
+      :aria-label="row.name || undefined"
+    >
+      <li v-if="row.name" class="cond w-full leading-none">{{ row.name }}</li>
+      <li v-for="one in row.pictures" :key="one.id">
         <button class="block border border-ink" @click="shown = one.id">
           <img
             :src="`/api/pictures/${one.hash}?small`"
@@ -69,14 +97,15 @@ const edit = (picture: Picture, patch: Record<string, unknown>) =>
       </li>
       <li>
         <label class="btn h-24 w-24 flex-col text-center whitespace-normal">
-          <Camera :size="20" aria-hidden="true" /> {{ busy ? 'Sending…' : 'Picture' }}
+          <Camera :size="20" aria-hidden="true" />
+          {{ busy ? 'Sending…' : row.again ? `Again, ${moments[row.again.moment]}` : 'Picture' }}
           <input
             type="file"
             accept="image/*"
             capture="environment"
             class="sr-only"
-            aria-label="Picture"
-            @change="picked"
+            :aria-label="row.again ? `${row.name} again, ${moments[row.again.moment]}` : 'Picture'"
+            @change="picked($event, row.again)"
           />
         </label>
       </li>
@@ -94,6 +123,7 @@ const edit = (picture: Picture, patch: Record<string, unknown>) =>
         :others="list.filter((one) => one.id !== open?.id)"
         :of="of"
         @edit="edit(open, $event)"
+        @remove="remove(open)"
       />
     </UiDialog>
   </div>
