@@ -1,7 +1,10 @@
+import { useEventListener } from '@vueuse/core'
 import { onScopeDispose, watch } from 'vue'
 
 /** The view that was asked for comes first: the plan stands before it is drawn where it was kept. */
 const quietMs = 8000
+/** Nothing is fetched ahead under somebody's hands, nor for so long afterwards. */
+const restMs = 1000
 /** Pages that are opened from the views, whichever row they are about. */
 const pages = ['job/any', 'step/any', 'bench/any'] as const
 
@@ -31,9 +34,25 @@ export function useViewsAhead(): void {
   if (typeof requestIdleCallback !== 'function') return
   let idle = 0
   let timer = 0
-  function next([first, ...others]: readonly (() => Promise<unknown>)[]): void {
+  let touchedAt = -Infinity
+  useEventListener(
+    window,
+    ['pointerdown', 'pointermove', 'pointerup', 'wheel', 'keydown'],
+    (event: Event) => {
+      const isHover = event.type === 'pointermove' && (event as PointerEvent).buttons === 0
+      if (!isHover) touchedAt = performance.now()
+    },
+    { passive: true, capture: true },
+  )
+  function next(wanted: readonly (() => Promise<unknown>)[]): void {
+    const [first, ...others] = wanted
     if (first === undefined) return
     idle = requestIdleCallback(() => {
+      const rest = touchedAt + restMs - performance.now()
+      if (rest > 0) {
+        timer = window.setTimeout(() => next(wanted), rest)
+        return
+      }
       // What does not come now is fetched when it is opened, and complained of then.
       first().then(
         () => next(others),

@@ -60,14 +60,14 @@ function remove(picture: Picture) {
   shown.value = null
   void store.attempt('Remove a picture', [deletion('picture', picture)])
 }
-/** Rows of pictures: those of no spot, and those of each. */
+/** Rows of pictures: those of each spot, and those of none. */
 const rows = computed(() => [
-  { name: '', pictures: loose.value, again: null },
   ...spots.value.map(({ name, pictures, next }) => ({
     name,
     pictures,
     again: { spot: name, moment: next },
   })),
+  { name: '', pictures: loose.value, again: null },
 ])
 </script>
 

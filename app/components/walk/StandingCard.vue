@@ -50,7 +50,7 @@ async function addPad() {
 </script>
 
 <template>
-  <div class="grid gap-6">
+  <div class="grid grid-cols-[minmax(0,1fr)] gap-6">
     <section aria-label="What she stands on">
       <h2 class="border-b-2 border-ink text-lg">What she stands on</h2>
       <p v-if="!weightT" class="text-ink2">
