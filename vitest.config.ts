@@ -48,6 +48,8 @@ export default defineConfig({
         ],
         test: {
           name: 'components',
+          maxWorkers: availableParallelism(),
+          sequence: { groupOrder: 1 },
           isolate: false,
           include: ['tests/components/**/*.test.ts'],
           environment: 'happy-dom',

@@ -47,7 +47,12 @@ export const keyTable = {
   walkJoin: { keys: ['c'], shown: 'c', what: 'In Walk: one job for its cause' },
   walkWatch: { keys: ['w'], shown: 'w', what: 'In Walk: watch it' },
   walkAccept: { keys: ['a'], shown: 'a', what: 'In Walk: accept it as it is' },
-  walkUnseen: { keys: ['u'], shown: 'u', what: 'In Walk: to the next place not looked at' },
+  walkUnseen: {
+    keys: ['u'],
+    shown: 'u',
+    what: 'In Walk: to the next place not looked at; on a count sheet the next member nobody saw',
+  },
+  walkSheet: { keys: [], shown: '← → ↑ ↓', what: 'On a count sheet: from member to member' },
   launchMove: {
     keys: ['ArrowUp', 'ArrowDown'],
     shown: '↑ ↓',

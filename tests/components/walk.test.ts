@@ -1,10 +1,12 @@
 /** Walk's drawings and rows by themselves: keys on a map, presses on a sheet, what a row says. */
 import { mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
+import { nextTick } from 'vue'
 import { add, emptyRefit, job, step } from '#core/testing/build'
 import type { CoreCells } from '#core/model/entities/walk'
 import { gridOf } from '#core/panel/grid'
 import { marksByZone } from '#core/walk/marks'
+import { takeKey } from '../../app/composables/useKeyScope'
 import { markPieces, sayMark } from '../../app/utils/markPaths'
 import { components } from './components'
 import { openOn } from './fakeServer'
@@ -151,6 +153,82 @@ describe('a count sheet', () => {
     ])
     await wrapper.findAll('[role=button]')[2]?.trigger('keydown', { key: 'Enter' })
     expect(wrapper.emitted('choose')).toEqual([['c']])
+  })
+  /** Frames to port at so many stations, sound but for the fourth. */
+  function long(count: number) {
+    const rows = emptyRefit()
+    const sheet = add(rows, 'countSheet', 's', { title: 'Frames', order: 'a' })
+    for (let station = 1; station <= count; station++)
+      add(rows, 'member', `m${station}`, {
+        sheetId: 's',
+        kind: 'frame',
+        station,
+        side: 'port',
+        seen: station !== 4,
+      })
+    return mount(MemberSheet, {
+      props: { sheet, members: rows.member, chosen: 'm4' },
+      attachTo: document.body,
+    })
+  }
+  it('of over twenty stations folds the sound ones, and unfolds them by a press', async () => {
+    const wrapper = long(24)
+    const said = () =>
+      wrapper.findAll('[role=button]').map((one) => one.attributes('aria-label') ?? '')
+    expect(said()).toEqual([
+      'Stations 1 to 3, all sound: unfold them',
+      'Stations 5 to 24, all sound: unfold them',
+      'frame 4, port: not seen',
+    ])
+    await wrapper.findAll('[role=button]')[0]?.trigger('click')
+    expect(said()).toHaveLength(5)
+    const fold = wrapper.findAll('button').find((one) => one.text() === 'Fold the sound ones')
+    await fold?.trigger('click')
+    expect(said()).toHaveLength(3)
+  })
+  it('is gone through by arrows, and by u to the next that nobody saw', async () => {
+    const wrapper = long(6)
+    const focused = () => document.activeElement?.getAttribute('data-member')
+    const members = wrapper.findAll<HTMLElement>('[data-member]')
+    expect(members.map((one) => one.attributes('tabindex'))).toEqual(['0', ...Array(5).fill('-1')])
+    members[0]?.element.focus()
+    await members[0]?.trigger('keydown', { key: 'ArrowRight' })
+    await nextTick()
+    expect(focused()).toBe('m2')
+    takeKey(new KeyboardEvent('keydown', { key: 'u' }))
+    await nextTick()
+    expect(focused()).toBe('m4')
+  })
+  it('takes the stretch that is drawn along the chosen member, and no press for it', async () => {
+    vi.stubGlobal(
+      'DOMPoint',
+      class {
+        constructor(
+          readonly x: number,
+          readonly y: number,
+        ) {}
+        matrixTransform = () => this
+      },
+    )
+    const wrapper = long(6)
+    const svg = wrapper.find('svg').element as unknown as { getScreenCTM: () => unknown }
+    svg.getScreenCTM = () => ({ inverse: () => null })
+    Element.prototype.setPointerCapture = () => undefined
+    const draw = async (id: string, from: number, to: number) => {
+      const one = wrapper.find(`[data-member="${id}"]`)
+      await one.trigger('pointerdown', { clientY: from })
+      await one.trigger('pointermove', { clientY: to })
+      await one.trigger('pointerup')
+      await one.trigger('click')
+    }
+    // To port from the centreline out: from 176 to 258 less what the fourth of six is shorter by, (1 − 4/7) × 26.
+    const length = 258 - 26 * (3 / 7) - 176
+    await draw('m4', 176 + 0.2 * length, 176 + 0.7 * length)
+    expect(wrapper.emitted('stretch')).toEqual([['m4', { from: 0.2, to: 0.7 }]])
+    expect(wrapper.emitted('choose')).toBeUndefined()
+    await draw('m2', 180, 240)
+    expect(wrapper.emitted('stretch')).toHaveLength(1)
+    expect(wrapper.emitted('choose')).toEqual([['m2']])
   })
 })
 

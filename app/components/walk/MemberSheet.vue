@@ -1,17 +1,43 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, ref } from 'vue'
+import { memberBeside, nextUnseen, sheetColumns, stretchBetween } from '#core/members/sheetLaid'
 import type { CountSheet, Member } from '#core/model/entities'
 
-/** Members by station from the bow, starboard above. Press one to go through its marks. */
+/**
+ * Members by station from the bow, starboard above; a long row of sound ones lies in a pleat. Press one to go through its
+ * marks, drag along the chosen one for the stretch that is bad.
+ */
 const props = defineProps<{
   sheet: CountSheet
   members: readonly Member[]
   chosen: string | null
 }>()
-const emit = defineEmits<{ choose: [memberId: string] }>()
+const emit = defineEmits<{
+  choose: [memberId: string]
+  stretch: [memberId: string, stretch: { readonly from: number; readonly to: number }]
+}>()
 const [left, wide, high] = [86, 58, 270]
+/** Drawn narrower than this a station cannot be read; then the sheet is moved sideways. */
+const [leastWide, leastSheet] = [44, 620]
 const stations = computed(() => Math.max(1, ...props.members.map((one) => one.station)))
-const width = computed(() => left + stations.value * wide + 20)
+/** First stations of pleats that were opened. */
+const opened = ref<ReadonlySet<number>>(new Set())
+const columns = computed(() => sheetColumns(props.members, opened.value))
+const pleats = computed(() =>
+  columns.value.flatMap((one, at) => (one.to > one.from ? [{ ...one, x: left + at * wide }] : [])),
+)
+const singles = computed(() =>
+  columns.value.flatMap((one, at) =>
+    one.to === one.from ? [{ station: one.from, x: left + at * wide }] : [],
+  ),
+)
+const placeOf = computed(() => new Map(singles.value.map((one) => [one.station, one.x])))
+/** Where the column that holds a station begins. */
+const columnAt = (station: number): number => {
+  const at = columns.value.findIndex((one) => one.from <= station && station <= one.to)
+  return left + (at < 0 ? columns.value.length - 1 : at) * wide
+}
+const width = computed(() => left + columns.value.length * wide + 20)
 const lanes = {
   starboard: [44, 128],
   centre: [138, 166],
@@ -21,7 +47,9 @@ const lanes = {
 /** She narrows towards the bow: members there are shorter. */
 const shorter = (station: number) => (1 - station / (stations.value + 1)) * 26
 const drawn = computed(() =>
-  props.members.map((member) => {
+  props.members.flatMap((member) => {
+    const place = placeOf.value.get(member.station)
+    if (place === undefined) return []
     const [top, bottom] = lanes[member.side]
     const cut =
       member.side === 'starboard'
@@ -31,12 +59,13 @@ const drawn = computed(() =>
           : [0, 0]
     const y = top + (cut[0] ?? 0)
     const h = bottom - (cut[1] ?? 0) - y
-    const x = left + (member.station - 0.5) * wide - 12
+    const x = place + wide / 2 - 12
     const bad = member.seen && member.marks.length > 0
     // From the centreline outwards.
     const share = (at: number) => (member.side === 'starboard' ? y + h * (1 - at) : y + h * at)
-    const [a, b] = [share(member.from), share(member.to)]
-    return { member, x, y, h, bad, badTop: Math.min(a, b), badHigh: Math.abs(b - a) }
+    const { from, to } = pulled.value?.id === member.id ? pulled.value : member
+    const [a, b] = [share(from), share(to)]
+    return [{ member, x, y, h, bad, badTop: Math.min(a, b), badHigh: Math.abs(b - a) }]
   }),
 )
 const has = (member: Member, mark: Member['marks'][number]) =>
@@ -54,17 +83,98 @@ const say = (member: Member): string => {
 const bays = computed(() =>
   props.sheet.bays.map((bay) => ({
     bay,
-    from: left + (bay.from - 1) * wide + 6,
-    to: left + bay.to * wide - 6,
+    from: columnAt(bay.from) + 6,
+    to: columnAt(bay.to) + wide - 6,
   })),
 )
+
+const board = ref<SVGSVGElement | null>(null)
+/** Where the keys are; the first is come to from outside. */
+const focused = ref<string | null>(null)
+const tabbed = computed(
+  () => drawn.value.find((one) => one.member.id === focused.value) ?? drawn.value[0],
+)
+function focusOn(member: Member | null): boolean {
+  if (!member) return false
+  focused.value = member.id
+  void nextTick(() =>
+    board.value?.querySelector<SVGElement>(`[data-member="${member.id}"]`)?.focus(),
+  )
+  return true
+}
+const ways = { ArrowLeft: 'bow', ArrowRight: 'stern', ArrowUp: 'up', ArrowDown: 'down' } as const
+function key(event: KeyboardEvent, member: Member) {
+  if (!(event.key in ways)) return
+  event.preventDefault()
+  event.stopPropagation()
+  focusOn(
+    memberBeside(
+      drawn.value.map((one) => one.member),
+      member,
+      ways[event.key as keyof typeof ways],
+    ),
+  )
+}
+useKeyScope({
+  walkUnseen: () =>
+    focusOn(
+      nextUnseen(
+        drawn.value.map((one) => one.member),
+        drawn.value.find((one) => one.member.id === focused.value)?.member ?? null,
+      ),
+    ),
+})
+
+/** A stretch that is being drawn along the chosen member. */
+const pulled = ref<{ id: string; from: number; to: number } | null>(null)
+let begun: { readonly id: string; readonly share: number; readonly y: number } | null = null
+/** Moved less than this it was a press, px. */
+const pressed = 5
+function shareAt(event: PointerEvent, one: (typeof drawn.value)[number]): number | null {
+  const matrix = board.value?.getScreenCTM()
+  if (!matrix) return null
+  const { y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  const down = (y - one.y) / one.h
+  return one.member.side === 'starboard' ? 1 - down : down
+}
+function begin(event: PointerEvent, one: (typeof drawn.value)[number]) {
+  const share = one.member.id === props.chosen ? shareAt(event, one) : null
+  if (share === null) return
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+  begun = { id: one.member.id, share, y: event.clientY }
+}
+function pull(event: PointerEvent, one: (typeof drawn.value)[number]) {
+  if (begun?.id !== one.member.id) return
+  if (!pulled.value && Math.abs(event.clientY - begun.y) < pressed) return
+  const share = shareAt(event, one)
+  if (share !== null) pulled.value = { id: one.member.id, ...stretchBetween(begun.share, share) }
+}
+/** The press that ends a pull marks nothing. */
+let wasPulled = false
+function end() {
+  if (pulled.value) {
+    const { id, ...stretch } = pulled.value
+    emit('stretch', id, stretch)
+    wasPulled = true
+    setTimeout(() => (wasPulled = false))
+  }
+  pulled.value = null
+  begun = null
+}
+function press(memberId: string) {
+  if (!wasPulled) emit('choose', memberId)
+  wasPulled = false
+}
 </script>
 
 <template>
   <div class="overflow-x-auto">
     <svg
       :viewBox="`0 0 ${width} ${high + 34}`"
-      :style="{ minWidth: `${Math.min(width, 620)}px` }"
+      ref="board"
+      :style="{
+        minWidth: `${Math.min(width, Math.max(leastSheet, left + columns.length * leastWide))}px`,
+      }"
       class="block w-full select-none"
       role="group"
       :aria-label="`${sheet.title}, by station`"
@@ -87,9 +197,9 @@ const bays = computed(() =>
       <g class="cond" font-size="16" fill="var(--ink)" aria-hidden="true">
         <text x="0" y="20">station</text>
         <text
-          v-for="station in stations"
+          v-for="{ station, x } in singles"
           :key="station"
-          :x="left + (station - 0.5) * wide"
+          :x="x + wide / 2"
           y="20"
           text-anchor="middle"
         >
@@ -112,14 +222,56 @@ const bays = computed(() =>
         aria-hidden="true"
       />
       <g
+        v-for="pleat in pleats"
+        :key="`pleat ${pleat.from}`"
+        class="sheet-member cursor-pointer"
+        role="button"
+        tabindex="0"
+        :aria-label="`Stations ${pleat.from} to ${pleat.to}, all sound: unfold them`"
+        @click="opened = new Set([...opened, pleat.from])"
+        @keydown.enter.prevent="opened = new Set([...opened, pleat.from])"
+        @keydown.space.prevent="opened = new Set([...opened, pleat.from])"
+      >
+        <path
+          class="member-body"
+          :d="`M${pleat.x + 8} 36l14 6l14 -6l14 6V262l-14 -6l-14 6l-14 -6z`"
+          fill="url(#member-grain)"
+          stroke="var(--ink)"
+          stroke-width="1.5"
+        />
+        <path
+          :d="`M${pleat.x + 22} 42v220M${pleat.x + 36} 36v220`"
+          stroke="var(--ink)"
+          stroke-width="1"
+        />
+        <text
+          :x="pleat.x + wide / 2"
+          y="20"
+          text-anchor="middle"
+          font-size="16"
+          class="cond"
+          fill="var(--ink)"
+        >
+          {{ pleat.from }}–{{ pleat.to }}
+        </text>
+      </g>
+      <g
         v-for="one in drawn"
         :key="one.member.id"
         class="sheet-member cursor-pointer"
         role="button"
-        tabindex="0"
+        :tabindex="one === tabbed ? 0 : -1"
+        :data-member="one.member.id"
+        :style="{ touchAction: chosen === one.member.id ? 'none' : undefined }"
         :aria-label="say(one.member)"
         :aria-pressed="chosen === one.member.id"
-        @click="emit('choose', one.member.id)"
+        @click="press(one.member.id)"
+        @focus="focused = one.member.id"
+        @pointerdown="begin($event, one)"
+        @pointermove="pull($event, one)"
+        @pointerup="end"
+        @pointercancel="((pulled = null), end())"
+        @keydown="key($event, one.member)"
         @keydown.enter.prevent="emit('choose', one.member.id)"
         @keydown.space.prevent="emit('choose', one.member.id)"
       >
@@ -194,6 +346,9 @@ const bays = computed(() =>
         </text>
       </g>
     </svg>
+    <button v-if="opened.size > 0" class="btn btn-small no-print mt-1" @click="opened = new Set()">
+      Fold the sound ones
+    </button>
   </div>
 </template>
 

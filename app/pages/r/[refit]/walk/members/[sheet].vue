@@ -50,6 +50,13 @@ async function press(memberId: string) {
   )
   await edit(member, round[(at + 1) % round.length] ?? {})
 }
+/** Drawn along a member that nothing is said of, the stretch is soft. */
+function stretch(memberId: string, drawn: { readonly from: number; readonly to: number }) {
+  const now = members.value.find((one) => one.id === memberId)
+  if (!now) return
+  const { marks } = store.askedRow('member', now)
+  void edit(now, { ...drawn, seen: true, marks: marks.length > 0 ? marks : ['soft'] })
+}
 function toggle(mark: Member['marks'][number], on: boolean) {
   if (!chosen.value) return
   const { marks: now } = store.askedRow('member', chosen.value)
@@ -127,10 +134,12 @@ const recipe = computed(() => ({
         :members="members"
         :chosen="chosenId"
         @choose="press"
+        @stretch="stretch"
       />
       <p class="text-sm text-ink2">
         Press one to choose it, press again to go through its marks: not seen, sound, cracked, soft,
-        broken, missing. Several marks at once are ticked in its box.
+        broken, missing. Drag along the chosen one for the stretch that is bad. Several marks at
+        once are ticked in its box.
       </p>
       <UiTable
         v-if="figures"
