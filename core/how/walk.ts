@@ -127,18 +127,23 @@ export function howMend(sheet: CountSheet, figures: SheetFigures, way: 'mend' | 
   const { likelyBad, main, openHours } = figures
   const isMend = way === 'mend'
   const own = isMend ? sheet.mendHours : sheet.renewHours
+  const opening = openHours > 0 ? ` + ${formatHours(openHours)}` : ''
   return {
-    title: isMend ? `Mend ${likelyBad} ${main.kind}s` : `Renew all ${main.all} ${main.kind}s`,
+    title: isMend
+      ? `Mend ${figured(likelyBad, main.kind)}`
+      : `Renew all ${figured(main.all, main.kind)}`,
     result: formatHours(isMend ? figures.mendHours : figures.renewHours),
     inputs: [
       ...(isMend ? [{ name: 'Likely bad in all', value: String(likelyBad) }] : []),
       { name: isMend ? 'To mend one' : 'To renew all', value: formatHours(own) },
-      { name: 'To open and shut the bays', value: formatHours(openHours) },
+      ...(openHours > 0
+        ? [{ name: 'To open and shut the bays', value: formatHours(openHours) }]
+        : []),
     ],
     working: [
       isMend
-        ? `${main.bad} seen + ${main.expected.more.toFixed(1)} to expect, whole: ${likelyBad} × ${formatHours(own)} + ${formatHours(openHours)} = ${formatHours(figures.mendHours)}`
-        : `${formatHours(own)} + ${formatHours(openHours)} = ${formatHours(figures.renewHours)}`,
+        ? `${main.bad} seen + ${main.expected.more.toFixed(1)} to expect, whole: ${likelyBad} × ${formatHours(own)}${opening} = ${formatHours(figures.mendHours)}`
+        : `${formatHours(own)}${opening} = ${formatHours(figures.renewHours)}`,
       `Renewing all takes fewer hours from ${figures.renewFrom} bad ones on; the chance of so many is ${percent(figures.chanceRenew)}.`,
     ],
     source: 'Hours and prices of this sheet; opening is in both.',

@@ -23,12 +23,18 @@ const edit = (test: Row<'hoseTest'>, patch: Record<string, unknown>) =>
   store.attempt(`Hose: ${test.title}`, [patchOf('hoseTest', test, patch)])
 const leftMs = (test: Row<'hoseTest'>) =>
   Math.max(0, (test.startedAt ?? 0) + test.minutes * 60_000 - time.now)
+const now = () => Math.round(time.now)
 async function again() {
   await store.attempt(
     'Begin the hunt again',
     tests.value.map((one) => patchOf('hoseTest', one, { outcome: 'waits', startedAt: null })),
   )
 }
+/** What a test looks for was found before its hose was on; what it was kept as, afterwards. Undefined: not kept, or gone. */
+const keptAs = (test: Row<'hoseTest'>) =>
+  store.rows.finding.find(
+    (one) => one.id === test.findingId && one.foundAt >= (test.startedAt ?? 0),
+  )
 /** What leaks becomes a finding, with the hose as its evidence. */
 async function keepFinding(test: Row<'hoseTest'>) {
   const id = newId()
@@ -43,7 +49,7 @@ async function keepFinding(test: Row<'hoseTest'>) {
         zoneId: zone,
         severity: 3,
         spreading: true,
-        foundAt: Math.round(time.now),
+        foundAt: now(),
       },
     },
     {
@@ -54,7 +60,7 @@ async function keepFinding(test: Row<'hoseTest'>) {
         findingId: id,
         kind: 'leak',
         words: `Hose on it for up to ${test.minutes} minutes`,
-        at: Math.round(time.now),
+        at: now(),
       },
     },
     patchOf('hoseTest', test, { findingId: id }),
@@ -88,6 +94,8 @@ const hole = computed(() => {
   const sole = store.refit?.litresToSole ?? null
   return { inL, pump, minutes: sole === null ? undefined : minutesToSole(inL, pump, sole), sole }
 })
+const sayMinutes = (minutes: number): string =>
+  minutes < 1 ? 'less than a minute' : figured(Math.round(minutes), 'minute')
 const heading = computed(() =>
   leaking.value.length > 0
     ? `It comes in at ${leaking.value.map((one) => one.title.toLowerCase()).join(' and ')}`
@@ -135,18 +143,29 @@ const heading = computed(() =>
               v-if="test.startedAt === null"
               class="btn btn-small"
               :disabled="running !== undefined"
-              @click="edit(test, { startedAt: Math.round(time.now) })"
+              @click="edit(test, { startedAt: now() })"
             >
               Hose on
             </button>
             <button class="btn btn-small" @click="edit(test, { outcome: 'dry' })">Dry</button>
-            <button class="btn btn-small btn-red" @click="edit(test, { outcome: 'leaks' })">
+            <button
+              class="btn btn-small btn-red"
+              @click="edit(test, { outcome: 'leaks', startedAt: test.startedAt ?? now() })"
+            >
               Leaks
             </button>
           </template>
-          <button v-if="test.outcome === 'leaks'" class="btn btn-small" @click="keepFinding(test)">
-            Keep as a finding
-          </button>
+          <template v-if="test.outcome === 'leaks'">
+            <NuxtLink
+              v-if="keptAs(test)"
+              class="btn btn-small"
+              :to="`/r/${store.refitId}/walk?finding=${test.findingId}`"
+              >Its finding<span class="sr-only">: {{ keptAs(test)?.title }}</span></NuxtLink
+            >
+            <button v-else class="btn btn-small" @click="keepFinding(test)">
+              Keep as a finding
+            </button>
+          </template>
           <button
             v-if="test.outcome !== 'waits'"
             class="btn btn-small"
@@ -244,7 +263,7 @@ const heading = computed(() =>
             lasts.</template
           >
           <template v-else>
-            The sole is wet in {{ Math.round(hole.minutes ?? 0) }} minutes, pumps
+            The sole is wet in {{ sayMinutes(hole.minutes ?? 0) }}, pumps
             {{ Math.round(hole.pump) }} L a minute taken off.</template
           >
         </p>

@@ -8,7 +8,7 @@ import { formatMoney } from '#core/money/money'
 import { sayBand, sheetHeading, sheetSentence } from '#core/members/saySheet'
 import { sheetFigures } from '#core/members/sheetFigures'
 import { formatGuess } from '#core/units/hours'
-import { capital } from '#core/units/counted'
+import { capital, figured } from '#core/units/counted'
 
 /** A count sheet: what was seen, how many more are likely bad, and whether to mend or renew. */
 const store = useRefitStore()
@@ -293,7 +293,7 @@ const recipe = computed(() => ({
           v-if="figures.likelyBad > 0"
           class="btn mt-2 bg-verdigris! text-sheet!"
           :to="recipe"
-          >Make the job: {{ figures.likelyBad }} {{ figures.main.kind }}s</NuxtLink
+          >Make the job: {{ figured(figures.likelyBad, figures.main.kind) }}</NuxtLink
         >
       </section>
       <details class="mt-4">
