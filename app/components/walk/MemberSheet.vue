@@ -170,8 +170,8 @@ function press(memberId: string) {
 <template>
   <div class="overflow-x-auto">
     <svg
-      :viewBox="`0 0 ${width} ${high + 34}`"
       ref="board"
+      :viewBox="`0 0 ${width} ${high + 34}`"
       :style="{
         minWidth: `${Math.min(width, Math.max(leastSheet, left + columns.length * leastWide))}px`,
       }"
