@@ -44,6 +44,21 @@ describe('the history of a place on a line', () => {
     // 356 of 420 days after the repair.
     expect(axis.years).toEqual([{ x: expect.closeTo(108 + (303.6 * 356) / 420, 6), text: '2027' }])
   })
+  it('gives each of what was before us the same room, in its order', () => {
+    const axis = historyAxis(
+      [entry('2004-01-01', 'before', true), entry('2011-07-01', 'before', true)],
+      again,
+      '2027-04-17',
+      isAfloat,
+      628,
+    )
+    // 14, and 64 further on; the break before 14 + 2 × 64 + 30.
+    expect(at(axis).slice(0, 2)).toEqual([
+      [14, 'before', 1],
+      [78, 'before', 1],
+    ])
+    expect(axis.held[0]).toBe(172)
+  })
   it('is whole to the right where nothing is known from before us, and ends where it came again today', () => {
     const axis = historyAxis([entry('2027-03-06', 'found')], again, '2027-03-06', isAfloat, 628)
     expect([axis.breakX, axis.held, axis.todayX]).toEqual([null, [14, 614], 614])

@@ -36,15 +36,23 @@ it('goes from the lowest up, one hose at a time', async () => {
   await vi.waitFor(() => expect(words()).toContain('time is up: look below'))
   buttons('Dry')[0]?.click()
   await vi.waitFor(() => expect(title()).toBe('Hose next: base 3'))
-  expect(words()).toContain('stayed dry')
-  for (const left of [1, 0]) {
-    buttons('Dry')[0]?.click()
-    await vi.waitFor(() => expect(buttons('Dry')).toHaveLength(left))
-  }
-  expect(title()).toBe('Everything hosed, nothing let water in')
+  expect(words()).toContain('stayed dry for 10 minutes')
+  // Ended after three of its ten minutes it was dry for three; not timed, for none that is known.
+  buttons('Hose on')[0]?.click()
+  await vi.waitFor(() => expect(words()).toContain('hose on, 0:10 left'))
+  useTimeStore().now += 3.5 * 60_000
+  buttons('Dry')[0]?.click()
+  await vi.waitFor(() => expect(words()).toContain('stayed dry for 3 minutes'))
+  buttons('Dry')[0]?.click()
+  await vi.waitFor(() => expect(words()).toContain('called dry, the hose was not timed'))
+  expect(title()).toBe('Everything called dry, nothing let water in')
   await press('Begin the hunt again')
   await vi.waitFor(() => expect(title()).toBe('Hose next: toe rail'))
-  expect(store.rows.hoseTest.map((one) => one.startedAt)).toEqual([null, null, null])
+  expect(store.rows.hoseTest.map((one) => [one.startedAt, one.minutes])).toEqual([
+    [null, 10],
+    [null, 10],
+    [null, 10],
+  ])
 })
 
 it('keeps what leaks once, where the wet is, and leads to it afterwards', async () => {

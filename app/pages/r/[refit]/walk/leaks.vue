@@ -10,6 +10,8 @@ import { sayWater, waterFigures } from '#core/water/waterIn'
 import { figured } from '#core/units/counted'
 
 /** Water coming in: how fast and from where, fitting by fitting with the hose, and what a hole would let in. */
+/** Shorter, water that has to creep along a bolt is not seen below. */
+const usualMinutes = 10
 const store = useRefitStore()
 const time = useTimeStore()
 const { sayDay } = useDates()
@@ -24,10 +26,26 @@ const edit = (test: Row<'hoseTest'>, patch: Record<string, unknown>) =>
 const leftMs = (test: Row<'hoseTest'>) =>
   Math.max(0, (test.startedAt ?? 0) + test.minutes * 60_000 - time.now)
 const now = () => Math.round(time.now)
+/** Ended before its time, a test was as long as the hose was on. */
+function callDry(test: Row<'hoseTest'>) {
+  const on = test.startedAt === null ? null : Math.floor((now() - test.startedAt) / 60_000)
+  const minutes = on === null ? test.minutes : Math.min(test.minutes, Math.max(1, on))
+  void edit(test, { outcome: 'dry', minutes })
+}
+const sayDry = (test: Row<'hoseTest'>): string =>
+  test.startedAt === null
+    ? 'called dry, the hose was not timed'
+    : `stayed dry for ${figured(test.minutes, 'minute')}`
+/** Hosed again it gets the usual time again, if it had less. */
+const afresh = (test: Row<'hoseTest'>) => ({
+  outcome: 'waits' as const,
+  startedAt: null,
+  minutes: Math.max(test.minutes, usualMinutes),
+})
 async function again() {
   await store.attempt(
     'Begin the hunt again',
-    tests.value.map((one) => patchOf('hoseTest', one, { outcome: 'waits', startedAt: null })),
+    tests.value.map((one) => patchOf('hoseTest', one, afresh(one))),
   )
 }
 /** What a test looks for was found before its hose was on; what it was kept as, afterwards. Undefined: not kept, or gone. */
@@ -102,7 +120,9 @@ const heading = computed(() =>
     : next.value
       ? `Hose next: ${next.value.title.toLowerCase()}`
       : tests.value.length > 0
-        ? 'Everything hosed, nothing let water in'
+        ? tests.value.every((one) => one.startedAt !== null)
+          ? 'Everything hosed, nothing let water in'
+          : 'Everything called dry, nothing let water in'
         : 'Where does the water come in?',
 )
 </script>
@@ -128,7 +148,7 @@ const heading = computed(() =>
             <span class="text-ink2">
               {{
                 test.outcome === 'dry'
-                  ? 'stayed dry'
+                  ? sayDry(test)
                   : test.outcome === 'leaks'
                     ? ''
                     : test.startedAt === null
@@ -147,7 +167,7 @@ const heading = computed(() =>
             >
               Hose on
             </button>
-            <button class="btn btn-small" @click="edit(test, { outcome: 'dry' })">Dry</button>
+            <button class="btn btn-small" @click="callDry(test)">Dry</button>
             <button
               class="btn btn-small btn-red"
               @click="edit(test, { outcome: 'leaks', startedAt: test.startedAt ?? now() })"
@@ -169,7 +189,7 @@ const heading = computed(() =>
           <button
             v-if="test.outcome !== 'waits'"
             class="btn btn-small"
-            @click="edit(test, { outcome: 'waits', startedAt: null })"
+            @click="edit(test, afresh(test))"
           >
             Again
           </button>
