@@ -107,7 +107,9 @@ it('a way: its hours are those of its steps', () => {
 it('frames: (3 + ½) ÷ (12 + 1) of eleven are 3.0 more, and six to mend', () => {
   const { sheet, figures } = sheetOf()
   expect(howExpected(figures.main).result).toBe('3.0')
+  expect(howExpected(figures.main).title).toBe('Frames, more to expect')
   expect(working(howExpected(figures.main))).toContain('11 × 0.26923 = 3.0 more')
+  expect(working(howExpected(figures.main))).toMatch(/Bad: \d to \d in all, four chances/)
   const mend = howMend(sheet, figures, 'mend')
   expect([mend.title, mend.result]).toEqual(['Mend 6 frames', '15 h'])
   expect(working(mend)).toContain('6 × 2 h + 3 h = 15 h')

@@ -10,7 +10,7 @@ import type { PanelFigures } from '../panel/panelCase'
 import { sayArea } from '../panel/sayPanel'
 import type { CoreWay } from '../panel/ways'
 import { draftStepHours } from '../recipes/draftHours'
-import { figured } from '../units/counted'
+import { capital, figured } from '../units/counted'
 import { formatHours } from '../units/hours'
 import type { WaterFigures } from '../water/waterIn'
 import type { How } from './how'
@@ -103,7 +103,7 @@ export function howWay(way: CoreWay): How | null {
 export function howExpected(one: SheetFigures['kinds'][number]): How {
   const { bad, seen, unseen, expected } = one
   return {
-    title: `${one.kind}s, more to expect`,
+    title: `${capital(one.kind)}s, more to expect`,
     result: expected.more.toFixed(1),
     inputs: [
       { name: 'Seen', value: String(seen) },
@@ -113,7 +113,7 @@ export function howExpected(one: SheetFigures['kinds'][number]): How {
     working: [
       `(${bad} + ½) ÷ (${seen} + 1) = ${percent(expected.rate)} bad`,
       `${unseen} × ${expected.rate.toFixed(5)} = ${expected.more.toFixed(1)} more among those nobody has seen`,
-      `${sayBand(expected.from, expected.to)} bad in all, four chances in five`,
+      `Bad: ${sayBand(expected.from, expected.to)}, four chances in five`,
     ],
     source:
       'Beta-binomial with Jeffreys’ prior: half a bad one and half a sound one are known before anybody looks.',
