@@ -13,6 +13,15 @@ const stage: Readonly<Record<Moment, number | null>> = {
   drawing: null,
 }
 
+/** What a picture shows, as it is said beside it. */
+export const momentSaid: Readonly<Record<Moment, string>> = {
+  before: 'before',
+  open: 'open',
+  after: 'after',
+  found: 'as found',
+  drawing: 'drawing',
+}
+
 export interface Spot<Of extends Picture = Picture> {
   readonly name: string
   /** In the order in which they were taken. */

@@ -3,6 +3,7 @@ import { expect, it, vi } from 'vitest'
 import { add, emptyRefit } from '#core/testing/build'
 import { fieldOf, press, tick, typeIn, words } from './byName'
 import { onPage } from './page'
+import { pointsAsTheyAre } from './pointsAsTheyAre'
 import { sentTo } from './setup'
 
 async function onSheet() {
@@ -44,21 +45,7 @@ it('pressed it is chosen, pressed on it goes through its marks and round again',
 
 it('a stretch drawn along it is soft, unless it is marked already', async () => {
   const { member } = await onSheet()
-  const sheet = document.querySelector('svg[role="group"]') as unknown as {
-    getScreenCTM: () => unknown
-  }
-  sheet.getScreenCTM = () => ({ inverse: () => null })
-  vi.stubGlobal(
-    'DOMPoint',
-    class {
-      constructor(
-        readonly x: number,
-        readonly y: number,
-      ) {}
-      matrixTransform = () => this
-    },
-  )
-  Element.prototype.setPointerCapture = () => undefined
+  pointsAsTheyAre(document.querySelector('svg[role="group"]'))
   const draw = (station: number, from: number, to: number) => {
     const events = [
       ['pointerdown', from],

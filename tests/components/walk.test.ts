@@ -1,6 +1,6 @@
 /** Walk's drawings and rows by themselves: keys on a map, presses on a sheet, what a row says. */
 import { mount } from '@vue/test-utils'
-import { describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import { add, emptyRefit, job, step } from '#core/testing/build'
 import type { CoreCells } from '#core/model/entities/walk'
@@ -10,6 +10,7 @@ import { takeKey } from '../../app/composables/useKeyScope'
 import { markPieces, sayMark } from '../../app/utils/markPaths'
 import { components } from './components'
 import { openOn } from './fakeServer'
+import { pointsAsTheyAre } from './pointsAsTheyAre'
 
 const { BoatMap, MarkShape, MemberSheet, PanelMap, WalkRow } = components
 
@@ -200,20 +201,8 @@ describe('a count sheet', () => {
     expect(focused()).toBe('m4')
   })
   it('takes the stretch that is drawn along the chosen member, and no press for it', async () => {
-    vi.stubGlobal(
-      'DOMPoint',
-      class {
-        constructor(
-          readonly x: number,
-          readonly y: number,
-        ) {}
-        matrixTransform = () => this
-      },
-    )
     const wrapper = long(6)
-    const svg = wrapper.find('svg').element as unknown as { getScreenCTM: () => unknown }
-    svg.getScreenCTM = () => ({ inverse: () => null })
-    Element.prototype.setPointerCapture = () => undefined
+    pointsAsTheyAre(wrapper.find('svg').element)
     const draw = async (id: string, from: number, to: number) => {
       const one = wrapper.find(`[data-member="${id}"]`)
       await one.trigger('pointerdown', { clientY: from })

@@ -77,10 +77,8 @@ function press(zoneId: string | null) {
 }
 /** The point of the boat under the pointer. */
 function spotAt(event: MouseEvent): { view: ZoneShape['view']; spot: Spot } | null {
-  const matrix = svg.value?.getScreenCTM()
-  if (!matrix) return null
-  const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  return frame.value.back(point.x, point.y)
+  const point = svgPoint(svg.value, event)
+  return point && frame.value.back(point.x, point.y)
 }
 function foundHere(event: MouseEvent, zoneId: string | null) {
   const spot = spotAt(event)

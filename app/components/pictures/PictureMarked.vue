@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Row } from '#core/model/entities'
 import type { PictureMark } from '#core/model/entities/papers'
-import { besideOf, spotsOf } from '#core/pictures/spots'
+import { besideOf, momentSaid, spotsOf } from '#core/pictures/spots'
 
 /** One picture with its arrows and rings, which are kept beside it; and a slider over another of the same spot. */
 type Picture = Row<'picture'>
@@ -36,7 +36,7 @@ const cut = computed(() =>
   isLater.value ? `inset(0 ${100 - share.value}% 0 0)` : `inset(0 0 0 ${share.value}%)`,
 )
 const choices = computed(() =>
-  props.others.map((one) => ({ value: one.id, label: `${one.moment}, ${day(one)}` })),
+  props.others.map((one) => ({ value: one.id, label: `${momentSaid[one.moment]}, ${day(one)}` })),
 )
 const marks = computed(() => [...props.picture.marks, ...(drawn.value ? [drawn.value] : [])])
 
@@ -88,7 +88,7 @@ function head({ from, to }: PictureMark): string {
       <img
         v-if="other"
         :src="`/api/pictures/${other.hash}`"
-        :alt="`${of}, ${other.moment}`"
+        :alt="`${of}, ${momentSaid[other.moment]}`"
         class="absolute inset-0 h-full w-full object-cover"
         :style="{ clipPath: cut }"
       />

@@ -3,7 +3,7 @@ import { Camera } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { Row } from '#core/model/entities'
 import { deletion, patchOf } from '#core/model/removal'
-import { spotsOf } from '#core/pictures/spots'
+import { momentSaid, spotsOf } from '#core/pictures/spots'
 import type { Moment } from '#core/pictures/spots'
 
 /** Pictures of one thing: taken or picked, marked, and those of one spot beside each other. */
@@ -27,13 +27,6 @@ const list = computed(() => [...props.pictures].sort((a, b) => a.takenAt - b.tak
 const spots = computed(() => spotsOf(props.pictures))
 const loose = computed(() => list.value.filter((one) => one.spot.trim() === ''))
 const open = computed(() => list.value.find((one) => one.id === shown.value) ?? null)
-const moments = {
-  before: 'before',
-  open: 'open',
-  after: 'after',
-  found: 'as found',
-  drawing: 'drawing',
-}
 
 async function picked(
   event: Event,
@@ -84,27 +77,29 @@ const rows = computed(() => [
         <button class="block border border-ink" @click="shown = one.id">
           <img
             :src="`/api/pictures/${one.hash}?small`"
-            :alt="one.caption || `${of}, ${moments[one.moment]}`"
+            :alt="one.caption || `${of}, ${momentSaid[one.moment]}`"
             width="128"
             height="96"
             loading="lazy"
             class="h-24 w-32 object-cover"
           />
           <span class="cond block bg-sheet px-1 text-left text-sm">
-            {{ moments[one.moment] }}, {{ sayDay(store.derived.clock.dateOf(one.takenAt)) }}
+            {{ momentSaid[one.moment] }}, {{ sayDay(store.derived.clock.dateOf(one.takenAt)) }}
           </span>
         </button>
       </li>
       <li>
         <label class="btn h-24 w-24 flex-col text-center whitespace-normal">
           <Camera :size="20" aria-hidden="true" />
-          {{ busy ? 'Sending…' : row.again ? `Again, ${moments[row.again.moment]}` : 'Picture' }}
+          {{ busy ? 'Sending…' : row.again ? `Again, ${momentSaid[row.again.moment]}` : 'Picture' }}
           <input
             type="file"
             accept="image/*"
             capture="environment"
             class="sr-only"
-            :aria-label="row.again ? `${row.name} again, ${moments[row.again.moment]}` : 'Picture'"
+            :aria-label="
+              row.again ? `${row.name} again, ${momentSaid[row.again.moment]}` : 'Picture'
+            "
             @change="picked($event, row.again)"
           />
         </label>

@@ -131,10 +131,9 @@ let begun: { readonly id: string; readonly share: number; readonly y: number } |
 /** Moved less than this it was a press, px. */
 const pressed = 5
 function shareAt(event: PointerEvent, one: (typeof drawn.value)[number]): number | null {
-  const matrix = board.value?.getScreenCTM()
-  if (!matrix) return null
-  const { y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
-  const down = (y - one.y) / one.h
+  const point = svgPoint(board.value, event)
+  if (!point) return null
+  const down = (point.y - one.y) / one.h
   return one.member.side === 'starboard' ? 1 - down : down
 }
 function begin(event: PointerEvent, one: (typeof drawn.value)[number]) {

@@ -77,7 +77,7 @@ async function keepFinding(test: Row<'hoseTest'>) {
       patch: {
         findingId: id,
         kind: 'leak',
-        words: `Hose on it for up to ${test.minutes} minutes`,
+        words: `With the hose on ${test.title.toLowerCase()}`,
         at: now(),
       },
     },
