@@ -74,6 +74,25 @@ const fuzzBench = (many) =>
     env: { ...process.env, FUZZ: String(many) },
   })
 
+/** npm run bench -- draws 10: properties that lay whole plans, over so many times the cases of `npm test`. */
+const drawsBench = (times) =>
+  run(
+    'npx',
+    [
+      'vitest',
+      'run',
+      'core/plan',
+      'core/sequence',
+      'tests/judge',
+      'tests/server/history.test.ts',
+      'app/sync',
+    ],
+    {
+      mayFail: true,
+      env: { ...process.env, DRAWS: String(times) },
+    },
+  )
+
 /** npm run bench -- first: how soon a view can be used on a slow machine, and what it fetches. */
 async function firstBench() {
   ensureBuild()
@@ -146,6 +165,7 @@ const one = {
   server: () => serverBench(),
   kill: () => killBench(Number(size ?? 300)),
   fuzz: () => fuzzBench(Number(size ?? 12000)),
+  draws: () => drawsBench(Number(size ?? 10)),
   first: () => firstBench(),
   plans: () => plansBench(Number(size ?? 2000), Number(seed)),
   coverage: () => coverageBench(Number(size ?? 400), Number(seed)),

@@ -1,4 +1,5 @@
 /** The sync machine against a fake server that can be deaf, slow, out of order or somebody else's. */
+import { draws } from '../../tests/draws'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyRows } from '#core/model/applyChange'
@@ -518,7 +519,7 @@ describe('the sync machine', () => {
         expect(machine.state.rows.job).toEqual(server.rows.job)
         expect(machine.state).toMatchObject({ seq: server.seq, epoch: server.epoch })
       }),
-      { numRuns: 150 },
+      { numRuns: draws(100) },
     )
   }, 60_000)
 })

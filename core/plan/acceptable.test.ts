@@ -1,4 +1,5 @@
 /** A plan a yard would accept, point by point; dates and hours by hand. */
+import { draws } from '../../tests/draws'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { judgePlan } from '../../tests/judge/judgePlan'
@@ -575,7 +576,7 @@ describe('the judge', () => {
         const rows = oddRefit(seed, size)
         expect(judgePlan(rows, makePlan(rows, oddNow).plan)).toEqual([])
       }),
-      { numRuns: 80 },
+      { numRuns: draws(40) },
     )
   })
 })

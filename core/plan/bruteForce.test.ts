@@ -1,4 +1,5 @@
 /** Lateness of plans against plain search over every start: two dated gates, up to eight steps, one or two people. */
+import { draws } from '../../tests/draws'
 import { describe, expect, it } from 'vitest'
 import { createRandom } from '../random'
 import { add, emptyRefit, job, person, step } from '../testing/build'
@@ -94,9 +95,9 @@ function leastLate({ people, steps }: Spec): number {
 }
 
 describe('plans against brute force', () => {
-  it('are no later than the best there is in 99 of 100 refits, and never earlier', () => {
+  it('are no later than the best there is, and never earlier', () => {
     const random = createRandom(11)
-    const count = 100
+    const count = draws(40)
     let same = 0
     for (let done = 0; done < count; done++) {
       const spec = specOf(random)
@@ -113,6 +114,7 @@ describe('plans against brute force', () => {
         expect(one.segments[0]?.[0]).toBeGreaterThanOrEqual(startOf(0))
       if (cost[1] === least) same++
     }
+    // By the thousand one in a hundred may be: see `npm run bench -- truth`.
     expect(same / count).toBeGreaterThanOrEqual(0.99)
   })
 })

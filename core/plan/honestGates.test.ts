@@ -1,4 +1,5 @@
 /** What is said of gates, against what a plain reading of the rows says is missing. */
+import { draws } from '../../tests/draws'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bigRefit } from '../../demo/bigRefit'
@@ -240,7 +241,7 @@ describe('no sentence about a gate says more than is known', () => {
           }
         },
       ),
-      { numRuns: 70 },
+      { numRuns: draws(40) },
     )
   })
 })

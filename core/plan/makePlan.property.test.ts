@@ -1,4 +1,5 @@
 /** Properties of every plan, all judged by the independent checker or by brute force. */
+import { draws } from '../../tests/draws'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bigRefit } from '../../demo/bigRefit'
@@ -26,7 +27,7 @@ describe('every plan', () => {
           expect(judgePlan(rows, plan)).toEqual([])
         },
       ),
-      { numRuns: 60 },
+      { numRuns: draws(40) },
     )
   })
 
@@ -136,7 +137,7 @@ describe('tiny plans against brute force', () => {
         for (const one of plan.placements) expect(earlierFaults(rows, plan, one.stepId)).toBe(true)
         if (spec.steps.length === 1) expect(last).toBe(best)
       }),
-      { numRuns: 200 },
+      { numRuns: draws(120) },
     )
   })
 })

@@ -157,6 +157,28 @@ it('counts the hours that are booked, before the time since it was begun', async
   expect(words()).toContain('2 h planned, 1 h on it.')
 })
 
+it('stops short with enough under a name, or with the rest as a step of its own', async () => {
+  const { own } = await opened({ ...counted, state: 'doing', startedAt: now - hour })
+  await press('Stop here')
+  expect(words()).toContain('3 of 20 bolts are done, 17 are left')
+  await press('Enough as it is')
+  expect(words()).toContain('Why is that enough?')
+  expect(own().state).toBe('doing')
+  await typeIn('Why that is enough', 'The rest are under the tank')
+  await typeIn('Who says so', 'ida')
+  await press('Enough as it is')
+  await vi.waitFor(() => expect(own().state).toBe('done'))
+  await flushPromises()
+  expect(words()).toContain('3 of 20 bolts, 17 left out: The rest are under the tank. Ida says so.')
+  document.body.innerHTML = ''
+  const later = await opened({ ...counted, state: 'doing', startedAt: now - hour })
+  await press('Stop here')
+  await press('The rest later')
+  await vi.waitFor(() => expect(later.own().state).toBe('done'))
+  const rest = later.server.rows.step.find((one) => one.title === 'The rest: Bolts')
+  expect([later.own().unitCount, rest?.unitCount, rest?.state]).toEqual([3, 17, 'open'])
+})
+
 it('done, says until when it waits, and is opened again', async () => {
   const { own } = await opened({
     state: 'done',

@@ -1,5 +1,5 @@
 /** Worked out in the yard, on a phone: five answers on five jobs, a cutting plan on paper, and its offcut used next time. */
-import { anotherBrowser, expect, test } from './test'
+import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { execFileSync } from 'node:child_process'
@@ -43,7 +43,7 @@ const rows = async (): Promise<Rows> => {
   return ((await answer.json()) as { rows: Rows }).rows
 }
 async function open(page: Page, path: string) {
-  await page.goto(`${server.url}/r/${await server.refitId()}/${path}`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/${path}`)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
 }
 const answer = (page: Page) => page.getByRole('heading', { level: 1 })
@@ -63,78 +63,87 @@ async function putOnJob(page: Page, job: RegExp) {
   await expect(page.getByText(/^On “/).last()).toBeVisible()
 }
 
-test('five benches go on five jobs, on the phone', async ({ browser }) => {
-  const context = await anotherBrowser(browser, phone)
-  const page = await context.newPage()
-  await open(page, 'bench')
-  // The pockets open one at a time; a tool is two presses away.
-  await page.getByRole('button', { name: /Drill, spanner/ }).click()
-  await page
-    .getByRole('link', { name: /^Bolt in a stack/ })
-    .last()
-    .click()
-  await page.getByLabel('Thread').selectOption({ label: 'M12' })
-  // The answer moves as it is typed; what cannot be leaves the last one, and says so at the field.
-  await page.getByRole('textbox', { name: 'Thick' }).nth(2).fill('1 1/4"')
-  await expect(answer(page)).toContainText('take M12 × 70')
-  await page.getByRole('textbox', { name: 'Thick' }).nth(2).press('Tab')
-  await type(page, /^Bolts/, 'four')
-  await expect(page.getByText(/“four” is not a number/).first()).toBeVisible()
-  await expect(page.getByText('What stands below is the last answer.')).toBeVisible()
-  await expect(
-    page.getByText('Nothing can be put on a job until every figure reads.'),
-  ).toBeVisible()
-  await type(page, /^Bolts/, '6')
-  await putOnJob(page, /^Bitt and bow fittings/)
+test.describe('on the phone', () => {
+  test.use(phone)
+  test('five benches go on five jobs', async ({ page }) => {
+    await open(page, 'bench')
+    // The pockets open one at a time; a tool is two presses away.
+    await page.getByRole('button', { name: /Drill, spanner/ }).click()
+    await page
+      .getByRole('link', { name: /^Bolt in a stack/ })
+      .last()
+      .click()
+    await page.getByLabel('Thread').selectOption({ label: 'M12' })
+    // The answer moves as it is typed; what cannot be leaves the last one, and says so at the field.
+    await page.getByRole('textbox', { name: 'Thick' }).nth(2).fill('1 1/4"')
+    await expect(answer(page)).toContainText('take M12 × 70')
+    await page.getByRole('textbox', { name: 'Thick' }).nth(2).press('Tab')
+    await type(page, /^Bolts/, 'four')
+    await expect(page.getByText(/“four” is not a number/).first()).toBeVisible()
+    await expect(page.getByText('What stands below is the last answer.')).toBeVisible()
+    await expect(
+      page.getByText('Nothing can be put on a job until every figure reads.'),
+    ).toBeVisible()
+    await type(page, /^Bolts/, '6')
+    await putOnJob(page, /^Bitt and bow fittings/)
 
-  await open(page, 'bench/metals-that-meet')
-  await putOnJob(page, /^Rig off/)
-  await open(page, 'bench/coats-and-tins')
-  await type(page, /^Area/, '24 m2')
-  await putOnJob(page, /^Locker lid ribs/)
-  await open(page, 'bench/cable-and-fuse')
-  await putOnJob(page, /^Main panel and cables/)
-  await open(page, 'bench/glue-for-a-joint')
-  await putOnJob(page, /^Sister the soft beam/)
-  // The same answer for another job is another answer: the first one stays.
-  await putOnJob(page, /^Battery shelf cracked/)
-  // What the page says of the first still stands there: the second is waited for where it is kept.
-  const glued = async () =>
-    (await rows()).keptSum.filter((one) => one.sumKey === 'glue-for-a-joint')
-  await expect.poll(async () => new Set((await glued()).map((one) => one.jobId)).size).toBe(2)
+    await open(page, 'bench/metals-that-meet')
+    await putOnJob(page, /^Rig off/)
+    await open(page, 'bench/coats-and-tins')
+    await type(page, /^Area/, '24 m2')
+    await putOnJob(page, /^Locker lid ribs/)
+    await open(page, 'bench/cable-and-fuse')
+    await putOnJob(page, /^Main panel and cables/)
+    await open(page, 'bench/glue-for-a-joint')
+    await putOnJob(page, /^Sister the soft beam/)
+    // The same answer for another job is another answer: the first one stays.
+    await putOnJob(page, /^Battery shelf cracked/)
+    // What the page says of the first still stands there: the second is waited for where it is kept.
+    const glued = async () =>
+      (await rows()).keptSum.filter((one) => one.sumKey === 'glue-for-a-joint')
+    await expect.poll(async () => new Set((await glued()).map((one) => one.jobId)).size).toBe(2)
 
-  const now = await rows()
-  const names = now.part.map((one) => one.name)
-  expect(names).toContain('Bolt M12 × 70')
-  expect(names).toContain('Isolating sheet, sleeves and washers')
-  // 24 m² is twice the 12 of the worked example: 2 × 3.388 L.
-  expect(now.part.find((one) => one.name === 'Paint' && one.quantity > 6)?.quantity).toBeCloseTo(
-    6.78,
-    2,
-  )
-  expect(names).toContain('Cable 50 mm², tinned')
-  expect(new Set(now.keptSum.map((one) => one.jobId)).size).toBeGreaterThanOrEqual(5)
+    const now = await rows()
+    const names = now.part.map((one) => one.name)
+    expect(names).toContain('Bolt M12 × 70')
+    expect(names).toContain('Isolating sheet, sleeves and washers')
+    // 24 m² is twice the 12 of the worked example: 2 × 3.388 L.
+    expect(now.part.find((one) => one.name === 'Paint' && one.quantity > 6)?.quantity).toBeCloseTo(
+      6.78,
+      2,
+    )
+    expect(names).toContain('Cable 50 mm², tinned')
+    expect(new Set(now.keptSum.map((one) => one.jobId)).size).toBeGreaterThanOrEqual(5)
 
-  // Kept, and opened again with its figures; a reload loses nothing.
-  await open(page, 'bench')
-  // All were kept in one minute: which of them come first is chance.
-  await page.getByRole('button', { name: /^All \d+/ }).click()
-  await page.getByRole('link', { name: /^Bolt in a stack M12 × 70/ }).click()
-  await expect(page.getByRole('textbox', { name: /^Bolts/ })).toHaveValue('6')
-  await type(page, /^Bolts/, '4')
-  await expect.poll(() => page.url()).toContain('bolts')
-  await page.reload()
-  await expect(page.getByLabel('Thread')).toHaveValue('12')
-  // Four is what the sum begins with, and was typed over the six that are kept.
-  await expect(page.getByRole('textbox', { name: /^Bolts/ })).toHaveValue('4')
-  // An address that somebody garbled opens all the same.
-  await open(
-    page,
-    `bench/bolt-in-a-stack?v=${encodeURIComponent('{"v":{"layers":"x","bolts":null},"k":5}')}`,
-  )
-  await expect(answer(page)).toContainText('Bolt in a stack')
-  await expect(page.getByRole('textbox', { name: 'Thick' }).first()).toHaveValue('6')
-  await context.close()
+    // Kept, and opened again with its figures; a reload loses nothing.
+    await open(page, 'bench')
+    // All were kept in one minute: which of them come first is chance.
+    await page.getByRole('button', { name: /^All \d+/ }).click()
+    await page.getByRole('link', { name: /^Bolt in a stack M12 × 70/ }).click()
+    await expect(page.getByRole('textbox', { name: /^Bolts/ })).toHaveValue('6')
+    await type(page, /^Bolts/, '4')
+    await expect.poll(() => page.url()).toContain('bolts')
+    await page.reload()
+    await expect(page.getByLabel('Thread')).toHaveValue('12')
+    // Four is what the sum begins with, and was typed over the six that are kept.
+    await expect(page.getByRole('textbox', { name: /^Bolts/ })).toHaveValue('4')
+    // An address that somebody garbled opens all the same.
+    await open(
+      page,
+      `bench/bolt-in-a-stack?v=${encodeURIComponent('{"v":{"layers":"x","bolts":null},"k":5}')}`,
+    )
+    await expect(answer(page)).toContainText('Bolt in a stack')
+    await expect(page.getByRole('textbox', { name: 'Thick' }).first()).toHaveValue('6')
+  })
+
+  test('a cup that is stirred starts its clock and moves the rest', async ({ page }) => {
+    await open(page, 'bench/pots-and-cups')
+    await type(page, /^Where you work it is/, '18')
+    await page.getByRole('button', { name: /^Cup 1 stirred/ }).click()
+    await expect(page.getByRole('button', { name: /^Cup 2 stirred/ })).toBeVisible()
+    const clock = (await rows()).clock.find((one) => one.title.startsWith('Cup 1, '))
+    expect(clock?.massG).toBeGreaterThan(100)
+  })
 })
 
 test('a job’s own figures come in, and what is measured goes back to it', async ({ page }) => {
@@ -173,18 +182,6 @@ test('what is said of a hole stands beside its bolt', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Thick' }).nth(2).fill('30')
   await expect(drill).toContainText('kept with other figures')
   await expect(drill).toContainText('depth stop at 85 mm')
-})
-
-test('a cup that is stirred starts its clock and moves the rest', async ({ browser }) => {
-  const context = await anotherBrowser(browser, phone)
-  const page = await context.newPage()
-  await open(page, 'bench/pots-and-cups')
-  await type(page, /^Where you work it is/, '18')
-  await page.getByRole('button', { name: /^Cup 1 stirred/ }).click()
-  await expect(page.getByRole('button', { name: /^Cup 2 stirred/ })).toBeVisible()
-  const clock = (await rows()).clock.find((one) => one.title.startsWith('Cup 1, '))
-  expect(clock?.massG).toBeGreaterThan(100)
-  await context.close()
 })
 
 test('a cutting plan is searched, printed, and its offcut is what the next one begins with', async ({
@@ -255,6 +252,7 @@ test('a cutting plan is searched, printed, and its offcut is what the next one b
   expect(offcut).toMatchObject({ isOffcut: true, longMm: 800, wideMm: 1000 })
 
   // The next plan for the same stuff takes it first, and uses it up.
+  await open(page, 'bench')
   await open(page, 'bench/from-a-roll')
   await type(page, 'What it is', 'sailcloth')
   await expect(page.getByRole('textbox', { name: /: offcut$/ })).toHaveValue(

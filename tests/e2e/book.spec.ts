@@ -2,7 +2,7 @@
 import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { printed } from './pdf'
-import { expect, test } from './test'
+import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -11,7 +11,7 @@ test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
 test.afterAll(() => server.end())
 
 async function openBook(page: Page) {
-  await page.goto(`${server.url}/r/${await server.refitId()}/log`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/log`)
   await page.getByRole('button', { name: 'The boat’s book' }).click()
   return page.getByRole('dialog', { name: 'The boat’s book' })
 }
@@ -75,7 +75,7 @@ test('a book is stopped on its way, and begun again', async ({ page, context }) 
 })
 
 test('anything written is found by a word with a slip in it', async ({ page }) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/jobs`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/jobs`)
   await page.getByRole('button', { name: 'Find', exact: true }).click()
   const box = page.getByRole('combobox', { name: 'Find' })
   await box.fill('hemisphere xyzzy')

@@ -1,5 +1,5 @@
 /** A night aboard, what it would do, days on which she sails; and a job's own page: its layers, its hours, its measures. */
-import { expect, hasFocus, test } from './test'
+import { expect, goTo, hasFocus, test } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()
@@ -9,9 +9,9 @@ test.afterAll(() => server.end())
 test('nights away are asked for, planned, and shown on the day', async ({ page }) => {
   const refit = `${server.url}/r/${await server.refitId()}`
   const day = page.getByRole('list', { name: 'The day' })
-  await page.goto(`${refit}/today?on=2027-04-18`)
+  await goTo(page, `${refit}/today?on=2027-04-18`)
   await expect(day.getByText('Unpack, set up')).toBeVisible()
-  await page.goto(`${refit}/settings`)
+  await goTo(page, `${refit}/settings`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   const levers = page.getByRole('region', { name: 'What it would do to the gates' })
   const yard = levers.getByRole('listitem').filter({ hasText: 'Nights away: Kelder Creek Yard' })
@@ -34,10 +34,10 @@ test('nights away are asked for, planned, and shown on the day', async ({ page }
     await shut.getByLabel(day).uncheck({ force: true })
 
   // Saturday is the first of two days in the yard now: nobody packs up, the next day nobody unpacks.
-  await page.goto(`${refit}/today`)
+  await goTo(page, `${refit}/today`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('The night aboard.')
   await expect(day.getByText(/^Leave her/)).toBeHidden()
-  await page.goto(`${refit}/today?on=2027-04-18`)
+  await goTo(page, `${refit}/today?on=2027-04-18`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Away by')
   await expect(day.getByText('Unpack, set up')).toBeHidden()
 })
@@ -45,7 +45,7 @@ test('nights away are asked for, planned, and shown on the day', async ({ page }
 test('the day by keys: along the strand, begun, hours, done, taken back, left', async ({
   page,
 }) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/today`)
   const day = page.getByRole('list', { name: 'The day' })
   const links = day.getByRole('link')
   await expect(links.nth(1)).toBeVisible()
@@ -85,7 +85,7 @@ test('the day by keys: along the strand, begun, hours, done, taken back, left', 
 
 test('on days on which she sails nobody works on her', async ({ page }) => {
   const refit = `${server.url}/r/${await server.refitId()}`
-  await page.goto(`${refit}/settings`)
+  await goTo(page, `${refit}/settings`)
   const lies = page.getByRole('region', { name: 'Where she lies, and when she is wanted' })
   await lies.getByRole('button', { name: 'Add days on which she is wanted' }).click()
   const until = lies.getByLabel('To', { exact: true })
@@ -95,7 +95,7 @@ test('on days on which she sails nobody works on her', async ({ page }) => {
   await until.fill('18 April 2027')
   await until.press('Enter')
   await expect(until).toHaveValue('Sun 18 Apr 2027')
-  await page.goto(`${refit}/today`)
+  await goTo(page, `${refit}/today`)
   await expect(page.getByRole('heading', { name: 'Nothing is planned for today' })).toBeVisible()
 })
 
@@ -103,7 +103,7 @@ test('a job grows on its own page: layers pressed, hours changed, a guess measur
   page,
 }) => {
   const refit = `${server.url}/r/${await server.refitId()}`
-  await page.goto(`${refit}/jobs?job=foredeck`)
+  await goTo(page, `${refit}/jobs?job=foredeck`)
   await page.getByRole('link', { name: 'How it grows' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     /Re-core the foredeck, starboard: five steps left/,
@@ -118,7 +118,7 @@ test('a job grows on its own page: layers pressed, hours changed, a guess measur
   await form.getByLabel('Hours').press('Enter')
   await expect(stair.getByRole('button', { name: /^Fair, second pass.*4 h/ })).toBeVisible()
 
-  await page.goto(`${refit}/job/windlass-bolts`)
+  await goTo(page, `${refit}/job/windlass-bolts`)
   const inputs = page.getByRole('complementary', { name: 'What it rests on' })
   await expect(inputs.getByText(/^Oona, 21 Nov/)).toHaveCount(2)
   const measure = inputs.getByRole('button', { name: /^Measure: / })

@@ -1,5 +1,5 @@
-/** A day on a phone: a reading that fails, a round more, forty bolts counted, good enough for now, the list before leaving. */
-import { expect, test } from './test'
+/** A day on a phone: a reading that fails, work that did not hold, good enough for now, the list before leaving. */
+import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -9,28 +9,13 @@ test.afterAll(() => server.end())
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
 const step = async (page: Page, id: string) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/step/${id}`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/step/${id}`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
 }
 async function read(page: Page, value: string) {
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Value, %').fill(value)
   await dialog.getByRole('button', { name: 'Keep the reading' }).tap()
-}
-
-/** The dry fit of the bitt, counted in forty bolts and open as it is done. */
-async function fortyBolts(page: Page) {
-  await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=bitt`)
-  await page.getByRole('button', { name: 'More of Dry fit, check bolt lengths' }).click()
-  await page.getByText('Counted, read, in rounds').last().click()
-  await page.getByLabel('How many of them').fill('0')
-  await page.getByLabel('How many of them').press('Enter')
-  await expect(page.getByText(/At least 1/)).toBeVisible()
-  await page.getByLabel('Counted in').fill('bolts')
-  await page.getByLabel('Counted in').press('Enter')
-  await page.getByLabel('How many of them').fill('40')
-  await page.getByLabel('How many of them').press('Enter')
-  await page.getByRole('link', { name: 'Do it' }).click()
 }
 
 test('a hole is read before it is counted, a fail holds the others, and a better reading lets them go', async ({
@@ -61,21 +46,6 @@ test('a hole is read before it is counted, a fail holds the others, and a better
   await expect(page.getByText('0 of 22 holes', { exact: true })).toBeVisible()
 })
 
-test('one round more, ten bolts by a long press, and z takes them back', async ({ page }) => {
-  await step(page, 'foredeck-14')
-  await expect(page.getByText(/^Round 1, until a 1 m batten/)).toBeVisible()
-  await page.getByRole('button', { name: 'Not good enough: one more round' }).tap()
-  await expect(page.getByText(/^Round 2 of 2 likely, 3 at most/)).toBeVisible()
-
-  await fortyBolts(page)
-  const more = page.getByRole('button', { name: '+1 bolts' })
-  await more.dispatchEvent('pointerdown')
-  await expect(page.getByText('10 of 40 bolts', { exact: true })).toBeVisible()
-  await more.dispatchEvent('pointerup')
-  await page.keyboard.press('z')
-  await expect(page.getByText('0 of 40 bolts', { exact: true })).toBeVisible()
-})
-
 test('it did not work: undone, made good and done again, with what that does', async ({ page }) => {
   await step(page, 'transducer-1')
   await page.getByRole('button', { name: 'Did not work' }).tap()
@@ -86,7 +56,7 @@ test('it did not work: undone, made good and done again, with what that does', a
   await dialog.getByRole('button', { name: 'What would that do?' }).tap()
   await expect(dialog.getByRole('status')).toHaveText(/Launch|No gate moves|later|earlier/)
   await dialog.getByRole('button', { name: 'Do it again' }).tap()
-  await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=transducer`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/jobs?job=transducer`)
   await expect(page.getByLabel('Done: Again: Deadrise check, sight from ahead')).toBeVisible()
 })
 
@@ -120,58 +90,8 @@ test('good enough for now stays in sight; the list before leaving is ticked, and
   await expect(page.getByText(/Left at \d\d:\d\d/)).toBeHidden()
 })
 
-test('a step is begun and ticked, and its hours stand in the evening to be taken', async ({
-  page,
-}) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
-  const start = page.getByRole('button', { name: /^Start now: / })
-  const title = ((await start.getAttribute('aria-label')) ?? '').replace('Start now: ', '')
-  await start.tap()
-  await expect(page.getByRole('button', { name: `Done now: ${title}` })).toBeVisible()
-  // The clock of the test stands still: half an hour later is another start.
-  await server.stop()
-  server.setClock(Date.UTC(2027, 3, 17, 8, 0))
-  await server.start()
-  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
-  await page.getByRole('button', { name: `Done now: ${title}` }).tap()
-  await page.getByRole('button', { name: 'The evening' }).tap()
-  const hours = page.getByRole('listitem').filter({ hasText: title }).last()
-  await expect(hours).toContainText('08:30–09:00')
-  await expect(hours).toContainText('30 min')
-  await page.getByRole('button', { name: `Five minutes less: ${title}` }).tap()
-  await page.getByRole('button', { name: `Right: ${title}` }).tap()
-  await expect(page.getByText('Hours kept.')).toBeVisible()
-  await expect(page.getByText('Nothing waits for its hours.')).toBeVisible()
-})
-
-test('a count stops short: enough under a name, or the rest later', async ({ page }) => {
-  await fortyBolts(page)
-  const more = page.getByRole('button', { name: '+1 bolts' })
-  for (const many of [1, 2, 3]) {
-    await more.tap()
-    await expect(page.getByText(`${many} of 40 bolts`, { exact: true })).toBeVisible()
-  }
-  await page.getByRole('button', { name: 'Stop here' }).tap()
-  const dialog = page.getByRole('dialog')
-  const enough = dialog.getByRole('button', { name: 'Enough as it is' })
-  await enough.tap()
-  await expect(dialog.getByText('Why is that enough?')).toBeVisible()
-  await dialog.getByLabel('Why that is enough').fill('The rest are under the tank')
-  await dialog.getByLabel('Who says so').selectOption('Oona')
-  await enough.tap()
-  await expect(
-    page.getByText('3 of 40 bolts, 37 left out: The rest are under the tank. Oona says so.'),
-  ).toBeVisible()
-  await page.keyboard.press('z')
-  await page.getByRole('button', { name: 'Stop here' }).tap()
-  await dialog.getByRole('button', { name: 'The rest later' }).tap()
-  await expect(page.getByText('3 of 3 bolts', { exact: true })).toBeVisible()
-  await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=bitt`)
-  await expect(page.getByLabel('Done: The rest: Dry fit, check bolt lengths')).toBeVisible()
-})
-
 test('what is to buy has its trip, and is there once it is bought', async ({ page }) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/today`)
   const errands = page.getByRole('region', { name: 'To buy' })
   await expect(errands.getByText('Solvent to wipe it out, 1 L')).toBeVisible()
   // A day with work asks nobody to make one.
@@ -186,7 +106,7 @@ test('what is to buy has its trip, and is there once it is bought', async ({ pag
 test('a reading on an as-built sheet judges its test, and what fails has not passed', async ({
   page,
 }) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/log`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/log`)
   await page.getByRole('link', { name: /Rebuild the mast step/ }).click()
   await page.getByText('Read it in figures of Level athwart').click()
   const fill = async (label: string, value: string) => {

@@ -1,5 +1,5 @@
 /** Can she go in: signed for line by line, a window booked and kept to, the day hour by hour, the watch in the hand. */
-import { anotherBrowser, expect, test } from './test'
+import { anotherBrowser, expect, goTo, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -8,7 +8,7 @@ test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
 test.afterAll(() => server.end())
 
 async function open(page: Page, path: string) {
-  await page.goto(`${server.url}/r/${await server.refitId()}/${path}`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/${path}`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await expect(page.getByText(/^Planning/)).toBeHidden()
 }
@@ -21,7 +21,7 @@ const line = (page: Page, name: RegExp) => page.getByRole('button', { name })
 test('what is late for a lift is ready with a lever, or by another way to launch', async ({
   page,
 }) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/launch?day=2027-05-22`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/launch?day=2027-05-22`)
   const left = page.getByRole('region', { name: 'Still to do ashore, against Sat 22 May' })
   await left.getByRole('button', { name: 'What would make them ready?' }).click()
   await expect(left.getByRole('status')).toHaveText(
@@ -38,6 +38,7 @@ test('what is late for a lift is ready with a lever, or by another way to launch
   await page.keyboard.press('Escape')
   await left.getByRole('button', { name: 'Ways to launch' }).click()
   await expect(page.getByRole('dialog', { name: 'Ways to launch' })).toContainText('Finish ashore')
+  await page.keyboard.press('Escape')
 })
 
 test('lines are signed for, a window is booked, the plan keeps to it, and the day is counted from it', async ({
@@ -107,7 +108,7 @@ test('lines are signed for, a window is booked, the plan keeps to it, and the da
   // Nobody aboard while she hangs, and one looks at nine places with the slings slack.
   await expect(page.getByText('Looks: 9 places')).toBeVisible()
   await expect(page.getByText('Plugs: none for 38, 50 mm')).toBeVisible()
-  await page.goto(`${page.url().split('?')[0]}?day=2027-06-09`)
+  await goTo(page, `${page.url().split('?')[0]}?day=2027-06-09`)
   await expect(page.getByText(/Nobody of the boat is there on Wed 9 Jun/)).toBeVisible()
   // Who is asked comes that day, and the day is counted.
   await page.getByRole('button', { name: 'Oona comes that day' }).click()
@@ -122,7 +123,7 @@ test('the watch is ticked on the phone, and what weeps is kept until it is dry',
     hasTouch: true,
   })
   const page = await phone.newPage()
-  await page.goto(`${server.url}/r/${await server.refitId()}/launch/watch`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/launch/watch`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Slings slack: 1 of 9')
   const thing = () => page.getByRole('heading', { level: 2, name: /^\d+ / })
   await expect(thing()).toHaveText('1 Chain locker drain')
@@ -182,43 +183,4 @@ test('tides and lifts that cannot be are refused at their place', async ({ page 
   await expect(
     page.getByText(/The slip never has her depth: the highest water of a year is 5\.\d\d m/),
   ).toBeVisible()
-})
-
-test('a sling is moved by keys, an anode weighed, a meter begun and read', async ({ page }) => {
-  await open(page, 'launch')
-  const sling = page.getByRole('slider', { name: 'Fore sling from the stem' })
-  const before = Number(await sling.getAttribute('aria-valuenow'))
-  await sling.press('ArrowLeft')
-  await expect(sling).toHaveAttribute('aria-valuenow', String(Number((before - 0.05).toFixed(2))))
-  // Kept, not only drawn: it stands there when the page is read anew.
-  await expect(page.getByText('Not saved yet')).toBeHidden()
-  await page.reload()
-  await expect(sling).toHaveAttribute('aria-valuenow', String(Number((before - 0.05).toFixed(2))))
-  // It never goes past her centre of gravity.
-  for (let times = 0; times < 12; times++) await sling.press('PageUp')
-  await expect(page.getByText(/is not between the slings/)).toBeHidden()
-
-  const anodes = page.getByRole('region', { name: /^Anodes/ })
-  await expect(anodes.getByText(/Goes much slower than the others/)).toBeVisible()
-  await anodes.getByRole('button', { name: 'Weigh Skeg' }).click()
-  const on = anodes.getByLabel('On', { exact: true })
-  await on.fill('1 May 2026')
-  await on.press('Tab')
-  await anodes.getByLabel('Weighs, clean and dry').fill('610')
-  await anodes.getByRole('button', { name: 'Keep it' }).click()
-  await expect(anodes.getByRole('alert').first()).toContainText('It was fitted on Fri 8 May 2026')
-  await on.fill('4 Oct 2026')
-  await on.press('Tab')
-  await anodes.getByRole('button', { name: 'Keep it' }).click()
-  await expect(anodes.getByText(/Goes much slower/)).toBeHidden()
-
-  await open(page, 'log')
-  const looks = page.getByRole('region', { name: /^Look again/ })
-  await looks.getByRole('button', { name: 'Another meter' }).click()
-  await looks.getByLabel('Meter', { exact: true }).fill('Bilge pump')
-  await looks.getByLabel('Read in').fill('starts')
-  await looks.getByRole('button', { name: 'Keep the meter' }).click()
-  await looks.getByLabel('Reads').fill('12')
-  await looks.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(looks.getByText(/^Bilge pump: 12 starts on Sat 17 Apr/)).toBeVisible()
 })

@@ -1,6 +1,6 @@
 /** What was paid, what trades ask for, and hours as they really go: every total moves, and what cannot be is said at its place. */
 import { printed } from './pdf'
-import { expect, test } from './test'
+import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -9,7 +9,7 @@ test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
 test.afterAll(() => server.end())
 
 async function open(page: Page, path: string) {
-  await page.goto(`${server.url}/r/${await server.refitId()}/${path}`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/${path}`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await expect(page.getByText(/^Planning/)).toBeHidden()
 }

@@ -5,7 +5,7 @@ import { saturday, TestServer } from './server'
 import { anotherBrowser, expect, test } from './test'
 import type { Page } from './test'
 
-test.use({ knowsTheCode: false })
+test.use({ staysOpen: false })
 
 const server = new TestServer()
 let refit = ''
@@ -27,55 +27,66 @@ const openJob = async (page: Page, id: string) => {
   return name
 }
 
-test('a view whose code was not fetched yet is said, and what is shown stays', async ({ page }) => {
-  await page.goto(`${server.url}/r/${refit}/today`)
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-  const today = await page.getByRole('heading', { level: 1 }).innerText()
-  await page.route('**/*', (route) => route.abort())
-  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Bench' }).click()
-  await expect(page.getByText(/^That view is not in this browser yet/)).toBeVisible()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(today)
-  await page.getByRole('button', { name: 'Found something' }).click()
-  await expect(page.getByText(/^That panel is not in this browser yet/)).toBeVisible()
-  // It answers again: the same press opens the view.
-  await page.unroute('**/*')
-  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Bench' }).click()
-  await expect(page.getByRole('list', { name: 'Wanted next' })).toBeVisible()
-})
+test.describe('in a browser that opens it for the first time', () => {
+  test.use({ knowsTheCode: false })
+  test('a view whose code was not fetched yet is said, and what is shown stays', async ({
+    page,
+  }) => {
+    await page.goto(`${server.url}/r/${refit}/today`)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    const today = await page.getByRole('heading', { level: 1 }).innerText()
+    await page.route('**/*', (route) => route.abort())
+    await page
+      .getByRole('navigation', { name: 'Views' })
+      .getByRole('link', { name: 'Bench' })
+      .click()
+    await expect(page.getByText(/^That view is not in this browser yet/)).toBeVisible()
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(today)
+    await page.getByRole('button', { name: 'Found something' }).click()
+    await expect(page.getByText(/^That panel is not in this browser yet/)).toBeVisible()
+    // It answers again: the same press opens the view.
+    await page.unroute('**/*')
+    await page
+      .getByRole('navigation', { name: 'Views' })
+      .getByRole('link', { name: 'Bench' })
+      .click()
+    await expect(page.getByRole('list', { name: 'Wanted next' })).toBeVisible()
+  })
 
-test('every view opens while nobody answers', async ({ page }) => {
-  const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').length)
-  await page.goto(`${server.url}/r/${refit}/today`)
-  await expect(page.getByText(/launch planned \d/).first()).toBeVisible()
-  // Their code comes one by one once the plan stands and the page is idle: until nothing came for a while.
-  let [before, quiet] = [0, 0]
-  await expect
-    .poll(
-      async () => {
-        const now = await fetched()
-        quiet = now === before ? quiet + 1 : 0
-        before = now
-        return quiet
-      },
-      { intervals: [2000], timeout: 90_000 },
-    )
-    .toBeGreaterThanOrEqual(4)
-  await server.kill()
-  const strip = page.getByRole('navigation', { name: 'Views' })
-  for (const [name, shown] of [
-    ['Bench', 'Wanted next'],
-    ['Jobs', 'Jobs'],
-  ] as const) {
-    await strip.getByRole('link', { name }).click()
-    await expect(page.getByRole('list', { name: shown }).first()).toBeVisible()
-  }
-  await strip.getByRole('link', { name: 'Money' }).click()
-  await expect(page).toHaveURL(/money/)
-  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('')
-  // What is found at the boat is written down there, with or without an answer.
-  await page.getByRole('button', { name: 'Found something' }).click()
-  await expect(page.getByRole('dialog')).toContainText('Found')
-  await server.start()
+  test('every view opens while nobody answers', async ({ page }) => {
+    const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').length)
+    await page.goto(`${server.url}/r/${refit}/today`)
+    await expect(page.getByText(/launch planned \d/).first()).toBeVisible()
+    // Their code comes one by one once the plan stands and the page is idle: until nothing came for a while.
+    let [before, quiet] = [0, 0]
+    await expect
+      .poll(
+        async () => {
+          const now = await fetched()
+          quiet = now === before ? quiet + 1 : 0
+          before = now
+          return quiet
+        },
+        { intervals: [2000], timeout: 90_000 },
+      )
+      .toBeGreaterThanOrEqual(4)
+    await server.kill()
+    const strip = page.getByRole('navigation', { name: 'Views' })
+    for (const [name, shown] of [
+      ['Bench', 'Wanted next'],
+      ['Jobs', 'Jobs'],
+    ] as const) {
+      await strip.getByRole('link', { name }).click()
+      await expect(page.getByRole('list', { name: shown }).first()).toBeVisible()
+    }
+    await strip.getByRole('link', { name: 'Money' }).click()
+    await expect(page).toHaveURL(/money/)
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('')
+    // What is found at the boat is written down there, with or without an answer.
+    await page.getByRole('button', { name: 'Found something' }).click()
+    await expect(page.getByRole('dialog')).toContainText('Found')
+    await server.start()
+  })
 })
 
 test('what is typed while nobody answers waits, outlives its window, and is sent once', async ({

@@ -1,5 +1,5 @@
 /** On a phone: today's work, something found in under ten seconds of presses, hours, jobs. */
-import { expect, test } from './test'
+import { expect, goTo, test } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()
@@ -14,7 +14,7 @@ const onePoint = Buffer.from(
 )
 
 test('today, found, hours and jobs with a thumb', async ({ page }) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/today`)
   await expect(page.getByRole('heading', { name: /Away by \d\d:\d\d\.$/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^The boat, Oona and Piet/ })).toBeVisible()
   await expect(page.getByRole('list', { name: 'The day' })).toContainText('Deadrise check')
@@ -55,7 +55,7 @@ test('today, found, hours and jobs with a thumb', async ({ page }) => {
 })
 
 test("can't come, with what it does to the launch, from where and who", async ({ page }) => {
-  await page.goto(`${server.url}/r/${await server.refitId()}/today`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/today`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await page.getByRole('button', { name: /^The boat, Oona and Piet/ }).tap()
   await page.getByRole('button', { name: "Can't come" }).tap()

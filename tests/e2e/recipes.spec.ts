@@ -1,7 +1,7 @@
 /** Work broken down without typing it: recipes, re-work, the tree of found work, bulk changes, prints. */
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, hasFocus, test } from './test'
+import { expect, goTo, hasFocus, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -16,7 +16,7 @@ test.afterAll(() => server.end())
 const panelOf = (page: Page, name: string) => page.getByRole('region', { name, exact: true })
 
 test('a job by recipe, its dimension changed, what was done kept', async ({ page }) => {
-  await page.goto(`${base}/recipes`)
+  await goTo(page, `${base}/recipes`)
   await page.getByLabel('Find a recipe').fill('re-core panel')
   await page.getByLabel('Find a recipe').press('Enter')
   await page.getByRole('link', { name: /Re-core a deck panel from above/ }).click()
@@ -71,7 +71,7 @@ test('a job by recipe, its dimension changed, what was done kept', async ({ page
 })
 
 test('a finished step that would go is asked about', async ({ page }) => {
-  await page.goto(`${base}/recipes/posts-and-rail`)
+  await goTo(page, `${base}/recipes/posts-and-rail`)
   await page.getByLabel('Name of the job').fill('Pushpit rail')
   await page.getByRole('button', { name: 'Make the job' }).click()
   const panel = panelOf(page, 'Pushpit rail')
@@ -87,7 +87,7 @@ test('a finished step that would go is asked about', async ({ page }) => {
 })
 
 test('own recipes: copied, edited, saved, refused with a sentence', async ({ page }) => {
-  await page.goto(`${base}/recipes/find-leak`)
+  await goTo(page, `${base}/recipes/find-leak`)
   await page.getByRole('button', { name: 'Copy and edit' }).click()
   const hours = page.getByLabel('Hours of Hose low to high, ten minutes a fitting')
   await hours.fill('soak(fittings)')
@@ -106,14 +106,14 @@ test('own recipes: copied, edited, saved, refused with a sentence', async ({ pag
   ])
   const file = join(server.folder, 'own.recipe.json')
   await download.saveAs(file)
-  await page.goto(`${base}/recipes`)
+  await goTo(page, `${base}/recipes`)
   await page.getByLabel('Bring in a recipe file').setInputFiles(file)
   await expect(page.getByRole('heading', { name: 'Find a leak, our way' })).toBeVisible()
 
   const broken = join(server.folder, 'broken.json')
   const bad = async (text: string, sentence: string) => {
     writeFileSync(broken, text)
-    await page.goto(`${base}/recipes`)
+    await goTo(page, `${base}/recipes`)
     await page.getByLabel('Bring in a recipe file').setInputFiles(broken)
     await expect(page.getByRole('alert')).toContainText(sentence)
   }
@@ -124,7 +124,7 @@ test('own recipes: copied, edited, saved, refused with a sentence', async ({ pag
 test('found work three deep reads right, and many jobs change at once by keyboard', async ({
   page,
 }) => {
-  await page.goto(`${base}/jobs`)
+  await goTo(page, `${base}/jobs`)
   await page.getByLabel('In which order').selectOption('By what found it')
   const rows = page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')
   const row = (title: string) => rows.filter({ hasText: title }).first()
@@ -170,7 +170,7 @@ test('found work three deep reads right, and many jobs change at once by keyboar
 test('why one is above another, a split of nothing, documents, and the prints', async ({
   page,
 }) => {
-  await page.goto(`${base}/jobs?job=shore-inlet`)
+  await goTo(page, `${base}/jobs?job=shore-inlet`)
   const panel = panelOf(page, 'Shore inlet burnt at one pin')
   await panel.getByText('Why above or below another job?').click()
   await panel.getByLabel('Another job', { exact: true }).fill('coaming')
@@ -209,7 +209,7 @@ test('why one is above another, a split of nothing, documents, and the prints', 
   const order = await page.pdf({ format: 'A4', printBackground: true })
   expect(order.subarray(0, 5).toString()).toBe('%PDF-')
 
-  await page.goto(`${base}/bags/labels`)
+  await goTo(page, `${base}/bags/labels`)
   await expect(page.getByRole('heading', { name: 'Labels for 29 bags' })).toBeVisible()
   await expect(page.getByRole('img', { name: 'QR of bag B01' })).toHaveAttribute(
     'src',
@@ -229,7 +229,7 @@ test('why one is above another, a split of nothing, documents, and the prints', 
 test('a bag that nobody can find is warned about until somebody says where it is', async ({
   page,
 }) => {
-  await page.goto(`${base}/bags`)
+  await goTo(page, `${base}/bags`)
   const soon = page.getByRole('status', { name: 'Bags to find' })
   await expect(soon).toContainText('B14 Chain locker drain flange')
   await soon.getByRole('button', { name: /B14/ }).click()

@@ -1,5 +1,5 @@
 /** What is refused does not act, and what was typed is there to be mended. */
-import { anotherBrowser, expect, hasFocus, test } from './test'
+import { expect, goTo, hasFocus, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -12,7 +12,7 @@ test.beforeAll(async () => {
 test.afterAll(() => server.end())
 
 const settings = async (page: Page) => {
-  await page.goto(`${base}/settings`)
+  await goTo(page, `${base}/settings`)
   await expect(page.getByRole('heading', { name: 'Haul-outs and gates' })).toBeVisible()
 }
 
@@ -78,65 +78,10 @@ test('a refused edit stands at its field with what is stored, and can be mended 
   await expect(page.getByRole('button', { name: /Putty: .*Open the clock/ })).toBeVisible()
 })
 
-test('another window overwrites nothing that is being typed, and a clash waits until it is decided', async ({
-  browser,
-}) => {
-  const open = async () => {
-    const page = await (await anotherBrowser(browser)).newPage()
-    await page.goto(`${base}/jobs?job=lids`)
-    await expect(page.getByRole('region', { name: 'Locker lid ribs' })).toBeVisible()
-    return page
-  }
-  const [one, other] = [await open(), await open()]
-  const step = (page: Page) => page.getByLabel('Step 1', { exact: true })
-  await step(other).focus()
-  await other.keyboard.press('End')
-  await other.keyboard.type(' by hand')
-  const typed = await step(other).inputValue()
-  await step(one).fill('Theirs')
-  await step(one).press('Enter')
-  await expect(other.getByText('Another window saved “Theirs” here meanwhile.')).toBeVisible()
-  await expect(step(other)).toHaveValue(typed)
-  // Leaving decides nothing; Enter does.
-  await other.getByLabel('Next step').focus()
-  await one.waitForTimeout(500)
-  await expect(step(one)).toHaveValue('Theirs')
-  await step(other).press('Enter')
-  await expect(step(one)).toHaveValue(typed)
-
-  // Without events, both change the same: closed without a choice, the change waits in sight.
-  await other.route('**/events', (route) => route.abort())
-  await other.route('**/changes?since=*', (route) => route.abort())
-  await other.reload()
-  await expect(step(other)).toHaveValue(typed)
-  await other.waitForTimeout(1500)
-  await step(one).fill('First')
-  await step(one).press('Enter')
-  await one.waitForTimeout(500)
-  await step(other).fill('Second')
-  await step(other).press('Enter')
-  const dialog = other.getByRole('dialog', { name: 'Somebody else changed this too' })
-  // An answer that takes over two seconds opens nothing over what is being done by then.
-  const aside = other.getByText(/Not saved yet: “Change/)
-  await expect(dialog.or(aside).first()).toBeVisible()
-  if (await dialog.isVisible()) await other.keyboard.press('Escape')
-  await expect(aside).toBeVisible()
-  await other.unroute('**/changes?since=*')
-  await other.getByRole('button', { name: 'Decide now' }).click()
-  await expect(dialog.getByRole('cell', { name: 'Second', exact: true })).toBeVisible()
-  await dialog.getByRole('button', { name: 'Keep yours' }).click()
-  await expect(step(one)).toHaveValue('Second')
-  await expect(other.getByText(/Not saved yet/)).toHaveCount(0)
-
-  // History says from what to what.
-  await one.goto(`${base}/history`)
-  await expect(one.getByText('Step of step “Second”: First → Second')).toBeVisible()
-})
-
 test('a job opened far down is seen from its head, Escape goes back, and paper has no boxes', async ({
   page,
 }) => {
-  await page.goto(`${base}/jobs`)
+  await goTo(page, `${base}/jobs`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   const row = page.locator('[data-job="lids"] > button')
   await row.click()
@@ -154,7 +99,7 @@ test('a job opened far down is seen from its head, Escape goes back, and paper h
   await page.keyboard.press('Enter')
   await expect(panel).toBeVisible()
 
-  await page.goto(`${base}/log`)
+  await goTo(page, `${base}/log`)
   await page.getByRole('link', { name: /Rebuild the mast step/ }).click()
   await expect(page.getByLabel('What', { exact: true }).first()).toHaveValue(
     'Rebuild the mast step',

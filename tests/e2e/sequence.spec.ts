@@ -1,5 +1,5 @@
 /** The Sequence as a person uses it: what holds the launch, what is out of order, mended and taken back. */
-import { expect, test } from './test'
+import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -12,7 +12,7 @@ async function open(page: Page, size = { width: 1280, height: 800 }) {
   const [{ id }] = (await (await page.request.get(`${server.url}/api/refits`)).json()) as [
     { id: string },
   ]
-  await page.goto(`${server.url}/r/${id}/sequence`)
+  await goTo(page, `${server.url}/r/${id}/sequence`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await expect(page.getByText(/^Planning/)).toBeHidden()
 }

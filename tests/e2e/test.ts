@@ -1,10 +1,17 @@
 /**
  * The tests of one worker share a browser that knows the program's code already, as an owner's does after the first
- * evening; what the program keeps in it is wiped between them. What is about a browser without the code says
- * `test.use({ knowsTheCode: false })`.
+ * evening; what the program keeps in it is wiped between files. What is about a browser without the code says
+ * `test.use({ knowsTheCode: false })`. The tests of one file go on in one open page, as an owner does; what is about
+ * opening and closing it says `test.use({ staysOpen: false })`.
  */
 import { expect, test as base } from '@playwright/test'
-import type { Browser, BrowserContext, BrowserContextOptions, Locator } from '@playwright/test'
+import type {
+  Browser,
+  BrowserContext,
+  BrowserContextOptions,
+  Locator,
+  Page,
+} from '@playwright/test'
 import { workerAddress } from './server'
 
 export { expect }
@@ -28,6 +35,35 @@ async function wipe(context: BrowserContext): Promise<void> {
 
 type HomeFor = (shape: string) => Promise<BrowserContext>
 
+/** The page the tests of one file go on in, and the browser it is in. */
+interface Standing {
+  file: string
+  context: BrowserContext | null
+  page: Page | null
+}
+
+/**
+ * Goes to a place of the program: where a page of the same refit stands open, as by a link of its own, else by its
+ * address. What stands there already is opened anew.
+ */
+export async function goTo(page: Page, address: string): Promise<void> {
+  const from = new URL(page.url())
+  const to = new URL(address)
+  const refitOf = (one: URL) =>
+    /^\/r\/[^/]+\//.exec(one.origin === to.origin ? one.pathname : '')?.[0]
+  const isThere = from.pathname + from.search === to.pathname + to.search
+  if (refitOf(from) === undefined || refitOf(from) !== refitOf(to) || isThere) {
+    await page.goto(address)
+    return
+  }
+  await page.evaluate(async (place) => {
+    const { useNuxtApp } = window as unknown as {
+      useNuxtApp: () => { $router: { push: (to: string) => Promise<unknown> } }
+    }
+    await useNuxtApp().$router.push(place)
+  }, to.pathname + to.search)
+}
+
 /** As an owner on a battery has it: likely dates are worked out when they are asked for, and not after every change. */
 async function savingBattery(context: BrowserContext): Promise<BrowserContext> {
   await context.addInitScript(() => {
@@ -48,10 +84,11 @@ export const anotherBrowser = async (
 ): Promise<BrowserContext> => savingBattery(await browser.newContext(options))
 
 export const test = base.extend<
-  { knowsTheCode: boolean; runsByItself: boolean },
-  { homeFor: HomeFor }
+  { knowsTheCode: boolean; runsByItself: boolean; staysOpen: boolean },
+  { homeFor: HomeFor; standing: Standing }
 >({
   knowsTheCode: [true, { option: true }],
+  staysOpen: [true, { option: true }],
   runsByItself: [false, { option: true }],
   homeFor: [
     async ({ browser }, use) => {
@@ -67,22 +104,52 @@ export const test = base.extend<
     },
     { scope: 'worker' },
   ],
-  context: async ({ browser, homeFor, knowsTheCode, runsByItself, viewport, hasTouch }, use) => {
-    if (!knowsTheCode) {
-      const stranger = await browser.newContext()
-      await use(stranger)
-      return stranger.close()
+  standing: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      await use({ file: '', context: null, page: null })
+    },
+    { scope: 'worker' },
+  ],
+  context: async (
+    {
+      browser,
+      homeFor,
+      standing,
+      knowsTheCode,
+      runsByItself,
+      staysOpen,
+      viewport,
+      hasTouch,
+      isMobile,
+    },
+    use,
+    { file },
+  ) => {
+    const context = knowsTheCode
+      ? await homeFor(
+          `${runsByItself ? 'runs' : 'saves'} ${JSON.stringify([viewport, hasTouch, isMobile])}`,
+        )
+      : await browser.newContext()
+    if (standing.context && (standing.context !== context || standing.file !== file)) {
+      await wipe(standing.context)
+      Object.assign(standing, { context: null, page: null })
     }
-    const context = await homeFor(
-      `${runsByItself ? 'runs' : 'saves'} ${JSON.stringify([viewport, hasTouch])}`,
-    )
     await use(context)
-    await wipe(context)
+    if (!knowsTheCode) await context.close()
+    else if (staysOpen) Object.assign(standing, { file, context })
+    else {
+      await wipe(context)
+      Object.assign(standing, { context: null, page: null })
+    }
   },
-  page: async ({ context }, use) => {
-    const page = await context.newPage()
+  page: async ({ context, standing, knowsTheCode, staysOpen, viewport }, use) => {
+    const page = standing.page ?? (await context.newPage())
+    // The test before may have gone on on a phone.
+    if (standing.page && viewport) await page.setViewportSize(viewport)
     // Those of the test before may still be closing, and would take the focus with them.
     await page.bringToFront()
     await use(page)
+    if (knowsTheCode && staysOpen) standing.page = page
   },
 })

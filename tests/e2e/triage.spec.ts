@@ -1,5 +1,5 @@
 /** Ten things placed with the keyboard alone, each with its effect seen before choosing. */
-import { expect, hasFocus, test } from './test'
+import { expect, goTo, hasFocus, test } from './test'
 import { TestServer } from './server'
 
 const server = new TestServer()
@@ -12,7 +12,7 @@ test.afterAll(() => server.end())
 
 test('triage of ten, keys only', async ({ page }) => {
   test.slow()
-  await page.goto(`${base}/triage`)
+  await goTo(page, `${base}/triage`)
   const heading = page.getByRole('heading', { level: 1 })
   await expect(heading).toHaveText(/^\d+ to place$/)
   const before = Number((await heading.innerText()).split(' ')[0])
@@ -44,7 +44,7 @@ test('triage of ten, keys only', async ({ page }) => {
   await page.keyboard.press('Enter')
   await expect(heading).toHaveText(`${before - 10} to place`)
 
-  await page.goto(`${base}/jobs`)
+  await goTo(page, `${base}/jobs`)
   await page
     .getByRole('button', { name: new RegExp(first) })
     .first()

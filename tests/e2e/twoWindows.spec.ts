@@ -1,5 +1,5 @@
-/** Two windows on one refit: edits appear, clashes are asked about, undo works. */
-import { anotherBrowser, expect, test } from './test'
+/** Two windows on one refit: edits appear and overwrite nothing typed, clashes are asked about and wait, undo works. */
+import { anotherBrowser, expect, goTo, test } from './test'
 import type { Page } from './test'
 import { TestServer } from './server'
 
@@ -13,37 +13,58 @@ const openJob = async (page: Page) => {
 }
 const firstStep = (page: Page) => page.getByLabel('Step 1', { exact: true })
 
-test('an edit appears in the other window, a clash is asked about, undo takes it back', async ({
+test('an edit appears in the other window and overwrites nothing typed there; a clash waits until it is decided; undo asks', async ({
   browser,
 }) => {
   const [mine, theirs] = [await anotherBrowser(browser), await anotherBrowser(browser)]
   const [one, other] = [await mine.newPage(), await theirs.newPage()]
   await openJob(one)
   await openJob(other)
-
   await firstStep(one).fill('Strip to bare laminate')
   await firstStep(one).press('Enter')
   await expect(firstStep(other)).toHaveValue('Strip to bare laminate')
 
-  // The other window's events are held back, as with a bad signal, and both change the same title.
-  await other.route('**/events', (route) => route.abort())
-  await other.reload()
-  await expect(firstStep(other)).toHaveValue('Strip to bare laminate')
-  // What it asks by itself when the stream is cut does not get through either.
-  await other.route(/since=/, (route) => route.abort())
-  await other.waitForTimeout(1500)
+  // What is typed stays, with a word on what was saved meanwhile.
+  await firstStep(other).focus()
+  await other.keyboard.press('End')
+  await other.keyboard.type(' by hand')
   await firstStep(one).fill('Theirs')
   await firstStep(one).press('Enter')
-  await expect(firstStep(one)).toHaveValue('Theirs')
+  await expect(other.getByText('Another window saved “Theirs” here meanwhile.')).toBeVisible()
+  await expect(firstStep(other)).toHaveValue('Strip to bare laminate by hand')
+  // Leaving decides nothing; Enter does.
+  await other.getByLabel('Next step').focus()
   await one.waitForTimeout(500)
-  await firstStep(other).fill('Mine')
+  await expect(firstStep(one)).toHaveValue('Theirs')
+  await firstStep(other).press('Enter')
+  await expect(firstStep(one)).toHaveValue('Strip to bare laminate by hand')
+
+  // The other window's events are held back, as with a bad signal, and both change the same title.
+  await other.route('**/events', (route) => route.abort())
+  // What it asks by itself when the stream is cut does not get through either.
+  await other.route('**/changes?since=*', (route) => route.abort())
+  await other.reload()
+  await expect(firstStep(other)).toHaveValue('Strip to bare laminate by hand')
+  await other.waitForTimeout(1500)
+  await firstStep(one).fill('First')
+  await firstStep(one).press('Enter')
+  await one.waitForTimeout(500)
+  await firstStep(other).fill('Second')
   await firstStep(other).press('Enter')
   const dialog = other.getByRole('dialog', { name: 'Somebody else changed this too' })
-  await expect(dialog.getByRole('cell', { name: 'Theirs', exact: true })).toBeVisible()
-  await expect(dialog.getByRole('cell', { name: 'Mine', exact: true })).toBeVisible()
-  await other.unroute(/since=/)
+  // An answer that takes over two seconds opens nothing over what is being done by then.
+  const aside = other.getByText(/Not saved yet: “Change/)
+  await expect(dialog.or(aside).first()).toBeVisible()
+  // Closed without a choice, the change waits in sight.
+  if (await dialog.isVisible()) await other.keyboard.press('Escape')
+  await expect(aside).toBeVisible()
+  await other.unroute('**/changes?since=*')
+  await other.getByRole('button', { name: 'Decide now' }).click()
+  await expect(dialog.getByRole('cell', { name: 'First', exact: true })).toBeVisible()
+  await expect(dialog.getByRole('cell', { name: 'Second', exact: true })).toBeVisible()
   await dialog.getByRole('button', { name: 'Keep yours' }).click()
-  await expect(firstStep(one)).toHaveValue('Mine')
+  await expect(firstStep(one)).toHaveValue('Second')
+  await expect(other.getByText(/Not saved yet/)).toHaveCount(0)
 
   // Undo is this window's own, and asks when the other has touched the same thing since.
   await one.getByRole('button', { name: 'Close the job' }).click()
@@ -51,8 +72,11 @@ test('an edit appears in the other window, a clash is asked about, undo takes it
   await expect(one.getByRole('dialog', { name: 'Undo' })).toContainText('changed again')
   await one.getByRole('button', { name: 'Undo it' }).click()
   await expect(one.getByText(/^Undo: Change/)).toBeVisible()
-  await openJob(one)
-  await expect(firstStep(one)).toHaveValue('Strip to bare laminate')
+  await goTo(one, `${server.url}/r/${await server.refitId()}/jobs?job=lids`)
+  await expect(firstStep(one)).toHaveValue('Strip to bare laminate by hand')
+  // History says from what to what.
+  await goTo(one, `${server.url}/r/${await server.refitId()}/history`)
+  await expect(one.getByText('Step of step “Second”: First → Second')).toBeVisible()
   // Left open, they would go on planning beside whatever comes after them.
   await mine.close()
   await theirs.close()
@@ -66,18 +90,18 @@ test.describe('where the plan is run after every change', () => {
     const refitId = await server.refitId()
     const said = new Set<string>()
     // Once it was run, every view says the same likely day too.
-    await page.goto(`${server.url}/r/${refitId}/today`)
+    await goTo(page, `${server.url}/r/${refitId}/today`)
     const run = page.getByRole('link', { name: /^The Tape: .+; likely .+, safe / })
     await expect(run).toBeVisible({ timeout: 240_000 })
     for (const view of ['today', 'jobs', 'sequence', 'log', 'week', 'hours', 'settings']) {
-      await page.goto(`${server.url}/r/${refitId}/${view}`)
+      await goTo(page, `${server.url}/r/${refitId}/${view}`)
       await expect(page.getByText(/launch planned \d/)).toBeVisible()
       said.add((await run.getAttribute('aria-label')) ?? '')
     }
     expect([...said]).toHaveLength(1)
     const tape = [...said][0] as string
     const launch = /launch planned (\d+ \w+)/.exec(tape)?.[1]
-    await page.goto(`${server.url}/r/${refitId}/sequence`)
+    await goTo(page, `${server.url}/r/${refitId}/sequence`)
     await expect(
       page.getByRole('heading', {
         name: new RegExp(
@@ -96,7 +120,7 @@ test.describe('where the plan is run after every change', () => {
     const minutes = Math.round(
       whole.rows.hoursEntry.reduce((sum, entry) => sum + entry.hours, 0) * 60,
     )
-    await page.goto(`${server.url}/r/${refitId}/hours`)
+    await goTo(page, `${server.url}/r/${refitId}/hours`)
     await expect(page.getByRole('heading', { name: /written down/ })).toContainText(
       minutes % 60 === 0
         ? `${minutes / 60} h`

@@ -1,7 +1,7 @@
 /** Walk with a thumb: found in six taps, mapped, joined, counted, and printed. */
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, test } from './test'
+import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import sharp from 'sharp'
 import { TestServer } from './server'
@@ -27,7 +27,7 @@ test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
   test('three things found, six taps each, with their pictures', async ({ page }) => {
-    await page.goto(`${base}/walk`)
+    await goTo(page, `${base}/walk`)
     await ready(page)
     const before = Number(
       (await page.getByRole('heading', { level: 1 }).innerText()).match(/of (\d+)/)?.[1],
@@ -58,7 +58,7 @@ test.describe('on a phone', () => {
     await expect(page.getByRole('heading', { level: 1 })).toContainText(
       `of ${before + 3} stand open`,
     )
-    await page.goto(`${base}/walk?place=zone-galley`)
+    await goTo(page, `${base}/walk?place=zone-galley`)
     await page.getByRole('button', { name: /Soft wood.*job in the plan/ }).tap()
     const panel = page.getByRole('region', { name: 'Soft wood' })
     await expect(panel.getByRole('img', { name: 'Soft wood, as found' })).toBeVisible()
@@ -69,7 +69,7 @@ test.describe('on a phone', () => {
   test('a panel is measured, painted, and its way becomes a job with its materials', async ({
     page,
   }) => {
-    await page.goto(`${base}/walk/core/new`)
+    await goTo(page, `${base}/walk/core/new`)
     await ready(page)
     await page.getByRole('button', { name: 'Begin its map' }).tap()
     await expect(page.getByRole('alert')).toContainText('A panel needs a size')
@@ -118,7 +118,7 @@ test.describe('on a phone', () => {
   })
 
   test('three findings of one cause become one job', async ({ page }) => {
-    await page.goto(`${base}/walk?place=zone-side-deck-starboard`)
+    await goTo(page, `${base}/walk?place=zone-side-deck-starboard`)
     await ready(page)
     await page.getByRole('button', { name: 'Make the other 3 one job' }).tap()
     const dialog = page.getByRole('dialog')
@@ -128,7 +128,7 @@ test.describe('on a phone', () => {
     const panel = page.getByRole('region', { name: 'Rail bases leak' })
     await expect(panel.getByLabel('Step 1', { exact: true })).toHaveValue('Put right, 3 of them')
     await expect(panel.getByLabel('Step 2', { exact: true })).toHaveValue('Hose test, base by base')
-    await page.goto(`${base}/walk?place=zone-chart-table`)
+    await goTo(page, `${base}/walk?place=zone-chart-table`)
     await expect(
       page.getByRole('button', { name: /Headlining stained.*job in the plan/ }),
     ).toBeVisible()
@@ -146,7 +146,7 @@ test.describe('on a phone', () => {
 })
 
 test('a count sheet counts on, and says what to expect', async ({ page }) => {
-  await page.goto(`${base}/walk/members/sheet-sole`)
+  await goTo(page, `${base}/walk/members/sheet-sole`)
   await ready(page)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
     '6 of 14 bearers seen are bad: expect 9 of 22. Mend one by one',
@@ -166,7 +166,7 @@ test('a count sheet counts on, and says what to expect', async ({ page }) => {
 })
 
 test('the map and its list say the same, by pointer and by key', async ({ page }) => {
-  await page.goto(`${base}/walk`)
+  await goTo(page, `${base}/walk`)
   await ready(page)
   const place = page
     .getByRole('group', { name: 'The boat, by place' })
@@ -193,20 +193,20 @@ test('the map and its list say the same, by pointer and by key', async ({ page }
   await page.keyboard.press('Escape')
 
   // An outline by its corners, by keyboard; undone in one press.
-  await page.goto(`${base}/walk?about=zone-cockpit`)
+  await goTo(page, `${base}/walk?about=zone-cockpit`)
   await page.getByRole('button', { name: 'Draw its outline' }).click()
   await page.getByRole('button', { name: /^Corner 1 of Cockpit/ }).press('ArrowLeft')
   await expect(page.getByRole('button', { name: 'Let it be drawn by itself' })).toBeVisible()
   // A way in that leads through itself.
-  await page.goto(`${base}/walk?about=zone-bilge`)
+  await goTo(page, `${base}/walk?about=zone-bilge`)
   await page.getByLabel('Leads through').selectOption('Lining out')
-  await page.goto(`${base}/walk?about=zone-foredeck-port`)
+  await goTo(page, `${base}/walk?about=zone-foredeck-port`)
   await page.getByLabel('Leads through').selectOption('Sole up')
   await expect(page.getByText('A way in cannot lead through itself.')).toBeVisible()
 })
 
 test('readings and pictures that cannot be are refused where they stand', async ({ page }) => {
-  await page.goto(`${base}/walk?finding=found-12`)
+  await goTo(page, `${base}/walk?finding=found-12`)
   await ready(page)
   const panel = page.getByRole('region', { name: 'Stanchion 4 base moves' })
   await panel.getByText('Add a reading').click()
@@ -238,7 +238,7 @@ test('readings and pictures that cannot be are refused where they stand', async 
   await expect(pictures).toHaveCount(many + 1)
   await expect(panel.getByText('kept here until')).toHaveCount(0)
   // A finding that goes leaves its job.
-  await page.goto(`${base}/walk?finding=found-5`)
+  await goTo(page, `${base}/walk?finding=found-5`)
   await page.getByRole('button', { name: 'Remove the finding' }).click()
   await page.getByRole('button', { name: 'Remove', exact: true }).last().click()
   await expect(page.getByRole('region', { name: 'Windlass switch crumbles' })).toHaveCount(0)
@@ -247,7 +247,7 @@ test('readings and pictures that cannot be are refused where they stand', async 
 test('the way round goes on where it stopped, and the summary says what nobody saw', async ({
   page,
 }) => {
-  await page.goto(`${base}/walk/round`)
+  await goTo(page, `${base}/walk/round`)
   await ready(page)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Season two: three places to go')
   const stop = page.getByRole('region', { name: 'Mast and rigging' })
@@ -261,7 +261,7 @@ test('the way round goes on where it stopped, and the summary says what nobody s
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Season two: two places to go')
   await expect(page.getByRole('region', { name: 'Through-hulls' })).toBeVisible()
 
-  await page.goto(`${base}/walk/summary`)
+  await goTo(page, `${base}/walk/summary`)
   await expect(page.getByText('Not looked at: keel; through-hulls.')).toBeVisible()
   const paper = await page.pdf({ preferCSSPageSize: true })
   expect(paper.length).toBeGreaterThan(20_000)

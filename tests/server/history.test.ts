@@ -1,4 +1,5 @@
 /** Undo, the journal, and what a change rests on. */
+import { draws } from '../draws'
 import { randomUUID } from 'node:crypto'
 import fc from 'fast-check'
 import { afterAll, beforeEach, describe, expect, it } from 'vitest'
@@ -248,7 +249,7 @@ describe('any run of changes', () => {
         expect(after.refit[0]?.earnedKeptIn).toBeCloseTo(0, 9)
         expect(done).toBeLessThanOrEqual(list.length)
       }),
-      { numRuns: 40 },
+      { numRuns: draws(20) },
     )
   }, 120_000)
 })

@@ -1,3 +1,4 @@
+import { draws } from '../../../tests/draws'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bigRefit } from '~~/demo/bigRefit'
@@ -47,7 +48,7 @@ describe('a pass that goes on from a checkpoint', () => {
       fc.property(fc.nat(1e6), fc.integer({ min: 2, max: 40 }), many, (seed, size, all) =>
         agrees(prepare(oddRefit(seed, size), oddNow), all),
       ),
-      { numRuns: 60 },
+      { numRuns: draws(30) },
     )
     fc.assert(
       fc.property(fc.nat(1e6), many, (seed, all) =>
