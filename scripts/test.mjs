@@ -16,13 +16,19 @@ const scratch = scratchFolder()
 let passed = 0
 let failed = 0
 
+/** Checks read thousands of trees and let go of them: with room for what is short-lived a tenth of their time is saved. */
+const roomy = {
+  ...process.env,
+  NODE_OPTIONS: `${process.env.NODE_OPTIONS ?? ''} --max-semi-space-size=64`.trim(),
+}
+
 const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`
 
 /** A check that passes or fails as a whole; gives which. Its words are shown when it is over, so that two may run at once. */
 function check(name, command, args) {
   const started = Date.now()
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    const child = spawn(command, args, { cwd: root, env: roomy, stdio: ['ignore', 'pipe', 'pipe'] })
     let words = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (words += text))
     child.on('error', (error) => (words += error.message))

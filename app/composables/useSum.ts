@@ -19,6 +19,7 @@ import { workSum } from '#core/bench/workSum'
 export function useSum(sum: Sum) {
   const store = useRefitStore()
   const route = useRoute()
+  const writeOwn = useOwnAddress()
   const air = useAirNow()
   const time = useTimeStore()
   const lots = useShelfLots()
@@ -169,11 +170,8 @@ export function useSum(sum: Sum) {
   }
   /** What was typed stands in the address, so that a reload, the back button and a copied link keep it. */
   const writeAddress = useDebounceFn(() => {
-    if (route.path !== here) return
-    const v = JSON.stringify({ v: differing(begun.values, values), k: Object.keys(known) })
-    void goTo({ query: { ...route.query, v } }, { replace: true })
+    writeOwn({ v: JSON.stringify({ v: differing(begun.values, values), k: Object.keys(known) }) })
   }, 350)
-  const here = route.path
   const keepTyped = () => void writeAddress()
 
   /** Lines whose fields are in hand, in the list or on the drawing. */

@@ -26,6 +26,20 @@ config.global.components = {
 export const route = reactive({ path: '/r/r/jobs', query: {}, hash: '', params: { refit: 'r' } })
 type Sent = string | { path?: string; query?: Record<string, string> }
 export const sentTo: Sent[] = []
+/** What is told when somebody is about to go to another page. */
+export const goingTo = new Set<(to: { path: string }) => void>()
+/** The framework's router, as far as pages use it. */
+export const routerOf = (go: (to: Sent) => void) => ({
+  push: go,
+  replace: go,
+  currentRoute: { value: route },
+  beforeEach: (told: (to: { path: string }) => void) => {
+    goingTo.add(told)
+    return () => goingTo.delete(told)
+  },
+  afterEach: () => () => undefined,
+  onError: () => () => undefined,
+})
 
 beforeEach(() => {
   sentTo.length = 0
@@ -34,7 +48,7 @@ beforeEach(() => {
     sentTo.push(to)
     if (typeof to === 'object' && 'query' in to) route.query = to.query ?? {}
   }
-  vi.stubGlobal('useRouter', () => ({ push: go, replace: go }))
+  vi.stubGlobal('useRouter', () => routerOf(go))
   vi.stubGlobal('useHead', () => undefined)
   // Where it ends a list of arguments, what imports for the tests takes it for a name of the page's own.
   vi.stubGlobal('newId', newId)

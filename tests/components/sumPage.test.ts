@@ -9,7 +9,7 @@ import { useSum } from '../../app/composables/useSum'
 import { useTimeStore } from '../../app/stores/time'
 import { openOn } from './fakeServer'
 import { inSetup } from './inSetup'
-import { route } from './setup'
+import { goingTo, route, routerOf } from './setup'
 import { HomeWorker, withWorkers } from './workers'
 
 const replaced = vi.fn()
@@ -18,7 +18,7 @@ beforeEach(() => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
   replaced.mockClear()
   route.query = {}
-  vi.stubGlobal('useRouter', () => ({ replace: replaced }))
+  vi.stubGlobal('useRouter', () => routerOf(replaced))
 })
 afterEach(() => {
   leaves.splice(0).forEach((leave) => leave())
@@ -95,6 +95,24 @@ it('begins with what its address says, and with nothing of one that cannot be re
   expect([broken.made.values.mass, broken.made.known]).toEqual([500, {}])
   const nothing = await page('catalyst', { v: 'null' })
   expect(nothing.made.values.mass).toBe(500)
+})
+
+it('writes nothing into the address of another page, nor while somebody is going there', async () => {
+  const { made, rest } = await page('catalyst')
+  made.put('mass', 700)
+  goingTo.forEach((told) => told({ path: '/r/r/bench/metals-that-meet' }))
+  await rest(400)
+  expect(replaced).not.toHaveBeenCalled()
+  const { made: next, rest: later } = await page('catalyst')
+  next.put('mass', 700)
+  const here = route.path
+  route.path = '/r/r/bench/metals-that-meet'
+  await later(400)
+  route.path = here
+  expect(replaced).not.toHaveBeenCalled()
+  next.put('mass', 800)
+  await later(400)
+  expect(replaced).toHaveBeenCalledOnce()
 })
 
 it('begins with the answer that is kept for its job, and goes to another job’s', async () => {

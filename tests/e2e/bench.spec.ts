@@ -57,8 +57,10 @@ async function type(page: Page, label: string | RegExp, value: string) {
 }
 async function putOnJob(page: Page, job: RegExp) {
   const own = putOn(page)
-  const option = own.getByLabel('Job').locator('option').filter({ hasText: job })
-  await own.getByLabel('Job').selectOption(await option.first().getAttribute('value'))
+  const option = own.getByLabel('Job', { exact: true }).locator('option').filter({ hasText: job })
+  await own
+    .getByLabel('Job', { exact: true })
+    .selectOption(await option.first().getAttribute('value'))
   await own.getByRole('button', { name: /on the job$/ }).click()
   await expect(page.getByText(/^On “/).last()).toBeVisible()
 }

@@ -83,22 +83,6 @@ test('the day by keys: along the strand, begun, hours, done, taken back, left', 
   await hasFocus(page.getByRole('button', { name: /^Leave her/ }))
 })
 
-test('on days on which she sails nobody works on her', async ({ page }) => {
-  const refit = `${server.url}/r/${await server.refitId()}`
-  await goTo(page, `${refit}/settings`)
-  const lies = page.getByRole('region', { name: 'Where she lies, and when she is wanted' })
-  await lies.getByRole('button', { name: 'Add days on which she is wanted' }).click()
-  const until = lies.getByLabel('To', { exact: true })
-  await until.fill('16 April 2027')
-  await until.press('Enter')
-  await expect(lies.getByRole('alert')).toBeVisible()
-  await until.fill('18 April 2027')
-  await until.press('Enter')
-  await expect(until).toHaveValue('Sun 18 Apr 2027')
-  await goTo(page, `${refit}/today`)
-  await expect(page.getByRole('heading', { name: 'Nothing is planned for today' })).toBeVisible()
-})
-
 test('a job grows on its own page: layers pressed, hours changed, a guess measured', async ({
   page,
 }) => {

@@ -97,27 +97,6 @@ test('a lever does what it promised, and is taken back', async ({ page }) => {
   await expect.poll(launch).toBe(before)
 })
 
-test('what is left with a reason is counted no more, and can be looked at again', async ({
-  page,
-}) => {
-  await open(page)
-  const button = page.getByRole('button', { name: /^\d+ out of order$/ })
-  const before = Number(/\d+/.exec((await button.textContent()) ?? '')?.[0])
-  await button.click()
-  const panel = page.getByRole('region', { name: 'Out of order' })
-  await panel.getByRole('button', { name: 'Leave it' }).first().click()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByRole('button', { name: 'Leave it' }).click()
-  await expect(dialog.getByText('Say why it may stay as it is.')).toBeVisible()
-  await dialog.getByLabel('Why it may stay').fill('It is taped over')
-  await dialog.getByRole('button', { name: 'Leave it' }).click()
-  await expect(button).toHaveText(`${before - 1} out of order`)
-  await panel.getByText('Left as it is: 1').click()
-  await expect(panel.getByText('It is taped over')).toBeVisible()
-  await panel.getByRole('button', { name: 'Look at it again' }).click()
-  await expect(button).toHaveText(`${before} out of order`)
-})
-
 test('keys go along lanes, from lane to lane and along the rope, and open a plank', async ({
   page,
 }) => {

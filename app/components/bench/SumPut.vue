@@ -12,7 +12,7 @@ import { formatQuantity } from '#core/units/quantity'
 /** The answer put on a job, line by line: each with its own tick, each saying where it lands. */
 const props = defineProps<{ page: ReturnType<typeof useSum>; answer: Answer | null }>()
 const store = useRefitStore()
-const route = useRoute()
+const writeOwn = useOwnAddress()
 const time = useTimeStore()
 const toasts = useToastStore()
 const personId = useMe()
@@ -169,7 +169,7 @@ async function keep(puts: readonly Put[], withDimensions: boolean) {
       : `Kept: ${answer.says}.`,
   )
   // Kept for itself: its address finds it again.
-  if (!job.value) void goTo({ query: { ...route.query, kept: keptId } }, { replace: true })
+  if (!job.value) writeOwn({ kept: keptId })
 }
 const many = computed(() => ticked.value.length + (dimensionsOn.value ? 1 : 0))
 useKeyScope({
