@@ -6,9 +6,10 @@ import { startServer } from './benchServer.mjs'
 import { ensureBuild, ensureDebian } from './prepare.mjs'
 
 /** Saturday 17 April 2027, 08:30 in Dublin: when the demo stands. */
-const demoAt = Date.UTC(2027, 3, 17, 7, 30)
+export const demoAt = Date.UTC(2027, 3, 17, 7, 30)
 
-async function refitId(url) {
+/** Id of the only refit of a server, once it is there. */
+export async function refitIdAt(url) {
   for (let tries = 0; tries < 200; tries++) {
     const [first] = await fetch(`${url}/api/refits`)
       .then((answer) => answer.json())
@@ -32,7 +33,7 @@ export async function onDemo(port, work) {
     args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu'],
   })
   try {
-    return await work({ url, id: await refitId(url), browser })
+    return await work({ url, id: await refitIdAt(url), browser })
   } finally {
     await browser.close()
     await kill()

@@ -1,6 +1,6 @@
 /** npm test: lint, types, nothing unused, licences, unit and server tests, build, end-to-end. Ends with the count on a line of its own. */
 import { spawn } from 'node:child_process'
-import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import {
   ensureBrowser,
@@ -25,10 +25,10 @@ const roomy = {
 const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`
 
 /** A check that passes or fails as a whole; gives which. Its words are shown when it is over, so that two may run at once. */
-function check(name, command, args) {
+function check(name, command, args, own = roomy) {
   const started = Date.now()
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, env: roomy, stdio: ['ignore', 'pipe', 'pipe'] })
+    const child = spawn(command, args, { cwd: root, env: own, stdio: ['ignore', 'pipe', 'pipe'] })
     let words = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (words += text))
     child.on('error', (error) => (words += error.message))
@@ -104,12 +104,17 @@ const [isBuilt] = await Promise.all([
   check('layout of the code', 'npx', ['prettier', '--check', '.']),
 ])
 if (!isBuilt) process.exit(1)
-await Promise.all([
+// The tests of the server and of the browser begin on copies of it.
+env.DEMO_FOLDER = join(scratch, 'demo')
+mkdirSync(env.DEMO_FOLDER)
+const [isDemoThere] = await Promise.all([
+  check('demo', 'node', ['scripts/demoFolder.mjs', env.DEMO_FOLDER], env),
   check('types', 'npm', ['run', '--silent', 'types']),
   check('rules of the code', 'npx', ['eslint', '.', '--max-warnings', '0'])
     .then(() => check('nothing unused', 'npx', ['knip']))
     .then(() => check('licences', 'node', ['scripts/licences.mjs'])),
 ])
+if (!isDemoThere) process.exit(1)
 suite(
   'unit and server',
   'npx',

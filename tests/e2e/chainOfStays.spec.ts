@@ -23,16 +23,6 @@ test('nights away are asked for, planned, and shown on the day', async ({ page }
   await yard.getByRole('button', { name: /^Plan with it/ }).click()
   await expect(yard).toContainText('As planned now')
 
-  // Bad entries get a sentence, and lose nothing.
-  const places = page.getByRole('region', { name: 'Places' })
-  const shut = places.getByRole('group', { name: 'Shut on: Kelder Creek Yard' })
-  for (const day of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'])
-    await shut.getByLabel(day).check({ force: true })
-  await shut.getByLabel('Sun').click({ force: true })
-  await expect(page.getByText(/Shut on all seven days nobody could ever work there/)).toBeVisible()
-  for (const day of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'])
-    await shut.getByLabel(day).uncheck({ force: true })
-
   // Saturday is the first of two days in the yard now: nobody packs up, the next day nobody unpacks.
   await goTo(page, `${refit}/today`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('The night aboard.')

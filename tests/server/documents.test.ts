@@ -1,9 +1,10 @@
 /** What is kept as a document is told by its bytes, whatever it is called. */
 import { strToU8, zipSync } from 'fflate'
-import { afterAll, describe, expect, it } from 'vitest'
-import { endFolder } from './doorHarness'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { beginFolder, endFolder } from './doorHarness'
 
 const { keepDocument } = await import('../../server/services/documents')
+beforeAll(beginFolder)
 afterAll(endFolder)
 
 const zip = (entries: Record<string, string>, level: 0 | 6 = 0) =>

@@ -2,15 +2,16 @@
 import { readdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
-import { afterAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { jobsRemoval } from '#core/model/removal'
 import type { ChangeItem } from '#core/model/changes'
 import {
   beginRefit,
   create,
   database,
+  beginFolder,
   endFolder,
-  folder,
+  ownFolder,
   pass,
   patch,
   refitId,
@@ -29,6 +30,7 @@ beforeEach(async () => {
   await beginRefit()
   refit = refitId()
 })
+beforeAll(beginFolder)
 afterAll(endFolder)
 
 describe('the change door', () => {
@@ -314,9 +316,9 @@ describe('what has happened and what is there already', () => {
   it('is gone when the refit is removed, with a copy of the database from before', async () => {
     await removeRefit(refit)
     await expect(rowsOf()).rejects.toThrow(/no such refit/)
-    expect(readdirSync(join(folder, 'copies')).some((one) => one.includes('before-remove'))).toBe(
-      true,
-    )
+    expect(
+      readdirSync(join(ownFolder(), 'copies')).some((one) => one.includes('before-remove')),
+    ).toBe(true)
     await expect(removeRefit(refit)).rejects.toThrow(/no such refit/)
   })
 })

@@ -6,21 +6,30 @@ import { randomUUID } from 'node:crypto'
 import type { Change, ChangeItem } from '#core/model/changes'
 import type { EntityName } from '#core/model/entities'
 
-export const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-door-'))
-process.env.INCH_AHEAD_DATA = folder
 process.env.LOG_LEVEL = 'silent'
 
-// The folder is named before anything opens it.
 const { passDoor } = await import('../../server/services/changeDoor')
 const { undoLast } = await import('../../server/services/undo')
 const { wholeRefit } = await import('../../server/services/refits')
 const { closeStore, database } = await import('../../server/db/store')
 export { database }
 
+let before: string | undefined
+/** The data folder of this file. */
+let folder = ''
+export const ownFolder = (): string => folder
+/** For `beforeAll`: other files in this process have folders of their own. */
+export function beginFolder(): void {
+  before = process.env.INCH_AHEAD_DATA
+  folder = mkdtempSync(join(tmpdir(), 'inch-ahead-door-'))
+  process.env.INCH_AHEAD_DATA = folder
+}
 /** For `afterAll`. */
 export async function endFolder(): Promise<void> {
   await closeStore()
   rmSync(folder, { recursive: true, force: true })
+  if (before === undefined) delete process.env.INCH_AHEAD_DATA
+  else process.env.INCH_AHEAD_DATA = before
 }
 
 let refit = ''

@@ -2,7 +2,7 @@
 import { draws } from '../draws'
 import { randomUUID } from 'node:crypto'
 import fc from 'fast-check'
-import { afterAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { supposing } from '#core/model/applyChange'
 import type { ChangeItem } from '#core/model/changes'
 import type { Row } from '#core/model/entities'
@@ -10,6 +10,7 @@ import {
   beginRefit,
   create,
   database,
+  beginFolder,
   endFolder,
   noPlan,
   pass,
@@ -26,6 +27,7 @@ const { letAllGo } = await import('../../server/services/openRefit')
 const { trimJournal } = await import('../../server/services/journal')
 
 beforeEach(beginRefit)
+beforeAll(beginFolder)
 afterAll(endFolder)
 
 describe('undo', () => {

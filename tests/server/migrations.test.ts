@@ -8,7 +8,6 @@ import { afterAll, describe, expect, it } from 'vitest'
 import { entities, entityNames } from '#core/model/entities'
 
 const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-migrations-'))
-process.env.INCH_AHEAD_DATA = folder
 process.env.LOG_LEVEL = 'silent'
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 

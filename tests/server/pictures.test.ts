@@ -1,11 +1,12 @@
 /** Pictures as they are kept: upright, no larger than of use, without what the camera noted, dated by it. */
 import { readFileSync } from 'node:fs'
 import sharp from 'sharp'
-import { afterAll, expect, it } from 'vitest'
-import { endFolder } from './doorHarness'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { beginFolder, endFolder } from './doorHarness'
 
 const { keepPicture, readPicture } = await import('../../server/services/pictures')
 const { keptFile } = await import('../../server/services/keptFiles')
+beforeAll(beginFolder)
 afterAll(endFolder)
 
 const plain = (width: number, height: number) =>
