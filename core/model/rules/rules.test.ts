@@ -47,6 +47,28 @@ describe('what is watched or accepted', () => {
   })
 })
 
+describe('a place', () => {
+  it.each<[string, object, string[]]>([
+    ['shut on six days', { shutWeekdays: [1, 2, 3, 4, 5, 6] }, []],
+    ['shut on all seven', { shutWeekdays: [1, 2, 3, 4, 5, 6, 7] }, ['shutWeekdays']],
+    ['open for a minute', { opensAt: '09:00', shutsAt: '09:01' }, []],
+    ['shut as it opens', { opensAt: '09:00', shutsAt: '09:00' }, ['shutsAt']],
+    ['that only opens', { opensAt: '09:00' }, []],
+    ['whose lifts end as they begin', { liftFrom: '10:00', liftUntil: '10:00' }, ['liftUntil']],
+    ['that lifts for a minute', { liftFrom: '10:00', liftUntil: '10:01' }, []],
+    ['without lifts on one day', { noLifts: [{ from: '2027-05-01', to: '2027-05-01' }] }, []],
+    [
+      'without lifts until before they stop',
+      { noLifts: [{ from: '2027-05-02', to: '2027-05-01' }] },
+      ['noLifts'],
+    ],
+  ])('%s', (_, more, fields) => {
+    const rows = emptyRefit()
+    add(rows, 'place', 'p', { name: 'Yard', kind: 'yard', ...more })
+    expect(wrongIn(rows, 'place', 'p')).toEqual(fields)
+  })
+})
+
 describe('names and codes', () => {
   it('tell bags apart, whatever their capitals', () => {
     const rows = emptyRefit()
