@@ -69,6 +69,8 @@ describe('the section through it', () => {
   it('has the core begin where the filling ends, and water in one that is bare', () => {
     expect(reach(fittingSection(make, half).shapes, 'core')).toEqual([34, half])
     expect(reach(fittingSection(make, half).shapes, 'resin')).toEqual([make.holeMm / 2, 34])
+    // A ruler may be laid to it.
+    expect(fittingSection(make, half).inMm).toBe(true)
     const wet = fittingSection(bare, half, true).shapes
     const [from, to] = reach(wet, 'waste')
     expect(from).toBe(make.holeMm / 2)

@@ -70,22 +70,6 @@ test('a job by recipe, its dimension changed, what was done kept', async ({ page
   await expect(panel.getByLabel(/Likely hours of Cut and lift/)).toHaveValue('6 h')
 })
 
-test('a finished step that would go is asked about', async ({ page }) => {
-  await goTo(page, `${base}/recipes/posts-and-rail`)
-  await page.getByLabel('Name of the job').fill('Pushpit rail')
-  await page.getByRole('button', { name: 'Make the job' }).click()
-  const panel = panelOf(page, 'Pushpit rail')
-  await panel.getByLabel('Done: Take up the nuts after a day').check()
-  await panel.getByRole('link', { name: 'Change a dimension' }).click()
-  await page.getByLabel('Curing sealant').check()
-  await page.getByRole('button', { name: 'Work it again' }).click()
-  const dialog = page.getByRole('dialog')
-  await expect(dialog).toContainText('Take up the nuts after a day')
-  await dialog.getByRole('button', { name: 'Keep it' }).click()
-  await expect(panel.getByLabel('Done: Take up the nuts after a day')).toBeChecked()
-  await expect(panel.getByLabel('Done: Bed it, seat it, tool the edge')).toBeVisible()
-})
-
 test('own recipes: copied, edited, saved, refused with a sentence', async ({ page }) => {
   await goTo(page, `${base}/recipes/find-leak`)
   await page.getByRole('button', { name: 'Copy and edit' }).click()

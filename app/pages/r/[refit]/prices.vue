@@ -16,6 +16,7 @@ import type { ListRow } from '#core/exchange/readJobs'
 import { groupBy } from '#core/model/refit'
 import { formatMoney } from '#core/money/money'
 import { poolKey } from '#core/stores/pool'
+import { figured } from '#core/units/counted'
 
 /** A supplier's price list: read, its columns named, laid beside the parts that are still to be bought. */
 const store = useRefitStore()
@@ -149,10 +150,11 @@ const money = (minor: number | null) =>
       </section>
       <section class="mt-6" aria-labelledby="found">
         <h2 id="found">
-          {{ matches.length }} of your parts may be among the {{ lines.length }} rows
+          {{ matches.length }} of your parts may be in the list of
+          {{ figured(lines.length, 'row') }}
         </h2>
         <p v-if="bad.length > 0" class="text-redlead">
-          {{ bad.length }} {{ bad.length === 1 ? 'row was' : 'rows were' }} left out:
+          {{ figured(bad.length, 'row') }} {{ bad.length === 1 ? 'was' : 'were' }} left out:
           <template v-for="one in bad.slice(0, 3)" :key="one.line"
             >line {{ one.line }}, {{ one.problems.join(' ') }}
           </template>
