@@ -75,6 +75,12 @@ it('leaves alone what is not ticked, and all where nothing is', async () => {
   expect(part('rope')?.supplierId).toBeNull()
 })
 
+it('says a pack of one as one', async () => {
+  const { paste } = await opened()
+  await paste('What;Price;Per;Unit\nHalyard rope;9,00;1;rolls')
+  expect(words()).toMatch(/€9\s*1 roll\s/)
+})
+
 it('reads the columns as they are named by hand', async () => {
   const { paste } = await opened()
   await paste('Thing;A;B\nHalyard rope;3;1,20')

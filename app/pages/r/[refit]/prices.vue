@@ -16,7 +16,7 @@ import type { ListRow } from '#core/exchange/readJobs'
 import { groupBy } from '#core/model/refit'
 import { formatMoney } from '#core/money/money'
 import { poolKey } from '#core/stores/pool'
-import { figured } from '#core/units/counted'
+import { figured, unitFor } from '#core/units/counted'
 
 /** A supplier's price list: read, its columns named, laid beside the parts that are still to be bought. */
 const store = useRefitStore()
@@ -144,7 +144,7 @@ const money = (minor: number | null) =>
             v-model="supplierId"
             label="Whose list it is"
             :options="suppliers"
-            none="Leave the suppliers as they are"
+            none="Suppliers stay as is"
           />
         </div>
       </section>
@@ -192,7 +192,7 @@ const money = (minor: number | null) =>
             {{
               row.first.line.packSize === null
                 ? ''
-                : `${row.first.line.packSize} ${row.first.line.unit}`
+                : `${row.first.line.packSize} ${unitFor(row.first.line.packSize, row.first.line.unit)}`
             }}
           </template>
         </UiTable>
