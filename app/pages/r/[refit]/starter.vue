@@ -40,7 +40,7 @@ const recipeTitle = (key: string | undefined) =>
 async function make() {
   wrong.value = ''
   try {
-    if (await store.submit(`${ticked.value.length} usual jobs`, items.value))
+    if (await store.submit(figured(ticked.value.length, 'usual job'), items.value))
       await goTo(`/r/${store.refitId}/jobs`)
   } catch (error) {
     wrong.value = sentenceOf(error)
