@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { bagsToFind, bagsWanted, isLocated } from '#core/bags/bags'
 import { keyBetween } from '#core/model/order'
 import { inOrder } from '#core/model/refit'
+import { figured } from '#core/units/counted'
 
 /** Everything stripped out and put away: where it is, and which step wants it back. */
 const store = useRefitStore()
@@ -51,7 +52,7 @@ async function add() {
   <div class="gap-8 lg:grid" :class="open ? 'lg:grid-cols-[1fr_26rem]' : 'max-w-4xl'">
     <div :class="{ 'max-lg:hidden': open }">
       <div class="flex flex-wrap items-end justify-between gap-2">
-        <h1>{{ store.rows.bag.length }} bags, {{ located }} with a place</h1>
+        <h1>{{ figured(store.rows.bag.length, 'bag') }}, {{ located }} with a place</h1>
         <div class="flex gap-2">
           <NuxtLink class="btn btn-small" :to="`/r/${store.refitId}/bags/labels`"
             ><Printer :size="16" aria-hidden="true" /> Labels</NuxtLink
