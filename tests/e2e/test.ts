@@ -36,10 +36,10 @@ async function wipe(context: BrowserContext): Promise<void> {
 type HomeFor = (shape: string) => Promise<BrowserContext>
 
 /** The page the tests of one file go on in, and the browser it is in. */
-interface Standing {
-  file: string
-  context: BrowserContext | null
-  page: Page | null
+const standing: { file: string; context: BrowserContext | null; page: Page | null } = {
+  file: '',
+  context: null,
+  page: null,
 }
 
 /**
@@ -85,7 +85,7 @@ export const anotherBrowser = async (
 
 export const test = base.extend<
   { knowsTheCode: boolean; runsByItself: boolean; staysOpen: boolean },
-  { homeFor: HomeFor; standing: Standing }
+  { homeFor: HomeFor }
 >({
   knowsTheCode: [true, { option: true }],
   staysOpen: [true, { option: true }],
@@ -104,25 +104,8 @@ export const test = base.extend<
     },
     { scope: 'worker' },
   ],
-  standing: [
-    // eslint-disable-next-line no-empty-pattern
-    async ({}, use) => {
-      await use({ file: '', context: null, page: null })
-    },
-    { scope: 'worker' },
-  ],
   context: async (
-    {
-      browser,
-      homeFor,
-      standing,
-      knowsTheCode,
-      runsByItself,
-      staysOpen,
-      viewport,
-      hasTouch,
-      isMobile,
-    },
+    { browser, homeFor, knowsTheCode, runsByItself, staysOpen, viewport, hasTouch, isMobile },
     use,
     { file },
   ) => {
@@ -143,7 +126,7 @@ export const test = base.extend<
       Object.assign(standing, { context: null, page: null })
     }
   },
-  page: async ({ context, standing, knowsTheCode, staysOpen, viewport }, use) => {
+  page: async ({ context, knowsTheCode, staysOpen, viewport }, use) => {
     const page = standing.page ?? (await context.newPage())
     // The test before may have gone on on a phone.
     if (standing.page && viewport) await page.setViewportSize(viewport)

@@ -174,7 +174,7 @@ function saved(days: number): string {
     <!-- Over the rest, so that nothing moves when it comes and goes. -->
     <p
       v-if="left > 0"
-      class="sticky bottom-0 border-t border-rule bg-sheet py-1.5 text-ink2"
+      class="sticky bottom-0 border-t border-rule bg-sheet py-1.5 text-ink2 xl:-bottom-3"
       role="status"
     >
       Trying what would bring it forward: {{ left }} left…

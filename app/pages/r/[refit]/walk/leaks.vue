@@ -10,8 +10,6 @@ import { sayWater, waterFigures } from '#core/water/waterIn'
 import { figured } from '#core/units/counted'
 
 /** Water coming in: how fast and from where, fitting by fitting with the hose, and what a hole would let in. */
-/** Shorter, water that has to creep along a bolt is not seen below. */
-const usualMinutes = 10
 const store = useRefitStore()
 const time = useTimeStore()
 const { sayDay } = useDates()
@@ -26,6 +24,8 @@ const edit = (test: Row<'hoseTest'>, patch: Record<string, unknown>) =>
 const leftMs = (test: Row<'hoseTest'>) =>
   Math.max(0, (test.startedAt ?? 0) + test.minutes * 60_000 - time.now)
 const now = () => Math.round(time.now)
+/** Shorter, water that has to creep along a bolt is not seen below. */
+const usualMinutes = 10
 /** Ended before its time, a test was as long as the hose was on. */
 function callDry(test: Row<'hoseTest'>) {
   const on = test.startedAt === null ? null : Math.floor((now() - test.startedAt) / 60_000)
