@@ -1,6 +1,5 @@
 import { QueryTypes, Transaction } from 'sequelize'
 import type { Sequelize } from 'sequelize'
-import { Umzug } from 'umzug'
 import { log } from '../services/log'
 import { copyDatabase } from './copyDatabase'
 import { statements as acceptablePlan } from './migrations/acceptablePlan'
@@ -71,8 +70,16 @@ const storageIn = (sequelize: Sequelize, transaction: Transaction) => ({
   unlogMigration: (): Promise<void> => Promise.reject(new Error('Migrations only go forward.')),
 })
 
-const umzugIn = (sequelize: Sequelize, transaction: Transaction) =>
-  new Umzug({
+/** Which of them a database has not had. */
+async function pendingIn(sequelize: Sequelize, transaction: Transaction): Promise<string[]> {
+  const had = new Set(await storageIn(sequelize, transaction).executed())
+  return migrations.map(({ name }) => name).filter((name) => !had.has(name))
+}
+
+/** Its package brings a command line along: a start that has nothing to do does without it. */
+async function umzugIn(sequelize: Sequelize, transaction: Transaction) {
+  const { Umzug } = await import('umzug')
+  return new Umzug({
     migrations: migrations.map(({ name, statements: list }) => ({
       name,
       up: async () => {
@@ -82,6 +89,7 @@ const umzugIn = (sequelize: Sequelize, transaction: Transaction) =>
     storage: storageIn(sequelize, transaction),
     logger: undefined,
   })
+}
 
 /**
  * Brings the tables up to date, all in one transaction: a start that is cut off leaves what was there
@@ -90,12 +98,13 @@ const umzugIn = (sequelize: Sequelize, transaction: Transaction) =>
 export async function migrate(sequelize: Sequelize): Promise<void> {
   const all = { type: Transaction.TYPES.IMMEDIATE }
   const pending = await sequelize.transaction(all, (transaction) =>
-    umzugIn(sequelize, transaction).pending(),
+    pendingIn(sequelize, transaction),
   )
   if (pending.length === 0) return
   if (pending.length < migrations.length)
     log.info({ file: await copyDatabase(sequelize, 'before-migration') }, 'copied before migrating')
   await sequelize.transaction(all, async (transaction) => {
-    await umzugIn(sequelize, transaction).up()
+    const umzug = await umzugIn(sequelize, transaction)
+    await umzug.up()
   })
 }

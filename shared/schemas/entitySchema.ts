@@ -30,6 +30,15 @@ function textSchema(field: Field<unknown>): Joi.Schema {
 /** What a person sees who has chosen nothing in a list. */
 const nothingChosen = 'Choose one for {#label}.'
 
+const refSchema = idSchema
+  .messages({
+    'string.base': nothingChosen,
+    'string.empty': nothingChosen,
+    'any.required': nothingChosen,
+  })
+  .prefs({ errors: { wrap: { label: '“”' } } })
+const refsSchema = Joi.array().items(idSchema).unique().max(10_000)
+
 const base: Readonly<Record<Field<unknown>['kind'], (field: Field<unknown>) => Joi.Schema>> = {
   text: textSchema,
   choice: (field) => Joi.string().valid(...(field.options ?? [])),
@@ -43,15 +52,8 @@ const base: Readonly<Record<Field<unknown>['kind'], (field: Field<unknown>) => J
   date: () => date,
   instant: () => Joi.number().integer().min(0).max(8.64e15),
   clockTime: () => Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/),
-  ref: () =>
-    idSchema
-      .messages({
-        'string.base': nothingChosen,
-        'string.empty': nothingChosen,
-        'any.required': nothingChosen,
-      })
-      .prefs({ errors: { wrap: { label: '“”' } } }),
-  refs: () => Joi.array().items(idSchema).unique().max(10_000),
+  ref: () => refSchema,
+  refs: () => refsSchema,
   // Each record has a schema of its own: see recordSchemas.
   record: () => Joi.forbidden(),
 }
@@ -64,7 +66,7 @@ function fieldSchema(field: Field<unknown>): Joi.Schema {
 const objectOf = (keys: Record<string, Joi.Schema>): Joi.ObjectSchema =>
   Joi.object(keys).prefs({ abortEarly: false })
 
-const keysOf = (entity: EntityName): Record<string, Joi.Schema> =>
+const keysMade = (entity: EntityName): Readonly<Record<string, Joi.Schema>> =>
   Object.fromEntries(
     (Object.entries(entities[entity] as Fields) as [string, Field<unknown>][]).map(
       ([name, field]) => [
@@ -74,25 +76,28 @@ const keysOf = (entity: EntityName): Record<string, Joi.Schema> =>
     ),
   )
 
-const made = new Map<string, Joi.ObjectSchema>()
-function once(key: string, make: () => Joi.ObjectSchema): Joi.ObjectSchema {
-  const schema = made.get(key) ?? make()
-  made.set(key, schema)
-  return schema
+/** Kept by name: schemas take longer to make than to ask. */
+function once<T>(make: (entity: EntityName) => T): (entity: EntityName) => T {
+  const made = new Map<EntityName, T>()
+  return (entity) => {
+    const one = made.get(entity) ?? make(entity)
+    made.set(entity, one)
+    return one
+  }
 }
 
+const keysOf = once(keysMade)
+
 /** What a new row may be given: needed fields required, the rest optional. */
-export const createSchema = (entity: EntityName): Joi.ObjectSchema =>
-  once(`create ${entity}`, () => {
-    const keys = keysOf(entity)
-    for (const [name, field] of Object.entries(entities[entity] as Fields))
-      if (field.initial === undefined && keys[name]) keys[name] = keys[name].required()
-    return objectOf(keys)
-  })
+export const createSchema = once((entity: EntityName): Joi.ObjectSchema => {
+  const keys = { ...keysOf(entity) }
+  for (const [name, field] of Object.entries(entities[entity] as Fields))
+    if (field.initial === undefined && keys[name]) keys[name] = keys[name].required()
+  return objectOf(keys)
+})
 
 /** What a patch may hold: at least one field. */
-export const patchSchema = (entity: EntityName): Joi.ObjectSchema =>
-  once(`patch ${entity}`, () => {
-    const keys = Object.entries(keysOf(entity)).filter(([name]) => !isByServer(entity, name))
-    return objectOf(Object.fromEntries(keys)).min(1)
-  })
+export const patchSchema = once((entity: EntityName): Joi.ObjectSchema => {
+  const keys = Object.entries(keysOf(entity)).filter(([name]) => !isByServer(entity, name))
+  return objectOf(Object.fromEntries(keys)).min(1)
+})
