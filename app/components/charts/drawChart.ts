@@ -9,7 +9,7 @@ import {
   LineElement,
   PointElement,
 } from 'chart.js'
-import type { ChartConfiguration, Plugin } from 'chart.js'
+import type { ChartConfiguration, ChartType, Plugin } from 'chart.js'
 
 Chart.register(
   BarController,
@@ -35,7 +35,8 @@ export function drawChart(
   Chart.defaults.font.family = colour('font-cond') || "'Barlow Condensed', sans-serif"
   Chart.defaults.font.size = 15
   Chart.defaults.color = colour('ink2')
-  return new Chart(canvas, {
+  // Named, for to find it out the compiler goes through every kind of chart there is.
+  return new Chart<ChartType>(canvas, {
     ...config,
     options: {
       animation: false,
