@@ -87,7 +87,8 @@ it('makes a job with its steps and materials, at its place and before its gate',
   expect(cloth?.quantity).toBeCloseTo(9.1, 1)
   expect(cloth?.jobId).toBe(job.id)
   expect(sentTo.at(-1)).toEqual({ path: '/r/r/jobs', query: { job: job.id } })
-  expect(server.changes.at(-1)?.label).toBe('Job by recipe: Re-core the coachroof')
+  // The week's figures may have been kept since.
+  expect(server.changes.map((one) => one.label)).toContain('Job by recipe: Re-core the coachroof')
 })
 
 it('is worked again with other dimensions: what was done and set by hand stays', async () => {
