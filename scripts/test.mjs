@@ -101,7 +101,9 @@ run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
 // The server tests and the end-to-end tests both drive the build. It writes anew what the checks of types and rules read.
 const [isBuilt] = await Promise.all([
   check('build', 'node', ['scripts/build.mjs']),
-  check('layout of the code', 'npx', ['prettier', '--check', '.']),
+  check('layout of the code', 'npx', ['prettier', '--check', '.'])
+    .then(() => check('nothing unused', 'npx', ['knip']))
+    .then(() => check('licences', 'node', ['scripts/licences.mjs'])),
 ])
 if (!isBuilt) process.exit(1)
 // The tests of the server and of the browser begin on copies of it.
@@ -110,9 +112,7 @@ mkdirSync(env.DEMO_FOLDER)
 const [isDemoThere] = await Promise.all([
   check('demo', 'node', ['scripts/demoFolder.mjs', env.DEMO_FOLDER], env),
   check('types', 'npm', ['run', '--silent', 'types']),
-  check('rules of the code', 'npx', ['eslint', '.', '--max-warnings', '0'])
-    .then(() => check('nothing unused', 'npx', ['knip']))
-    .then(() => check('licences', 'node', ['scripts/licences.mjs'])),
+  check('rules of the code', 'npx', ['eslint', '.', '--max-warnings', '0']),
 ])
 if (!isDemoThere) process.exit(1)
 suite(
