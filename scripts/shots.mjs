@@ -86,11 +86,6 @@ for (const [name, path, viewport, more = {}] of shots) {
       .filter({ visible: true })
       .nth(more.least ?? 6)
       .waitFor()
-  // What is worked out in the quiet stands there before the picture is taken.
-  await page
-    .getByText(/^(Trying what would|Working out what)/)
-    .first()
-    .waitFor({ state: 'hidden' })
   if (more.press) await page.getByRole('button', { name: more.press, exact: true }).click()
   if (more.after) await page.getByText(more.after).first().waitFor()
   await page.waitForTimeout(400)
