@@ -18,7 +18,7 @@ export default defineNuxtConfig({
     defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
   },
   spaLoadingTemplate: 'spa-loading-template.html',
-  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  modules: ['@pinia/nuxt'],
   alias: { '#core': core },
   css: ['~/assets/main.css'],
   components: [{ path: '~/components', pathPrefix: false }],
@@ -78,5 +78,4 @@ export default defineNuxtConfig({
       },
     },
   },
-  eslint: { config: { stylistic: false } },
 })

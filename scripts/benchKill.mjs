@@ -62,7 +62,10 @@ const works = {
         `${url}/api/refits/${mainId}/changes`,
         change([{ op: 'create', entity: 'job', id, patch }]),
       )
-      if (answer?.status === 200) (told.jobs.set(id, id), count('changes acknowledged'))
+      if (answer?.status === 200) {
+        told.jobs.set(id, id)
+        count('changes acknowledged')
+      }
     }
   },
   async batches(url, state) {
@@ -75,7 +78,10 @@ const works = {
         patch: { name: `${batch} ${at}`, kind: 'finish', order: `c${at}` },
       }))
       const answer = await ask(`${url}/api/refits/${mainId}/changes`, change(items))
-      if (answer?.status === 200) (told.batches.add(batch), count('batches acknowledged'))
+      if (answer?.status === 200) {
+        told.batches.add(batch)
+        count('batches acknowledged')
+      }
     }
   },
   async undo(url, state) {
@@ -96,8 +102,10 @@ const works = {
       told.jobs.set(id, title)
       const wish = { changeId: randomUUID(), deviceId }
       const undone = await ask(`${path}/undo`, wish)
-      if (undone?.status === 200) (told.jobs.set(id, row.title), count('undos acknowledged'))
-      else {
+      if (undone?.status === 200) {
+        told.jobs.set(id, row.title)
+        count('undos acknowledged')
+      } else {
         told.jobs.set(id, null)
         return
       }
@@ -107,8 +115,10 @@ const works = {
     while (!state.over) {
       const bytes = png()
       const answer = await ask(`${url}/api/refits/${mainId}/pictures`, bytes)
-      if (answer?.status === 200)
-        (told.pictures.set(answer.body.hash, bytes.length), count('uploads acknowledged'))
+      if (answer?.status === 200) {
+        told.pictures.set(answer.body.hash, bytes.length)
+        count('uploads acknowledged')
+      }
     }
   },
   async imports(url, state) {
@@ -120,8 +130,10 @@ const works = {
         .map((item) => ({ ...item.patch, id: item.id }))
       const file = { format: 'inch-ahead-refit', version: 1, refitId: id, rows }
       const answer = await ask(`${url}/api/import`, file)
-      if (answer?.status === 200) (told.refits.set(id, [id]), count('imports acknowledged'))
-      else told.refits.set(id, [null, id])
+      if (answer?.status === 200) {
+        told.refits.set(id, [id])
+        count('imports acknowledged')
+      } else told.refits.set(id, [null, id])
     }
   },
   async inPlace(url, state) {
@@ -135,9 +147,10 @@ const works = {
       told.refits.set('bench-place', [...before, name])
       const file = { format: 'inch-ahead-refit', version: 1, refitId: 'x', rows }
       const answer = await ask(`${url}/api/import?replace=bench-place`, file)
-      if (answer?.status === 200)
-        (told.refits.set('bench-place', [name]), count('in place acknowledged'))
-      else return
+      if (answer?.status === 200) {
+        told.refits.set('bench-place', [name])
+        count('in place acknowledged')
+      } else return
     }
   },
 }

@@ -98,10 +98,14 @@ ensurePackages()
 ensureDebian([['pdftotext', 'poppler-utils']])
 const env = { ...process.env, CHROMIUM: ensureBrowser(), TMPDIR: scratch }
 run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
-// The server tests and the end-to-end tests both drive the build. It writes anew what the checks of types and rules read.
+// The server tests and the end-to-end tests both drive the build. It writes anew what the check of types reads.
 const [isBuilt] = await Promise.all([
   check('build', 'node', ['scripts/build.mjs']),
-  check('layout of the code', 'npx', ['prettier', '--check', '.'])
+  check('layout', 'npx', ['oxfmt', '--check'])
+    .then(() => check('rules of the code', 'npx', ['oxlint']))
+    .then(() =>
+      check('rules of templates', 'npx', ['eslint', 'app/**/*.vue', '--max-warnings', '0']),
+    )
     .then(() => check('nothing unused', 'npx', ['knip']))
     .then(() => check('licences', 'node', ['scripts/licences.mjs'])),
 ])
@@ -111,8 +115,7 @@ env.DEMO_FOLDER = join(scratch, 'demo')
 mkdirSync(env.DEMO_FOLDER)
 const [isDemoThere] = await Promise.all([
   check('demo', 'node', ['scripts/demoFolder.mjs', env.DEMO_FOLDER], env),
-  check('types', 'npm', ['run', '--silent', 'types']),
-  check('rules of the code', 'npx', ['eslint', '.', '--max-warnings', '0']),
+  check('types', 'node', ['scripts/types.mjs']),
 ])
 if (!isDemoThere) process.exit(1)
 suite(

@@ -27,7 +27,8 @@ export const forecastSeed = 1
 export class ForecastCrew {
   private links: PlannerLink[] = []
   private begun:
-    (Omit<ForecastAsked, 'rows' | 'plan'> & { readonly parts: readonly Runs[] }) | null = null
+    | (Omit<ForecastAsked, 'rows' | 'plan'> & { readonly parts: readonly Runs[] })
+    | null = null
 
   private linksFor(workers: number): PlannerLink[] {
     while (this.links.length < workers) this.links.push(new PlannerLink())

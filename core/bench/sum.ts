@@ -11,7 +11,13 @@ import type { Prepared } from './prepared'
 
 /** By what is in the hand. */
 export type PocketKey =
-  'resin' | 'holes' | 'layout' | 'cutting' | 'electrics' | 'hull' | 'structure'
+  | 'resin'
+  | 'holes'
+  | 'layout'
+  | 'cutting'
+  | 'electrics'
+  | 'hull'
+  | 'structure'
 
 export interface Figure {
   readonly label: string

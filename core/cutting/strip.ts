@@ -52,7 +52,6 @@ export function packStrip(width: number, pieces: readonly Piece[], search: Strip
 class StripPacker {
   private readonly skyline: Skyline
   private readonly atLeast: number
-  private readonly areas: Float64Array
   private best: { length: number; at: [number, number][] } | null = null
   private bestOrder: Int32Array
 
@@ -63,7 +62,6 @@ class StripPacker {
   ) {
     this.skyline = new Skyline(width, pieces)
     this.atLeast = leastLength(width, pieces)
-    this.areas = Float64Array.from(pieces, (one) => one.w * one.h)
     this.bestOrder = this.by((one) => one.w * one.h)
   }
 

@@ -13,7 +13,8 @@ const lengthOf = (line: readonly Point[]) =>
 /** A line that goes straight and turns by turns, from the origin along x; a turn is walked in 2,000 steps. */
 function walk(
   parts: readonly (
-    { readonly straight: number } | { readonly turn: number; readonly radius: number }
+    | { readonly straight: number }
+    | { readonly turn: number; readonly radius: number }
   )[],
 ) {
   const line: Point[] = [[0, 0]]

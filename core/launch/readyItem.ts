@@ -11,7 +11,14 @@ import type { ZoneClock } from '../time/zone'
  * word, and stops nothing. 'ready': done and cured, not tried. 'proven': tried, or signed for. 'onDay': of the day itself.
  */
 export type ReadyState =
-  'stops' | 'runs' | 'look' | 'ready' | 'proven' | 'skipped' | 'notAboard' | 'onDay'
+  | 'stops'
+  | 'runs'
+  | 'look'
+  | 'ready'
+  | 'proven'
+  | 'skipped'
+  | 'notAboard'
+  | 'onDay'
 
 export interface ReadyItem {
   /** Stable: signatures name it. */

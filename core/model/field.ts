@@ -21,7 +21,20 @@ export type FieldKind =
  * the clock; 'minor': money in minor units; 'inch': of the Tape.
  */
 type Unit =
-  'm' | 'mm' | 'L' | 't' | 'g' | '°C' | '°' | 'h' | 'hRound' | 'min' | 'minor' | 'inch' | 'px' | 'B'
+  | 'm'
+  | 'mm'
+  | 'L'
+  | 't'
+  | 'g'
+  | '°C'
+  | '°'
+  | 'h'
+  | 'hRound'
+  | 'min'
+  | 'minor'
+  | 'inch'
+  | 'px'
+  | 'B'
 
 /** The row goes with it; it holds it, and the removal is refused; or it goes when a field of its own has a value. */
 export type OnDelete = 'goes' | 'holds' | { readonly goesWhen: string; readonly is: string }

@@ -98,7 +98,7 @@ export class Asking {
     return explained(prepared, laid)
   }
 
-  private finished = ({ prepared, laid }: Side): StoredPlan => finishPlan(prepared, laid.pass).plan
+  private finished = ({ prepared, laid }: Side): StoredPlan => finishPlan(prepared, laid.pass).plan;
 
   private *lay(rows: RefitRows, from: number, to: number): InParts<Side> {
     const share = (part: number) => from + (to - from) * part

@@ -12,7 +12,8 @@ import type { StarterJob } from './starterList'
 
 /** Where jobs go that need not be done before she goes in: before a gate, when there is time, or placed one by one. */
 export type OthersGo =
-  { readonly to: 'gate'; readonly gateId: string } | { readonly to: 'whenTime' | 'oneByOne' }
+  | { readonly to: 'gate'; readonly gateId: string }
+  | { readonly to: 'whenTime' | 'oneByOne' }
 
 /** True where a job of the list is put before the launch, whatever becomes of the others. */
 export const isBeforeLaunch = (rows: Pick<RefitRows, 'gate'>, one: StarterJob): boolean =>

@@ -143,9 +143,8 @@ describe('a refit file', () => {
       inner.rows.job?.push({
         ...row(inner, 'job'),
         id: `many-${at}`,
-        parentJobId: `many-${at + 1}`,
+        parentJobId: at < 19_999 ? `many-${at + 1}` : null,
       })
-    ;(inner.rows.job?.at(-1) as Loose).parentJobId = null
     expect(sentences(await bring(inner))).toMatch(/up to 10,000 jobs; this would make 20,\d{3}/)
   }, 60_000)
 

@@ -68,7 +68,8 @@ useKeyScope({ benchBack: () => void goTo(`/r/${store.refitId}/bench`) })
           >:
           <span :class="shown.verdict === 'go' ? 'text-verdigris' : 'text-redlead'">{{
             shown.heading
-          }}</span><span v-if="besideSaid" class="text-redlead">; {{ besideSaid }}</span></template
+          }}</span
+          ><span v-if="besideSaid" class="text-redlead">; {{ besideSaid }}</span></template
         >
       </h1>
       <div class="no-print flex gap-2">
@@ -78,9 +79,7 @@ useKeyScope({ benchBack: () => void goTo(`/r/${store.refitId}/bench`) })
         <button class="btn" @click="print"><Printer :size="18" aria-hidden="true" /> Print</button>
       </div>
     </div>
-    <p class="text-ink2">
-      {{ sum.about }}<template v-if="job"> For “{{ job.title }}”.</template>
-    </p>
+    <p class="text-ink2">{{ sum.about }}<template v-if="job"> For “{{ job.title }}”.</template></p>
     <div aria-live="polite">
       <p v-if="page.wrong.value" class="mt-1 border-l-4 border-redlead pl-3 text-redlead">
         {{ page.wrong.value

@@ -182,9 +182,7 @@ useKeyScope({
 
 <template>
   <section class="border-[3px] border-ink bg-sheet p-3" aria-labelledby="put-on">
-    <h2 id="put-on">
-      Put on<template v-if="job">: {{ job.title }}</template>
-    </h2>
+    <h2 id="put-on">Put on<template v-if="job">: {{ job.title }}</template></h2>
     <UiSelect
       class="no-print"
       :model-value="page.jobId.value || null"

@@ -9,9 +9,7 @@ defineProps<{ table: Table }>()
   <section :aria-label="table.caption" class="overflow-x-auto">
     <table class="w-full">
       <caption class="cond border-b-2 border-ink text-left text-xl">
-        {{
-          table.caption
-        }}
+        {{ table.caption }}
       </caption>
       <thead>
         <tr class="cond text-left text-ink2">

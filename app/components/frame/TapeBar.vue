@@ -190,11 +190,8 @@ const beside = computed(
         <b class="font-semibold">{{ tape.earned }}</b>
         <span class="text-ink2 font-medium">
           <span> · {{ tape.week }}</span> ·
-          <span :class="{ 'text-redlead': tape.bad }">{{ tape.launch }}</span><span
-            v-if="tape.late"
-            class="text-redlead"
-            >, {{ tape.late }}</span
-          >{{ tape.odds }}
+          <span :class="{ 'text-redlead': tape.bad }">{{ tape.launch }}</span
+          ><span v-if="tape.late" class="text-redlead">, {{ tape.late }}</span>{{ tape.odds }}
         </span>
       </p>
     </div>

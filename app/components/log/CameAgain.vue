@@ -41,8 +41,7 @@ async function add() {
     <article v-for="one in again" :key="one.findingId" class="mt-1">
       <p class="leading-snug">
         <strong>{{ one.title }}</strong>: {{ one.repair }}, {{ sayMonth(one.doneOn) }}, held
-        <strong>{{ one.months }} {{ one.months === 1 ? 'month' : 'months' }}</strong
-        >.
+        <strong>{{ one.months }} {{ one.months === 1 ? 'month' : 'months' }}</strong>.
       </p>
       <PlaceHistory v-if="one.zoneId" :zone-id="one.zoneId" :again="one" />
     </article>

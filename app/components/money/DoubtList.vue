@@ -73,9 +73,8 @@ const written = computed(() => {
           <span class="grid grid-cols-[1fr_auto] items-end gap-x-3">
             <span>{{ one.name }}</span>
             <span class="cond text-right">
-              <template v-if="one.ofCost > 0">{{
-                say(Math.round(one.halfMinor))
-              }}</template><template v-if="one.ofCost > 0 && isSaid(one.halfDays)">, </template
+              <template v-if="one.ofCost > 0">{{ say(Math.round(one.halfMinor)) }}</template
+              ><template v-if="one.ofCost > 0 && isSaid(one.halfDays)">, </template
               ><template v-if="isSaid(one.halfDays)">{{ days(one.halfDays) }}</template>
             </span>
           </span>

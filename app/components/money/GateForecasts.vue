@@ -38,9 +38,7 @@ onScopeDispose(odds.lookCloser())
       <table v-if="rows.length > 0" class="w-full border-collapse leading-snug">
         <caption class="sr-only">
           Gates by
-          {{
-            odds.stored?.runs
-          }}
+          {{ odds.stored?.runs }}
           runs
         </caption>
         <thead>

@@ -47,8 +47,7 @@ async function add() {
         >
           <span class="cond block leading-tight">
             {{ one.sheet.number }}, {{ one.sheet.title
-            }}<template v-if="one.maker">, {{ one.maker }}</template
-            >, {{ one.many }}
+            }}<template v-if="one.maker">, {{ one.maker }}</template>, {{ one.many }}
             {{ one.many === 1 ? 'piece' : 'pieces' }}
           </span>
           <span class="block text-[0.9375rem]" :class="one.isRed ? 'text-redlead' : 'text-ink2'">

@@ -201,10 +201,8 @@ function choose(card: (typeof cards.value)[number]) {
             <template v-if="card.way.money">
               <dt class="text-ink2">Costs</dt>
               <dd>
-                <b class="font-semibold">{{ money(card.way.money.totalMinor) }}</b><span
-                  v-if="card.way.money.totalMinor === cheapest"
-                  class="text-verdigris"
-                >
+                <b class="font-semibold">{{ money(card.way.money.totalMinor) }}</b
+                ><span v-if="card.way.money.totalMinor === cheapest" class="text-verdigris">
                   the least</span
                 >
               </dd>

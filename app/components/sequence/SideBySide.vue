@@ -94,9 +94,7 @@ const columns = [
     </p>
     <template v-else>
       <UiTable class="mt-3" caption="Gates in both plans" :columns="columns" :rows="gates">
-        <template #name="{ row }"
-          ><b class="font-semibold">{{ row.name }}</b></template
-        >
+        <template #name="{ row }"><b class="font-semibold">{{ row.name }}</b></template>
         <template #before="{ row }">{{ row.before }}</template>
         <template #after="{ row }">{{ row.after }}</template>
         <template #moves="{ row }"

@@ -49,8 +49,8 @@ function keepFree(who: SharedPerson) {
         class="border-b border-rule2 py-2"
       >
         <p>
-          <span class="font-semibold">{{ who.person.name }}, {{ who.elsewhere.boatName }}</span
-          >. {{ plannedSaid(who) }}
+          <span class="font-semibold">{{ who.person.name }}, {{ who.elsewhere.boatName }}</span>.
+          {{ plannedSaid(who) }}
         </p>
         <p v-if="who.loggedTwice.length > 0" class="text-ink2">
           Hours are written down for both boats on

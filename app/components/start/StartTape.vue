@@ -78,8 +78,8 @@ const frame: Pick<MapFrame, 'at'> = {
       </svg>
     </div>
     <figcaption class="mt-2 leading-snug text-ink2">
-      <b class="cond text-ink">{{ inches }} in{{ loaM === usualM ? ' for 40 ft' : '' }}</b
-      >: the Tape is as long as she is. Work done prints it, an inch at a time.
+      <b class="cond text-ink">{{ inches }} in{{ loaM === usualM ? ' for 40 ft' : '' }}</b>: the
+      Tape is as long as she is. Work done prints it, an inch at a time.
     </figcaption>
   </figure>
 </template>

@@ -61,8 +61,7 @@ async function keep() {
         <ReadingScale :limits="limits" :value="value" />
         <p class="text-ink2">
           Passes {{ sayLimits(limits, store.refit?.units ?? 'metric')
-          }}<template v-if="step.readSource">, by {{ step.readSource }}</template
-          >.
+          }}<template v-if="step.readSource">, by {{ step.readSource }}</template>.
         </p>
         <!-- Its line is always there: a press on the button must not miss because a word came. -->
         <p

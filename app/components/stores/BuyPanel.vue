@@ -81,8 +81,7 @@ const order = computed(() =>
         }}<template v-if="lead.lateDays > lead.days"
           >, {{ lead.lateDays }} when it goes badly</template
         >, {{ leadFrom[lead.from] }}</template
-      ><template v-if="order">; order {{ order.number }}</template
-      >.
+      ><template v-if="order">; order {{ order.number }}</template>.
     </p>
     <ul class="mt-2 border-t-2 border-ink">
       <li
@@ -124,8 +123,9 @@ const order = computed(() =>
     </p>
     <p v-for="part in looking" :key="part.id" class="mt-2 border-l-4 border-brass pl-3">
       Look for it second-hand until {{ sayDate(part.lookUntil ?? '')
-      }}<template v-if="part.planB">, then: {{ part.planB }}</template
-      >.<template v-if="isTooLong(part.lookUntil)">
+      }}<template v-if="part.planB">, then: {{ part.planB }}</template>.<template
+        v-if="isTooLong(part.lookUntil)"
+      >
         That is after the last day to buy it new, {{ sayDate(dateOf(row.window.closesOn ?? 0)) }}: a
         new one bought then has less than its spare days.
       </template>

@@ -155,8 +155,8 @@ void emit
     <p v-for="one in calls" :key="one.step.id" class="pb-2">
       <NuxtLink class="underline" :to="`/r/${store.refitId}/step/${one.step.id}`">{{
         one.step.title
-      }}</NuxtLink>: {{ sayTrade(one, facts.today, year).strong
-      }}{{ sayTrade(one, facts.today, year).rest }}.
+      }}</NuxtLink
+      >: {{ sayTrade(one, facts.today, year).strong }}{{ sayTrade(one, facts.today, year).rest }}.
     </p>
     <section v-if="fromBags.length > 0" class="mt-2 border-t border-rule pt-2">
       <h3>Taken off, and not fit to go on</h3>
@@ -177,8 +177,8 @@ void emit
           class="text-left underline decoration-rule underline-offset-4 max-sm:min-h-11"
           @click="emit('part', one.part.id)"
         >
-          {{ one.part.name }}</button>, {{ one.part.state === 'ordered' ? 'on its way' : 'here' }}:
-        {{ one.why }}.
+          {{ one.part.name }}</button
+        >, {{ one.part.state === 'ordered' ? 'on its way' : 'here' }}: {{ one.why }}.
       </p>
       <p v-if="unwanted.length > most" class="text-ink2">And {{ unwanted.length - most }} more.</p>
       <p class="text-[0.9375rem] leading-snug text-ink2">
@@ -208,8 +208,7 @@ void emit
         {{ one.gamble === 'paid' ? 'It paid' : 'It did not' }}: {{ one.name }},
         {{ formatMoney(one.gambleMinor ?? 0, currency) }}
         {{ one.gamble === 'paid' ? 'saved' : 'lost'
-        }}<template v-if="one.orderedOn">, bought {{ sayDate(one.orderedOn) }}</template
-        >.
+        }}<template v-if="one.orderedOn">, bought {{ sayDate(one.orderedOn) }}</template>.
       </p>
     </section>
     <section class="no-print mt-2 border-t border-rule pt-2" aria-label="What the marks mean">

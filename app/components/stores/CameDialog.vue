@@ -75,8 +75,7 @@ async function save() {
     <form v-if="line" class="grid gap-4" novalidate @submit.prevent="save">
       <p class="text-ink2">
         Ordered {{ tidy(line.line.quantity) }} {{ unit }}; {{ tidy(line.toCome) }} {{ unit }} still
-        to come<template v-if="line.dueOn">, due {{ sayDay(line.dueOn) }}</template
-        >.
+        to come<template v-if="line.dueOn">, due {{ sayDay(line.dueOn) }}</template>.
       </p>
       <div class="grid gap-3 sm:grid-cols-2">
         <FieldInput

@@ -181,7 +181,8 @@ const ownedSaid = { own: 'ours', lent: 'lent by', hired: 'hired from' } as const
                 class="text-left underline decoration-rule underline-offset-4 max-sm:min-h-11"
                 @click="openTool = one"
               >
-                {{ one.name }}</button><span class="text-ink2"
+                {{ one.name }}</button
+              ><span class="text-ink2"
                 ><template v-if="one.owned !== 'own'"
                   >, {{ ownedSaid[one.owned] }} {{ one.owner || 'nobody said' }}</template
                 ><template v-if="one.size">, {{ one.size }}</template></span

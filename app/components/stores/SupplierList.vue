@@ -27,9 +27,8 @@ const lead = (days: number, late: number | null) =>
           class="text-left underline decoration-rule underline-offset-4 max-sm:min-h-11"
           @click="openId = one.id"
         >
-          {{ one.name }}</button><span class="text-ink2"
-          >, {{ lead(one.leadDays, one.leadLateDays) }}</span
-        >
+          {{ one.name }}</button
+        ><span class="text-ink2">, {{ lead(one.leadDays, one.leadLateDays) }}</span>
       </li>
       <li v-if="list.length === 0" class="py-3 text-ink2">
         Nobody is written down: seven days are assumed for every part until somebody is.

@@ -130,8 +130,7 @@ const askFor = computed(
           }}<span v-if="dayNumber(booked.from) < askFor" class="text-redlead"
             >, sooner than that</span
           ></strong
-        ><strong v-else class="cond">ask for {{ sayDay(dateOf(askFor)) }}</strong
-        >.
+        ><strong v-else class="cond">ask for {{ sayDay(dateOf(askFor)) }}</strong>.
       </p>
       <p v-else class="mt-1 text-ink2">{{ why || 'Working out when that is ready…' }}</p>
     </template>

@@ -164,9 +164,7 @@ defineExpose({ ask, stops })
     </div>
     <UiDialog :open="asks" title="Leave her with this open?" red @close="asks = false">
       <ul class="list-disc pl-5">
-        <li v-for="line in stops" :key="line.key">
-          <b>{{ line.what }}</b>: {{ line.why }}
-        </li>
+        <li v-for="line in stops" :key="line.key"><b>{{ line.what }}</b>: {{ line.why }}</li>
       </ul>
       <p class="my-3">Nothing is refused. Who says so is kept with the day.</p>
       <UiSelect v-model="by" label="Who says so" :options="people" none="Choose" :error="wrong" />

@@ -5,6 +5,8 @@ import { deletion } from '#core/model/removal'
 /** Documents and links beside a job or a product. Files are kept and given back, never opened here. */
 const props = defineProps<{ owner: { readonly jobId: string } | { readonly productId: string } }>()
 const store = useRefitStore()
+/** An address written out in the template would be taken for a comment by the check of types. */
+const scheme = 'https://'
 const wrong = ref('')
 const busy = ref(false)
 const title = ref('')
@@ -109,7 +111,7 @@ const remove = (
     </div>
     <form class="grid items-end gap-2 sm:grid-cols-[1fr_2fr_auto]" @submit.prevent="addLink">
       <UiText v-model="title" label="Link to" placeholder="Data sheet" />
-      <UiText v-model="url" label="Address" placeholder="https://" :most="2000" />
+      <UiText v-model="url" label="Address" :placeholder="scheme" :most="2000" />
       <button class="btn" type="submit">Add link</button>
     </form>
     <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>

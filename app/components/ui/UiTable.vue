@@ -75,9 +75,7 @@ const icon = (key: string) =>
   <div class="overflow-x-auto" tabindex="0" role="region" :aria-label="caption">
     <table class="w-full border-collapse">
       <caption class="sr-only">
-        {{
-          caption
-        }}
+        {{ caption }}
       </caption>
       <thead>
         <tr class="border-b-2 border-ink text-left">

@@ -46,8 +46,8 @@ async function addReading() {
     <p v-if="drying">{{ dryingSentence(drying, sayDate) }}</p>
     <p v-if="panel.dryReading !== null" class="text-sm text-ink2">
       Reference {{ panel.dryReading
-      }}<template v-if="panel.dryReadingAt">, {{ panel.dryReadingAt }}</template
-      >. A cover that leaks ends the drying.
+      }}<template v-if="panel.dryReadingAt">, {{ panel.dryReadingAt }}</template>. A cover that
+      leaks ends the drying.
     </p>
     <details class="mt-1">
       <summary class="cond">Readings, {{ readings.length }}</summary>

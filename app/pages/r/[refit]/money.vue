@@ -126,13 +126,15 @@ const monthName = (month: string) => (month === '' ? 'no day' : sayMonth(month))
               Likely
               <UiHow about="all of it" :how="() => howLikely(money, ends)">{{
                 sayWhole(ends.p50)
-              }}</UiHow>{{ on(ends.likelyOn) }}, safe {{ sayWhole(ends.p80) }}{{ on(ends.safeOn) }}.
+              }}</UiHow
+              >{{ on(ends.likelyOn) }}, safe {{ sayWhole(ends.p80) }}{{ on(ends.safeOn) }}.
             </template>
             <template v-else>
               Likely
               <UiHow about="all of it" :how="() => howLikely(money)">{{
                 say(money.likelyMinor)
-              }}</UiHow>, planned {{ say(money.plannedMinor) }}.
+              }}</UiHow
+              >, planned {{ say(money.plannedMinor) }}.
             </template>
             <span v-if="goneAtIn !== null" class="text-redlead">
               {{

@@ -171,8 +171,7 @@ const picked = computed(() => options.value.find((row) => row.id === decision.va
     <template v-else>
       <p v-if="!isOpen" class="mt-1">
         {{ picked?.title }}, on {{ sayDay(decision.decidedOn ?? '')
-        }}<template v-if="decision.because">: {{ decision.because }}</template
-        >.
+        }}<template v-if="decision.because">: {{ decision.because }}</template>.
       </p>
       <p v-else-if="waiting" class="mt-1 text-ink2">
         “{{ waiting.title }}” waits for it.<template v-if="dates && !dates.by">

@@ -236,7 +236,8 @@ const stops = computed(
                     ? 'bg-brass text-on-brass'
                     : 'rounded-full bg-ink text-sheet'
                 "
-                >{{ lane.letter }}</span>{{ lane.name }}
+                >{{ lane.letter }}</span
+              >{{ lane.name }}
             </span>
           </div>
         </div>

@@ -178,10 +178,8 @@ useKeyScope({
         <h1 v-if="head && ready">
           <template v-if="head.yes">{{ head.words }}.</template>
           <template v-else
-            >Not yet: <span class="text-redlead">{{ head.words.toLowerCase() }}</span><template
-              v-if="planned"
-              >, {{ planned }}</template
-            >.
+            >Not yet: <span class="text-redlead">{{ head.words.toLowerCase() }}</span
+            ><template v-if="planned">, {{ planned }}</template>.
           </template>
           <template v-if="isUndated"> She has no day in the plan.</template>
           <template v-else-if="lifts?.bestDay">

@@ -113,9 +113,7 @@ const print = () => window.print()
     <div class="flex flex-wrap items-start justify-between gap-3">
       <div class="min-w-0">
         <p class="cond text-ink2">Order sheet {{ sheet.number }} · {{ store.refit?.boatName }}</p>
-        <h1>
-          {{ sheet.title }}<template v-if="maker">, {{ maker }}</template>
-        </h1>
+        <h1>{{ sheet.title }}<template v-if="maker">, {{ maker }}</template></h1>
         <p class="leading-snug">
           <template v-if="sheet.hand !== 'none'">{{ handSaid[sheet.hand] }}, </template
           ><template v-if="sheet.seenFrom">seen from {{ sheet.seenFrom }}, </template
@@ -146,9 +144,7 @@ const print = () => window.print()
       <table class="w-full border-t-2 border-ink text-left">
         <caption class="sr-only">
           Pieces of order sheet
-          {{
-            sheet.number
-          }}
+          {{ sheet.number }}
         </caption>
         <thead class="cond text-ink2">
           <tr>

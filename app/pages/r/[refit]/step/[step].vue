@@ -229,7 +229,8 @@ const pace = computed(() => {
         <p class="cond leading-tight text-ink2">
           <NuxtLink v-if="job" class="underline" :to="`/r/${store.refitId}/jobs?job=${job.id}`">{{
             titleBeside(step, job) || 'Its job'
-          }}</NuxtLink><template v-if="zone"> · {{ zone.name }}</template> · {{ when }}
+          }}</NuxtLink
+          ><template v-if="zone"> · {{ zone.name }}</template> · {{ when }}
         </p>
       </div>
       <PurposeTile v-if="job" :purpose="job.purpose" />
@@ -240,8 +241,7 @@ const pace = computed(() => {
     </p>
     <p v-if="isProvisional(step)" class="mt-2 border-l-4 border-redlead pl-2">
       <b class="font-semibold">Only for the time being:</b> {{ step.provisionalFor
-      }}<template v-if="step.provisionalNot">. Not for {{ step.provisionalNot }}</template
-      >.
+      }}<template v-if="step.provisionalNot">. Not for {{ step.provisionalNot }}</template>.
     </p>
     <p v-if="forecast" class="cond mt-2 text-redlead">{{ forecast }}</p>
     <p v-if="lived" class="mt-2 border-l-4 border-brass pl-2">{{ sayTwoPrices(lived) }}</p>

@@ -137,8 +137,7 @@ const print = () => window.print()
         <h1>{{ step.title }}</h1>
         <p class="leading-snug">
           {{ job?.title }}, {{ bookingStates[booking.state] }} for {{ sayDay(booking.from)
-          }}<template v-if="booking.to !== booking.from"> to {{ sayDay(booking.to) }}</template
-          >.
+          }}<template v-if="booking.to !== booking.from"> to {{ sayDay(booking.to) }}</template>.
         </p>
       </div>
       <button class="btn no-print" @click="print">
@@ -158,8 +157,7 @@ const print = () => window.print()
             </button>
             <p v-if="item.proposal" class="leading-snug">
               They propose: {{ item.proposal
-              }}<template v-if="worth(item)">, {{ worth(item) }}</template
-              >.
+              }}<template v-if="worth(item)">, {{ worth(item) }}</template>.
               <span
                 class="cond"
                 :class="{
@@ -268,8 +266,8 @@ const print = () => window.print()
         <RowField entity="tradeItem" :row="open" field="done" />
         <p v-if="open.answer === 'taken'" class="leading-snug sm:col-span-2">
           Taken: {{ open.proposal || 'no words for it'
-          }}<template v-if="worth(open)">, {{ worth(open) }}</template
-          >. What was agreed changes when it is thought over again.
+          }}<template v-if="worth(open)">, {{ worth(open) }}</template>. What was agreed changes
+          when it is thought over again.
         </p>
         <template v-else>
           <RowField entity="tradeItem" :row="open" field="proposal" class="sm:col-span-2" />

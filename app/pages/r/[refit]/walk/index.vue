@@ -204,9 +204,7 @@ const busyWays = computed(() =>
         {{ heading.before }}<span class="text-redlead">{{ heading.danger }}</span
         >{{ heading.after }}
       </h1>
-      <p>
-        <b>{{ said.hours }}</b> {{ said.rest }}
-      </p>
+      <p><b>{{ said.hours }}</b> {{ said.rest }}</p>
       <BoatMap
         class="mt-1 max-w-[45rem]"
         :zones="store.rows.zone"

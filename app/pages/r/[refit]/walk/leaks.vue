@@ -156,7 +156,8 @@ const heading = computed(() =>
                       : leftMs(test) > 0
                         ? `hose on, ${formatCountdown(leftMs(test))} left`
                         : 'time is up: look below'
-              }}</span><b v-if="test.outcome === 'leaks'" class="text-redlead">lets water in</b>
+              }}</span
+            ><b v-if="test.outcome === 'leaks'" class="text-redlead">lets water in</b>
           </span>
           <template v-if="test.outcome === 'waits'">
             <button

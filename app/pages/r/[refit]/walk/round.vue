@@ -179,8 +179,7 @@ const couldNot = computed(() =>
         </p>
         <p v-if="lookBefore" class="mt-2 text-ink2">
           Last looked at {{ sayDay(store.derived.clock.dateOf(lookBefore.at))
-          }}<template v-if="lookBefore.note">: {{ lookBefore.note }}</template
-          >.
+          }}<template v-if="lookBefore.note">: {{ lookBefore.note }}</template>.
         </p>
         <UiText v-model="note" class="mt-3" label="Note" :most="500" />
         <div class="mt-3 grid gap-2">

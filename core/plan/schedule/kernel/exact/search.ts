@@ -53,7 +53,7 @@ export class Search {
   private dead: boolean
 
   constructor(
-    private readonly compiled: Compiled,
+    compiled: Compiled,
     private readonly random: Random,
   ) {
     this.model = makeModel(compiled)
