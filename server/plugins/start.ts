@@ -1,5 +1,3 @@
-import { entityNames } from '#core/model/entities'
-import { createSchema, patchSchema } from '#shared/schemas/entitySchema'
 import { hourMs } from '#core/time/civil'
 import { closeStore, database } from '../db/store'
 import { alone } from '../services/alone'
@@ -58,14 +56,6 @@ function endWhenTold(): void {
     })
 }
 
-/** Schemas are made on first use, which takes long: made now, the first edit does not wait for them. */
-function makeSchemas(): void {
-  for (const entity of entityNames) {
-    createSchema(entity).validate({})
-    patchSchema(entity).validate({})
-  }
-}
-
 /** Opens the data folder, trying again until it can; then asks every hour whether today's copy is there yet. */
 export default defineNitroPlugin(() => {
   endWhenTold()
@@ -92,6 +82,5 @@ export default defineNitroPlugin(() => {
   copyTimer.unref()
   tend()
     .then(() => tend())
-    .then(makeSchemas)
     .catch(failed)
 })
