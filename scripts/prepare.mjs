@@ -114,7 +114,8 @@ function fingerprint(path) {
 /** Builds the production server when a source changed since the last build. */
 export function ensureBuild() {
   const mark = join(root, '.output', 'built-from')
-  const wanted = hashOf(sources.map(fingerprint).join('\n'))
+  // A build names its packages by their place: a moved folder is built anew.
+  const wanted = hashOf([root, ...sources.map(fingerprint)].join('\n'))
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return
   console.log('Building …')
   const started = Date.now()
