@@ -22,6 +22,9 @@ const roomy = {
   NODE_OPTIONS: `${process.env.NODE_OPTIONS ?? ''} --max-semi-space-size=64`.trim(),
 }
 
+/** A command of a package. */
+const tool = (name) => join(root, 'node_modules', '.bin', name)
+
 const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`
 
 /** A check that passes or fails as a whole; gives which. Its words are shown when it is over, so that two may run at once. */
@@ -97,16 +100,16 @@ ensurePackages()
 // Reads the printed book back.
 ensureDebian([['pdftotext', 'poppler-utils']])
 const env = { ...process.env, CHROMIUM: ensureBrowser(), TMPDIR: scratch }
-run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
+run(tool('nuxt'), ['prepare', '--logLevel', 'silent'])
 // The server tests and the end-to-end tests both drive the build. It writes anew what the check of types reads.
 const [isBuilt] = await Promise.all([
   check('build', 'node', ['scripts/build.mjs']),
-  check('layout', 'npx', ['oxfmt', '--check'])
-    .then(() => check('rules of the code', 'npx', ['oxlint']))
+  check('layout', tool('oxfmt'), ['--check'])
+    .then(() => check('rules of the code', tool('oxlint'), []))
     .then(() =>
-      check('rules of templates', 'npx', ['eslint', 'app/**/*.vue', '--max-warnings', '0']),
+      check('rules of templates', tool('eslint'), ['app/**/*.vue', '--max-warnings', '0']),
     )
-    .then(() => check('nothing unused', 'npx', ['knip']))
+    .then(() => check('nothing unused', tool('knip'), []))
     .then(() => check('licences', 'node', ['scripts/licences.mjs'])),
 ])
 if (!isBuilt) process.exit(1)
@@ -120,18 +123,12 @@ const [isDemoThere] = await Promise.all([
 if (!isDemoThere) process.exit(1)
 suite(
   'unit and server',
-  'npx',
-  [
-    'vitest',
-    'run',
-    '--reporter=dot',
-    '--reporter=json',
-    `--outputFile=${join(results, 'unit.json')}`,
-  ],
+  tool('vitest'),
+  ['run', '--reporter=dot', '--reporter=json', `--outputFile=${join(results, 'unit.json')}`],
   join(results, 'unit.json'),
   (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
 )
-suite('end to end', 'npx', ['playwright', 'test'], join(results, 'e2e.json'), (report) => {
+suite('end to end', tool('playwright'), ['test'], join(results, 'e2e.json'), (report) => {
   sayFlaky(report)
   const { expected, flaky, unexpected } = report.stats
   return { passed: expected + flaky, failed: unexpected }

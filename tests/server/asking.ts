@@ -1,6 +1,7 @@
 /** Asking a server of the tests, and reading what it says. */
 import { randomUUID } from 'node:crypto'
 import { strToU8, unzipSync, zipSync } from 'fflate'
+import type { Zippable } from 'fflate'
 import type { TestServer } from '../e2e/server'
 
 export type Loose = Record<string, unknown>
@@ -79,5 +80,5 @@ export const insideOf = (file: Uint8Array): RefitText =>
   JSON.parse(new TextDecoder().decode(unzipSync(file)['refit.json'])) as RefitText
 
 /** A refit file made anew of its inner document, with the given entries beside it. */
-export const fileOf = (inner: object, more: Record<string, Uint8Array> = {}): Uint8Array =>
-  zipSync({ ...more, 'refit.json': strToU8(JSON.stringify(inner)) })
+export const fileOf = (inner: object, more: Zippable = {}): Uint8Array =>
+  zipSync({ ...more, 'refit.json': strToU8(JSON.stringify(inner)) }, { level: 1 })
