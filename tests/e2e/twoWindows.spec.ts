@@ -15,46 +15,6 @@ const openJob = async (page: Page) => {
 }
 const firstStep = (page: Page) => page.getByLabel('Step 1', { exact: true })
 
-test('every view says the same launch, inches and hours', async ({ page }) => {
-  const refitId = await server.refitId()
-  const said = new Set<string>()
-  // It was run before, so that every view says the same likely day too.
-  await goTo(page, `${server.url}/r/${refitId}/today`)
-  const run = page.getByRole('link', { name: /^The Tape: .+; likely .+, safe / })
-  await expect(run).toBeVisible()
-  for (const view of ['today', 'jobs', 'sequence', 'log', 'week', 'hours', 'settings']) {
-    await goTo(page, `${server.url}/r/${refitId}/${view}`)
-    await expect(page.getByText(/launch planned \d/)).toBeVisible()
-    said.add((await run.getAttribute('aria-label')) ?? '')
-  }
-  expect([...said]).toHaveLength(1)
-  const tape = [...said][0] as string
-  const launch = /launch planned (\d+ \w+)/.exec(tape)?.[1]
-  await goTo(page, `${server.url}/r/${refitId}/sequence`)
-  await expect(
-    page.getByRole('heading', {
-      name: new RegExp(
-        `^Work is ready on .+; (the yard lifts|the first lift that suits the people is) on ${launch}$`,
-      ),
-    }),
-  ).toBeVisible()
-  // The refit file's rows, summed here by hand, give what the Tape and Hours say.
-  const whole = (await (await page.request.get(`${server.url}/api/refits/${refitId}`)).json()) as {
-    rows: { step: { earnedIn: number | null }[]; hoursEntry: { hours: number }[] }
-  }
-  const inches = whole.rows.step.reduce((sum, step) => sum + (step.earnedIn ?? 0), 0)
-  expect(tape).toContain(`${Math.round(inches)} of 480 in`)
-  const minutes = Math.round(
-    whole.rows.hoursEntry.reduce((sum, entry) => sum + entry.hours, 0) * 60,
-  )
-  await goTo(page, `${server.url}/r/${refitId}/hours`)
-  await expect(page.getByRole('heading', { name: /written down/ })).toContainText(
-    minutes % 60 === 0
-      ? `${minutes / 60} h`
-      : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`,
-  )
-})
-
 test('an edit appears in the other window and overwrites nothing typed there; a clash waits until it is decided; undo asks', async ({
   browser,
 }) => {
