@@ -81,6 +81,45 @@ it('places a finding by one key: a job of its severity before that gate, and the
   expect(made).toMatchObject({ severity: first === 'A cracked frame' ? 4 : 3 })
 })
 
+it('goes along the purposes and the severities by arrows, to the end of them, and makes one step of it', async () => {
+  const { server, page, press, title } = await opened()
+  const ticked = () =>
+    page.findAll('[role=radio][aria-checked=true]').map((one) => one.text().trim())
+  for (let times = 0; times < 5; times++) await press('ArrowLeft')
+  for (let times = 0; times < 5; times++) await press('ArrowUp')
+  expect(ticked()).toEqual(['Float', 'Danger'])
+  await press('ArrowRight')
+  await press('ArrowDown')
+  expect(ticked()).toEqual(['Safe', 'Fails'])
+  const first = title()
+  await press('a')
+  const made = patches(server).filter((one) => one.op === 'create')
+  expect(made.find((one) => one.entity === 'job')?.patch).toMatchObject({
+    title: first,
+    purpose: 'safe',
+    severity: 3,
+  })
+  expect(made.filter((one) => one.entity === 'step').map((one) => one.patch)).toMatchObject([
+    { title: 'Put it right' },
+  ])
+})
+
+it('is accepted with a reason, for which it asks where it is typed', async () => {
+  const { server, page, press } = await opened()
+  await press('x')
+  expect(document.activeElement).toBe(page.find('#triage-reason input').element)
+  await page.find('form').trigger('submit')
+  await flushPromises()
+  expect(page.find('[role=alert]').text()).toContain('Say why')
+  await page.find('#triage-reason input').setValue('Looks only')
+  await page.find('form').trigger('submit')
+  await flushPromises()
+  expect(patches(server).find((one) => one.entity === 'finding')?.patch).toMatchObject({
+    reason: 'Looks only',
+  })
+  expect(page.find('h1').text()).toBe('1 to place')
+})
+
 it('says what each place would do, and where that could not be worked out says why', async () => {
   const { page, settled } = await opened()
   expect(page.text()).toContain('working it out…')
