@@ -53,6 +53,7 @@ export default defineConfig({
           vue(),
           // What the framework imports by itself in the app.
           unimport.vite({
+            include: [/\/(app|tests)\/.*\.(ts|vue)$/],
             presets: [{ from: 'pinia', imports: ['defineStore', 'storeToRefs'] }],
             dirs: [at('./app/composables'), at('./app/stores'), at('./app/utils')],
             addons: { vueTemplate: true },

@@ -1,6 +1,7 @@
 /** What a figure says of itself: its numbers are those of the hand, and agree with what the views show. */
 import { describe, expect, it } from 'vitest'
-import { demoNow, sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
+import { demoNow } from '../../demo/sableWren'
 import type { LiftOdds } from '../model/odds'
 import { bindingChain } from '../plan/chain'
 import { makePlan } from '../plan/makePlan'
@@ -198,7 +199,7 @@ describe('the list and the dates', () => {
   })
 
   it('say a date by what holds it, and none where there is none', () => {
-    const rows = sableWren('r')
+    const rows = knownDemo()
     const { plan } = makePlan(rows, demoNow)
     const all = derive(rows, plan, demoNow)
     if (!all.launch) throw new Error('no launch')

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { bigRefit } from '../../demo/bigRefit'
-import { demoNow, sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
+import { demoNow } from '../../demo/sableWren'
 import { zoneClock } from '../time/zone'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { bindingChain } from './chain'
@@ -52,7 +53,7 @@ describe('an improved plan', () => {
   })
 
   it('lays peel ply on the demo foredeck over the free weekend, and the plan says so', () => {
-    const rows = sableWren('r')
+    const rows = knownDemo()
     const dublin = zoneClock('Europe/Dublin')
     const { plan } = bestPlan(rows, demoNow, { ...effort, iterations: 24 })
     expect(judgePlan(rows, plan)).toEqual([])

@@ -1,6 +1,7 @@
 /** A plan is laid anew exactly when something that it reads has changed. */
 import { describe, expect, it } from 'vitest'
-import { demoNow, sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
+import { demoNow } from '../../demo/sableWren'
 import { oddsOf } from '../forecast/odds'
 import { forecastRuns } from '../forecast/runs'
 import { atOnce } from '../inParts'
@@ -12,7 +13,7 @@ import type { StoredPlan } from '../model/stored'
 import { inputsHash, sameInputs } from './inputsHash'
 import { makePlan } from './makePlan'
 
-const demo = sableWren('r')
+const demo = knownDemo()
 const isInput = (name: EntityName) => kinds[name].planInput === true
 
 /** The same rows; reading a kind that the fingerprint does not watch is refused. */

@@ -1,7 +1,8 @@
 /** The drawing of what to buy: nothing is lost, nothing stands outside, names are whole; trades by hand. */
 import { describe, expect, it } from 'vitest'
 import { bigRefit, withParts } from '../../demo/bigRefit'
-import { demoNow, sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
+import { demoNow } from '../../demo/sableWren'
 import type { RefitRows } from '../model/refit'
 import { handsOn } from '../plan/handsOn'
 import { makePlan } from '../plan/makePlan'
@@ -41,8 +42,8 @@ function drawn(rows: RefitRows, width: number, height: number, unfolded: readonl
 
 describe('the drawing of what to buy', () => {
   it.each([
-    ['the demo', () => sableWren('r'), 960, 590],
-    ['the demo, small', () => sableWren('r'), 620, 480],
+    ['the demo', () => knownDemo(), 960, 590],
+    ['the demo, small', () => knownDemo(), 620, 480],
     ['600 parts', () => withParts(bigRefit(3), 5, 600), 960, 590],
   ] as const)('of %s', (_, refit, width, height) => {
     const { board, scene } = drawn(refit(), width, height)
@@ -87,10 +88,10 @@ describe('the drawing of what to buy', () => {
 
 describe('what is folded', () => {
   it('stands under its lath when that is pressed, whole, and all below moves down', () => {
-    const before = drawn(sableWren('r'), 960, 590)
+    const before = drawn(knownDemo(), 960, 590)
     const lath = before.scene.laths[0]
     const trades = before.scene.heads[0]
-    const after = drawn(sableWren('r'), 960, 590, [lath?.key ?? '', 'trades'])
+    const after = drawn(knownDemo(), 960, 590, [lath?.key ?? '', 'trades'])
     const shown = new Set(before.scene.rows.map(keyOf))
     const month = before.board.rows.filter((row) => !shown.has(row.key)).slice(0, 40)
     const count = Number.parseInt(lath?.text ?? '', 10)
@@ -115,8 +116,8 @@ describe('what is folded', () => {
 describe('a crate, and until when something is looked for', () => {
   it('stand at noon and in the evening of their days', () => {
     // Room for every row.
-    const { board, scene } = drawn(sableWren('r'), 960, 3000)
-    const clock = zoneClock(sableWren('r').refit[0]?.zone ?? 'UTC')
+    const { board, scene } = drawn(knownDemo(), 960, 3000)
+    const clock = zoneClock(knownDemo().refit[0]?.zone ?? 'UTC')
     const at = (date: string, hour: number) =>
       xOf(scene.ruler, clock.at(dayNumber(date), hour * 60))
     const crates = scene.rows.flatMap((row) => {

@@ -1,7 +1,7 @@
 /** Heights against a second implementation, windows by hand, tides as people type them. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
 import { add, emptyRefit } from '../testing/build'
 import { hourMs, minuteMs } from '../time/civil'
 import { zoneClock } from '../time/zone'
@@ -66,7 +66,7 @@ function second(meanM: number, list: readonly (readonly [string, number, number]
 
 describe('heights', () => {
   it('agree within a centimetre with a second implementation over a whole turn of the node', () => {
-    const station = sableWren('r').tideStation[0]
+    const station = knownDemo().tideStation[0]
     if (!station) throw new Error('the demo has a station')
     const tide = tideOf(station)
     const list = station.constituents.map(

@@ -1,7 +1,7 @@
 /** Launch on its page, with the demo's boat: a sling is moved by keys, an anode is weighed; and a meter is begun on the Log. */
 import { flushPromises } from '@vue/test-utils'
 import { expect, it, vi } from 'vitest'
-import { sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
 import { useTimeStore } from '../../app/stores/time'
 import { press, typeIn, words } from './byName'
 import { onPage } from './page'
@@ -12,7 +12,7 @@ const named = (label: string) =>
   document.querySelector<HTMLElement>(`[aria-label="${label}"]`) as HTMLElement
 
 it('has a sling moved by keys, five centimetres or half a metre, and never past the middle of her weight', async () => {
-  const { server } = await onPage('launch', sableWren('r'), { begin })
+  const { server } = await onPage('launch', knownDemo(), { begin })
   const at = () => Number(named('Fore sling from the stem').getAttribute('aria-valuenow'))
   const aft = Number(named('Aft sling from the stem').getAttribute('aria-valuenow'))
   const by = async (key: string) => {
@@ -38,7 +38,7 @@ it('has a sling moved by keys, five centimetres or half a metre, and never past 
 })
 
 it('has an anode weighed, and judged beside the others', async () => {
-  const { server } = await onPage('launch', sableWren('r'), { begin })
+  const { server } = await onPage('launch', knownDemo(), { begin })
   const before = server.rows.anodeWeighing.length
   // 50 of 900 g in a summer, where the others lost a third.
   expect(words()).toContain('Goes much slower than the others')
@@ -54,7 +54,7 @@ it('has an anode weighed, and judged beside the others', async () => {
 })
 
 it('has a meter begun on the Log, and read', async () => {
-  const { server } = await onPage('log', sableWren('r'), { begin })
+  const { server } = await onPage('log', knownDemo(), { begin })
   await press('Another meter')
   await typeIn('Meter', 'Bilge pump')
   await typeIn('Read in', 'starts')

@@ -1,7 +1,8 @@
 /** What several views say is one thing: the Tape, Sequence and Hours of the demo, and its rows summed by hand. */
 import { mount } from '@vue/test-utils'
 import { expect, it } from 'vitest'
-import { demoNow, sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
+import { demoNow } from '../../demo/sableWren'
 import { makePlan } from '#core/plan/makePlan'
 import { add } from '#core/testing/build'
 import type { Building } from '#core/testing/build'
@@ -10,7 +11,7 @@ import { onPage } from './page'
 import { withWorkers } from './workers'
 
 function demo(): Building {
-  const rows = { ...sableWren('r') } as Building
+  const rows = { ...knownDemo() } as Building
   const { plan: result } = makePlan(rows, demoNow)
   add(rows, 'plan', 'plan', { inputsHash: '', at: demoNow, seed: 1, iterations: 1, result })
   return rows

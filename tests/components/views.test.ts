@@ -3,12 +3,15 @@
  * their rows allow: each stands, without a word or a number that only a machine would say.
  */
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
-import { demoNow, sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
+import { demoNow } from '../../demo/sableWren'
 import { entities, entityNames } from '#core/model/entities'
 import type { EntityName, Row } from '#core/model/entities'
+import { supposing } from '#core/model/applyChange'
 import type { Field, Fields } from '#core/model/field'
 import { isComputed } from '#core/model/references'
 import type { RefitRows } from '#core/model/refit'
+import { removal } from '#core/model/removal'
 import { checkRow, ruleContext } from '#core/model/rules'
 import { makePlan } from '#core/plan/makePlan'
 import { add, emptyRefit, job, step } from '#core/testing/build'
@@ -54,9 +57,8 @@ const most: Put = (field, value) => {
   return field.kind === 'choice' && value !== null ? field.options?.at(-1) : undefined
 }
 
-let demo: RefitRows
-beforeAll(() => {
-  const rows = sableWren('r')
+function planned(rows: RefitRows): RefitRows {
+  const { plan: result } = makePlan(rows, demoNow)
   const plan = {
     id: 'plan',
     version: 1,
@@ -64,10 +66,16 @@ beforeAll(() => {
     at: demoNow,
     seed: 1,
     iterations: 0,
-    result: makePlan(rows, demoNow).plan,
+    result,
   }
-  demo = { ...rows, plan: [plan as never] }
-})
+  return { ...rows, plan: [plan as never] }
+}
+const demo = planned(knownDemo())
+/** Some of its jobs, and all that is none of them: what a field says is said by each row in the same way. */
+function someOf(rows: RefitRows): RefitRows {
+  const ids = rows.job.filter((_, at) => at % 4 > 0).map((one) => one.id)
+  return planned(supposing(rows, removal(rows, 'job', ids)))
+}
 
 const faults: string[] = []
 beforeEach(() => {
@@ -95,7 +103,7 @@ async function textOf(path: string, rows: RefitRows, query: Readonly<Record<stri
   const { store, wrapper } = await onPage(path, rows, { query })
   expect(store.status).toBe('ready')
   const text = wrapper.text()
-  const attributes = wrapper.html()
+  const attributes = document.body.innerHTML
   wrapper.unmount()
   return { text, attributes }
 }
@@ -104,8 +112,8 @@ const machineWords = /.{0,60}(\b(NaN|undefined|Infinity|null)\b|\[object |Invali
 describe.each([
   ['everything', () => demo],
   ['next to nothing', () => emptyRefit() as RefitRows],
-  ['no more than has to be said, of the least', () => varied(demo, least)],
-  ['the most of all, the other way', () => varied(demo, most)],
+  ['no more than has to be said, of the least', () => varied(someOf(demo), least)],
+  ['the most of all, the other way', () => varied(someOf(demo), most)],
 ] as const)('on a refit with %s', (_, rowsOf) => {
   let rows: RefitRows
   beforeAll(() => {

@@ -145,9 +145,20 @@ export function waitHours(
   const means =
     (step.placeNeed === 'shed' ? shed?.monthMeanC : null) ?? rows.refit[0]?.monthMeanC ?? []
   const wall = wallClock(rows.refit[0]?.zone ?? 'UTC')
-  const air = (at: number) =>
-    cureAir(step, at, (month) => means[month] ?? waitRefC, waitMinC, rows, wall)
+  const air = perTick((at) =>
+    cureAir(step, at, (month) => means[month] ?? waitRefC, waitMinC, rows, wall),
+  )
   return (cureMinutes(finish, hours, waitRefC, air) ?? 0) / 60
+}
+
+/** The same for all minutes of a tick: whatever changes in the air changes at the start of one. */
+function perTick(airAt: (at: number) => number | null): (at: number) => number | null {
+  let [known, air]: [number, number | null] = [-1, null]
+  return (at) => {
+    const tick = Math.floor(at / (5 * minute))
+    if (tick !== known) [known, air] = [tick, airAt(tick * 5 * minute)]
+    return air
+  }
 }
 
 /** Minutes until a cure is over, counted one by one; null: not in 400 days. */

@@ -9,7 +9,8 @@ import { makePlan } from '../../core/plan/makePlan'
 import { Asking } from '../../core/plan/whatIf'
 import { zoneClock } from '../../core/time/zone'
 import { bigRefit } from '../../demo/bigRefit'
-import { demoNow, sableWren } from '../../demo/sableWren'
+import { knownDemo } from '../../demo/known'
+import { demoNow } from '../../demo/sableWren'
 import { judgePlan } from './judgePlan'
 
 function leversOf(rows: RefitRows, most: number) {
@@ -26,7 +27,7 @@ function leversOf(rows: RefitRows, most: number) {
 
 describe('a lever does what it promised', () => {
   it.each([
-    ['demo', () => sableWren('demo'), 6, true],
+    ['demo', () => knownDemo('demo'), 6, true],
     ['2,000 steps', () => bigRefit(3), 2, false],
   ] as const)('%s', (_, refit, most, isJudged) => {
     const rows = refit()

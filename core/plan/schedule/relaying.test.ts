@@ -2,7 +2,8 @@ import { draws } from '../../../tests/draws'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bigRefit } from '~~/demo/bigRefit'
-import { demoNow, sableWren } from '~~/demo/sableWren'
+import { knownDemo } from '~~/demo/known'
+import { demoNow } from '~~/demo/sableWren'
 import { oddNow, oddRefit } from '~~/tests/judge/oddRefit'
 import { dayMs } from '../../time/civil'
 import { latestStartFirst, layPass, prepare, relay } from '../prepare'
@@ -48,7 +49,7 @@ describe('a pass that goes on from a checkpoint', () => {
       fc.property(fc.nat(1e6), fc.integer({ min: 2, max: 40 }), many, (seed, size, all) =>
         agrees(prepare(oddRefit(seed, size), oddNow), all),
       ),
-      { numRuns: draws(30) },
+      { numRuns: draws(20) },
     )
     fc.assert(
       fc.property(fc.nat(1e6), many, (seed, all) =>
@@ -59,7 +60,7 @@ describe('a pass that goes on from a checkpoint', () => {
   })
 
   it('does so with days on which she is wanted, and leaves what was laid before alone', () => {
-    const prepared = prepare(sableWren('r'), demoNow)
+    const prepared = prepare(knownDemo(), demoNow)
     const ids = [...prepared.compiled.activities.keys()]
     const all = ids.flatMap((_, at) => (at % 12 === 0 ? [[{ at, days: at % 24 ? null : 20 }]] : []))
     agrees(prepared, all)

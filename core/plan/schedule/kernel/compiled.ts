@@ -118,15 +118,15 @@ export function compileProblem(problem: Problem, relaxed: Relaxed = nothing): Co
     }
     return { at, units, most: Math.max(...units) }
   })
-  /** When a resource has so many units. */
-  const openFor = (resource: CompiledResource, units: number): Interval[] =>
-    joined(
-      resource.at.flatMap((from, i): Interval[] =>
-        (resource.units[i] as number) >= units
-          ? [[from, Math.min(horizon, resource.at[i + 1] ?? horizon)]]
-          : [],
-      ),
-    )
+  const open = resources.map(() => new Map<number, readonly Interval[]>())
+  /** When a resource has so many units: hundreds of activities ask for the same. */
+  const openFor = (resource: number, units: number): readonly Interval[] => {
+    const known = open[resource]?.get(units)
+    if (known) return known
+    const spans = openOf(resources[resource] as CompiledResource, units, horizon)
+    open[resource]?.set(units, spans)
+    return spans
+  }
   const activities = problem.activities.map((one, index): CompiledActivity => {
     const free = one.windows === null || relaxed({ kind: 'windows', activity: index })
     const windowsTo = (end: number): readonly Interval[] =>
@@ -140,16 +140,15 @@ export function compileProblem(problem: Problem, relaxed: Relaxed = nothing): Co
           .filter(([, units]) => units > 0)
           .map(([id, units]) => [resourceIndex.get(id) as number, units] as const)
         // Something of no length takes nothing, and may also happen at the very end.
-        const open =
+        const stretches =
           mode.duration === 0
             ? windowsTo(horizon + 1)
             : demands.reduce<readonly Interval[]>(
-                (all, [resource, units]) =>
-                  intersect(all, openFor(resources[resource] as CompiledResource, units)),
+                (all, [resource, units]) => intersect(all, openFor(resource, units)),
                 windowsTo(horizon),
               )
         return {
-          calendar: new Calendar(new Stretches(open), mode.duration, one.splittable),
+          calendar: new Calendar(new Stretches(stretches), mode.duration, one.splittable),
           demands: mode.duration === 0 ? [] : demands,
         }
       }),
@@ -172,6 +171,14 @@ export function compileProblem(problem: Problem, relaxed: Relaxed = nothing): Co
     weight,
   }))
   return { problem, horizon, activities, arcs, resources, deadlines }
+}
+
+/** When a resource has so many units up to a horizon. */
+function openOf({ at, units: had }: CompiledResource, units: number, horizon: number): Interval[] {
+  const spans: Interval[] = []
+  for (const [i, from] of at.entries())
+    if ((had[i] as number) >= units) spans.push([from, Math.min(horizon, at[i + 1] ?? horizon)])
+  return joined(spans)
 }
 
 /**
