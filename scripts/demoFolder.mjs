@@ -30,7 +30,11 @@ try {
   await page.goto(`${url}/r/${id}/settings`)
   for (let tries = 0; ; tries++) {
     const { rows } = await (await fetch(`${url}/api/refits/${id}`)).json()
-    if (rows.odds.length > 0) break
+    if (rows.odds.length > 0) {
+      // As they are given out: whoever makes other refits of them need not ask a server.
+      writeFileSync(join(folder, 'rows.json'), JSON.stringify(rows))
+      break
+    }
     if (tries > 500) throw new Error('the demo was not planned and forecast')
     await page.waitForTimeout(500)
   }

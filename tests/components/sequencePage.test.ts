@@ -2,6 +2,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { add, emptyRefit, job, person, step } from '#core/testing/build'
+import type { RefitRows } from '#core/model/refit'
 import type { Building } from '#core/testing/build'
 import { usePlannerStore } from '../../app/stores/planner'
 import { press, typeIn, words } from './byName'
@@ -158,4 +159,44 @@ it('reads out what stands on the time line', async () => {
   const said = list.map((one) => one.textContent?.trim() ?? '')
   expect(said.some((one) => /, 22 Apr to 23 Apr$/.test(one))).toBe(true)
   expect(said).toContain('Today')
+})
+
+/** The day of a gate in the plan that stands. */
+const dayOf = ({ plan: [stands] }: RefitRows) =>
+  new Date(stands?.result.gates[0]?.at ?? 0).toISOString().slice(0, 10)
+
+it('has a lever that does what it promised', async () => {
+  // Cured on Thursday 22 April, two days before she comes: on the Friday it could be faired.
+  const { server, settled } = await opened((rows) => {
+    rows.gate = rows.gate.map((one) => ({ ...one, kind: 'dated' as const, on: '2027-04-23' }))
+  })
+  expect(dayOf(server.rows)).toBe('2027-04-24')
+  const lever = 'Ida comes on Fri 23 Apr−1 d'
+  await vi.waitFor(() => expect(words()).toContain(lever), 5000)
+  await press(lever)
+  await vi.waitFor(() => expect(words()).toMatch(/Sail away\s*Sat 24 Apr\s*Fri 23 Apr/), 5000)
+  expect(words()).toContain('1 day earlier')
+  expect(server.changes).toEqual([])
+  await press('What are the chances then?')
+  // Nobody comes between the cure and the Saturday: without the lever no run can keep the 23rd.
+  const chances = /Sail away0 in 100 by 23 Apr, likely \d+ \w+(\d+) in 100 by 23 Apr/
+  await vi.waitFor(() => expect(words()).toMatch(chances), 5000)
+  expect(Number(chances.exec(words())?.[1])).toBeGreaterThan(0)
+  await press('Do it')
+  await vi.waitFor(() => expect(server.rows.personDay).toHaveLength(1), 5000)
+  expect(server.rows.personDay[0]).toMatchObject({ on: '2027-04-23', kind: 'extraDay' })
+  await settled()
+  expect(dayOf(server.rows)).toBe('2027-04-23')
+})
+
+it('is planned afresh beside the plan people know, and left', async () => {
+  const { server } = await opened()
+  await press('Plan it afresh')
+  await vi.waitFor(
+    () => expect(words()).toContain('It comes out the same: keeping it costs nothing.'),
+    5000,
+  )
+  expect(words()).toMatch(/Sail away\s*Sat 24 Apr\s*Sat 24 Apr\s*stays/)
+  await press('Leave it')
+  expect(server.changes).toEqual([])
 })

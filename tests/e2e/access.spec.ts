@@ -2,11 +2,10 @@
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import axe from 'axe-core'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 /** Faults that the rules find on the page as it stands. Its own window runs them: a second one takes four times as long. */
 async function clean(page: Page, what: string, colours = false): Promise<void> {

@@ -1,10 +1,9 @@
 /** A night aboard, what it would do, days on which she sails; and a job's own page: its layers, its hours, its measures. */
 import { expect, goTo, hasFocus, test } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 test('nights away are asked for, planned, and shown on the day', async ({ page }) => {
   const refit = `${server.url}/r/${await server.refitId()}`

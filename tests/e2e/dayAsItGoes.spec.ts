@@ -1,11 +1,10 @@
 /** A day on a phone: a reading that fails, work that did not hold, good enough for now, the list before leaving. */
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
 const step = async (page: Page, id: string) => {

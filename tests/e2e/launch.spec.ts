@@ -1,11 +1,10 @@
 /** Can she go in: signed for line by line, a window booked and kept to, the day hour by hour, the watch in the hand. */
 import { anotherBrowser, expect, goTo, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 async function open(page: Page, path: string) {
   await goTo(page, `${server.url}/r/${await server.refitId()}/${path}`)

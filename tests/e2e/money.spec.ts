@@ -2,11 +2,10 @@
 import { printed } from './pdf'
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 async function open(page: Page, path: string) {
   await goTo(page, `${server.url}/r/${await server.refitId()}/${path}`)
@@ -256,20 +255,6 @@ test.describe('where the plan is run after every change', () => {
       .poll(async () => minorOf((await headline(page))?.[1]))
       .toBeGreaterThan(likely + 7000)
   })
-})
-
-test('what a lever buys is said as a chance, with the same luck before and after', async ({
-  page,
-}) => {
-  await open(page, 'money?show=hours')
-  await page.getByRole('button', { name: 'Use mine' }).click()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByRole('button', { name: 'What are the chances then?' }).click()
-  const table = dialog.getByRole('table', { name: 'Chance of each gate' })
-  await expect(table).toBeVisible({ timeout: 90_000 })
-  await expect(
-    table.getByRole('row', { name: /^Launch \d+ in 100 by 22 May, likely .*\d+ in 100 by 22 May/ }),
-  ).toBeVisible()
 })
 
 test('a week is promised, what that is worth is said, and a promise can be taken back', async ({

@@ -1,10 +1,9 @@
 /** On a phone: today's work, something found in under ten seconds of presses, hours, jobs. */
 import { expect, goTo, test } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
 /** The smallest PNG: one point. */

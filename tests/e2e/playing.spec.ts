@@ -2,11 +2,10 @@
 import { createHash } from 'node:crypto'
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 async function open(page: Page, view: string) {
   await goTo(page, `${server.url}/r/${await server.refitId()}/${view}`)
@@ -62,79 +61,35 @@ test('a board is dragged to a day, pinned there, and it is taken back', async ({
   await expect.poll(() => planned(page)).toBe(before)
 })
 
-test.describe('where the plan is run after every change', () => {
-  test.use({ runsByItself: true })
-  test('a way to launch is chosen beside the others, and taken back', async ({ page }) => {
-    await open(page, 'sequence')
-    const before = await planned(page)
-    await page.getByRole('button', { name: 'Ways to launch' }).click()
-    const ways = page.getByRole('dialog')
-    const card = (name: string) =>
-      ways.getByRole('listitem').filter({ has: page.getByRole('heading', { name }) })
-    // Everything before she floats takes until the summer: longer in the yard, less at the berth.
-    await expect(card('Finish ashore')).toContainText(/Launch\s*\w{3} \d+ Ju[ln]/)
-    await expect(card('As it is planned')).toContainText('Sat 5 Jun')
-    // A day on which she cannot be lifted again is said, and nothing is planned with it.
-    const again = ways.getByRole('textbox', { name: 'If she is lifted again, out on' })
-    await again.fill('1 May 2027')
-    await again.press('Enter')
-    await expect(ways.getByText(/^She is launched on Sat 5 Jun, as planned now/)).toBeVisible()
-    await again.fill('1 July 2027')
-    await again.press('Enter')
-    await expect(ways.getByText(/^She is launched on/)).toBeHidden()
-    await card('Finish ashore').getByRole('button', { name: 'Plan so: Finish ashore' }).click()
-    const asked = page.getByRole('dialog').filter({ hasText: 'As it stands' })
-    const promised = await asked.getByRole('row', { name: /^Launch \w{3} 5 Jun/ }).textContent()
-    const date = /Jun\s*\w{3} (\d+ \w{3})/.exec(promised ?? '')?.[1]
-    await asked.getByRole('button', { name: 'Do it' }).click()
-    await expect.poll(() => launch(page)).toBe(date)
-    await expect(page.getByText(/Season two ends \d+ days before it\. .*cost €/)).toBeVisible()
-    await takeBack(page, before)
-    expect(await launch(page)).toBe('5 Jun')
-    // What was to be tried in the quiet was put off by all this, not given up.
-    await expect(
-      page.getByRole('button', { name: /^A trade does “Last barrier coats/ }),
-    ).toBeVisible()
-    await expect(page.getByText(/By \d+ runs: likely/)).toBeVisible({ timeout: 60_000 })
-  })
-})
-
-test('a decision is seen with its date, weighed, taken, and taken back', async ({ page }) => {
-  await open(page, 'today')
-  const near = page.getByRole('complementary', { name: 'For the day' })
-  await expect(near.getByText(/decide by \w+ \d+ \w+, Oona/)).toBeVisible()
-  const before = await planned(page)
-  await near.getByRole('link', { name: 'What keeps the shaft dry?' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Decide by/)
-  const seal = page.getByRole('region', { name: 'Face seal, no drip' })
-  await expect(seal).toContainText('€310')
-  await expect(seal).toContainText(/No gate moves|earlier|later/)
-  const packing = page.getByRole('region', { name: 'New packing in the old gland' })
-  await packing.getByRole('button', { name: 'Remove option: New packing in the old gland' }).click()
-  await expect(packing).toBeHidden()
-  await seal.getByRole('button', { name: 'Choose: Face seal, no drip' }).click()
-  await expect(page.getByText(/With one option there is nothing to decide/)).toBeVisible()
-  await page.locator('body').press('z')
-  await expect(packing).toBeVisible()
-  await seal.getByRole('button', { name: 'Choose: Face seal, no drip' }).click()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('Because').fill('Nobody has to crawl to it')
-  await dialog.getByRole('button', { name: 'Choose it' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    'Decided: What keeps the shaft dry?',
-  )
-  await expect(page.getByText(/Nobody has to crawl to it/)).toBeVisible()
-  await takeBack(page, before)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Decide by/)
-})
-
-test('planned afresh stands beside the plan people know, and is left', async ({ page }) => {
+test('a way to launch is chosen beside the others, and taken back', async ({ page }) => {
   await open(page, 'sequence')
   const before = await planned(page)
-  await page.getByRole('button', { name: 'Plan it afresh' }).click()
-  const dialog = page.getByRole('dialog')
-  await expect(dialog.getByRole('table')).toBeVisible()
-  await expect(dialog.getByText(/It comes out the same|of \d+ steps on another day/)).toBeVisible()
-  await dialog.getByRole('button', { name: 'Leave it' }).click()
-  expect(await planned(page)).toBe(before)
+  await page.getByRole('button', { name: 'Ways to launch' }).click()
+  const ways = page.getByRole('dialog')
+  const card = (name: string) =>
+    ways.getByRole('listitem').filter({ has: page.getByRole('heading', { name }) })
+  // Everything before she floats takes until the summer: longer in the yard, less at the berth.
+  await expect(card('Finish ashore')).toContainText(/Launch\s*\w{3} \d+ Ju[ln]/)
+  await expect(card('As it is planned')).toContainText('Sat 5 Jun')
+  // A day on which she cannot be lifted again is said, and nothing is planned with it.
+  const again = ways.getByRole('textbox', { name: 'If she is lifted again, out on' })
+  await again.fill('1 May 2027')
+  await again.press('Enter')
+  await expect(ways.getByText(/^She is launched on Sat 5 Jun, as planned now/)).toBeVisible()
+  await again.fill('1 July 2027')
+  await again.press('Enter')
+  await expect(ways.getByText(/^She is launched on/)).toBeHidden()
+  await card('Finish ashore').getByRole('button', { name: 'Plan so: Finish ashore' }).click()
+  const asked = page.getByRole('dialog').filter({ hasText: 'As it stands' })
+  const promised = await asked.getByRole('row', { name: /^Launch \w{3} 5 Jun/ }).textContent()
+  const date = /Jun\s*\w{3} (\d+ \w{3})/.exec(promised ?? '')?.[1]
+  await asked.getByRole('button', { name: 'Do it' }).click()
+  await expect.poll(() => launch(page)).toBe(date)
+  await expect(page.getByText(/Season two ends \d+ days before it\. .*cost €/)).toBeVisible()
+  await takeBack(page, before)
+  expect(await launch(page)).toBe('5 Jun')
+  // What was to be tried in the quiet was put off by all this, not given up.
+  await expect(
+    page.getByRole('button', { name: /^A trade does “Last barrier coats/ }),
+  ).toBeVisible()
 })

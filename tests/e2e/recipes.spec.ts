@@ -1,74 +1,21 @@
 /** Work broken down without typing it: recipes, re-work, the tree of found work, bulk changes, prints. */
-import { writeFileSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, goTo, hasFocus, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
+const server = new SharedDemo()
 let base = ''
-test.beforeAll(async () => {
-  await server.start({ INCH_AHEAD_SEED: 'demo' })
+const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-recipes-'))
+test.beforeAll(async ({ sharedServer }) => {
+  await server.begin(sharedServer)
   base = `${server.url}/r/${await server.refitId()}`
 })
-test.afterAll(() => server.end())
+test.afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 const panelOf = (page: Page, name: string) => page.getByRole('region', { name, exact: true })
-
-test('a job by recipe, its dimension changed, what was done kept', async ({ page }) => {
-  await goTo(page, `${base}/recipes`)
-  await page.getByLabel('Find a recipe').fill('re-core panel')
-  await page.getByLabel('Find a recipe').press('Enter')
-  await page.getByRole('link', { name: /Re-core a deck panel from above/ }).click()
-
-  // Dimensions that cannot be are said at the place, and nothing is made of them.
-  const area = page.getByLabel('Panel, m²')
-  await area.fill('-2')
-  await area.press('Enter')
-  await expect(page.getByRole('alert')).toContainText(
-    'Panel must be 0.1 m² to 30 m²; -2 m² is not.',
-  )
-  await expect(page.getByRole('button', { name: 'Make the job' })).toBeDisabled()
-  await area.fill('2')
-  await area.press('Enter')
-  await page.getByLabel('Plies in one session').fill('4')
-  await page.getByLabel('Plies in one session').press('Enter')
-  await page.getByLabel('Smallest first').check()
-  const steps = page.getByRole('list', { name: 'Steps it makes' })
-  await expect(steps.getByRole('listitem').filter({ hasText: 'Cut and lift' })).toContainText('3 h')
-  // Cloth of the worked example: 9.16 m² for 2 m² and 6 m of edge; here 5 m: 4 × (2 + 5 × 0.0136) × 1.1 = 9.10.
-  await expect(page.getByRole('row', { name: /Biaxial 450/ })).toContainText('9.1 m²')
-  await expect(page.getByText(/^Effect on the gates .*(move|later|earlier)/)).toBeVisible()
-  await page.getByLabel('Name of the job').fill('Re-core the coachroof')
-  await page.getByLabel('Where').selectOption('Coachroof')
-  await page.getByLabel('Finished before').selectOption('Sail away')
-  await page.getByRole('button', { name: 'Make the job' }).click()
-
-  const panel = panelOf(page, 'Re-core the coachroof')
-  await expect(panel.getByLabel('Step 1', { exact: true })).toHaveValue('Map it and mark the cut')
-  await expect(panel).toContainText('By recipe: Re-core a deck panel from above')
-  await panel.getByLabel('Done: Map it and mark the cut').check()
-  await panel.getByLabel('Likely hours of Tent over the panel').fill('3h')
-  await panel.getByLabel('Likely hours of Tent over the panel').press('Enter')
-  await panel.getByLabel('Done: Lay plies, session 1 of 1').check()
-
-  // Twice the panel, no plies in the second session: what is done and edited stays.
-  await panel.getByRole('link', { name: 'Change a dimension' }).click()
-  await expect(
-    page.getByRole('heading', { name: 'Work again: Re-core the coachroof' }),
-  ).toBeVisible()
-  await expect(page.getByLabel('Panel, m²')).toHaveValue('2')
-  await page.getByLabel('Panel, m²').fill('4')
-  await page.getByLabel('Panel, m²').press('Enter')
-  await expect(page.getByText('Tent over the panel: hours as you set it.')).toBeVisible()
-  await expect(page.getByText('Lay plies, session 1 of 1: done, left as it was.')).toBeVisible()
-  await page.getByRole('button', { name: 'Work it again' }).click()
-  await expect(panel.getByLabel('Done: Map it and mark the cut')).toBeChecked()
-  await expect(panel.getByLabel('Done: Lay plies, session 1 of 1')).toBeChecked()
-  await expect(panel.getByLabel('Likely hours of Tent over the panel')).toHaveValue('3 h')
-  // 1.5 h a square metre
-  await expect(panel.getByLabel(/Likely hours of Cut and lift/)).toHaveValue('6 h')
-})
 
 test('own recipes: copied, edited, saved, refused with a sentence', async ({ page }) => {
   await goTo(page, `${base}/recipes/find-leak`)
@@ -88,13 +35,13 @@ test('own recipes: copied, edited, saved, refused with a sentence', async ({ pag
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as file' }).click(),
   ])
-  const file = join(server.folder, 'own.recipe.json')
+  const file = join(folder, 'own.recipe.json')
   await download.saveAs(file)
   await goTo(page, `${base}/recipes`)
   await page.getByLabel('Bring in a recipe file').setInputFiles(file)
   await expect(page.getByRole('heading', { name: 'Find a leak, our way' })).toBeVisible()
 
-  const broken = join(server.folder, 'broken.json')
+  const broken = join(folder, 'broken.json')
   const bad = async (text: string, sentence: string) => {
     writeFileSync(broken, text)
     await goTo(page, `${base}/recipes`)

@@ -1,18 +1,14 @@
 /** The Sequence as a person uses it: what holds the launch, what is out of order, mended and taken back. */
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 async function open(page: Page, size = { width: 1280, height: 800 }) {
   await page.setViewportSize(size)
-  const [{ id }] = (await (await page.request.get(`${server.url}/api/refits`)).json()) as [
-    { id: string },
-  ]
-  await goTo(page, `${server.url}/r/${id}/sequence`)
+  await goTo(page, `${server.url}/r/${await server.refitId()}/sequence`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await expect(page.getByText(/^Planning/)).toBeHidden()
 }
@@ -73,28 +69,6 @@ test('a fault is mended by its plate and the mend taken back', async ({ page }) 
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(sentence).toBeVisible()
   await expect(plate).toBeVisible()
-})
-
-test('a lever does what it promised, and is taken back', async ({ page }) => {
-  await open(page)
-  const launch = async () =>
-    /launch planned (\d+ \w+)/.exec(
-      (await page.getByText(/launch planned \d/).textContent()) ?? '',
-    )?.[1]
-  const before = await launch()
-  const lever = page.getByRole('button', { name: /^A trade does “Last barrier coats/ })
-  await expect(lever).toContainText(/−\d+ d/)
-  const days = Number(/−(\d+) d/.exec((await lever.textContent()) ?? '')?.[1])
-  await lever.click()
-  const dialog = page.getByRole('dialog')
-  await expect(dialog.getByRole('row', { name: /^Launch \w{3} \d/ })).toContainText(
-    new RegExp(`${days} days? earlier`),
-  )
-  await dialog.getByRole('button', { name: 'Do it' }).click()
-  const dayOf = (said: string | undefined) => Date.parse(`${said} 2027 UTC`) / 86_400_000
-  await expect.poll(async () => dayOf(before) - dayOf(await launch())).toBe(days)
-  await page.getByRole('button', { name: 'Undo', exact: true }).click()
-  await expect.poll(launch).toBe(before)
 })
 
 test('keys go along lanes, from lane to lane and along the rope, and open a plank', async ({

@@ -61,12 +61,16 @@ export class TestServer {
   async start(env: Record<string, string> = {}, answersAtAll = false): Promise<void> {
     const { INCH_AHEAD_SEED: seeds, ...others } = env
     const demo = process.env.DEMO_FOLDER
-    if (!seeds || !demo) return this.run(env, answersAtAll)
-    cpSync(demo, this.folder, {
+    return seeds && demo ? this.startOn(demo, others) : this.run(env, answersAtAll)
+  }
+
+  /** Starts it on a copy of a folder. */
+  async startOn(folder: string, env: Record<string, string> = {}): Promise<void> {
+    cpSync(folder, this.folder, {
       recursive: true,
-      filter: (source) => !/clock\.json$|in-use\.lock/.test(source),
+      filter: (source) => !/(clock|rows)\.json$|in-use\.lock/.test(source),
     })
-    return this.run(others, answersAtAll)
+    return this.run(env, false)
   }
 
   private async run(env: Record<string, string>, answersAtAll: boolean): Promise<void> {

@@ -1,11 +1,10 @@
 /** The round of the shops, one hand on the phone; and a window that opens when its measuring step is ticked. */
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 async function open(page: Page, path: string) {
   await goTo(page, `${server.url}/r/${await server.refitId()}/${path}`)

@@ -1,11 +1,10 @@
 /** What to buy and when: ordered, come in part, short, on the shelf; what is typed wrong is said at its place. */
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 const base = async () => `${server.url}/r/${await server.refitId()}`
 async function open(page: Page, path: string) {

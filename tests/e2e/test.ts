@@ -13,6 +13,7 @@ import type {
   Page,
 } from '@playwright/test'
 import { workerAddress } from './server'
+import { SharedServer } from './sharedDemo'
 
 export { expect }
 export type { BrowserContext, Locator, Page } from '@playwright/test'
@@ -85,11 +86,20 @@ export const anotherBrowser = async (
 
 export const test = base.extend<
   { knowsTheCode: boolean; runsByItself: boolean; staysOpen: boolean },
-  { homeFor: HomeFor }
+  { homeFor: HomeFor; sharedServer: SharedServer }
 >({
   knowsTheCode: [true, { option: true }],
   staysOpen: [true, { option: true }],
   runsByItself: [false, { option: true }],
+  sharedServer: [
+    // oxlint-disable-next-line no-empty-pattern -- what a fixture needs is read off its pattern: nothing
+    async ({}, use) => {
+      const shared = new SharedServer()
+      await use(shared)
+      await shared.end()
+    },
+    { scope: 'worker' },
+  ],
   homeFor: [
     async ({ browser }, use) => {
       const homes = new Map<string, BrowserContext>()

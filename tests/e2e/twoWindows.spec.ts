@@ -1,13 +1,12 @@
 /** Two windows on one refit: edits appear and overwrite nothing typed, clashes are asked about and wait, undo works. */
 import { anotherBrowser, expect, goTo, test } from './test'
 import type { Page } from './test'
-import { TestServer } from './server'
+import { SharedDemo } from './sharedDemo'
 
 // A third window left open would plan beside the two.
 test.use({ staysOpen: false })
-const server = new TestServer()
-test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))
-test.afterAll(() => server.end())
+const server = new SharedDemo()
+test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
 
 const openJob = async (page: Page) => {
   await page.goto(`${server.url}/r/${await server.refitId()}/jobs?job=lids`)

@@ -1,10 +1,10 @@
 /** The boat's book: on paper and as text, stopped on the way, with a picture missing; what is written is found again. */
 import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { printed } from './pdf'
-import { expect, goTo, test } from './test'
-import type { Page } from './test'
-import { TestServer } from './server'
+import { printed } from '../pdf'
+import { expect, goTo, test } from '../test'
+import type { Page } from '../test'
+import { TestServer } from '../server'
 
 const server = new TestServer()
 test.beforeAll(() => server.start({ INCH_AHEAD_SEED: 'demo' }))

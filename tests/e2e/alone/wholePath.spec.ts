@@ -1,7 +1,7 @@
 /** From an empty start to a finished, logged job, through a power cut. */
-import { expect, test } from './test'
-import { firstRun } from './firstRun'
-import { TestServer } from './server'
+import { expect, test } from '../test'
+import { firstRun } from '../firstRun'
+import { TestServer } from '../server'
 
 const server = new TestServer()
 test.beforeAll(() => server.start())

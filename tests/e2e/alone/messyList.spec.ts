@@ -1,8 +1,8 @@
 /** A list as people have it, from a spreadsheet of an old machine, all the way to a launch that can be believed. */
-import { expect, test } from './test'
-import type { Page } from './test'
-import { firstRun } from './firstRun'
-import { TestServer } from './server'
+import { expect, test } from '../test'
+import type { Page } from '../test'
+import { firstRun } from '../firstRun'
+import { TestServer } from '../server'
 
 const server = new TestServer()
 test.beforeAll(() => server.start())

@@ -1,10 +1,10 @@
 /** Walk with a thumb: found in six taps, mapped, joined, counted, and printed. */
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, goTo, test } from './test'
-import type { Page } from './test'
+import { expect, goTo, test } from '../test'
+import type { Page } from '../test'
 import sharp from 'sharp'
-import { TestServer } from './server'
+import { TestServer } from '../server'
 
 const server = new TestServer()
 let base = ''

@@ -1,7 +1,7 @@
 /** The first path with the keyboard alone: no pointer, no focus set from outside. */
-import { expect, test } from './test'
-import type { Locator, Page } from './test'
-import { saturday, TestServer } from './server'
+import { expect, test } from '../test'
+import type { Locator, Page } from '../test'
+import { saturday, TestServer } from '../server'
 
 const server = new TestServer()
 test.beforeAll(() => server.start())

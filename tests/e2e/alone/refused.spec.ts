@@ -1,7 +1,7 @@
 /** What is refused does not act, and what was typed is there to be mended. */
-import { expect, goTo, hasFocus, test } from './test'
-import type { Page } from './test'
-import { TestServer } from './server'
+import { expect, goTo, hasFocus, test } from '../test'
+import type { Page } from '../test'
+import { TestServer } from '../server'
 
 const server = new TestServer()
 let base = ''

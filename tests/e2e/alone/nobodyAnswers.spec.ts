@@ -1,9 +1,9 @@
 /** The server is gone, comes back, or stands on a damaged database: what was typed is kept, and what to do is said. */
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { saturday, TestServer } from './server'
-import { anotherBrowser, expect, test } from './test'
-import type { Page } from './test'
+import { saturday, TestServer } from '../server'
+import { anotherBrowser, expect, test } from '../test'
+import type { Page } from '../test'
 
 test.use({ staysOpen: false })
 
