@@ -36,6 +36,9 @@ const freePort = (): Promise<number> =>
 /** Saturday 17 April 2027, 08:30 in Dublin. */
 export const saturday = Date.UTC(2027, 3, 17, 7, 30)
 
+/** The server on the port of this worker: the next one on it has to end it first, or it would answer in its place. */
+let onPort: TestServer | null = null
+
 export class TestServer {
   private child: ChildProcess | null = null
   private port = 0
@@ -52,6 +55,10 @@ export class TestServer {
 
   get url(): string {
     return addressOf(this.port)
+  }
+
+  get isUp(): boolean {
+    return this.child !== null
   }
 
   /** What the server said on its way. */
@@ -75,6 +82,8 @@ export class TestServer {
 
   private async run(env: Record<string, string>, answersAtAll: boolean): Promise<void> {
     if (this.port === 0) this.port = await ownPort()
+    if (onPort !== this) await onPort?.kill()
+    onPort = this
     const child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
         ...process.env,
@@ -101,7 +110,7 @@ export class TestServer {
           (answer.ok && (!env.INCH_AHEAD_SEED || ((await answer.json()) as unknown[]).length > 0)),
         () => false,
       )
-      if (ready) return
+      if (ready && child.exitCode === null) return
       if (child.exitCode !== null) break
       await new Promise((wait) => setTimeout(wait, 100))
     }

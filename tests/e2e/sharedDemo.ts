@@ -5,11 +5,13 @@ import { TestServer } from './server'
 export class SharedServer {
   private readonly server = new TestServer()
   private readonly left = (process.env.DEMO_IDS ?? '').split(',')
-  private isUp = false
+  private isBegun = false
 
   async nextRefit(): Promise<{ readonly url: string; readonly refitId: string }> {
-    if (!this.isUp) await this.server.startOn(process.env.DEMOS_FOLDER ?? '')
-    this.isUp = true
+    if (!this.isBegun) await this.server.startOn(process.env.DEMOS_FOLDER ?? '')
+    // A file with a server of its own came in between.
+    else if (!this.server.isUp) await this.server.start()
+    this.isBegun = true
     const refitId = this.left.shift()
     if (!refitId) throw new Error('More files share a server than refits were made for.')
     return { url: this.server.url, refitId }
