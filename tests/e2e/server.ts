@@ -37,7 +37,7 @@ const freePort = (): Promise<number> =>
 export const saturday = Date.UTC(2027, 3, 17, 7, 30)
 
 /** The server on the port of this worker: the next one on it has to end it first, or it would answer in its place. */
-let onPort: TestServer | null = null
+const onPort = { folder: '', end: (): Promise<void> => Promise.resolve() }
 
 export class TestServer {
   private child: ChildProcess | null = null
@@ -82,8 +82,8 @@ export class TestServer {
 
   private async run(env: Record<string, string>, answersAtAll: boolean): Promise<void> {
     if (this.port === 0) this.port = await ownPort()
-    if (onPort !== this) await onPort?.kill()
-    onPort = this
+    if (onPort.folder !== this.folder) await onPort.end()
+    Object.assign(onPort, { folder: this.folder, end: () => this.kill() })
     const child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
         ...process.env,
