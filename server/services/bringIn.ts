@@ -5,6 +5,7 @@ import type { RefitDocument } from '#core/exchange/refitFile'
 import type { Change, ChangeItem, FieldProblem } from '#core/model/changes'
 import { entityWord, isComputed } from '#core/model/references'
 import { emptyRows } from '#core/model/refit'
+import { checkCounts } from '#core/model/rules'
 import { fieldProblems } from '#shared/problems'
 import { idSchema } from '#shared/schemas/idSchema'
 import { copyDatabase } from '../db/copyDatabase'
@@ -87,6 +88,8 @@ async function freeId(wanted: unknown): Promise<string> {
  */
 export const bringIn = (document: RefitDocument, replace: string | null): Promise<BroughtIn> =>
   alone(async () => {
+    // Before any row is read: what is too much of it takes seconds to be read.
+    refuse(checkCounts(document.rows.job?.length ?? 0, document.rows.step?.length ?? 0))
     const before = replace === null ? null : await presentRefit(replace)
     const refitId = replace ?? (await freeId(document.refitId))
     const one = new OpenRefit(

@@ -8,10 +8,13 @@ import { join } from 'node:path'
 
 const keptPort = (): string => `PORT_OF_${process.env.TEST_WORKER_INDEX ?? ''}`
 
+/** In a worker of the browser's tests. */
+const keepsPort = (): boolean => process.env.TEST_WORKER_INDEX !== undefined
+
 /** A port nobody has; in a worker of the browser's tests always the same, so that its browser knows the program again. */
 async function ownPort(): Promise<number> {
   const port = Number(process.env[keptPort()] ?? (await freePort()))
-  if (process.env.TEST_WORKER_INDEX !== undefined) process.env[keptPort()] = String(port)
+  if (keepsPort()) process.env[keptPort()] = String(port)
   return port
 }
 
@@ -82,8 +85,10 @@ export class TestServer {
 
   private async run(env: Record<string, string>, answersAtAll: boolean): Promise<void> {
     if (this.port === 0) this.port = await ownPort()
-    if (onPort.folder !== this.folder) await onPort.end()
-    Object.assign(onPort, { folder: this.folder, end: () => this.kill() })
+    if (keepsPort()) {
+      if (onPort.folder !== this.folder) await onPort.end()
+      Object.assign(onPort, { folder: this.folder, end: () => this.kill() })
+    }
     const child = spawn(process.execPath, ['.output/server/index.mjs'], {
       env: {
         ...process.env,

@@ -12,7 +12,7 @@ import { workRules } from './work'
 
 export { ruleContext } from './rule'
 export type { RuleContext, RuleProblem } from './rule'
-export { checkSize } from './size'
+export { checkCounts, checkSize } from './size'
 
 const rules: Rules = {
   ...undertakingRules,

@@ -36,9 +36,14 @@ function tooMany(field: string, what: string, many: number, most: number): Field
       ]
 }
 
+/** More jobs or steps than a refit holds. */
+export const checkCounts = (jobs: number, steps: number): FieldProblem[] => [
+  ...tooMany('job.title', 'jobs', jobs, mostJobs),
+  ...tooMany('step.jobId', 'steps', steps, mostSteps),
+]
+
 /** Everything wrong with the size of a refit. */
 export const checkSize = (rows: RefitRows): FieldProblem[] => [
-  ...tooMany('job.title', 'jobs', rows.job.length, mostJobs),
-  ...tooMany('step.jobId', 'steps', rows.step.length, mostSteps),
+  ...checkCounts(rows.job.length, rows.step.length),
   ...crowdedJob(rows),
 ]
