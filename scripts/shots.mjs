@@ -40,6 +40,8 @@ const [{ id }] = await refits()
 const wide = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const shots = [
+  // Its runs come first, so that every view says the likely dates.
+  ['money', `/r/${id}/money`, wide, { until: /These are \d+ runs/, least: 0 }],
   ['today', `/r/${id}/today`, wide, { until: /not seen$/, least: 0 }],
   ['walk', `/r/${id}/walk?place=zone-side-deck-starboard`, wide],
   ['walk-core', `/r/${id}/walk/core/panel-port`, wide, { until: /Before launch:/, least: 3 }],
@@ -47,8 +49,7 @@ const shots = [
   ['job', `/r/${id}/job/foredeck`, wide, { until: /Why it is/, least: 0 }],
   ['stores', `/r/${id}/stores`, wide, { until: /If it takes \d+ days/, least: 0 }],
   ['launch-ways', `/r/${id}/sequence`, wide, { press: 'Ways to launch', after: /Last before/ }],
-  ['sequence', `/r/${id}/sequence`, wide, { until: /By \d+ runs/, least: 0 }],
-  ['money', `/r/${id}/money`, wide, { until: /These are \d+ runs/, least: 0 }],
+  ['sequence', `/r/${id}/sequence`, wide, { until: /^A trade does/, least: 0 }],
   ['launch', `/r/${id}/launch`, wide, { until: /Cheapest lift/, least: 0 }],
   ['launch-day', `/r/${id}/launch/day?day=2027-06-05`, wide],
   ['log', `/r/${id}/log`, wide],
@@ -88,6 +89,9 @@ for (const [name, path, viewport, more = {}] of shots) {
       .waitFor()
   if (more.press) await page.getByRole('button', { name: more.press, exact: true }).click()
   if (more.after) await page.getByText(more.after).first().waitFor()
+  // What comes in the quiet has come, too.
+  for (const working of [/^Working out/, /Measuring what/, /^Trying what would/])
+    await page.getByText(working).first().waitFor({ state: 'hidden', timeout: 60_000 })
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, `${name}.png`) })
   await page.close()
