@@ -90,8 +90,12 @@ for (const [name, path, viewport, more = {}] of shots) {
   if (more.press) await page.getByRole('button', { name: more.press, exact: true }).click()
   if (more.after) await page.getByText(more.after).first().waitFor()
   // What comes in the quiet has come, too.
-  for (const working of [/^Working out/, /Measuring what/, /^Trying what would/])
-    await page.getByText(working).first().waitFor({ state: 'hidden', timeout: 60_000 })
+  for (const working of [/Working out/, /Measuring what/, /Trying what would/])
+    await page
+      .getByText(working)
+      .filter({ visible: true })
+      .first()
+      .waitFor({ state: 'hidden', timeout: 60_000 })
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, `${name}.png`) })
   await page.close()
