@@ -15,6 +15,19 @@ const alias = {
   '~': at('./app'),
 }
 
+/** Tests without a page. What one file has loaded serves the next: core remembers only what is the same for everybody. */
+const plain = (name: string, include: string[]) => ({
+  resolve: { alias },
+  test: {
+    name,
+    isolate: false,
+    include,
+    setupFiles: ['./tests/properties.ts'],
+    // Searches and property runs share two cores with each other.
+    testTimeout: 180_000,
+  },
+})
+
 /** Files that start servers take longest: begun first, none of them is waited for alone at the end. */
 class ServersFirst extends BaseSequencer {
   override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
@@ -30,23 +43,13 @@ export default defineConfig({
     // One more would know the program once more for what it gains by waiting for the disk.
     maxWorkers: availableParallelism(),
     projects: [
-      {
-        resolve: { alias },
-        test: {
-          name: 'plain',
-          // What one file has loaded serves the next: core remembers only what is the same for everybody.
-          isolate: false,
-          include: [
-            'core/**/*.test.ts',
-            'shared/**/*.test.ts',
-            'app/{book,sync,workers}/**/*.test.ts',
-            'tests/{server,judge,look}/**/*.test.ts',
-          ],
-          setupFiles: ['./tests/properties.ts'],
-          // Searches and property runs share two cores with each other.
-          testTimeout: 180_000,
-        },
-      },
+      plain('core', [
+        'core/**/*.test.ts',
+        'shared/**/*.test.ts',
+        'app/{book,sync,workers}/**/*.test.ts',
+        'tests/look/**/*.test.ts',
+      ]),
+      plain('server', ['tests/{server,judge}/**/*.test.ts']),
       {
         resolve: { alias },
         plugins: [

@@ -47,12 +47,18 @@ function check(name, command, args, own = roomy) {
   })
 }
 
-/** A runner that counts its own tests in a JSON file. */
-async function suite(name, command, args, file, count) {
+/**
+ * A runner that counts its own tests in a JSON file. Its words are shown as they come, or (`later`) when it is over where
+ * others run beside it.
+ */
+async function suite(name, command, args, file, count, later = false) {
   rmSync(file, { force: true })
   const started = Date.now()
+  let words = ''
   const status = await new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, env, stdio: 'inherit' })
+    const stdio = later ? ['ignore', 'pipe', 'pipe'] : 'inherit'
+    const child = spawn(command, args, { cwd: root, env, stdio })
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (text) => (words += text))
     child.on('error', ({ message }) => {
       console.error(`${command} could not be started: ${message}`)
       done(1)
@@ -66,8 +72,26 @@ async function suite(name, command, args, file, count) {
   if (status !== 0 && counts.failed === 0) counts.failed = 1
   passed += counts.passed
   failed += counts.failed
+  if (counts.failed > 0) console.log(words)
   console.log(
     `${counts.failed === 0 ? 'ok' : 'FAILED'}  ${name}, ${counts.passed} passed, ${seconds(started)}`,
+  )
+}
+
+/**
+ * Tests of one project of the runner, by one worker: what it has loaded serves all of them, and others fill the second
+ * core while it waits for what is compiled.
+ */
+const project = (name) => {
+  const file = join(results, `${name}.json`)
+  const reporters = ['--reporter=dot', '--reporter=json', `--outputFile=${file}`]
+  return suite(
+    `tests of ${name}`,
+    tool('vitest'),
+    ['run', '--project', name, '--maxWorkers=1', ...reporters],
+    file,
+    (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
+    true,
   )
 }
 
@@ -123,18 +147,14 @@ if (!isBuilt) process.exit(1)
 // The tests of the server and of the browser begin on copies of it.
 env.DEMO_FOLDER = join(scratch, 'demo')
 mkdirSync(env.DEMO_FOLDER)
-// Of two cores the demo leaves one and a half idle, and the tests of the code are not held up by the types.
-const types = check('types', 'node', ['scripts/types.mjs'])
-if (!(await check('demo', 'node', ['scripts/demoFolder.mjs', env.DEMO_FOLDER], env)))
-  process.exit(1)
-await suite(
-  'unit and server',
-  tool('vitest'),
-  ['run', '--reporter=dot', '--reporter=json', `--outputFile=${join(results, 'unit.json')}`],
-  join(results, 'unit.json'),
-  (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
-)
-await types
+const hasDemo = check('demo', 'node', ['scripts/demoFolder.mjs', env.DEMO_FOLDER], env)
+await Promise.all([
+  hasDemo.then((isMade) => isMade && project('server')),
+  project('components'),
+  project('core'),
+  check('types', 'node', ['scripts/types.mjs']),
+])
+if (!(await hasDemo)) process.exit(1)
 await suite('end to end', tool('playwright'), ['test'], join(results, 'e2e.json'), (report) => {
   sayFlaky(report)
   const { expected, flaky, unexpected } = report.stats

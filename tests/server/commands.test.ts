@@ -1,24 +1,9 @@
 /** The two commands that lay out pieces and posts, as a stranger calls them. */
-import { spawnSync } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { afterAll, expect, it } from 'vitest'
+import { expect, it } from 'vitest'
+import { callerOf } from './callCommand'
 
-const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-commands-'))
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
-
-function run(command: 'cut' | 'spans', content: unknown, ...options: string[]) {
-  const file = join(folder, `${command}.json`)
-  writeFileSync(file, typeof content === 'string' ? content : JSON.stringify(content))
-  const { status, stdout, stderr } = spawnSync(
-    'npm',
-    ['run', '-s', command, '--', file, ...options],
-    { encoding: 'utf8' },
-  )
-  const said = stderr.split('\n').filter((line) => line !== '' && !line.startsWith('npm warn'))
-  return { status, said, answer: stdout === '' ? null : (JSON.parse(stdout) as unknown) }
-}
+const cut = callerOf('cut')
+const spans = callerOf('spans')
 
 it('lays pieces on a roll, and refuses what is none in one line', () => {
   const rectangles = [
@@ -26,10 +11,10 @@ it('lays pieces on a roll, and refuses what is none in one line', () => {
     { id: 'b', w: 4, h: 4 },
     { id: 'c', w: 10, h: 1 },
   ]
-  const laid = run('cut', { width: 10, rectangles }, '--seconds', '0.5')
+  const laid = cut({ width: 10, rectangles }, '--seconds', '0.5')
   expect(laid).toMatchObject({ status: 0, said: [], answer: { length: 5 } })
   expect(Object.keys((laid.answer as { placements: object }).placements)).toEqual(['a', 'b', 'c'])
-  expect(run('cut', { width: 9, rectangles })).toEqual({
+  expect(cut({ width: 9, rectangles })).toEqual({
     status: 2,
     said: [expect.stringContaining('wider than the strip')],
     answer: null,
@@ -41,16 +26,16 @@ it('lays pieces on a roll, and refuses what is none in one line', () => {
     { rectangles },
   ]
   for (const one of bad)
-    expect(run('cut', one)).toMatchObject({ status: 2, said: [expect.any(String)], answer: null })
+    expect(cut(one)).toMatchObject({ status: 2, said: [expect.any(String)], answer: null })
 })
 
 it('sets posts along a run, and says when none can stand', () => {
   const run10 = { length: 100, maxSpan: 40, keepOuts: [[33, 34]], grid: 1 }
   // Three spans of 33⅓: 32 or 35 are the nearest. 32, 34, 34 beats 35, 32, 33 by one.
-  expect(run('spans', run10).answer).toEqual({ positions: [0, 32, 66, 100] })
-  expect(run('spans', { ...run10, keepOuts: [[1, 99]] })).toMatchObject({
+  expect(spans(run10).answer).toEqual({ positions: [0, 32, 66, 100] })
+  expect(spans({ ...run10, keepOuts: [[1, 99]] })).toMatchObject({
     status: 2,
     said: [expect.stringContaining('no post can stand there')],
   })
-  expect(run('spans', { ...run10, maxSpan: -1 })).toMatchObject({ status: 2, answer: null })
+  expect(spans({ ...run10, maxSpan: -1 })).toMatchObject({ status: 2, answer: null })
 })

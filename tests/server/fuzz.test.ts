@@ -58,7 +58,7 @@ describe('the routes', () => {
     const words = new Set<string>()
     for (let at = 0; at < many; at++) {
       const { method, path, body: text } = make()
-      const answer = await ask(server, path, text, { method })
+      const answer = await ask(server, path, text, { method, keepalive: true })
       const what = `${at}: ${method} ${path.slice(0, 200)} ${(text ?? '').slice(0, 300)}`
       if (answer.status >= 500) wrong.push(`${what} → ${answer.status}`)
       if (answer.status < 400) continue

@@ -1,24 +1,9 @@
 /** The kernel's command line, as a stranger calls it. */
-import { spawnSync } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { afterAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
+import { callerOf } from './callCommand'
 
-const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-solve-'))
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
-
-function solve(content: unknown, ...options: string[]) {
-  const file = join(folder, 'problem.json')
-  writeFileSync(file, typeof content === 'string' ? content : JSON.stringify(content))
-  const { status, stdout, stderr } = spawnSync(
-    'npm',
-    ['run', '-s', 'solve', '--', file, '--seconds', '5', ...options],
-    { encoding: 'utf8' },
-  )
-  const said = stderr.split('\n').filter((line) => line !== '' && !line.startsWith('npm warn'))
-  return { status, said, answer: stdout === '' ? null : (JSON.parse(stdout) as unknown) }
-}
+const call = callerOf('solve')
+const solve = (content: unknown) => call(content, '--seconds', '5')
 const crew = { id: 'crew', capacity: 1 }
 
 describe('npm run solve', () => {
