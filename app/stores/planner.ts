@@ -192,9 +192,10 @@ export const usePlannerStore = defineStore('planner', () => {
     if (!known) return null
     const rows = plainRows(store.rows)
     try {
-      const answer = await supposer.work(rows, (remote) =>
+      const answer = await supposer.question(rows, (remote) =>
         remote.plan(time.now, null, proxy(onProgress)),
       )
+      if (!answer) return null
       const gates = store.derived.gates.map((one) => one.gate)
       const { clock } = store.derived
       return {
@@ -360,7 +361,7 @@ export const usePlannerStore = defineStore('planner', () => {
       const told = proxy((share: number) => {
         if (mine === run) progress.value = share
       })
-      const { made, standing } = await planner.work(rows, async (remote) => {
+      const { made, standing } = await planner.question(rows, async (remote) => {
         const plan = accepted ? null : await remote.plan(time.now, toRaw(store.accepted), told)
         return {
           made: plan,

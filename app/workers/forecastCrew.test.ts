@@ -17,10 +17,6 @@ vi.mock('./plannerLink', () => ({
           const at = Array.from({ length: to - from }, (_, run) => from + run)
           return Promise.resolve(answers ? { at } : null)
         },
-      })
-    }
-    work(_: unknown, ask: (remote: object) => Promise<unknown>) {
-      return ask({
         odds: (_: StoredPlan, parts: { at: number[] }[]) =>
           Promise.resolve(parts.flatMap((one) => one.at)),
       })

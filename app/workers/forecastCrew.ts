@@ -90,7 +90,7 @@ export class ForecastCrew {
     const [link] = this.links
     if (!rest || !link) return null
     const parts = rest.flatMap((one, at) => [...first.slice(at, at + 1), one])
-    return link.work(asked.rows, (remote) => remote.odds(asked.plan, parts))
+    return link.question(asked.rows, (remote) => remote.odds(asked.plan, parts))
   }
 
   /** Leaves what is under way; the workers stay. */

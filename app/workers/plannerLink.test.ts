@@ -2,7 +2,7 @@
 import { expose } from 'comlink'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import type { Remote } from 'comlink'
-import { emptyRows } from '#core/model/refit'
+import { emptyRefit, job } from '#core/testing/build'
 import type { Planner } from './plannerWork'
 import { PlannerLink, Superseded } from './plannerLink'
 import { Turns } from './turns'
@@ -10,8 +10,10 @@ import { Turns } from './turns'
 const workers: FakeWorker[] = []
 /** So many parts of questions were worked through. */
 let worked = 0
+/** How many changes of rows crossed over before each question. */
+const taken: number[] = []
 
-/** A worker in this very process: it answers in parts, or in one go for a while. */
+/** A worker in this very process: it answers in parts, short ones or such as nothing is heard in for a while. */
 class FakeWorker {
   private readonly channel = new MessageChannel()
   isOver = false
@@ -19,7 +21,7 @@ class FakeWorker {
   constructor() {
     const turns = new Turns()
     const planner = {
-      take: () => undefined,
+      take: (changes: readonly unknown[]) => void taken.push(changes.length),
       callOff: () => turns.callOff(),
       standing: (parts: number) =>
         turns.answered(
@@ -28,7 +30,16 @@ class FakeWorker {
             return `${parts} parts`
           })(),
         ),
-      plan: (ms: number) => new Promise((resolve) => setTimeout(() => resolve('whole'), ms)),
+      plan: (partMs: number) =>
+        turns.answered(
+          (function* () {
+            for (;;) {
+              for (const begun = performance.now(); performance.now() - begun < partMs;);
+              worked++
+              yield 0
+            }
+          })(),
+        ),
     }
     expose(planner, this.channel.port2)
     this.channel.port1.start()
@@ -48,6 +59,7 @@ class FakeWorker {
 beforeEach(() => {
   workers.length = 0
   worked = 0
+  taken.length = 0
   vi.stubGlobal('Worker', FakeWorker)
 })
 afterEach(() => {
@@ -55,11 +67,11 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 
-const rows = emptyRows()
+const rows = emptyRefit()
 const inParts = (parts: number) => (remote: Remote<Planner>) =>
   remote.standing(parts) as unknown as Promise<string>
-const inOneGo = (ms: number) => (remote: Remote<Planner>) =>
-  remote.plan(ms, null, null) as unknown as Promise<string>
+const inLongParts = (partMs: number) => (remote: Remote<Planner>) =>
+  remote.plan(partMs, null, null) as unknown as Promise<string>
 
 it('a newer question is answered by the same worker, the older one is left', async () => {
   const link = new PlannerLink()
@@ -71,13 +83,19 @@ it('a newer question is answered by the same worker, the older one is left', asy
   expect(link.isBusy).toBe(false)
 })
 
-it('work in one go hears nothing: a question after it gets a worker of its own, and is answered', async () => {
+it('a plan is left at the end of its part: its worker goes on with what was asked, and is sent only what changed', async () => {
   const link = new PlannerLink()
-  const whole = link.work(rows, inOneGo(60_000))
+  const whole = link.question(rows, inLongParts(150))
   const left = expect(whole).rejects.toBeInstanceOf(Superseded)
-  expect(await link.question(rows, inParts(3))).toBe('3 parts')
+  await vi.waitFor(() => expect(worked).toBeGreaterThan(0))
+  const changed = { ...rows, job: [...rows.job] }
+  job(changed, 'One more')
+  expect(await link.question(changed, inParts(3))).toBe('3 parts')
   await left
-  expect(workers.map((one) => one.isOver)).toEqual([true, false])
+  expect(workers.map((one) => one.isOver)).toEqual([false])
+  const [all = 0, ...then] = taken
+  expect(all).toBeGreaterThan(0)
+  expect(then).toEqual([1])
 })
 
 it('who waits for quiet is let on once everybody has an answer', async () => {

@@ -14,17 +14,15 @@ export class Superseded extends Error {
   }
 }
 
-/** What the worker is at. */
+/** Who waits for what the worker is at. */
 interface UnderWay {
   readonly giveUp: (reason: Error) => void
-  /** It hears nothing until it is through: only with its worker can it be ended. */
-  readonly isDeaf: boolean
 }
 
 /**
  * One planner in a worker of its own. It holds the rows; only what changed since the last work crosses over. Newer work
- * ends what is still going on: what is answered in parts is left at its next part, and the worker lives on; anything
- * else is ended with its worker.
+ * ends what is still going on: it is left at its next part, and the worker lives on with its rows and with what it has
+ * compiled.
  */
 export class PlannerLink {
   private worker: Worker | null = null
@@ -76,12 +74,9 @@ export class PlannerLink {
   /** Ends what is going on; its caller gets Superseded. */
   stop(): void {
     if (!this.underWay) return
-    if (this.underWay.isDeaf) this.end(new Superseded())
-    else {
-      // What nobody waits for any more is not worked out to its end.
-      void this.remote?.callOff()
-      this.leave(new Superseded())
-    }
+    // What nobody waits for any more is not worked out to its end.
+    void this.remote?.callOff()
+    this.leave(new Superseded())
   }
 
   /** Gives the worker back; what it was at is left. */
@@ -89,22 +84,22 @@ export class PlannerLink {
     this.end(new Superseded())
   }
 
-  private async run<Result>(
+  /** Asks something about rows. Throws Superseded, and whatever the worker throws. */
+  async question<Answer>(
     rows: RefitRows,
-    isDeaf: boolean,
-    ask: (planner: Remote<Planner>) => Promise<Result>,
-  ): Promise<Result> {
+    ask: (planner: Remote<Planner>) => Promise<Answer>,
+  ): Promise<Answer> {
     this.stop()
     const remote = this.open()
     let own: UnderWay | null = null
-    const over = new Promise<never>((_, giveUp) => (own = { giveUp, isDeaf }))
+    const over = new Promise<never>((_, giveUp) => (own = { giveUp }))
     this.underWay = own
     try {
       const changes = rowsBetween(this.sent, rows)
       this.sent = rows
       // Sent at once, so that rows arrive in the order in which they were compared.
       const taken = remote.take(changes)
-      const answer = async (): Promise<Result> => {
+      const answer = async (): Promise<Answer> => {
         await taken
         if (this.underWay !== own) throw new Superseded()
         return ask(remote)
@@ -114,21 +109,5 @@ export class PlannerLink {
       if (this.underWay === own) this.underWay = null
       if (!this.underWay) for (const resolve of this.waiting.splice(0)) resolve()
     }
-  }
-
-  /** Asks something that is answered in parts. Throws Superseded, and whatever the worker throws. */
-  question<Answer>(
-    rows: RefitRows,
-    ask: (planner: Remote<Planner>) => Promise<Answer>,
-  ): Promise<Answer> {
-    return this.run(rows, false, ask)
-  }
-
-  /** Work in one go. Throws Superseded, and whatever the worker throws. */
-  work<Result>(
-    rows: RefitRows,
-    ask: (planner: Remote<Planner>) => Promise<Result>,
-  ): Promise<Result> {
-    return this.run(rows, true, ask)
   }
 }

@@ -6,7 +6,7 @@ import { emptyRows } from '#core/model/refit'
 import type { StoredPlan } from '#core/model/stored'
 import type { RefitRows } from '#core/model/refit'
 import type { PriorityBasis } from '#core/plan/priority'
-import { bestPlan, usualIterations } from '#core/plan/improve'
+import { bestPlanInParts, usualIterations } from '#core/plan/improve'
 import { dragsOn, slipDays } from '#core/plan/drag'
 import type { Drag } from '#core/plan/drag'
 import { chancesBought, chancesWithEach, comparedRuns } from '#core/forecast/chances'
@@ -57,9 +57,6 @@ export type Standing = Pick<PlanAnswer, 'ranking'>
 
 /** The same for everybody, so that two windows come to one plan. */
 const seed = 1
-
-/** Progress of a whole plan is told so often at most, ms. */
-const toldEveryMs = 100
 
 /** For so long the refit as it is need not be laid again between two questions, ms. */
 const askedAnewMs = 60_000
@@ -191,21 +188,16 @@ export function makePlanner() {
     /** Days for which a job can be put off in a plan before its gate moves; null: not known. */
     slip: (plan: StoredPlan, gateId: string, jobId: string): Promise<number | null> =>
       turns.answered(slipDays(rows, plan, gateId, jobId), null),
-    plan(now: number, accepted: StoredPlan | null, onProgress: OnProgress | null): PlanAnswer {
+    /** A whole plan. It is left between two passes where newer work comes. */
+    async plan(
+      now: number,
+      accepted: StoredPlan | null,
+      onProgress: OnProgress | null,
+    ): Promise<PlanAnswer | null> {
       const iterations = usualIterations(rows.step.filter(isOpen).length)
-      let asked = 0
-      let told = performance.now()
-      // Asked between tries: the place to say how far it is.
-      const stop = (): boolean => {
-        asked++
-        if (onProgress && performance.now() - told > toldEveryMs) {
-          told = performance.now()
-          onProgress(Math.min(1, asked / (2 * iterations)))
-        }
-        return false
-      }
-      const planned = bestPlan(rows, now, { seed, iterations, stop }, accepted)
-      return { plan: planned.plan, seed, iterations, ...standingOf(planned.ranked) }
+      const effort = { seed, iterations, stop: () => false }
+      const planned = await turns.answered(bestPlanInParts(rows, now, effort, accepted), onProgress)
+      return planned && { plan: planned.plan, seed, iterations, ...standingOf(planned.ranked) }
     },
   }
 }

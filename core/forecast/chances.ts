@@ -1,4 +1,5 @@
 /** The chance that a change buys: the refit as it is and as it would be, run with the same draws. */
+import { asShare } from '../inParts'
 import type { InParts } from '../inParts'
 import { supposing } from '../model/applyChange'
 import type { ChangeItem } from '../model/changes'
@@ -38,28 +39,22 @@ function* sides(
   share: number,
 ): InParts<ReadonlyMap<string, ChanceSide>> {
   const parts = forecastRuns(rows, plan, { seed, from: 0, to: runs })
-  for (;;) {
-    const part = parts.next()
-    if (!part.done) {
-      yield from + part.value * share
-      continue
-    }
-    const odds = part.value && oddsOf(rows, plan, part.value)
-    return new Map(
-      rows.gate.map((gate) => {
-        const own = oddsOfGate(odds, gate.id)
-        const aimedOn = gateDate(rows, gate)
-        return [
-          gate.id,
-          {
-            aimedOn,
-            chance: own && aimedOn !== null ? chanceOn(own, aimedOn) : null,
-            likelyOn: own && likelyDates(own).likelyOn,
-          },
-        ]
-      }),
-    )
-  }
+  const made = yield* asShare(parts, from, from + share)
+  const odds = made && oddsOf(rows, plan, made)
+  return new Map(
+    rows.gate.map((gate) => {
+      const own = oddsOfGate(odds, gate.id)
+      const aimedOn = gateDate(rows, gate)
+      return [
+        gate.id,
+        {
+          aimedOn,
+          chance: own && aimedOn !== null ? chanceOn(own, aimedOn) : null,
+          likelyOn: own && likelyDates(own).likelyOn,
+        },
+      ]
+    }),
+  )
 }
 
 /** For each gate that either side has odds of. `runs` of each side, with the same draws. Can be left now and then. */

@@ -1,4 +1,5 @@
 /** Ways to launch side by side: each laid for real, then costed over the same days. */
+import { asShare } from '../inParts'
 import type { InParts } from '../inParts'
 import { supposing } from '../model/applyChange'
 import type { RefitRows } from '../model/refit'
@@ -43,14 +44,8 @@ export function* compareWays(
   const laid: { way: LaunchWay; rows: RefitRows; plan: StoredPlan }[] = []
   for (const [index, way] of ways.entries()) {
     const parts = asking.laidWith(way.items)
-    for (;;) {
-      const part = parts.next()
-      if (part.done) {
-        laid.push({ way, rows: supposing(rows, way.items), plan: part.value })
-        break
-      }
-      yield (index + part.value) / ways.length
-    }
+    const plan = yield* asShare(parts, index / ways.length, (index + 1) / ways.length)
+    laid.push({ way, rows: supposing(rows, way.items), plan })
   }
   const read = laid.map((one) => figuresOf(one.way, one.rows, one.plan, gateId, clock))
   const until = Math.max(now, ...read.map((one) => one.overAt))

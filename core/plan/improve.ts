@@ -1,9 +1,11 @@
+import { asShare, atOnce } from '../inParts'
+import type { InParts } from '../inParts'
 import { createRandom } from '../random'
 import type { Random } from '../random'
 import type { RefitRows } from '../model/refit'
 import type { StoredPlan } from '../model/stored'
 import type { Planned } from './finishPlan'
-import { explained, firstPass, lay } from './makePlan'
+import { explained, firstPassInParts, lay } from './makePlan'
 import type { Laid } from './makePlan'
 import { comparePlanCost, isWorthChanging } from './planCost'
 import type { PlanCost } from './planCost'
@@ -42,24 +44,45 @@ export const usualIterations = (openSteps: number): number =>
  * `makePlan`; deterministic for a seed and a number of iterations. With the plan accepted before, its sequence is
  * kept unless what was found is worth the change.
  */
-export function bestPlan(
+export const bestPlan = (
   rows: RefitRows,
   now: number,
   effort: PlanEffort,
   accepted: StoredPlan | null = null,
-): Planned {
+): Planned => atOnce(bestPlanInParts(rows, now, effort, accepted))
+
+/** The same, to be left between two passes where newer work comes; what it tells is the share of the effort spent. */
+export function* bestPlanInParts(
+  rows: RefitRows,
+  now: number,
+  effort: PlanEffort,
+  accepted: StoredPlan | null = null,
+): InParts<Planned> {
   const prepared = prepare(rows, now)
-  return explained(prepared, bestPass(prepared, effort, accepted))
+  yield 0
+  const best = yield* bestPassInParts(prepared, effort, accepted)
+  yield 1
+  return explained(prepared, best)
 }
 
+/** What the passes by rule are of the whole effort, where it is told. */
+const firstShare = 0.2
+
 /** The pass of the best plan, with what it costs. */
-export function bestPass(
+export const bestPass = (
   prepared: Prepared,
   effort: PlanEffort,
   accepted: StoredPlan | null = null,
-): Laid {
-  const first = firstPass(prepared, accepted)
-  const best = new Improving(prepared, first, effort).run()
+): Laid => atOnce(bestPassInParts(prepared, effort, accepted))
+
+function* bestPassInParts(
+  prepared: Prepared,
+  effort: PlanEffort,
+  accepted: StoredPlan | null,
+): InParts<Laid> {
+  const first = yield* asShare(firstPassInParts(prepared, accepted), 0, firstShare)
+  const improving = new Improving(prepared, first, effort)
+  const best = yield* asShare(improving.run(), firstShare, 1)
   return accepted !== null && !isWorthChanging(first.cost, best.cost) ? first : best
 }
 
@@ -75,10 +98,18 @@ class Improving {
     this.random = createRandom(effort.seed)
   }
 
-  run(): Laid {
-    this.onKernel()
-    while (!this.over) this.tryNear()
+  *run(): InParts<Laid> {
+    yield* this.onKernel()
+    while (!this.over) {
+      this.tryNear()
+      yield this.spent
+    }
     return this.best
+  }
+
+  /** Share of the orders tried. */
+  private get spent(): number {
+    return this.tried / Math.max(1, this.effort.iterations)
   }
 
   private get over(): boolean {
@@ -94,7 +125,7 @@ class Improving {
   }
 
   /** Half of the effort: the kernel breeds plans; every better one of its own is read back. */
-  private onKernel(): void {
+  private *onKernel(): InParts<void> {
     const { compiled, phases } = this.prepared
     if (compiled.activities.size > mostOnKernel) return
     const { problem, stepIds } = onKernel(compiled, phases, this.best.pass)
@@ -111,12 +142,16 @@ class Improving {
     if (!breeding.possible) return
     const most = Math.ceil(this.effort.iterations / 2)
     breeding.first(this.effort.stop)
-    while (breeding.laid < most * laidEach && !this.effort.stop()) breeding.generation()
+    while (breeding.laid < most * laidEach && !this.effort.stop()) {
+      breeding.generation()
+      yield this.spent
+    }
     // The best few, best first: later ones were better.
     for (const plan of found.slice(-most).reverse()) {
       if (this.over) return
       const starts = new Map(stepIds.map((id, index) => [id, plan.starts[index] as number]))
       this.tryOrder((id) => starts.get(id) ?? Infinity)
+      yield this.spent
     }
   }
 

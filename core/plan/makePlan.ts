@@ -1,3 +1,4 @@
+import { atOnce } from '../inParts'
 import type { InParts } from '../inParts'
 import type { StoredPlan } from '../model/stored'
 import type { RefitRows } from '../model/refit'
@@ -50,13 +51,20 @@ function keptPass(prepared: Prepared, accepted: StoredPlan, fresh: Pass): Laid |
   return { order: kept.order, pass, cost: planCost(prepared, pass) }
 }
 
-/** The best of the passes by rule, or the accepted sequence where none is worth the change. */
-export function firstPass(prepared: Prepared, accepted: StoredPlan | null): Laid {
-  const ruled = bestOfRules(prepared)
+/**
+ * The best of the passes by rule, or the accepted sequence where none is worth the change. Can be left after each pass.
+ */
+export function* firstPassInParts(prepared: Prepared, accepted: StoredPlan | null): InParts<Laid> {
+  const ruled = yield* bestOfRules(prepared)
   const kept = accepted && keptPass(prepared, accepted, ruled.pass)
   if (!kept) return ruled
+  yield 1
   return isWorthChanging(kept.cost, ruled.cost) ? ruled : kept
 }
+
+/** The same in one go. */
+export const firstPass = (prepared: Prepared, accepted: StoredPlan | null): Laid =>
+  atOnce(firstPassInParts(prepared, accepted))
 
 /**
  * Two passes instead of all: by latest start, and in the accepted sequence. For a large refit about which something is
@@ -71,11 +79,12 @@ export function* quickPasses(prepared: Prepared, accepted: StoredPlan | null): I
   return isWorthChanging(kept.cost, ruled.cost) ? ruled : kept
 }
 
-function bestOfRules(prepared: Prepared): Laid {
+function* bestOfRules(prepared: Prepared): InParts<Laid> {
   const margins = prepared.compiled.activities.size > manySteps ? marginsMs.slice(1, 2) : marginsMs
   let best = lay(prepared, latestStartFirst)
-  for (const marginMs of margins) {
+  for (const [at, marginMs] of margins.entries()) {
     if (marginMs === Infinity) continue
+    yield at / margins.length
     const other = lay(prepared, { marginMs })
     if (comparePlanCost(other.cost, best.cost) < 0) best = other
   }

@@ -1,5 +1,6 @@
 /** What a change would do: the refit as it is and as it would be, laid at the same time by the same method:
  * in the accepted sequence, or by a rule where that is enough better. */
+import { asShare } from '../inParts'
 import type { InParts } from '../inParts'
 import { supposing } from '../model/applyChange'
 import type { ChangeItem } from '../model/changes'
@@ -107,11 +108,7 @@ export class Asking {
     yield share(0.3)
     if (!this.isLarge) return { prepared, laid: firstPass(prepared, this.accepted) }
     const passes = quickPasses(prepared, this.accepted)
-    for (;;) {
-      const next = passes.next()
-      if (next.done) return { prepared, laid: next.value }
-      yield share(0.3 + 0.7 * next.value)
-    }
+    return { prepared, laid: yield* asShare(passes, share(0.3), to) }
   }
 
   private today({ placements }: StoredPlan): DoneToday[] {

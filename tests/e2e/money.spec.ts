@@ -1,4 +1,4 @@
-/** What was paid, what trades ask for, and hours as they really go: every total moves, and what cannot be is said at its place. */
+/** What was paid, the forecast, a week's promise and a month's report; the rest of Money is tried on its page (tests/components). */
 import { printed } from './pdf'
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
@@ -12,10 +12,6 @@ async function open(page: Page, path: string) {
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await expect(page.getByText(/^Planning/)).toBeHidden()
 }
-const launch = async (page: Page) =>
-  /launch planned (\d+ \w+)/.exec(
-    (await page.getByText(/launch planned \d/).textContent()) ?? '',
-  )?.[1]
 /** The sums of a system's row: spent, owed, likely, plan. */
 const sumsOf = async (page: Page, name: string) =>
   (
@@ -93,122 +89,6 @@ test('what was paid is shared out in another currency, and every total has it', 
   await expect(dialog).toBeHidden()
   await page.getByRole('button', { name: 'Cost and date' }).click()
   await expect.poll(async () => (await sumsOf(page, 'Deck'))[0]).toBe(deckBefore)
-})
-
-test('a sum planned for a system moves what is likely, and its lines add up to what was spent', async ({
-  page,
-}) => {
-  await open(page, 'money')
-  const [, , before = 0] = await sumsOf(page, 'Rig')
-  await page.getByRole('button', { name: 'Rig', exact: true }).click()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('Planned for it').fill('9000')
-  await dialog.getByLabel('Planned for it').press('Tab')
-  await expect(dialog.getByText('Together €405.00')).toBeVisible()
-  await page.keyboard.press('Escape')
-  await expect.poll(async () => (await sumsOf(page, 'Rig'))[3]).toBe(9000)
-  expect((await sumsOf(page, 'Rig'))[2]).toBeGreaterThan(before + 1000)
-  await page.getByRole('row', { name: /^Rig/ }).getByRole('button', { name: /how$/ }).click()
-  await expect(page.getByRole('dialog')).toContainText('44 closed lines')
-})
-
-test('a bill over what was agreed is kept and asked about, and only the agreed part is paid', async ({
-  page,
-}) => {
-  await open(page, 'money?show=hours')
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(
-    'Brannock Stainless bills €212 more than was agreed',
-  )
-  const smith = page.getByRole('article', { name: /^Brannock Stainless/ })
-  await expect(smith).toContainText(
-    '€167 is asked for “A visit to measure”, and nobody agreed to it',
-  )
-  await expect(smith).toContainText('€1,184 in the quote, and €1,229 is asked')
-  await smith.getByRole('button', { name: 'Paid as agreed: €714' }).click()
-  const dialog = page.getByRole('dialog')
-  await expect(dialog.getByLabel('Sum', { exact: true })).toHaveValue('714.00')
-  await dialog.getByRole('button', { name: 'Write it down' }).click()
-  await expect(dialog).toBeHidden()
-  await expect(smith).toContainText('paid so far €1,314; held until checked, 10 %: €146')
-  await expect(smith.getByRole('button', { name: /^Paid as agreed/ })).toBeHidden()
-
-  await page.getByRole('button', { name: 'A bill came from Hartsel Rigging' }).click()
-  await dialog.getByLabel('Sum of the bill').fill('2000')
-  await dialog.getByLabel('Sum of the bill').press('Tab')
-  await expect(dialog.getByText('That is €840 more than was agreed')).toBeVisible()
-  await dialog.getByRole('button', { name: 'Write it down' }).click()
-  await expect(dialog).toBeHidden()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(
-    'Hartsel Rigging bills €840 more',
-  )
-})
-
-/** The day of moving aboard in the plan that the server keeps. */
-async function movesAboard(): Promise<string> {
-  const answer = await fetch(`${server.url}/api/refits/${await server.refitId()}`)
-  const { rows } = (await answer.json()) as {
-    rows: { plan: { result: { gates: { gateId: string; at: number }[] } }[] }
-  }
-  const gate = rows.plan[0]?.result.gates.find((one) => one.gateId === 'move-aboard')
-  return gate ? new Date(gate.at).toISOString().slice(0, 10) : ''
-}
-
-test('hours as they really go move the plan by what was said, and back', async ({ page }) => {
-  test.setTimeout(120_000)
-  await open(page, 'money?show=hours')
-  expect(await launch(page)).toBe('5 Jun')
-  const asGuessed = await movesAboard()
-  expect(asGuessed).toMatch(/^2027-0[78]-/)
-  const hours = page.getByRole('group', { name: 'Hours in the plan' })
-  await expect(page.getByText(/^Yours adds 272 h/)).toBeVisible()
-  await hours.getByRole('button', { name: 'Use mine' }).click()
-  const dialog = page.getByRole('dialog')
-  await expect(dialog).toContainText('272 h')
-  // The lift of 5 June is kept even so; what comes after it is not.
-  const promise = async (said: RegExp) => {
-    const row = dialog.getByRole('row', { name: /^Move aboard/ })
-    await expect(row).toContainText(said, { timeout: 60_000 })
-    const dates = [...((await row.textContent()) ?? '').matchAll(/[A-Z]\w{2} (\d+ \w{3})/g)]
-    return dates.map(([, on]) => new Date(`${on} 2027 UTC`).toISOString().slice(0, 10))
-  }
-  const [before, promisedOn = ''] = await promise(/\d+ days later/)
-  expect(before).toBe(asGuessed)
-  expect(promisedOn > '2027-09-01').toBe(true)
-  await dialog.getByRole('button', { name: /^(Do it|Take|Yes)/ }).click()
-  await expect(hours.getByRole('button', { name: 'Use mine' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  )
-  await expect.poll(movesAboard, { timeout: 60_000 }).toBe(promisedOn)
-  await hours.getByRole('button', { name: 'As guessed' }).click()
-  const [, backOn = ''] = await promise(/\d+ days earlier/)
-  // People keep the order they have: back is sooner than with the true hours, not always the day it was.
-  expect(backOn < promisedOn).toBe(true)
-  await dialog.getByRole('button', { name: /^(Do it|Take|Yes)/ }).click()
-  await expect.poll(movesAboard, { timeout: 60_000 }).toBe(backOn)
-  expect(await launch(page)).toBe('5 Jun')
-})
-
-test('work done again is logged with why, and counted', async ({ page }) => {
-  await open(page, 'money?show=hours')
-  const twice = page.getByRole('region', { name: /^Done twice/ })
-  await expect(twice).toContainText('15 h 30')
-  await page.keyboard.press('h')
-  const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('On which step').fill('deadrise')
-  await dialog.getByRole('option').first().click()
-  await dialog.getByLabel('Hours', { exact: true }).fill('23')
-  await dialog.getByText('It had to be done again').click()
-  await dialog.getByLabel('Done again because').fill('Cured too cold')
-  await dialog.getByRole('button', { name: 'Keep hours' }).click()
-  await expect(twice).toContainText('38 h 30')
-  await expect(twice).toContainText('30 h 30')
-  await page.keyboard.press('h')
-  await dialog.getByLabel('On which step').fill('deadrise')
-  await dialog.getByRole('option').first().click()
-  await dialog.getByLabel('Hours', { exact: true }).fill('7')
-  await dialog.getByRole('button', { name: 'Keep hours' }).click()
-  await expect(dialog.getByText(/That makes 30 h for one person/).first()).toBeVisible()
 })
 
 /** Whole units of a sum in words. */
@@ -293,22 +173,4 @@ test('a month is a page and a table of the same sum', async ({ page }) => {
     `${server.url}/api/refits/${await server.refitId()}/money.csv?from=2027-02-30&to=2027-03-01`,
   )
   expect(refused.status()).toBe(422)
-})
-
-test('a berth has a price of its own, and the days afloat to come are reckoned by it', async ({
-  page,
-}) => {
-  await open(page, 'money')
-  const before = await sumsOf(page, 'Yard, lift, berth')
-  const afloat = page.getByRole('region', { name: 'Days afloat to come' })
-  const days = Number(/(\d+) days at €9\.20/.exec((await afloat.textContent()) ?? '')?.[1])
-  await page.getByRole('button', { name: 'More' }).first().click()
-  await page.getByRole('link', { name: 'Settings, people, places' }).click()
-  await page.getByRole('textbox', { name: 'A day at the berth' }).fill('12')
-  await page.getByRole('textbox', { name: 'A day at the berth' }).press('Enter')
-  await page.getByRole('link', { name: 'Money' }).click()
-  await expect(afloat).toContainText(`${days} days at €12`)
-  const after = await sumsOf(page, 'Yard, lift, berth')
-  // 2.80 more a day; sums of the row are whole.
-  expect(Math.abs((after[2] ?? 0) - (before[2] ?? 0) - days * 2.8)).toBeLessThan(1)
 })
