@@ -6,7 +6,7 @@ import { zoneClock } from '../time/zone'
 import { add, emptyRefit, job, person, step } from '../testing/build'
 import { bindingChain } from './chain'
 import { judgePlan } from '../../tests/judge/judgePlan'
-import { bestPass, bestPlan } from './improve'
+import { bestPass, bestPlan, bestPlanInParts } from './improve'
 import { firstPass } from './makePlan'
 import { comparePlanCost } from './planCost'
 import { prepare } from './prepare'
@@ -50,6 +50,18 @@ describe('an improved plan', () => {
     expect(plan.placements.find((one) => one.stepId === 'after')?.segments).toEqual([
       [Date.UTC(2027, 3, 24, 8), Date.UTC(2027, 3, 24, 16)],
     ])
+  })
+
+  it('can be left between any two passes, and tells how much is behind, never less than before', () => {
+    const rows = bigRefit(3, 20, 4, 2)
+    const parts = bestPlanInParts(rows, friday, effort)
+    const told: number[] = []
+    for (let part = parts.next(); !part.done; part = parts.next()) told.push(part.value)
+    // Three rules and twelve orders are passes of their own, and so is every generation that is bred.
+    expect(told.length).toBeGreaterThan(15)
+    expect(told).toEqual([...told].sort((a, b) => a - b))
+    expect([told[0], told.at(-1)]).toEqual([0, 1])
+    expect(told.filter((one) => one > 0.25 && one < 0.75).length).toBeGreaterThan(3)
   })
 
   it('lays peel ply on the demo foredeck over the free weekend, and the plan says so', () => {

@@ -67,6 +67,11 @@ export function* bestPlanInParts(
 
 /** What the passes by rule are of the whole effort, where it is told. */
 const firstShare = 0.2
+/** What breeding is of the rest. */
+const bredShare = 0.3
+
+/** Where a step comes in an order: the lowest first. */
+type PlaceOf = (stepId: string) => number
 
 /** The pass of the best plan, with what it costs. */
 export const bestPass = (
@@ -99,12 +104,22 @@ class Improving {
   }
 
   *run(): InParts<Laid> {
-    yield* this.onKernel()
+    const bred = yield* asShare(this.bredOrders(), 0, bredShare)
+    yield* asShare(this.triesFrom(bred), bredShare, 1)
+    return this.best
+  }
+
+  /** Tries orders that were bred, then such as are near the best. */
+  private *triesFrom(bred: readonly PlaceOf[]): InParts<void> {
+    for (const placeOf of bred) {
+      if (this.over) return
+      this.tryOrder(placeOf)
+      yield this.spent
+    }
     while (!this.over) {
       this.tryNear()
       yield this.spent
     }
-    return this.best
   }
 
   /** Share of the orders tried. */
@@ -116,7 +131,7 @@ class Improving {
     return this.tried >= this.effort.iterations || this.effort.stop()
   }
 
-  private tryOrder(placeOf: (stepId: string) => number): void {
+  private tryOrder(placeOf: PlaceOf): void {
     this.tried++
     const candidate = lay(this.prepared, { placeOf, pinned: 'first' })
     if (comparePlanCost(candidate.cost, this.best.cost) >= 0) return
@@ -124,10 +139,10 @@ class Improving {
     this.effort.better?.(this.tried, candidate.cost)
   }
 
-  /** Half of the effort: the kernel breeds plans; every better one of its own is read back. */
-  private *onKernel(): InParts<void> {
+  /** Half of the effort: the kernel breeds plans. Its better ones as orders, the best first: at most half of all. */
+  private *bredOrders(): InParts<readonly PlaceOf[]> {
     const { compiled, phases } = this.prepared
-    if (compiled.activities.size > mostOnKernel) return
+    if (compiled.activities.size > mostOnKernel) return []
     const { problem, stepIds } = onKernel(compiled, phases, this.best.pass)
     const found: Plan[] = []
     const breeding = new Breeding(compileProblem(problem), this.random, (plan) => {
@@ -139,20 +154,21 @@ class Improving {
       )
         found.push(plan)
     })
-    if (!breeding.possible) return
+    if (!breeding.possible) return []
     const most = Math.ceil(this.effort.iterations / 2)
     breeding.first(this.effort.stop)
     while (breeding.laid < most * laidEach && !this.effort.stop()) {
       breeding.generation()
-      yield this.spent
+      yield Math.min(1, breeding.laid / (most * laidEach))
     }
-    // The best few, best first: later ones were better.
-    for (const plan of found.slice(-most).reverse()) {
-      if (this.over) return
-      const starts = new Map(stepIds.map((id, index) => [id, plan.starts[index] as number]))
-      this.tryOrder((id) => starts.get(id) ?? Infinity)
-      yield this.spent
-    }
+    // Later ones were better.
+    return found
+      .slice(-most)
+      .reverse()
+      .map((plan) => {
+        const starts = new Map(stepIds.map((id, index) => [id, plan.starts[index] as number]))
+        return (id: string) => starts.get(id) ?? Infinity
+      })
   }
 
   /** An order near the best: its starts, each moved by up to some days. */

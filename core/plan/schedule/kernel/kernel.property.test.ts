@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { draws } from '../../../../tests/draws'
 import { compileProblem } from './compiled'
 import { Search } from './exact/search'
 import { createRandom } from '../../../random'
@@ -91,9 +92,9 @@ describe('the kernel', () => {
         expect(answer.plan.cost[1]).toBe(best)
         expect(faultsOf(problem, answer.plan).faults).toEqual([])
       }),
-      { numRuns: 900, seed: 20 },
+      { numRuns: draws(450), seed: 20 },
     )
-    expect(Math.min(seen.feasible, seen.infeasible)).toBeGreaterThan(180)
+    expect(Math.min(seen.feasible, seen.infeasible)).toBeGreaterThan(90)
   })
 
   it('names reasons of which each is needed', () => {
@@ -112,9 +113,9 @@ describe('the kernel', () => {
         for (const one of answer.members)
           expect(possible(answer.members.filter((other) => other !== one))).toBe(true)
       }),
-      { numRuns: 160, seed: 3 },
+      { numRuns: draws(100), seed: 3 },
     )
-    expect(seen).toBeGreaterThan(8)
+    expect(seen).toBeGreaterThan(5)
   })
 
   it('gives plans without fault, never under the bound, the same for the same seed', () => {
