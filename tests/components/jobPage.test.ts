@@ -146,3 +146,14 @@ it('asks for the day by key, or where a finger stays', async () => {
   await flushPromises()
   expect(words()).toContain('“Lay plies” pinned to Sat 17 Apr')
 })
+
+it('draws as curing only what comes after the work', async () => {
+  await opened('deck', (rows) => {
+    const lay = rows.step.find((one) => one.id === 'lay')
+    if (lay) Object.assign(lay, { hoursLikely: 24 })
+  })
+  // Two of them: Saturday 09:00 to Sunday 13:00 is worked on, 28 hours by the calendar; then it cures for 120.
+  const cures = layer('Lay plies')?.querySelector<HTMLElement>('.hatch')
+  const px = (side: 'left' | 'width') => Number.parseFloat(cures?.style[side] ?? '')
+  expect(px('left') / px('width')).toBeCloseTo(28 / 120, 2)
+})

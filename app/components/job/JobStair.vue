@@ -77,6 +77,8 @@ const placed = computed(() =>
     const needs = (layer.title.length + said.length) * 7.2 + 60
     const cured = layer.readyAt !== null && layer.to !== null ? xOf(layer.readyAt) : left
     const from = isDone ? Math.max(left, scale.value.todayX) : left
+    // While it is worked on it needs somebody.
+    const cures = layer.to === null ? from : Math.max(from, xOf(layer.to))
     const shut = layer.shutsAt
     return {
       layer,
@@ -87,8 +89,8 @@ const placed = computed(() =>
       inside: wide - left >= needs || wide - Math.max(cured, from) > left,
       /** Left of it there is room for why nobody works before it, besides its name. */
       roomLeft: left > needs + 260,
-      hatch: layer.readyAt !== null && layer.readyAt > time.minute ? Math.max(0, cured - from) : 0,
-      hatchFrom: from - left,
+      hatch: layer.readyAt !== null && layer.readyAt > time.minute ? Math.max(0, cured - cures) : 0,
+      hatchFrom: cures - left,
       notch: shut !== null && shut > time.minute ? xOf(shut) - left : null,
       bondFrom: Math.max(0, cured - left),
     }
@@ -287,31 +289,31 @@ const marks = computed(() =>
           <span
             v-if="!one.inside"
             aria-hidden="true"
-            class="cond absolute truncate text-right text-base leading-6"
+            class="words cond"
             :style="{
-              left: '0',
               width: `${Math.max(0, one.left - 8)}px`,
               top: `${one.top + (rowPx - 24) / 2}px`,
             }"
-            ><span
-              v-if="one.roomLeft && note(one.layer).text"
-              class="mr-2"
-              :class="note(one.layer).red ? 'text-redlead' : 'text-ink2'"
-              >{{ note(one.layer).text }} ·</span
-            ><b class="font-semibold">{{ one.layer.title }}</b
-            >{{ one.said ? ` · ${one.said}` : '' }}</span
+            ><span class="over"
+              ><span
+                v-if="one.roomLeft && note(one.layer).text"
+                class="mr-2"
+                :class="note(one.layer).red ? 'text-redlead' : 'text-ink2'"
+                >{{ note(one.layer).text }} ·</span
+              ><b class="font-semibold">{{ one.layer.title }}</b
+              >{{ one.said ? ` · ${one.said}` : '' }}</span
+            ></span
           >
           <span
             v-else-if="note(one.layer).text && one.left > 150"
             aria-hidden="true"
-            class="cond absolute truncate text-right text-base leading-6"
+            class="words cond"
             :class="note(one.layer).red ? 'text-redlead' : 'text-ink2'"
             :style="{
-              left: '0',
               width: `${Math.max(0, one.left - 8)}px`,
               top: `${one.top + (rowPx - 24) / 2}px`,
             }"
-            >{{ note(one.layer).text }}</span
+            ><span class="over">{{ note(one.layer).text }}</span></span
           >
         </li>
       </ol>
@@ -396,6 +398,22 @@ const marks = computed(() =>
 </template>
 
 <style scoped>
+/* Before a layer. Where a post runs behind them, they stand on paper. */
+.words {
+  position: absolute;
+  left: 0;
+  z-index: 1;
+  overflow: hidden;
+  font-size: 1rem;
+  line-height: 1.5rem;
+  text-align: right;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.over {
+  padding-left: 3px;
+  background: var(--paper);
+}
 /* Past the end of the scale. */
 .far {
   background: repeating-linear-gradient(var(--redlead) 0 6px, transparent 6px 11px);
