@@ -7,7 +7,7 @@ import type { Building } from '#core/testing/build'
 import { usePlannerStore } from '../../app/stores/planner'
 import { press, typeIn, words } from './byName'
 import { onPage } from './page'
-import { withWorkers } from './workers'
+import { HomeWorker, withWorkers } from './workers'
 
 beforeEach(() => {
   Element.prototype.setPointerCapture = () => undefined
@@ -165,12 +165,13 @@ it('reads out what stands on the time line', async () => {
 const dayOf = ({ plan: [stands] }: RefitRows) =>
   new Date(stands?.result.gates[0]?.at ?? 0).toISOString().slice(0, 10)
 
-it('has a lever that does what it promised', async () => {
+it('has a lever that does what it promised; taken back, the very plan stands that stood before', async () => {
   // Cured on Thursday 22 April, two days before she comes: on the Friday it could be faired.
-  const { server, settled } = await opened((rows) => {
+  const { server, store, settled } = await opened((rows) => {
     rows.gate = rows.gate.map((one) => ({ ...one, kind: 'dated' as const, on: '2027-04-23' }))
   })
   expect(dayOf(server.rows)).toBe('2027-04-24')
+  const stood = server.rows.plan[0]?.result
   const lever = 'Ida comes on Fri 23 Apr−1 d'
   await vi.waitFor(() => expect(words()).toContain(lever), 5000)
   await press(lever)
@@ -187,6 +188,15 @@ it('has a lever that does what it promised', async () => {
   expect(server.rows.personDay[0]).toMatchObject({ on: '2027-04-23', kind: 'extraDay' })
   await settled()
   expect(dayOf(server.rows)).toBe('2027-04-23')
+  HomeWorker.asked = []
+  const [came] = server.rows.personDay
+  await store.attempt('Ida does not come', [
+    { op: 'delete', entity: 'personDay', id: came?.id ?? '', baseVersion: came?.version ?? 0 },
+  ])
+  await settled()
+  expect(server.rows.plan[0]?.result).toEqual(stood)
+  // It is known still: nothing was laid for it.
+  expect(HomeWorker.asked).not.toContain('plan')
 })
 
 it('is planned afresh beside the plan people know, and left', async () => {

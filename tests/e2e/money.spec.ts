@@ -1,4 +1,4 @@
-/** What was paid, the forecast, a week's promise and a month's report; the rest of Money is tried on its page (tests/components). */
+/** What was paid, the forecast and a month's report; the rest of Money is tried on its page (tests/components). */
 import { printed } from './pdf'
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
@@ -135,22 +135,6 @@ test.describe('where the plan is run after every change', () => {
       .poll(async () => minorOf((await headline(page))?.[1]))
       .toBeGreaterThan(likely + 7000)
   })
-})
-
-test('a week is promised, what that is worth is said, and a promise can be taken back', async ({
-  page,
-}) => {
-  await open(page, 'week')
-  const section = page.getByRole('region', { name: /The promise/ })
-  const first = section.getByRole('button', { name: /^Promise/ }).first()
-  const name = ((await first.textContent()) ?? '').trim().replace(/^Promise\s*/, '')
-  await first.click()
-  await expect(section.getByText('Nothing is promised yet')).toBeHidden()
-  await expect(section.getByRole('heading', { name: /in 100 to keep it/ })).toBeVisible({
-    timeout: 60_000,
-  })
-  await section.getByRole('button', { name: `Take back ${name}` }).click()
-  await expect(section.getByText(/Nothing is promised yet/)).toBeVisible()
 })
 
 test('a month is a page and a table of the same sum', async ({ page }) => {
