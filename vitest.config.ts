@@ -3,8 +3,6 @@ import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import unimport from 'unimport/unplugin'
 import { defineConfig } from 'vitest/config'
-import { BaseSequencer } from 'vitest/node'
-import type { TestSpecification } from 'vitest/node'
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const alias = {
@@ -28,18 +26,8 @@ const plain = (name: string, include: string[]) => ({
   },
 })
 
-/** Files that start servers take longest: begun first, none of them is waited for alone at the end. */
-class ServersFirst extends BaseSequencer {
-  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
-    const sorted = await super.sort(files)
-    const isLong = (one: TestSpecification) => /tests\/(server|judge)\//.test(one.moduleId)
-    return [...sorted.filter(isLong), ...sorted.filter((one) => !isLong(one))]
-  }
-}
-
 export default defineConfig({
   test: {
-    sequence: { sequencer: ServersFirst },
     // One more would know the program once more for what it gains by waiting for the disk.
     maxWorkers: availableParallelism(),
     projects: [

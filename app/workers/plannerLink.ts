@@ -14,11 +14,6 @@ export class Superseded extends Error {
   }
 }
 
-/** Who waits for what the worker is at. */
-interface UnderWay {
-  readonly giveUp: (reason: Error) => void
-}
-
 /**
  * One planner in a worker of its own. It holds the rows; only what changed since the last work crosses over. Newer work
  * ends what is still going on: it is left at its next part, and the worker lives on with its rows and with what it has
@@ -29,7 +24,8 @@ export class PlannerLink {
   private unwatch: (() => void) | null = null
   private remote: Remote<Planner> | null = null
   private sent: RefitRows = emptyRows()
-  private underWay: UnderWay | null = null
+  /** Tells who waits for what the worker is at that it is given up. */
+  private underWay: ((reason: Error) => void) | null = null
   private waiting: (() => void)[] = []
 
   private open(): Remote<Planner> {
@@ -56,9 +52,9 @@ export class PlannerLink {
   }
 
   private leave(reason: Error): void {
-    const { underWay } = this
+    const giveUp = this.underWay
     this.underWay = null
-    underWay?.giveUp(reason)
+    giveUp?.(reason)
   }
 
   /** True while somebody waits for an answer. */
@@ -91,8 +87,8 @@ export class PlannerLink {
   ): Promise<Answer> {
     this.stop()
     const remote = this.open()
-    let own: UnderWay | null = null
-    const over = new Promise<never>((_, giveUp) => (own = { giveUp }))
+    let own: ((reason: Error) => void) | null = null
+    const over = new Promise<never>((_, giveUp) => (own = giveUp))
     this.underWay = own
     try {
       const changes = rowsBetween(this.sent, rows)
