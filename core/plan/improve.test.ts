@@ -53,15 +53,14 @@ describe('an improved plan', () => {
   })
 
   it('can be left between any two passes, and tells how much is behind, never less than before', () => {
-    const rows = bigRefit(3, 20, 4, 2)
-    const parts = bestPlanInParts(rows, friday, effort)
+    const parts = bestPlanInParts(knownDemo(), demoNow, effort)
     const told: number[] = []
     for (let part = parts.next(); !part.done; part = parts.next()) told.push(part.value)
-    // Three rules and twelve orders are passes of their own, and so is every generation that is bred.
-    expect(told.length).toBeGreaterThan(15)
     expect(told).toEqual([...told].sort((a, b) => a - b))
     expect([told[0], told.at(-1)]).toEqual([0, 1])
-    expect(told.filter((one) => one > 0.25 && one < 0.75).length).toBeGreaterThan(3)
+    // A fifth of it is rules, a quarter breeding, generation by generation; each of the twelve orders is a part.
+    expect(told.filter((one) => one > 0.2 && one < 0.44).length).toBeGreaterThan(1)
+    expect(told.filter((one) => one > 0.44).length).toBeGreaterThanOrEqual(12)
   })
 
   it('lays peel ply on the demo foredeck over the free weekend, and the plan says so', () => {
