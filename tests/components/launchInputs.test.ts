@@ -39,8 +39,10 @@ it.each([
 
 it('says by how much a shallow slip lacks depth', async () => {
   await type('Charted depth at the slip', '-4 m')
-  await vi.waitFor(() =>
-    // She draws 1.75 m, and wants 0.30 m under her; the bottom dries by 4.
-    expect(words()).toContain('She needs 6.05 m over chart datum'),
+  await vi.waitFor(
+    () =>
+      // She draws 1.75 m, and wants 0.30 m under her; the bottom dries by 4.
+      expect(words()).toContain('She needs 6.05 m over chart datum'),
+    20_000,
   )
 })

@@ -36,7 +36,7 @@ it('asks about a bill over what was agreed, and pays the agreed part only', asyn
   expect(fieldOf('Sum').value).toBe('714.00')
   const before = server.rows.spend.length
   await press('Write it down')
-  await vi.waitFor(() => expect(server.rows.spend).toHaveLength(before + 1))
+  await vi.waitFor(() => expect(server.rows.spend).toHaveLength(before + 1), 20_000)
   await flushPromises()
   // 600 before, and 714.
   expect(of(/^Brannock Stainless/)).toContain('paid so far €1,314; held until checked, 10 %: €146')
@@ -46,7 +46,7 @@ it('asks about a bill over what was agreed, and pays the agreed part only', asyn
   await typeIn('Sum of the bill', '2000')
   expect(words()).toContain('That is €840 more than was agreed')
   await press('Write it down')
-  await vi.waitFor(() => expect(heading()).toContain('Hartsel Rigging bills €840 more'))
+  await vi.waitFor(() => expect(heading()).toContain('Hartsel Rigging bills €840 more'), 20_000)
 })
 
 it('has a sum planned for a system in what is likely', async () => {
@@ -54,7 +54,7 @@ it('has a sum planned for a system in what is likely', async () => {
   const [, , before = 0] = sumsOf('Rig')
   await press('Rig')
   await typeIn('Planned for it', '9000')
-  await vi.waitFor(() => expect(sumsOf('Rig')[3]).toBe(9000))
+  await vi.waitFor(() => expect(sumsOf('Rig')[3]).toBe(9000), 20_000)
   expect(words()).toContain('Together €405.00')
   expect(sumsOf('Rig')[2]).toBeGreaterThan(before + 1000)
 })

@@ -47,13 +47,13 @@ it('is picked from what the plan finishes, says what it is worth, and is taken b
   // Sixteen hours are both days: the paint is after them.
   expect(section()).not.toContain('Promise Paint it')
   await press('Promise Sand it')
-  await vi.waitFor(() => expect(promised(server)).toEqual(['sand']))
+  await vi.waitFor(() => expect(promised(server)).toEqual(['sand']), 20_000)
   await vi.waitFor(() => expect(words()).toMatch(/The promise\s*: \d+ in 100 to keep it/), 20_000)
   const [safe = 0] = chances()
   expect(safe).toBeGreaterThan(90)
 
   await press('Promise Fair it')
-  await vi.waitFor(() => expect(promised(server)).toEqual(['sand', 'fair']))
+  await vi.waitFor(() => expect(promised(server)).toEqual(['sand', 'fair']), 20_000)
   await vi.waitFor(() => expect(chances()).toHaveLength(3), 20_000)
   const [both = 0, sand = 0, fair = 0] = chances()
   // No better than the worse of the two, and the long one is no safe thing.
@@ -62,8 +62,8 @@ it('is picked from what the plan finishes, says what it is worth, and is taken b
 
   await press('Take back Fair it')
   await press('Take back Sand it')
-  await vi.waitFor(() => expect(promised(server)).toEqual([]))
-  await vi.waitFor(() => expect(words()).toContain('Nothing is promised yet.'))
+  await vi.waitFor(() => expect(promised(server)).toEqual([]), 20_000)
+  await vi.waitFor(() => expect(words()).toContain('Nothing is promised yet.'), 20_000)
   expect(chances()).toEqual([])
 })
 
