@@ -9,10 +9,17 @@ test.afterAll(() => server.end())
 
 /** Presses Tab until the control has the focus; a control out of the tab order fails here. */
 async function tabTo(page: Page, control: Locator): Promise<void> {
-  await expect(control).toBeVisible()
+  // Found once: a page of this size takes its time to be searched by names.
+  let found = await control.elementHandle()
   for (let presses = 0; presses < 150; presses++) {
-    if (await control.evaluate((one) => one === document.activeElement)) return
-    await page.keyboard.press('Tab')
+    const [isDrawn, hasIt] = (await found?.evaluate((one) => [
+      one.isConnected,
+      one === document.activeElement,
+    ])) ?? [false, false]
+    if (hasIt) return
+    // A list that was drawn anew has another one in its place.
+    if (!isDrawn) found = await control.elementHandle()
+    else await page.keyboard.press('Tab')
   }
   throw new Error(`Tab never reached ${String(control)}`)
 }
