@@ -6,62 +6,13 @@ import type { RefitRows } from '../model/refit'
 import { makePlan } from '../plan/makePlan'
 import { Asking } from '../plan/whatIf'
 import { add, emptyRefit, job, person, step } from '../testing/build'
+import { waysRefit, waysRefitNow as now } from '../testing/waysRefit'
 import { zoneClock } from '../time/zone'
 import { compareWays } from './compare'
 import { accessHours } from './cost'
 import { launchWays, scopeOf } from './ways'
 
 const clock = zoneClock('UTC')
-/** Friday 30 April 2027; the 1st of May is a Saturday. */
-const now = Date.UTC(2027, 3, 30, 12)
-
-/** Ida on Saturdays, ten hours; the yard next door lifts on Wednesdays, the berth is an hour away. */
-function refit(next = true) {
-  const rows = emptyRefit()
-  const near = { setUpMin: 0, packUpMin: 0 } as const
-  add(rows, 'place', 'yard', {
-    name: 'Yard',
-    kind: 'yard',
-    travelMin: 0,
-    liftWeekdays: [3],
-    launchesWithoutYou: true,
-    ...near,
-  })
-  add(rows, 'place', 'berth', { name: 'Berth', kind: 'berth', travelMin: 60, ...near })
-  add(rows, 'yardTariff', 'prices', {
-    placeId: 'yard',
-    perDayMinor: 1000,
-    liftMinor: 20_000,
-    berthPerDayMinor: 400,
-  })
-  add(rows, 'haulOut', 'spring', {
-    name: 'Spring',
-    placeId: 'yard',
-    liftOutAimed: '2027-04-01',
-    liftOutActual: '2027-04-01',
-    launchAimed: '2027-05-08',
-  })
-  add(rows, 'gate', 'launch', { name: 'Launch', kind: 'launch', haulOutId: 'spring' })
-  if (next) {
-    add(rows, 'haulOut', 'autumn', {
-      name: 'Autumn',
-      placeId: 'yard',
-      liftOutAimed: '2027-10-06',
-      launchAimed: '2027-10-20',
-    })
-    add(rows, 'gate', 'autumn launch', { name: 'Out', kind: 'launch', haulOutId: 'autumn' })
-  }
-  person(rows, 'ida', [6], '08:00', '18:00')
-  const ashore = { hullNeed: 'ashore', hoursLikely: 10 } as const
-  job(rows, 'valve', { gateId: 'launch', purpose: 'float' })
-  step(rows, 'valve', 'seat', ashore)
-  job(rows, 'prop', { gateId: 'launch', purpose: 'go' })
-  step(rows, 'prop', 'balance', ashore)
-  job(rows, 'galley', { purpose: 'live' })
-  step(rows, 'galley', 'lockers', { hullNeed: 'either', hoursLikely: 20 })
-  return rows
-}
-
 const asked = {
   haulOutId: 'spring',
   needed: null,
@@ -91,7 +42,7 @@ function compared(rows: RefitRows, needed: ReadonlySet<string> | null = null) {
 
 describe('ways to launch', () => {
   it('are laid and costed over the same 41 days', () => {
-    const { ways, said, until } = compared(refit())
+    const { ways, said, until } = compared(waysRefit())
     expect(until).toBe('2027-06-09')
     expect(said).toEqual([
       {
@@ -132,34 +83,34 @@ describe('ways to launch', () => {
   })
 
   it('without a haul-out to come leave nothing that needs her ashore, and lifting again still can', () => {
-    const { ways, said } = compared(refit(false))
+    const { ways, said } = compared(waysRefit(false))
     expect(said[2]).toMatchObject({ way: 'early', launch: '2027-05-12' })
     expect(ways[2]?.before).toEqual(['valve', 'prop'])
     expect(said[3]).toMatchObject({ way: 'again', launch: '2027-05-05' })
   })
 
   it('keep before the launch what was begun on her bottom, what somebody wants so, and what these wait for', () => {
-    const begun = refit()
+    const begun = waysRefit()
     step(begun, 'prop', 'draw it', { state: 'done', hullNeed: 'ashore', doneAt: now - 1 })
     expect(compared(begun).said.map((one) => one.way)).toEqual(['now', 'ashore', 'early'])
-    const wanted = refit()
+    const wanted = waysRefit()
     add(wanted, 'link', 'l', { fromJobId: 'prop', toJobId: 'valve' })
     expect(compared(wanted).ways[2]?.before).toEqual(['valve', 'prop'])
-    expect(compared(refit(), new Set(['prop'])).ways[2]).toMatchObject({
+    expect(compared(waysRefit(), new Set(['prop'])).ways[2]).toMatchObject({
       before: ['prop'],
       carried: ['valve'],
     })
   })
 
   it('when chosen leave rows in which the same way is what is planned', () => {
-    const rows = refit()
+    const rows = waysRefit()
     const { ways } = compared(rows)
     const after = compared(supposing(rows, ways[1]?.items ?? []))
     expect(after.said[0]).toMatchObject({ way: 'now', launch: '2027-05-26' })
   })
 
   it('have no price without a yard price, and none for a haul-out that is launched', () => {
-    const rows = refit()
+    const rows = waysRefit()
     rows.yardTariff = []
     expect(compared(rows).said.map((one) => one.money)).toEqual([null, null, null, null])
     rows.haulOut = rows.haulOut.map((one) =>

@@ -18,7 +18,11 @@ class FakeServer {
   /** What the next changes are answered with instead. */
   refusal: { status: number; problem: Problem } | null = null
 
-  constructor(public rows: RefitRows) {}
+  constructor(
+    public rows: RefitRows,
+    /** What its clock stands at, UTC ms. */
+    private readonly now: number,
+  ) {}
 
   private answer(body: unknown, status = 200) {
     return new Response(JSON.stringify(body), {
@@ -48,8 +52,7 @@ class FakeServer {
 
   readonly fetch = (path: string, init?: { body?: string }): Promise<Response> => {
     if (path.endsWith('/clock')) {
-      const now = Date.UTC(2027, 3, 17, 7, 30)
-      return Promise.resolve(this.answer({ now, fixed: true, lastChangeAt: null }))
+      return Promise.resolve(this.answer({ now: this.now, fixed: true, lastChangeAt: null }))
     }
     if (path.endsWith('/changes')) {
       const { refusal } = this
@@ -72,9 +75,19 @@ export function ownPinia(): void {
 /** Ends the stores of a test: what they still had in mind would be done in the next. */
 export const endStores = () => standing.splice(0).forEach(disposePinia)
 
-/** Opens the refit in a store of its own, on a server of its own. `begin`: what the frame has begun by then. */
-export async function openOn(rows: RefitRows, begin: () => unknown = () => undefined) {
-  const server = new FakeServer(rows)
+/** Saturday 17 April 2027, 07:30. */
+const saturday = Date.UTC(2027, 3, 17, 7, 30)
+
+/**
+ * Opens the refit in a store of its own, on a server of its own. `begin`: what the frame has begun by then. `now`: the
+ * server's clock, UTC ms.
+ */
+export async function openOn(
+  rows: RefitRows,
+  begin: () => unknown = () => undefined,
+  now = saturday,
+) {
+  const server = new FakeServer(rows, now)
   vi.stubGlobal('fetch', server.fetch)
   vi.stubGlobal(
     'EventSource',

@@ -49,6 +49,8 @@ export interface PageAsk {
   readonly params?: Readonly<Record<string, string>>
   /** What the frame has begun by then. */
   readonly begin?: () => unknown
+  /** What the clock stands at, UTC ms. */
+  readonly now?: number
 }
 
 /** Mounts the page of an address on a refit of its own; keys work as in the frame. */
@@ -57,7 +59,7 @@ export async function onPage(path: string, rows: RefitRows, ask: PageAsk = {}) {
   const [, load] = pages.findLast(([one]) => one === path) ?? []
   if (!load) throw new Error(`There is no page ${path}.`)
   vi.stubGlobal('definePageMeta', () => undefined)
-  const { server, store } = await openOn(rows, ask.begin)
+  const { server, store } = await openOn(rows, ask.begin, ask.now)
   // Files share this module, and each has a route of its own.
   const { useRoute } = globalThis as unknown as { useRoute: () => object }
   Object.assign(useRoute(), {

@@ -17,29 +17,6 @@ const launch = async (page: Page) =>
   )?.[1]
 const line = (page: Page, name: RegExp) => page.getByRole('button', { name })
 
-test('what is late for a lift is ready with a lever, or by another way to launch', async ({
-  page,
-}) => {
-  await goTo(page, `${server.url}/r/${await server.refitId()}/launch?day=2027-05-22`)
-  const left = page.getByRole('region', { name: 'Still to do ashore, against Sat 22 May' })
-  await left.getByRole('button', { name: 'What would make them ready?' }).click()
-  await expect(left.getByRole('status')).toHaveText(
-    /ready by then with one lever or another|No one lever/,
-  )
-  const shaft = left.getByRole('listitem').filter({ hasText: 'Shaft, gland and bearing' })
-  const lever = shaft.getByRole('button', { name: /: Shaft, gland and bearing is ready$/ }).first()
-  const label = (await lever.textContent())?.split(':')[0] ?? ''
-  await lever.click()
-  // What it does to the launch is said before anything is written down; it is left here.
-  const proposal = page.getByRole('dialog', { name: label })
-  await expect(proposal.getByRole('button', { name: 'Do it' })).toBeEnabled()
-  await expect(proposal).toContainText('Launch')
-  await page.keyboard.press('Escape')
-  await left.getByRole('button', { name: 'Ways to launch' }).click()
-  await expect(page.getByRole('dialog', { name: 'Ways to launch' })).toContainText('Finish ashore')
-  await page.keyboard.press('Escape')
-})
-
 test('lines are signed for, a window is booked, the plan keeps to it, and the day is counted from it', async ({
   page,
   browser,

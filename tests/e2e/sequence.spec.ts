@@ -1,4 +1,5 @@
-/** The Sequence as a person uses it: what holds the launch, what is out of order, mended and taken back. */
+/** The Sequence as a person uses it: what holds the launch, what is out of order, a board pinned; all of it taken back. */
+import { createHash } from 'node:crypto'
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import { SharedDemo } from './sharedDemo'
@@ -11,6 +12,17 @@ async function open(page: Page, size = { width: 1280, height: 800 }) {
   await goTo(page, `${server.url}/r/${await server.refitId()}/sequence`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await expect(page.getByText(/^Planning/)).toBeHidden()
+}
+
+/** Mark of the accepted plan as the server keeps it: of every step with its stretches. */
+async function planned(page: Page): Promise<string> {
+  const answer = await page.request.get(`${server.url}/api/refits/${await server.refitId()}`)
+  const { rows } = (await answer.json()) as {
+    rows: { plan: { result: { placements: { stepId: string; segments: unknown }[] } }[] }
+  }
+  const placements = rows.plan[0]?.result.placements ?? []
+  const said = JSON.stringify(placements.map((one) => [one.stepId, one.segments]).sort())
+  return createHash('sha256').update(said).digest('hex')
 }
 
 /** Names of texts of the drawing that lie on another text, as the browser draws them. */
@@ -69,6 +81,35 @@ test('a fault is mended by its plate and the mend taken back', async ({ page }) 
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(sentence).toBeVisible()
   await expect(plate).toBeVisible()
+})
+
+test('a board is dragged to a day, pinned there, and it is taken back', async ({ page }) => {
+  await open(page)
+  const before = await planned(page)
+  const chart = page.getByRole('group', { name: 'The way to the gate' })
+  const shaft = chart.getByRole('button', { name: /^Shaft, gland and bearing/ }).first()
+  const box = await shaft.boundingBox()
+  if (!box) throw new Error('The board is not drawn.')
+  await page.mouse.move(box.x + 20, box.y + 6)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 60, box.y + 6, { steps: 4 })
+  await page.mouse.move(box.x + 150, box.y + 6, { steps: 4 })
+  // What it would do is said while it hangs.
+  const ghost = chart.getByText(/^\w{3} \d+ May: /)
+  await expect(ghost).toContainText(/no gate moves|earlier|later/)
+  const day = /^(\w{3} \d+ May): /.exec((await ghost.textContent()) ?? '')?.[1] ?? ''
+  await page.mouse.up()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('heading', { name: /pinned to/ })).toContainText(day)
+  await dialog.getByRole('button', { name: 'Pin it' }).click()
+  const pinned = chart.getByRole('button', {
+    name: new RegExp(`Shaft, gland and bearing.*pinned to ${day}`),
+  })
+  await expect(pinned).toBeVisible()
+  await expect.poll(() => planned(page)).not.toBe(before)
+  await page.locator('body').press('z')
+  await expect(pinned).toBeHidden()
+  await expect.poll(() => planned(page)).toBe(before)
 })
 
 test('keys go along lanes, from lane to lane and along the rope, and open a plank', async ({

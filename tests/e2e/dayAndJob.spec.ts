@@ -1,35 +1,9 @@
-/** A night aboard, what it would do, days on which she sails; and a job's own page: its layers, its hours, its measures. */
+/** The day by keys; and a job’s own page: its layers, its hours, its measures. */
 import { expect, goTo, hasFocus, test } from './test'
 import { SharedDemo } from './sharedDemo'
 
 const server = new SharedDemo()
 test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
-
-test('nights away are asked for, planned, and shown on the day', async ({ page }) => {
-  const refit = `${server.url}/r/${await server.refitId()}`
-  const day = page.getByRole('list', { name: 'The day' })
-  await goTo(page, `${refit}/today?on=2027-04-18`)
-  await expect(day.getByText('Unpack, set up')).toBeVisible()
-  await goTo(page, `${refit}/settings`)
-  await expect(page.getByText(/launch planned \d/)).toBeVisible()
-  const levers = page.getByRole('region', { name: 'What it would do to the gates' })
-  const yard = levers.getByRole('listitem').filter({ hasText: 'Nights away: Kelder Creek Yard' })
-  await expect(yard).toContainText('Not planned now')
-  await yard.getByRole('button', { name: /^With it\?/ }).click()
-  await expect(yard).toContainText(
-    /With it: .*a week more at the boat.*(No gate moves|earlier|later)/s,
-  )
-  await yard.getByRole('button', { name: /^Plan with it/ }).click()
-  await expect(yard).toContainText('As planned now')
-
-  // Saturday is the first of two days in the yard now: nobody packs up, the next day nobody unpacks.
-  await goTo(page, `${refit}/today`)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('The night aboard.')
-  await expect(day.getByText(/^Leave her/)).toBeHidden()
-  await goTo(page, `${refit}/today?on=2027-04-18`)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Away by')
-  await expect(day.getByText('Unpack, set up')).toBeHidden()
-})
 
 test('the day by keys: along the strand, begun, hours, done, taken back, left', async ({
   page,
