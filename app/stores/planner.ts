@@ -31,6 +31,8 @@ import { PlannerLink, Superseded } from '~/workers/plannerLink'
 
 /** Edits that come in a bunch are planned once. */
 const settleMs = 150
+/** Whoever changes something plans for every window: one that does not hear of that plan for so long makes its own. */
+const theirsMs = 6000
 /** A plan of other rows stands for so long before it is made again. */
 const rescueMs = 2000
 /** It is made again so often, then the note on its age stays. */
@@ -71,6 +73,8 @@ export const usePlannerStore = defineStore('planner', () => {
   /** "What if" has a planner of its own, so that neither waits for the other. */
   const supposer = new PlannerLink()
   let timer: ReturnType<typeof setTimeout> | null = null
+  /** It is the window of whoever changed something last that plans. */
+  let isLeft = false
   let run = 0
   /** While a change is made together with its plan, none is made for it. */
   let taking = false
@@ -183,7 +187,7 @@ export const usePlannerStore = defineStore('planner', () => {
       return true
     } finally {
       taking = false
-      if (stale.value) planSoon()
+      if (stale.value || isLeft) planSoon()
     }
   }
   /** The plan as it would be if nobody had known one before: beside the one that stands, to be taken or left. */
@@ -341,6 +345,7 @@ export const usePlannerStore = defineStore('planner', () => {
     JSON.parse(JSON.stringify(items)) as ChangeItem[]
 
   async function replan(): Promise<void> {
+    isLeft = false
     const mine = ++run
     const wanted = hash.value
     busy.value = true
@@ -421,9 +426,21 @@ export const usePlannerStore = defineStore('planner', () => {
   function planSoon(): void {
     if (timer) clearTimeout(timer)
     if (taking) return
-    if (hash.value !== '') timer = setTimeout(() => void replan(), settleMs)
+    const isOpen = hash.value !== ''
+    const wasLeft = isLeft
+    isLeft = isOpen && store.isTheirs && stale.value && store.accepted !== null
+    if (isLeft) {
+      // What is under way is of rows that are none any more.
+      run++
+      planner.stop()
+      progress.value = null
+      busy.value = true
+    } else if (wasLeft && !isOpen) busy.value = false
+    if (isOpen) timer = setTimeout(() => void replan(), isLeft ? theirsMs : settleMs)
   }
   watch(hash, planSoon)
+  // Their plan came, or this window changed something after all.
+  watch([stale, () => store.isTheirs], () => isLeft && planSoon())
   // What is to be decided is no input of the plan: its dates are asked for again by themselves.
   watch([() => store.rows.decision, () => store.rows.option], () => {
     if (store.status === 'ready' && !busy.value) void askDecideBy()

@@ -46,6 +46,8 @@ export const useRefitStore = defineStore('refit', () => {
   const seq = computed(() => state.value.seq)
   const status = computed(() => state.value.phase)
   const connected = computed(() => state.value.connected)
+  /** What was changed last was changed in another window. */
+  const isTheirs = computed(() => state.value.isTheirs)
   const waiting = computed(() => state.value.waiting)
   const kept = computed(() => state.value.kept)
   const trouble = computed(() => state.value.trouble)
@@ -221,6 +223,7 @@ export const useRefitStore = defineStore('refit', () => {
     seq,
     status,
     connected,
+    isTheirs,
     waiting,
     kept,
     trouble,

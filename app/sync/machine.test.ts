@@ -158,7 +158,8 @@ function window(server: FakeServer, storage = new Map<string, readonly Change[]>
         server.loseAnswer = false
         throw new Refused(0, 'offline')
       }
-      return { ...(server.pass(changeOf(wish.changeId, [])) as Heard), label: 'Undo: it' }
+      const now = versionOf(server.rows)
+      return { ...server.pass(rename(wish.changeId, now, 'As before')), label: 'Undo: it' }
     },
     listen: (_, hearing) => {
       server.listeners.add(hearing)
@@ -413,6 +414,36 @@ describe('the sync machine', () => {
     await machine.undo(who)
     const [first, second] = server.asked.filter((one) => one.startsWith('undo'))
     expect(first).toBe(second)
+  })
+
+  it('knows whether this window changed something last, or another one', async () => {
+    const server = new FakeServer()
+    const [mine, other] = [window(server), window(server)]
+    const seen = () => [mine.machine.state.isTheirs, other.machine.state.isTheirs]
+    await mine.machine.open('r')
+    await other.machine.open('r')
+    expect(seen()).toEqual([false, false])
+    await mine.machine.send(rename('a', 1, 'One'))
+    expect(seen()).toEqual([false, true])
+    await other.machine.send(rename('b', 2, 'Two'))
+    expect(seen()).toEqual([true, false])
+    // What the program worked out is nobody's change.
+    const patch = { inputsHash: 'x', result: {}, seed: 1, iterations: 1, at: 1 } as never
+    await mine.machine.sendQuietly(
+      changeOf('plan', [{ op: 'create', entity: 'plan', id: 'plan', patch }]),
+    )
+    expect(seen()[1]).toBe(false)
+    await mine.machine.undo({ deviceId: 'd', personId: null, force: false })
+    expect(seen()).toEqual([false, true])
+    // Not heard, and asked for afterwards.
+    server.pass(rename('unheard', 4, 'Three'), false)
+    await mine.machine.catchUp()
+    expect(seen()[0]).toBe(true)
+    // Brought in anew: nobody else is about to plan it.
+    server.epoch = 'second'
+    for (const one of server.listeners) one.reload()
+    await mine.settle()
+    expect(seen()[0]).toBe(false)
   })
 
   it('takes back two changes by two presses, however quick', async () => {

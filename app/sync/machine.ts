@@ -1,6 +1,7 @@
 /** Keeps one refit in step with the server: reads it, hears of changes, sends its own, and waits when nobody answers. */
 import { applyRows } from '#core/model/applyChange'
 import type { Change, Heard, RowChange } from '#core/model/changes'
+import { isComputed } from '#core/model/references'
 import { emptyRows } from '#core/model/refit'
 import type { RefitRows } from '#core/model/refit'
 import { onTopOf, withWaiting } from './outbox'
@@ -17,6 +18,8 @@ export interface SyncState {
   readonly seq: number
   /** As the server has them, with what waits on top. */
   readonly rows: RefitRows
+  /** What somebody changed last was changed in another window. */
+  readonly isTheirs: boolean
   readonly connected: boolean
   /** Changes that wait to be sent. */
   readonly waiting: readonly Change[]
@@ -45,6 +48,7 @@ const nothing: SyncState = {
   epoch: '',
   seq: 0,
   rows: emptyRows(),
+  isTheirs: false,
   connected: true,
   waiting: [],
   kept: true,
@@ -67,6 +71,9 @@ export class SyncMachine {
   private abort = new AbortController()
   private timers = new Map<string, () => void>()
   private sending = false
+  /** Numbers of what somebody changed last, in this window and at all. What the program works out is nobody's change. */
+  private ownSeq = 0
+  private newestSeq = 0
   /** The stream of events is cut. */
   private deaf = false
   /** Who waits for the answer to a change; a change without is in the background, and shown as done. */
@@ -90,7 +97,8 @@ export class SyncMachine {
   }
 
   private put(more: Partial<SyncState>): void {
-    this.now = { ...this.now, ...more, waiting: this.waiting }
+    const isTheirs = this.newestSeq > this.ownSeq
+    this.now = { ...this.now, ...more, isTheirs, waiting: this.waiting }
     this.changed(this.now)
   }
 
@@ -124,6 +132,8 @@ export class SyncMachine {
     this.confirmed = emptyRows()
     this.waiting = []
     this.owed = null
+    this.ownSeq = 0
+    this.newestSeq = 0
     this.sending = false
     this.deaf = false
     for (const { resolve } of this.asking.values()) resolve('waits')
@@ -158,6 +168,8 @@ export class SyncMachine {
       this.confirmed = whole.rows
       this.ahead.clear()
       this.owed = null
+      // Whose it all is is not known: here it counts as if it were of this window.
+      this.newestSeq = 0
       this.showRows({
         phase: 'ready',
         epoch: whole.epoch,
@@ -204,6 +216,7 @@ export class SyncMachine {
       void this.readWhole()
       return
     }
+    if (own !== null || heard.changeId === this.undoAgain?.id) this.ownSeq = heard.seq
     if (heard.seq <= this.now.seq) return
     if (heard.seq > this.now.seq + 1) {
       this.ahead.set(heard.seq, heard)
@@ -237,6 +250,7 @@ export class SyncMachine {
       }
     }
     this.dropWaiting(heard.changeId)
+    if (heard.rows.length > 0) this.newestSeq = heard.seq
     this.takeRows(rows, heard.seq)
   }
 
@@ -280,6 +294,8 @@ export class SyncMachine {
     }
     if (this.owed !== null && this.owed >= since) this.owed = null
     for (const at of [...this.ahead.keys()]) if (at <= missed.seq) this.ahead.delete(at)
+    if (missed.seq > this.now.seq && missed.rows.some((one) => !isComputed(one.entity)))
+      this.newestSeq = missed.seq
     this.put({ connected: true, trouble: '' })
     this.takeRows(missed.rows, missed.seq)
     void this.sendWaiting()
@@ -441,8 +457,8 @@ export class SyncMachine {
     this.undoAgain = { id: changeId, seq }
     try {
       const heard = await this.ports.undo(refitId, { ...who, changeId })
-      this.undoAgain = null
       if (!signal.aborted) this.take(heard, null)
+      this.undoAgain = null
       return heard.label
     } catch (error) {
       const refusal = this.ports.refusalOf(error)

@@ -4,7 +4,9 @@ import type { Pinia } from 'pinia'
 import { vi } from 'vitest'
 import { applyRows } from '#core/model/applyChange'
 import type { Change, ChangeItem, Problem } from '#core/model/changes'
+import { entityNames } from '#core/model/entities'
 import { newRow } from '#core/model/newRow'
+import { isComputed } from '#core/model/references'
 import type { RefitRows } from '#core/model/refit'
 import { useRefitStore } from '../../app/stores/refit'
 
@@ -31,6 +33,13 @@ class FakeServer {
     })
   }
 
+  /** All there is, as what was missed. */
+  private everyRow() {
+    return entityNames.flatMap((entity) =>
+      this.rows[entity].map((row) => ({ entity, id: row.id, row })),
+    )
+  }
+
   private pass(change: Change) {
     this.changes.push(change)
     const rows = change.items.map((item: ChangeItem) => {
@@ -50,10 +59,34 @@ class FakeServer {
     return { seq: this.seq, epoch: 'life', changeId, deviceId, label, rows, numbers: [] }
   }
 
+  /** Who hears of what happens. */
+  private readonly hearing: ((heard: unknown) => void)[] = []
+  /** A stream of events for a page. */
+  readonly stream = () => ({
+    readyState: 1,
+    addEventListener: (kind: string, hear: (event: { data: string }) => void) => {
+      if (kind === 'change') this.hearing.push((heard) => hear({ data: JSON.stringify(heard) }))
+    },
+    close: () => undefined,
+  })
+  /** Somebody changes something in another window. */
+  fromElsewhere(items: readonly ChangeItem[]): void {
+    const changeId = `theirs-${this.seq}`
+    const heard = this.pass({ changeId, deviceId: 'theirs', label: 'Theirs', items } as Change)
+    const isLarge = ({ entity }: { readonly entity: ChangeItem['entity'] }) => isComputed(entity)
+    const numbers = heard.rows
+      .filter(isLarge)
+      .map(({ entity, id, row }) => ({ entity, id, version: row?.version }))
+    for (const hear of this.hearing)
+      hear({ ...heard, rows: heard.rows.filter((one) => !isLarge(one)), numbers })
+  }
+
   readonly fetch = (path: string, init?: { body?: string }): Promise<Response> => {
     if (path.endsWith('/clock')) {
       return Promise.resolve(this.answer({ now: this.now, fixed: true, lastChangeAt: null }))
     }
+    if (path.includes('/changes?since='))
+      return Promise.resolve(this.answer({ epoch: 'life', seq: this.seq, rows: this.everyRow() }))
     if (path.endsWith('/changes')) {
       const { refusal } = this
       if (refusal) return this.onItsWay.then(() => this.answer(refusal.problem, refusal.status))
@@ -93,9 +126,9 @@ export async function openOn(
     'EventSource',
     class {
       static readonly CLOSED = 2
-      readonly readyState = 1
-      addEventListener = () => undefined
-      close = () => undefined
+      constructor() {
+        Object.assign(this, server.stream())
+      }
     },
   )
   ownPinia()

@@ -102,6 +102,56 @@ describe('the plan', () => {
     expect(said()).toEqual(['Theirs', 'Plan', 'Week'])
   })
 
+  it('is left to the window that changed something, and made here when it does not come', async () => {
+    const { server, store, planner, settled, said } = await planned()
+    await settled()
+    HomeWorker.asked = []
+    const wait = (ms: number) => vi.advanceTimersByTimeAsync(ms)
+    said()
+    server.fromElsewhere([longer(6)])
+    await wait(3000)
+    expect([planner.stale, planner.busy, HomeWorker.asked]).toEqual([true, true, []])
+    // Theirs comes, marked with what both windows call these rows: nothing is laid here.
+    const { id, version, result } = store.plan as NonNullable<typeof store.plan>
+    const patch = { inputsHash: planner.hash, result }
+    server.fromElsewhere([{ op: 'patch', entity: 'plan', id, baseVersion: version, patch }])
+    for (const ms of [400, 200]) {
+      await wait(ms)
+      await flushPromises()
+    }
+    // Within the wait: a worker's answer takes turns, and no time.
+    for (let turns = 0; turns < 500 && planner.busy; turns++) await new Promise(setImmediate)
+    expect([planner.busy, HomeWorker.asked]).toEqual([false, ['standing']])
+    expect(said()).toEqual(['Theirs', 'Theirs'])
+    // The next does not come.
+    server.fromElsewhere([longer(7, 2)])
+    await wait(6000)
+    await settled()
+    expect(HomeWorker.asked).toEqual(['standing', 'plan'])
+    expect(said()).toEqual(['Theirs', 'Plan', 'Week'])
+    // What is changed here is planned here, whatever was changed elsewhere just before.
+    server.fromElsewhere([longer(5, 3)])
+    await wait(1000)
+    await store.submit('Mine', [longer(6, 4)])
+    await wait(200)
+    await settled()
+    expect(said()).toEqual(['Theirs', 'Mine', 'Plan', 'Week'])
+    // What was promised here is accepted at once, too.
+    server.fromElsewhere([longer(5, 5)])
+    await wait(1000)
+    expect(await planner.take('Promised', [longer(6, 6)])).toBe(true)
+    await wait(200)
+    await settled()
+    expect(said()).toEqual(['Theirs', 'Promised', 'Plan', 'Week'])
+    // Nobody waits for a refit that is left.
+    server.fromElsewhere([longer(5, 7)])
+    await wait(1000)
+    expect(planner.busy).toBe(true)
+    store.close()
+    await flushPromises()
+    expect(planner.busy).toBe(false)
+  })
+
   it('that could not be made says why, and is made when it can be', async () => {
     let isBroken = true
     const { planner, store, settled } = await planned(boat(), {
