@@ -12,8 +12,8 @@ export default defineConfig({
   // A slow machine is no fault of the program: these only end what hangs.
   timeout: 300_000,
   expect: { timeout: 45_000 },
-  // Each file has a server of its own. A page waits now and then, so that one more than the cores keeps them busy.
-  workers: availableParallelism() + 1,
+  // One more would have to know the program anew, in a browser of its own, for what it gains while a page waits.
+  workers: availableParallelism(),
   // A second try tells a slow moment of the machine from a fault; `npm test` names what needed one.
   retries: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
