@@ -21,7 +21,8 @@ export default [
   ...vue.configs['flat/recommended'],
   {
     files: ['**/*.vue'],
-    languageOptions: { parserOptions: { parser } },
+    // The names of the language itself would be put down again for each expression of a template, and no rule asks for them.
+    languageOptions: { parserOptions: { parser, lib: [] } },
     rules: {
       ...Object.fromEntries(layout.map((rule) => [`vue/${rule}`, 'off'])),
       'vue/multi-word-component-names': 'off',

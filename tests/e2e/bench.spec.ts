@@ -174,7 +174,6 @@ test('a cutting plan is searched, printed, and its offcut is what the next one b
   await open(page, 'bench/from-a-roll')
   await type(page, 'What it is', 'sailcloth')
   await expect(answer(page)).toContainText('buy 3.5 m')
-  await expect(page.getByText('Searched to the end.')).toBeVisible({ timeout: 30_000 })
   await expect(page.getByRole('img', { name: /5 pieces on 3\.\d+ metres of roll/ })).toBeVisible()
 
   // On paper: the drawing, and every piece with its distance from the free end.
@@ -229,6 +228,7 @@ test('a cutting plan is searched, printed, and its offcut is what the next one b
   await type(page, /along the nap/i, '200')
   await type(page, /across it/i, '300')
   await expect(answer(page)).toContainText('buy 1 m')
+  await expect(page.getByText('Searched to the end.')).toBeVisible({ timeout: 30_000 })
   await putOn(page).getByRole('button', { name: 'Keep, with what is ticked' }).click()
   await expect(page.getByText(/^Kept|^On/).last()).toBeVisible()
   const offcut = (await rows()).stock.find((one) => one.name.startsWith('sailcloth'))
