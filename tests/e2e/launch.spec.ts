@@ -1,5 +1,5 @@
 /** Can she go in: signed for line by line, a window booked and kept to, the day hour by hour, the watch in the hand. */
-import { anotherBrowser, expect, goTo, test } from './test'
+import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import { SharedDemo } from './sharedDemo'
 
@@ -19,7 +19,6 @@ const line = (page: Page, name: RegExp) => page.getByRole('button', { name })
 
 test('lines are signed for, a window is booked, the plan keeps to it, and the day is counted from it', async ({
   page,
-  browser,
 }) => {
   await open(page, 'launch')
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
@@ -40,8 +39,7 @@ test('lines are signed for, a window is booked, the plan keeps to it, and the da
   await dialog.getByLabel('What you saw, or why').fill('Worked ten times, hose firm')
 
   // Somebody else signs it meanwhile: the second is told whose name stands there.
-  const theirs = await anotherBrowser(browser)
-  const other = await theirs.newPage()
+  const other = await page.context().newPage()
   await open(other, 'launch')
   await line(other, /Engine intake/).click()
   const second = other.getByRole('dialog', { name: 'Engine intake' })
@@ -53,7 +51,7 @@ test('lines are signed for, a window is booked, the plan keeps to it, and the da
   await expect(second.getByText(/Oona, Sat 17 Apr/)).toBeVisible()
   await second.getByRole('button', { name: 'Take the signature back' }).click()
   await expect(line(page, /Engine intake no work/)).toBeVisible()
-  await theirs.close()
+  await other.close()
 
   // A day with water and people is booked; the plan goes to it, at that hour.
   await page.getByRole('option', { name: /^Sat 12 Jun, 11:20–16:00, two/ }).click()
@@ -91,45 +89,6 @@ test('lines are signed for, a window is booked, the plan keeps to it, and the da
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Wed 9 Jun: leave home at')
 })
 
-test('the watch is ticked on the phone, and what weeps is kept until it is dry', async ({
-  browser,
-}) => {
-  const phone = await anotherBrowser(browser, {
-    viewport: { width: 390, height: 844 },
-    hasTouch: true,
-  })
-  const page = await phone.newPage()
-  await goTo(page, `${server.url}/r/${await server.refitId()}/launch/watch`)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Slings slack: 1 of 9')
-  const thing = () => page.getByRole('heading', { level: 2, name: /^\d+ / })
-  await expect(thing()).toHaveText('1 Chain locker drain')
-  await page.getByRole('button', { name: /^Dry/ }).click()
-  await expect(thing()).toHaveText('2 Transducer hole')
-  await expect(page.getByText(/lets in 250 L a minute/)).toBeVisible()
-  await page.getByRole('button', { name: /^Weeps/ }).click()
-  await page.getByLabel('Drops a minute').fill('6')
-  await page.getByRole('button', { name: 'Weeps', exact: true }).click()
-  await expect(page.getByText('Not dry yet: Transducer hole.')).toBeVisible()
-  for (let at = 3; at <= 9; at++) {
-    await expect(thing()).toHaveText(new RegExp(`^${at} `))
-    await page.getByRole('button', { name: /^Dry/ }).click()
-  }
-  await expect(page.getByText('All looked at, and not all dry.')).toBeVisible()
-  await expect(page.getByRole('button', { name: /^All dry/ })).toBeHidden()
-  // Looked at again after a nip of the clip.
-  await page.getByRole('button', { name: /Transducer hole weeps, 6 drops\/min/ }).click()
-  await page.getByRole('button', { name: /^Dry/ }).click()
-  await expect(page.getByRole('button', { name: 'All dry: let go, she is in' })).toBeVisible()
-  // A reading is asked for, not a tick alone.
-  await page.getByRole('button', { name: /^At once/ }).click()
-  await page.getByRole('button', { name: 'Keep the reading' }).click()
-  await expect(page.getByText('Say what you read, in mm.')).toBeVisible()
-  await page.getByLabel('Water in the bilge, mm').fill('4')
-  await page.getByRole('button', { name: 'Keep the reading' }).click()
-  await expect(page.getByRole('button', { name: /^Water in the bilge 4 mm/ })).toBeVisible()
-  await phone.close()
-})
-
 test('slings and depths that cannot be are refused at their place', async ({ page }) => {
   await open(page, 'launch/inputs')
   const centre = page.getByLabel('Centre of gravity from the stem')
@@ -146,4 +105,38 @@ test('slings and depths that cannot be are refused at their place', async ({ pag
   await expect(
     page.getByText(/The slip never has her depth: the highest water of a year is 5\.\d\d m/),
   ).toBeVisible()
+})
+
+test.describe('on the phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  test('the watch is ticked, and what weeps is kept until it is dry', async ({ page }) => {
+    await goTo(page, `${server.url}/r/${await server.refitId()}/launch/watch`)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Slings slack: 1 of 9')
+    const thing = () => page.getByRole('heading', { level: 2, name: /^\d+ / })
+    await expect(thing()).toHaveText('1 Chain locker drain')
+    await page.getByRole('button', { name: /^Dry/ }).click()
+    await expect(thing()).toHaveText('2 Transducer hole')
+    await expect(page.getByText(/lets in 250 L a minute/)).toBeVisible()
+    await page.getByRole('button', { name: /^Weeps/ }).click()
+    await page.getByLabel('Drops a minute').fill('6')
+    await page.getByRole('button', { name: 'Weeps', exact: true }).click()
+    await expect(page.getByText('Not dry yet: Transducer hole.')).toBeVisible()
+    for (let at = 3; at <= 9; at++) {
+      await expect(thing()).toHaveText(new RegExp(`^${at} `))
+      await page.getByRole('button', { name: /^Dry/ }).click()
+    }
+    await expect(page.getByText('All looked at, and not all dry.')).toBeVisible()
+    await expect(page.getByRole('button', { name: /^All dry/ })).toBeHidden()
+    // Looked at again after a nip of the clip.
+    await page.getByRole('button', { name: /Transducer hole weeps, 6 drops\/min/ }).click()
+    await page.getByRole('button', { name: /^Dry/ }).click()
+    await expect(page.getByRole('button', { name: 'All dry: let go, she is in' })).toBeVisible()
+    // A reading is asked for, not a tick alone.
+    await page.getByRole('button', { name: /^At once/ }).click()
+    await page.getByRole('button', { name: 'Keep the reading' }).click()
+    await expect(page.getByText('Say what you read, in mm.')).toBeVisible()
+    await page.getByLabel('Water in the bilge, mm').fill('4')
+    await page.getByRole('button', { name: 'Keep the reading' }).click()
+    await expect(page.getByRole('button', { name: /^Water in the bilge 4 mm/ })).toBeVisible()
+  })
 })

@@ -12,7 +12,7 @@ async function open(page: Page, path: string) {
   await expect(page.getByText(/^Planning/)).toBeHidden()
 }
 test.describe('on the phone', () => {
-  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
   test('a round of the shops: in the bag, another, not to be had', async ({ page }) => {
     await open(page, 'stores?show=run')
     const run = page.getByRole('region', { name: 'Shopping run' })

@@ -37,11 +37,12 @@ async function wipe(context: BrowserContext): Promise<void> {
 type HomeFor = (shape: string) => Promise<BrowserContext>
 
 /** The page the tests of one file go on in, and the browser it is in. */
-const standing: { file: string; context: BrowserContext | null; page: Page | null } = {
-  file: '',
-  context: null,
-  page: null,
-}
+const standing: {
+  file: string
+  context: BrowserContext | null
+  page: Page | null
+  runsByItself: boolean
+} = { file: '', context: null, page: null, runsByItself: false }
 
 /**
  * Goes to a place of the program: where a page of the same refit stands open, as by a link of its own, else by its
@@ -69,7 +70,9 @@ export async function goTo(page: Page, address: string): Promise<void> {
 async function savingBattery(context: BrowserContext): Promise<BrowserContext> {
   await context.addInitScript(() => {
     // Pages without an address have no storage.
-    if (location.protocol === 'http:') localStorage.setItem('inch-ahead.runsByItself', 'false')
+    const setting = 'inch-ahead.runsByItself'
+    if (location.protocol === 'http:' && localStorage.getItem(setting) === null)
+      localStorage.setItem(setting, 'false')
   })
   return context
 }
@@ -106,9 +109,9 @@ export const test = base.extend<
       await use(async (shape) => {
         const known = homes.get(shape)
         if (known) return known
-        const context = await browser.newContext()
+        const context = await savingBattery(await browser.newContext())
         homes.set(shape, context)
-        return shape.startsWith('saves') ? savingBattery(context) : context
+        return context
       })
       for (const context of homes.values()) await context.close()
     },
@@ -120,24 +123,30 @@ export const test = base.extend<
     { file },
   ) => {
     const context = knowsTheCode
-      ? await homeFor(
-          `${runsByItself ? 'runs' : 'saves'} ${JSON.stringify([viewport, hasTouch, isMobile])}`,
-        )
+      ? await homeFor(JSON.stringify([viewport, hasTouch, isMobile]))
       : await browser.newContext()
-    if (standing.context && (standing.context !== context || standing.file !== file)) {
+    const goesOn =
+      standing.context === context &&
+      standing.file === file &&
+      standing.runsByItself === runsByItself
+    if (standing.context && !goesOn) {
       await wipe(standing.context)
       Object.assign(standing, { context: null, page: null })
     }
     await use(context)
     if (!knowsTheCode) await context.close()
-    else if (staysOpen) Object.assign(standing, { file, context })
+    else if (staysOpen) Object.assign(standing, { file, context, runsByItself })
     else {
       await wipe(context)
       Object.assign(standing, { context: null, page: null })
     }
   },
-  page: async ({ context, knowsTheCode, staysOpen, viewport }, use) => {
+  page: async ({ context, knowsTheCode, runsByItself, staysOpen, viewport }, use) => {
     const page = standing.page ?? (await context.newPage())
+    if (runsByItself)
+      await page.addInitScript(() => {
+        if (location.protocol === 'http:') localStorage.setItem('inch-ahead.runsByItself', 'true')
+      })
     // The test before may have gone on on a phone.
     if (standing.page && viewport) await page.setViewportSize(viewport)
     // Those of the test before may still be closing, and would take the focus with them.

@@ -3,7 +3,6 @@ import { anotherBrowser, expect, goTo, test } from './test'
 import type { Page } from './test'
 import { SharedDemo } from './sharedDemo'
 
-// A third window left open would plan beside the two.
 test.use({ staysOpen: false })
 const server = new SharedDemo()
 test.beforeAll(({ sharedServer }) => server.begin(sharedServer))
@@ -16,9 +15,10 @@ const firstStep = (page: Page) => page.getByLabel('Step 1', { exact: true })
 
 test('an edit appears in the other window and overwrites nothing typed there; a clash waits until it is decided; undo asks', async ({
   browser,
+  page: one,
 }) => {
-  const [mine, theirs] = [await anotherBrowser(browser), await anotherBrowser(browser)]
-  const [one, other] = [await mine.newPage(), await theirs.newPage()]
+  const theirs = await anotherBrowser(browser)
+  const other = await theirs.newPage()
   await openJob(one)
   await openJob(other)
   await firstStep(one).fill('Strip to bare laminate')
@@ -78,7 +78,6 @@ test('an edit appears in the other window and overwrites nothing typed there; a 
   // History says from what to what.
   await goTo(one, `${server.url}/r/${await server.refitId()}/history`)
   await expect(one.getByText('Step of step “Second”: First → Second')).toBeVisible()
-  // Left open, they would go on planning beside whatever comes after them.
-  await mine.close()
+  // Left open, it would go on planning beside whatever comes after it.
   await theirs.close()
 })

@@ -2,7 +2,7 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { saturday, TestServer } from '../server'
-import { anotherBrowser, expect, test } from '../test'
+import { expect, test } from '../test'
 import type { Page } from '../test'
 
 test.use({ staysOpen: false })
@@ -87,10 +87,9 @@ test.describe('in a browser that opens it for the first time', () => {
 })
 
 test('what is typed while nobody answers waits, outlives its window, and is sent once', async ({
-  browser,
+  context,
+  page,
 }) => {
-  const context = await anotherBrowser(browser)
-  const page = await context.newPage()
   const name = await openJob(page, 'lids')
   await server.kill()
   await name.fill('Ribs under the lids')
@@ -126,7 +125,6 @@ test('what is typed while nobody answers waits, outlives its window, and is sent
     await next.keyboard.press('z')
     await expect.poll(() => titleOf('lids')).toBe(title)
   }
-  await context.close()
 })
 
 test('a planner that cannot start is said, and started again', async ({ page }) => {
