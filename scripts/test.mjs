@@ -1,6 +1,7 @@
 /** npm test: lint, types, nothing unused, licences, unit and server tests, build, end-to-end. Ends with the count on a line of its own. */
 import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
+import { constants, setPriority } from 'node:os'
 import { join } from 'node:path'
 import {
   ensureBrowser,
@@ -27,11 +28,15 @@ const tool = (name) => join(root, 'node_modules', '.bin', name)
 
 const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`
 
-/** Runs a command to its end. Its words are shown as they come (`heard`), or given back with how it ended. */
-function ended(command, args, own, heard = false) {
+/**
+ * Runs a command to its end. Its words are shown as they come (`heard`), or given back with how it ended. What is
+ * patient takes only what others leave.
+ */
+function ended(command, args, own, { heard = false, patient = false } = {}) {
   return new Promise((done) => {
     const stdio = heard ? 'inherit' : ['ignore', 'pipe', 'pipe']
     const child = spawn(command, args, { cwd: root, env: own, stdio })
+    if (patient && child.pid) setPriority(child.pid, constants.priority.PRIORITY_BELOW_NORMAL)
     let words = ''
     for (const stream of [child.stdout, child.stderr]) stream?.on('data', (text) => (words += text))
     child.on('error', ({ message }) => {
@@ -42,9 +47,9 @@ function ended(command, args, own, heard = false) {
 }
 
 /** A check that passes or fails as a whole; gives which. Its words are shown when it is over, so that two may run at once. */
-async function check(name, command, args, own = roomy) {
+async function check(name, command, args, own = roomy, how = {}) {
   const started = Date.now()
-  const { status, words } = await ended(command, args, own)
+  const { status, words } = await ended(command, args, own, how)
   if (status === 0) passed++
   else {
     failed++
@@ -58,7 +63,7 @@ async function check(name, command, args, own = roomy) {
 async function suite(name, command, args, file, count, heard = false) {
   rmSync(file, { force: true })
   const started = Date.now()
-  const { status, words } = await ended(command, args, env, heard)
+  const { status, words } = await ended(command, args, env, { heard })
   const counts = existsSync(file)
     ? count(JSON.parse(readFileSync(file, 'utf8')))
     : { passed: 0, failed: 0 }
@@ -145,7 +150,6 @@ await Promise.all([
   hasDemo.then((isMade) => isMade && project('server')),
   project('components'),
   project('core'),
-  check('types', 'node', ['scripts/types.mjs']),
 ])
 if (!(await hasDemo)) process.exit(1)
 const inBrowser = ({ stats }) => ({
@@ -153,7 +157,11 @@ const inBrowser = ({ stats }) => ({
   failed: stats.unexpected,
 })
 const browserFile = join(results, 'e2e.json')
-await suite('end to end', tool('playwright'), ['test'], browserFile, inBrowser, true)
+// Pages wait for their server now and then: that is when types are checked.
+await Promise.all([
+  suite('end to end', tool('playwright'), ['test'], browserFile, inBrowser, true),
+  check('types', 'node', ['scripts/types.mjs'], roomy, { patient: true }),
+])
 if (existsSync(browserFile)) sayFlaky(JSON.parse(readFileSync(browserFile, 'utf8')))
 sayPages()
 process.exit(failed === 0 ? 0 : 1)
