@@ -2,6 +2,7 @@ import { Sequelize } from 'sequelize'
 import { migrate } from './migrate'
 import { defineModels } from './models'
 import type { Models } from './models'
+import { keepWriter } from './oneWriter'
 import { patientSqlite } from './patientSqlite'
 
 export interface Database {
@@ -29,6 +30,7 @@ async function faultOf(sequelize: Sequelize): Promise<string> {
 /** Opens a database file, checks that it is whole, brings it up to date, and gives its models. */
 export async function openDatabase(file: string): Promise<Database> {
   const sequelize = connectionTo(file)
+  keepWriter(sequelize)
   try {
     const fault = await faultOf(sequelize)
     if (fault !== '') throw new Error(`SQLITE_CORRUPT: ${fault}`)
