@@ -435,8 +435,27 @@ describe('the sync machine', () => {
     expect(seen()[1]).toBe(false)
     await mine.machine.undo({ deviceId: 'd', personId: null, force: false })
     expect(seen()).toEqual([false, true])
+    // What this window worked out may be heard only after its newer change was answered.
+    const listening = [...server.listeners]
+    server.listeners.clear()
+    server.signal = new Promise((go) => setTimeout(go, 5))
+    const plan = {
+      op: 'patch',
+      entity: 'plan',
+      id: 'plan',
+      baseVersion: 1,
+      patch: { at: 2 },
+    } as const
+    const late = mine.machine.sendQuietly(changeOf('later plan', [plan]))
+    const early = server.pass(changeOf('later plan', [plan]), false)
+    server.signal = Promise.resolve()
+    await mine.machine.send(rename('newer', 4, 'Newer'))
+    for (const one of listening) one.change(early)
+    await late
+    expect(seen()[0]).toBe(false)
+    for (const one of listening) server.listeners.add(one)
     // Not heard, and asked for afterwards.
-    server.pass(rename('unheard', 4, 'Three'), false)
+    server.pass(rename('unheard', 5, 'Three'), false)
     await mine.machine.catchUp()
     expect(seen()[0]).toBe(true)
     // Brought in anew: nobody else is about to plan it.

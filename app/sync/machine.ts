@@ -216,7 +216,8 @@ export class SyncMachine {
       void this.readWhole()
       return
     }
-    if (own !== null || heard.changeId === this.undoAgain?.id) this.ownSeq = heard.seq
+    if (own !== null || heard.changeId === this.undoAgain?.id)
+      this.ownSeq = Math.max(this.ownSeq, heard.seq)
     if (heard.seq <= this.now.seq) return
     if (heard.seq > this.now.seq + 1) {
       this.ahead.set(heard.seq, heard)

@@ -1,6 +1,7 @@
 /** The refit of docs/launch-ways.md: two jobs before the launch, one that may follow it, a yard that lifts once a week. */
 import { add, emptyRefit, job, person, step } from './build'
 import type { Building } from './build'
+import { ashore } from './weekends'
 
 /** Friday 30 April 2027, noon; the 1st of May is a Saturday. */
 export const waysRefitNow = Date.UTC(2027, 3, 30, 12)
@@ -24,14 +25,7 @@ export function waysRefit(next = true): Building {
     liftMinor: 20_000,
     berthPerDayMinor: 400,
   })
-  add(rows, 'haulOut', 'spring', {
-    name: 'Spring',
-    placeId: 'yard',
-    liftOutAimed: '2027-04-01',
-    liftOutActual: '2027-04-01',
-    launchAimed: '2027-05-08',
-  })
-  add(rows, 'gate', 'launch', { name: 'Launch', kind: 'launch', haulOutId: 'spring' })
+  ashore(rows, { launchAimed: '2027-05-08' })
   if (next) {
     add(rows, 'haulOut', 'autumn', {
       name: 'Autumn',
@@ -42,11 +36,11 @@ export function waysRefit(next = true): Building {
     add(rows, 'gate', 'autumn launch', { name: 'Out', kind: 'launch', haulOutId: 'autumn' })
   }
   person(rows, 'ida', [6], '08:00', '18:00')
-  const ashore = { hullNeed: 'ashore', hoursLikely: 10 } as const
+  const onHull = { hullNeed: 'ashore', hoursLikely: 10 } as const
   job(rows, 'valve', { gateId: 'launch', purpose: 'float' })
-  step(rows, 'valve', 'seat', ashore)
+  step(rows, 'valve', 'seat', onHull)
   job(rows, 'prop', { gateId: 'launch', purpose: 'go' })
-  step(rows, 'prop', 'balance', ashore)
+  step(rows, 'prop', 'balance', onHull)
   job(rows, 'galley', { purpose: 'live' })
   step(rows, 'galley', 'lockers', { hullNeed: 'either', hoursLikely: 20 })
   return rows
