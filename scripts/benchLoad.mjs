@@ -19,8 +19,11 @@ async function hear(url, heard) {
   }
 }
 
-/** Edits one after the other for a while, each on a step of its own. */
+const pause = (ms) => new Promise((wait) => setTimeout(wait, ms))
+
+/** Edits one after the other for a while, each on a step of its own. Who thinks does not begin with the others. */
 async function edit(url, steps, untilMs, thinkMs, times) {
+  if (thinkMs > 0) await pause(thinkMs * Math.random())
   for (let at = 0; Date.now() < untilMs; at++) {
     const step = steps[at % steps.length]
     const body = {
@@ -42,7 +45,7 @@ async function edit(url, steps, untilMs, thinkMs, times) {
     times.push(performance.now() - began)
     if (answer?.status !== 200) throw new Error(JSON.stringify(answer))
     step.version = answer.body.rows[0].row.version
-    if (thinkMs > 0) await new Promise((wait) => setTimeout(wait, thinkMs * (0.5 + Math.random())))
+    if (thinkMs > 0) await pause(thinkMs * (0.5 + Math.random()))
   }
 }
 

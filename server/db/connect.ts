@@ -2,12 +2,14 @@ import { Sequelize } from 'sequelize'
 import { migrate } from './migrate'
 import { defineModels } from './models'
 import type { Models } from './models'
-import { keepWriter } from './oneWriter'
 import { patientSqlite } from './patientSqlite'
+import { openWriter } from './writer'
+import type { Write } from './writer'
 
 export interface Database {
   readonly sequelize: Sequelize
   readonly models: Models
+  readonly write: Write
 }
 
 const connectionTo = (file: string): Sequelize =>
@@ -30,13 +32,12 @@ async function faultOf(sequelize: Sequelize): Promise<string> {
 /** Opens a database file, checks that it is whole, brings it up to date, and gives its models. */
 export async function openDatabase(file: string): Promise<Database> {
   const sequelize = connectionTo(file)
-  keepWriter(sequelize)
   try {
     const fault = await faultOf(sequelize)
     if (fault !== '') throw new Error(`SQLITE_CORRUPT: ${fault}`)
     await sequelize.query('PRAGMA journal_mode = WAL')
     await migrate(sequelize)
-    return { sequelize, models: defineModels(sequelize) }
+    return { sequelize, models: defineModels(sequelize), write: await openWriter(sequelize) }
   } catch (error) {
     await sequelize.close()
     throw error

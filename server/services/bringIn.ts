@@ -16,7 +16,7 @@ import type { Applied } from './applyItem'
 import { brokenReferences, checkWhole, missingFiles } from './checkApplied'
 import { commit } from './commit'
 import { hold, OpenRefit, presentRefit } from './openRefit'
-import { wipeRefit } from './removeRefit'
+import { wipingRefit } from './removeRefit'
 import type { Plain } from './rows'
 import { refuse, staged } from './stage'
 
@@ -115,7 +115,7 @@ export const bringIn = (document: RefitDocument, replace: string | null): Promis
     }
     await commit(
       [staged(one, change, applied, mark, null, true)],
-      before ? (models, transaction) => wipeRefit(models, refitId, transaction) : undefined,
+      before ? wipingRefit(refitId) : [],
     )
     hold(one)
     const rows = new Map(

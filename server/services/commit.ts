@@ -1,32 +1,25 @@
 /** Writes staged changes, all in one transaction, and tells everybody what became of them. */
-import { Transaction } from 'sequelize'
 import { entities, entityNames } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
 import { database } from '../db/store'
-import type { Models } from '../db/models'
+import { putRows, setFields } from '../db/statements'
 import { tell } from './bus'
-import { trimJournal, writeJournal } from './journal'
+import { journalling, trimJournal } from './journal'
 import { log } from './log'
 import type { Staged } from './stage'
 
-/** Rows written in one statement: a statement has a most of a million letters. */
-const mostRows = 200
 /** Every so many changes the journal is trimmed. */
 const trimEvery = 100
 
 const columns = Object.fromEntries(
   entityNames.map((entity) => [
     entity,
-    [...Object.keys(entities[entity]), 'version', 'seq', 'deletedAt'],
+    ['refitId', 'id', 'version', 'seq', 'deletedAt', ...Object.keys(entities[entity])],
   ]),
 ) as Readonly<Record<EntityName, string[]>>
 
-/** Rows as the changes leave them, each once, put in place of what the tables hold. */
-async function writeRows(
-  models: Models,
-  staged: readonly Staged[],
-  transaction: Transaction,
-): Promise<void> {
+/** Statements for rows as the changes leave them, each once, in place of what the tables hold. */
+function* writingRows(staged: readonly Staged[]): Generator<string> {
   const last = new Map<EntityName, Map<string, Record<string, unknown>>>()
   for (const { one, seq, at, applied } of staged)
     for (const { item, before, after } of applied) {
@@ -40,40 +33,39 @@ async function writeRows(
         deletedAt: after ? null : at,
       })
     }
-  for (const [entity, rows] of last) {
-    const list = [...rows.values()]
-    for (let at = 0; at < list.length; at += mostRows)
-      await models.rows[entity].bulkCreate(list.slice(at, at + mostRows), {
-        transaction,
-        updateOnDuplicate: columns[entity],
-      })
-  }
+  for (const [entity, rows] of last)
+    yield* putRows(entity, columns[entity], ['refitId', 'id'], [...rows.values()])
 }
 
-/** More to be done in the same transaction, before the changes. */
-export type Before = (models: Models, transaction: Transaction) => Promise<void>
+function* writing(staged: readonly Staged[]): Generator<string> {
+  const begun = staged.filter(({ applied }) =>
+    applied.some(({ item }) => item.entity === 'refit' && item.op === 'create'),
+  )
+  const lives = begun.map(({ one }) => ({ refitId: one.refitId, epoch: one.epoch }))
+  yield* putRows('life', ['refitId', 'epoch'], ['refitId'], lives)
+  yield* writingRows(staged)
+  yield* journalling(staged)
+  for (const { one, undoes } of staged)
+    if (undoes !== null)
+      yield setFields('change', { undone: true }, { refitId: one.refitId, seq: undoes })
+}
+
+function* inTurn(...lists: readonly Iterable<string>[]): Generator<string> {
+  for (const list of lists) yield* list
+}
 
 /**
  * Writes what was staged, or none of it and takes all of it back. Precondition: nobody else writes.
+ * `before`: more statements for the same transaction, before the changes.
  */
-export async function commit(staged: readonly Staged[], before?: Before): Promise<void> {
+export async function commit(
+  staged: readonly Staged[],
+  before: readonly string[] = [],
+): Promise<void> {
   if (staged.length === 0) return
   try {
-    const { sequelize, models } = await database()
-    await sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, async (transaction) => {
-      await before?.(models, transaction)
-      for (const { one, applied } of staged)
-        if (applied.some(({ item }) => item.entity === 'refit' && item.op === 'create'))
-          await models.life.upsert({ refitId: one.refitId, epoch: one.epoch }, { transaction })
-      await writeRows(models, staged, transaction)
-      await writeJournal(models, staged, transaction)
-      for (const { one, undoes } of staged)
-        if (undoes !== null)
-          await models.change.update(
-            { undone: true },
-            { where: { refitId: one.refitId, seq: undoes }, transaction },
-          )
-    })
+    const { write } = await database()
+    await write(inTurn(before, writing(staged)))
   } catch (error) {
     for (const each of [...staged].reverse()) each.rollBack()
     throw error

@@ -1,9 +1,9 @@
 import { Op } from 'sequelize'
-import type { Transaction } from 'sequelize'
 import type { RowChange } from '#core/model/changes'
 import { isComputed } from '#core/model/references'
 import type { EntityName } from '#core/model/entities'
 import type { Models } from '../db/models'
+import { addRows } from '../db/statements'
 import { plainRow } from './rows'
 import type { Plain } from './rows'
 import type { Staged } from './stage'
@@ -35,29 +35,28 @@ const linesOfStaged = ({ one, seq, applied }: Staged) =>
       after: item.op === 'patch' ? pickFields(after, fields) : after,
     }))
 
-/** Lines written in one statement: a statement has a most of a million letters. */
-const mostLines = 200
+const columnsOfChange = [
+  ...['refitId', 'seq', 'changeId', 'deviceId', 'personId'],
+  ...['label', 'quiet', 'at', 'undoes', 'undone'],
+]
+const columnsOfLine = [
+  ...['refitId', 'seq', 'place', 'entity', 'rowId'],
+  ...['op', 'version', 'before', 'after'],
+]
 
-/** Writes changes with what each row was before and after; computed rows and whole refits leave no lines. */
-export async function writeJournal(
-  models: Models,
-  staged: readonly Staged[],
-  transaction: Transaction,
-): Promise<void> {
-  await models.change.bulkCreate(
-    staged.map(({ one, change, seq, at, undoes }) => {
-      const { changeId, deviceId, personId, label, quiet } = change
-      return {
-        refitId: one.refitId,
-        ...{ seq, changeId, deviceId, personId, label, quiet, at, undoes },
-        undone: false,
-      }
-    }),
-    { transaction },
-  )
+/** Statements for changes with what each row was before and after; computed rows and whole refits leave no lines. */
+export function* journalling(staged: readonly Staged[]): Generator<string> {
+  const changes = staged.map(({ one, change, seq, at, undoes }) => {
+    const { changeId, deviceId, personId, label, quiet } = change
+    return {
+      refitId: one.refitId,
+      ...{ seq, changeId, deviceId, personId, label, quiet, at, undoes },
+      undone: false,
+    }
+  })
+  yield* addRows('change', columnsOfChange, changes)
   const lines = staged.flatMap((each) => (each.whole ? [] : linesOfStaged(each)))
-  for (let at = 0; at < lines.length; at += mostLines)
-    await models.journal.bulkCreate(lines.slice(at, at + mostLines), { transaction })
+  yield* addRows('journal', columnsOfLine, lines)
 }
 
 /** Lines of a change in their order. */

@@ -1,34 +1,24 @@
-import { Transaction } from 'sequelize'
 import { entityNames } from '#core/model/entities'
 import { copyDatabase } from '../db/copyDatabase'
-import type { Models } from '../db/models'
+import { takeRows } from '../db/statements'
 import { database } from '../db/store'
 import { alone } from './alone'
 import { tellReload } from './bus'
 import { letGo, presentRefit } from './openRefit'
 
-/** Takes a refit out with its journal. Pictures and documents stay in their folder. */
-export async function wipeRefit(
-  models: Models,
-  refitId: string,
-  transaction: Transaction,
-): Promise<void> {
-  await models.journal.destroy({ where: { refitId }, transaction })
-  await models.change.destroy({ where: { refitId }, transaction })
-  await models.life.destroy({ where: { refitId }, transaction })
-  for (const entity of [...entityNames].reverse())
-    await models.rows[entity].destroy({ where: { refitId }, transaction })
-}
+/** Statements that take a refit out with its journal. Pictures and documents stay in their folder. */
+export const wipingRefit = (refitId: string): string[] =>
+  ['journal', 'change', 'life', ...[...entityNames].reverse()].map((table) =>
+    takeRows(table, { refitId }),
+  )
 
 /** Removes a refit for good; a copy of the database from before stays in the data folder. Throws Trouble 404. */
 export const removeRefit = (refitId: string): Promise<{ removed: string }> =>
   alone(async () => {
     await presentRefit(refitId)
-    const { sequelize, models } = await database()
+    const { sequelize, write } = await database()
     await copyDatabase(sequelize, 'before-remove')
-    await sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, (transaction) =>
-      wipeRefit(models, refitId, transaction),
-    )
+    await write(wipingRefit(refitId))
     letGo(refitId)
     tellReload(refitId)
     return { removed: refitId }
