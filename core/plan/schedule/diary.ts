@@ -206,18 +206,26 @@ export class Diary {
     )
   }
 
-  /** Steps that keep some of these people busy between two instants, the latest first, each named once. */
-  busyBetween(people: readonly number[], from: number, to: number): Busy[] {
+  /** The `most` last steps that keep some of these people busy between two instants, the latest first, each named once. */
+  busyBetween(people: readonly number[], from: number, to: number, most: number): Busy[] {
     const found: (Busy & { to: number })[] = []
+    const steps = new Set<string>()
     const first = Math.max(this.clock.dayOf(from), this.clock.dayOf(to) - mostDaysBack)
-    for (let day = this.clock.dayOf(to); day >= first; day--)
+    for (let day = this.clock.dayOf(to), left = 2; day >= first && left > 0; day--) {
       for (const person of people)
-        for (const one of (this.days[person]?.get(day)?.stays ?? []).flatMap(
-          (stay) => stay.engagements,
-        ))
-          if (one.from < to && one.to > from) found.push({ stepId: one.stepId, person, to: one.to })
+        for (const stay of this.days[person]?.get(day)?.stays ?? [])
+          for (const one of stay.engagements)
+            if (one.from < to && one.to > from) {
+              found.push({ stepId: one.stepId, person, to: one.to })
+              steps.add(one.stepId)
+            }
+      // What began the day before may go on through the night.
+      if (steps.size >= most) left--
+    }
     found.sort((a, b) => b.to - a.to)
-    return found.filter((one, at) => found.findIndex((x) => x.stepId === one.stepId) === at)
+    steps.clear()
+    const isNew = ({ stepId }: Busy) => !steps.has(stepId) && steps.add(stepId)
+    return found.filter(isNew).slice(0, most)
   }
 
   /** When the whole crew is there and not busy. Work that may be left leaves their pauses free. */

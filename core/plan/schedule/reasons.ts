@@ -105,10 +105,10 @@ function busyWith(
   [freeAt, start, finish]: readonly [number, number, number],
   windows: readonly Interval[],
 ): Binding | null {
-  const all = laying.diary.busyBetween(activity.hands, freeAt, start)
+  const all = laying.diary.busyBetween(activity.hands, freeAt, start, mostAsked)
   const last = all[0]
   if (!last) return null
-  const holds = all.slice(0, mostAsked).find((one) => {
+  const holds = all.find((one) => {
     const looking = { giveUpAt: finish, ignoring: one.stepId }
     const without = laying.roomFor(activity, from, windows, looking)
     return without !== null && without.room.start < start
