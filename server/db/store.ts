@@ -1,15 +1,8 @@
 /** The data folder of this installation: locked for this process, its database open; or the reason why not. */
-import {
-  chmodSync,
-  copyFileSync,
-  existsSync,
-  readdirSync,
-  renameSync,
-  rmSync,
-  statSync,
-} from 'node:fs'
+import { chmodSync, copyFileSync, existsSync, readdirSync, rmSync, statSync } from 'node:fs'
+import { copyFile } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
-import { dataFolder, folderIn, syncFolder, writeWhole } from '../services/dataFolder'
+import { dataFolder, folderIn, madeWhole, writeWhole } from '../services/dataFolder'
 import { log } from '../services/log'
 import { Trouble } from '../services/trouble'
 import { openDatabase } from './connect'
@@ -102,11 +95,10 @@ export async function replaceDatabase(copyName: string): Promise<void> {
   lock ??= await lockFolder(join(dataFolder(), 'in-use.lock'))
   if (!lock) throw folderTaken(folderName())
   const file = join(dataFolder(), databaseName)
-  const beside = `${file}.part`
-  // First of all: taking another copy may let the oldest go, and that may be this one.
-  copyFileSync(join(folderIn('copies'), copyName), beside)
-  await keepWhatIsThere(file)
-  for (const more of ['-wal', '-shm']) rmSync(file + more, { force: true })
-  renameSync(beside, file)
-  syncFolder(dataFolder())
+  await madeWhole(file, async (beside) => {
+    // First of all: taking another copy may let the oldest go, and that may be this one.
+    await copyFile(join(folderIn('copies'), copyName), beside)
+    await keepWhatIsThere(file)
+    for (const more of ['-wal', '-shm']) rmSync(file + more, { force: true })
+  })
 }

@@ -1,7 +1,8 @@
 import { hourMs } from '#core/time/civil'
 import { closeStore, database } from '../db/store'
 import { alone } from '../services/alone'
-import { checkedCopy, dailyCopy } from '../services/copies'
+import { dailyCopy, startCopy } from '../services/copies'
+import { clearParts } from '../services/dataFolder'
 import { clearIncoming } from '../services/incoming'
 import { log } from '../services/log'
 import { listRefits } from '../services/refits'
@@ -23,10 +24,11 @@ async function opened(): Promise<boolean> {
   try {
     await database()
     clearIncoming()
+    clearParts()
     const holds = (await listRefits()).length > 0
     if (process.env.INCH_AHEAD_SEED === 'demo' && !holds)
       log.info(await seedDemo(), 'the demo was put in')
-    if (holds) await checkedCopy('start')
+    if (holds) await startCopy()
     return true
   } catch (error) {
     if (!(error instanceof Trouble)) throw error

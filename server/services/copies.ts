@@ -5,15 +5,17 @@ import { problem } from '#shared/problems'
 import { copyFault } from '../db/connect'
 import { copiesOf, copyDatabase } from '../db/copyDatabase'
 import type { CopyReason } from '../db/copyDatabase'
-import { database, replaceDatabase } from '../db/store'
+import { database, folderName, replaceDatabase } from '../db/store'
+import { storeTrouble } from '../db/storeTrouble'
 import { alone } from './alone'
 import { tellAllReload } from './bus'
 import { folderIn } from './dataFolder'
+import { log } from './log'
 import { letAllGo } from './openRefit'
 import { Trouble } from './trouble'
 
 /** Copies the database and opens the copy to see that it is whole. Throws when it is not, and takes it away. */
-export const checkedCopy = (why: CopyReason): Promise<string> =>
+const checkedCopy = (why: CopyReason): Promise<string> =>
   alone(async () => {
     const file = await copyDatabase((await database()).sequelize, why)
     const fault = await copyFault(file)
@@ -22,11 +24,40 @@ export const checkedCopy = (why: CopyReason): Promise<string> =>
     throw new Error(`The copy ${file} was not whole and was taken away: ${fault}`)
   })
 
-/** Copies the database once a day (UTC). */
+/** A copy that was due and could not be taken. */
+export interface MissedCopy {
+  /** UTC ms. */
+  readonly at: number
+  readonly message: string
+}
+let missed: (MissedCopy & { readonly why: CopyReason }) | null = null
+
+/** The copy that was due last, where it could not be taken; null: it was. */
+export const missedCopy = (): MissedCopy | null =>
+  missed && { at: missed.at, message: missed.message }
+
+/** A copy by itself: one that cannot be taken is said where the copies are listed, and keeps nobody from working. */
+async function dueCopy(why: CopyReason): Promise<void> {
+  try {
+    await checkedCopy(why)
+    missed = null
+  } catch (error) {
+    log.error({ err: error }, 'a copy that was due could not be taken')
+    const { message } = storeTrouble(error, folderName())?.problem ?? {
+      message: 'Why is said in the log of the server.',
+    }
+    missed = { why, at: Date.now(), message }
+  }
+}
+
+/** Copies the database as it is found at a start. */
+export const startCopy = (): Promise<void> => dueCopy('start')
+
+/** Copies the database once a day (UTC), and takes what was missed. To be called every hour. */
 export async function dailyCopy(): Promise<void> {
+  if (missed) await dueCopy(missed.why)
   const today = new Date().toISOString().slice(0, 10)
-  if (copiesOf('daily').some((name) => name.startsWith(today))) return
-  await checkedCopy('daily')
+  if (!copiesOf('daily').some((name) => name.startsWith(today))) await dueCopy('daily')
 }
 
 export interface Copy {

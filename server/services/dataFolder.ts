@@ -1,5 +1,14 @@
-import { closeSync, fsyncSync, mkdirSync, openSync, readFileSync } from 'node:fs'
-import { open, rename, rm } from 'node:fs/promises'
+import { randomUUID } from 'node:crypto'
+import {
+  closeSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+} from 'node:fs'
+import { open, rename, rm, writeFile } from 'node:fs/promises'
 import { dirname, join, resolve } from 'node:path'
 
 // What is kept here is its owner's alone: every file made by this process is closed to others.
@@ -29,25 +38,47 @@ export function syncFolder(folder: string): void {
   }
 }
 
-let parts = 0
-
-/** Writes a file beside its place, makes sure of it, and puts it there: whole or not at all. */
-export async function writeWhole(file: string, content: string | Uint8Array): Promise<void> {
-  const beside = `${file}.${process.pid}-${++parts}.part`
+/** Waits until a file's content is on the disk. */
+async function syncFile(file: string): Promise<void> {
+  const handle = await open(file, 'r+')
   try {
-    const handle = await open(beside, 'w')
-    try {
-      await handle.writeFile(content)
-      await handle.sync()
-    } finally {
-      await handle.close()
-    }
+    await handle.sync()
+  } finally {
+    await handle.close()
+  }
+}
+
+let parts = 0
+const partName = '.part'
+/** Tells what this process is making from what another left behind. */
+const own = randomUUID()
+
+/** Has a file made beside its place, makes sure of it, and puts it there: whole or not at all. */
+export async function madeWhole(
+  file: string,
+  make: (beside: string) => Promise<void>,
+): Promise<void> {
+  const beside = `${file}.${own}-${++parts}${partName}`
+  try {
+    await make(beside)
+    await syncFile(beside)
     await rename(beside, file)
     syncFolder(dirname(file))
   } catch (error) {
     await rm(beside, { force: true })
     throw error
   }
+}
+
+/** Writes a file, whole or not at all. */
+export const writeWhole = (file: string, content: string | Uint8Array): Promise<void> =>
+  madeWhole(file, (beside) => writeFile(beside, content))
+
+/** Takes away what a program that was cut off left half made. Only for the one that holds the folder. */
+export function clearParts(): void {
+  for (const name of readdirSync(dataFolder(), { recursive: true, encoding: 'utf8' }))
+    if (name.endsWith(partName) && !name.includes(own))
+      rmSync(join(dataFolder(), name), { force: true })
 }
 
 /** A small settings file of the data folder, or null when there is none. */

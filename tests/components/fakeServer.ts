@@ -59,6 +59,9 @@ class FakeServer {
     return { seq: this.seq, epoch: 'life', changeId, deviceId, label, rows, numbers: [] }
   }
 
+  /** Copies of the database, and the one that could not be taken. */
+  copies: object = { copies: [], missed: null }
+
   /** Who hears of what happens. */
   private readonly hearing: ((heard: unknown) => void)[] = []
   /** A stream of events for a page. */
@@ -92,7 +95,8 @@ class FakeServer {
       if (refusal) return this.onItsWay.then(() => this.answer(refusal.problem, refusal.status))
       return Promise.resolve(this.answer(this.pass(JSON.parse(init?.body ?? '') as Change)))
     }
-    // Lists beside the rows, copies and what changed before: there are none.
+    if (path.endsWith('/copies')) return Promise.resolve(this.answer(this.copies))
+    // Lists beside the rows and what changed before: there are none.
     if (!path.endsWith('/api/refits/r')) return Promise.resolve(this.answer([]))
     return Promise.resolve(this.answer({ epoch: 'life', seq: this.seq, rows: this.rows }))
   }

@@ -2,7 +2,7 @@
 import { readdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { jobsRemoval } from '#core/model/removal'
 import type { ChangeItem } from '#core/model/changes'
 import {
@@ -400,4 +400,33 @@ it('keeps the database whole with a copy on demand', async () => {
   expect(dailies).toHaveLength(7)
   expect(dailies).not.toContain(day(2))
   expect(dailies).toContain(day(3))
+})
+
+it('leaves nothing of a copy that breaks off, says so, keeps the older ones, and takes it when it can', async () => {
+  const { missedCopy, startCopy, dailyCopy } = await import('../../server/services/copies')
+  const { clearParts, folderIn } = await import('../../server/services/dataFolder')
+  const inFolder = () => readdirSync(folderIn('copies')).sort()
+  const { sequelize } = await database()
+  await startCopy()
+  const before = inFolder()
+  const full = vi.spyOn(sequelize, 'query').mockImplementation((async (
+    _: string,
+    { bind }: { bind: { beside: string } },
+  ) => {
+    writeFileSync(bind.beside, 'half of it')
+    await Promise.resolve()
+    throw Object.assign(new Error('SQLITE_FULL: database or disk is full'), { code: 'SQLITE_FULL' })
+  }) as never)
+  for (let start = 0; start < 4; start++) await startCopy()
+  expect(inFolder()).toEqual(before)
+  expect(missedCopy()?.message).toMatch(/^The disk with .* is full\./)
+  full.mockRestore()
+  // What a program that was ended in the midst of one left there.
+  writeFileSync(join(folderIn('copies'), 'x-start.sqlite.another-1.part'), 'half of it')
+  clearParts()
+  await dailyCopy()
+  expect(missedCopy()).toBeNull()
+  const starts = inFolder().filter((name) => name.endsWith('-start.sqlite'))
+  expect(starts.length).toBe(before.filter((name) => name.endsWith('-start.sqlite')).length + 1)
+  expect(inFolder().filter((name) => !name.endsWith('.sqlite'))).toEqual([])
 })

@@ -262,7 +262,7 @@ describe('the folder', () => {
       const answer = await ask(server, '/api/refits')
       expect(answer.status).toBe(503)
       expect(sentences(answer)).toMatch(sentence)
-      const listed = (await ask(server, '/api/copies')).body as unknown as { name: string }[]
+      const listed = (await ask(server, '/api/copies')).body.copies as { name: string }[]
       const path = '/api/copies/put-back'
       const wrong = await ask(server, path, JSON.stringify({ name: '../clock.json' }))
       expect(wrong.status).toBe(404)
@@ -283,7 +283,7 @@ describe('the folder', () => {
       createItem('system', { name: 'Since the copy', kind: 'finish', order: 'zz' }),
     ])
     expect(made.status).toBe(200)
-    const [newest] = (await ask(server, '/api/copies')).body as unknown as { name: string }[]
+    const [newest] = (await ask(server, '/api/copies')).body.copies as { name: string }[]
     await ask(server, '/api/copies/put-back', JSON.stringify({ name: newest?.name }))
     const after = (await ask(server, `/api/refits/${refitId}`)).body
     expect(after.epoch).not.toBe(before.epoch)

@@ -8,8 +8,13 @@ interface Copy {
   readonly why: string
   readonly bytes: number
 }
+/** What of them there is, and the one that was due and could not be taken. */
+interface Copies {
+  readonly copies: readonly Copy[]
+  readonly missed: { readonly at: number; readonly message: string } | null
+}
 const emit = defineEmits<{ back: [] }>()
-const copies = ref<readonly Copy[] | null>(null)
+const found = ref<Copies | null>(null)
 const wrong = ref('')
 const asked = ref<Copy | null>(null)
 const busy = ref(false)
@@ -29,7 +34,7 @@ const say = new Intl.DateTimeFormat('en-IE', {
 const size = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`
 onMounted(async () => {
   try {
-    copies.value = await api<readonly Copy[]>('/api/copies')
+    found.value = await api<Copies>('/api/copies')
   } catch (error) {
     wrong.value = sentenceOf(error)
   }
@@ -52,13 +57,17 @@ async function putBack(copy: Copy) {
 <template>
   <div>
     <p v-if="wrong && !asked" class="text-redlead" role="alert">{{ wrong }}</p>
-    <p v-if="copies === null && !wrong" class="text-ink2" role="status">Looking for copies…</p>
-    <p v-else-if="copies?.length === 0" class="text-ink2">
+    <p v-if="found === null && !wrong" class="text-ink2" role="status">Looking for copies…</p>
+    <p v-if="found?.missed" class="max-w-prose text-redlead" role="alert">
+      The copy that was due on {{ say.format(found.missed.at) }} could not be taken.
+      {{ found.missed.message }} It is tried again every hour.
+    </p>
+    <p v-else-if="found?.copies.length === 0" class="text-ink2">
       There is no copy yet: one is taken at each start and each day.
     </p>
-    <ul v-else class="max-w-xl">
+    <ul class="max-w-xl">
       <li
-        v-for="copy in copies"
+        v-for="copy in found?.copies"
         :key="copy.name"
         class="flex flex-wrap items-center justify-between gap-3 border-b border-rule py-1.5"
       >

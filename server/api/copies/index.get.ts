@@ -1,4 +1,4 @@
 import { handle } from '../../http/handle'
-import { listCopies } from '../../services/copies'
+import { listCopies, missedCopy } from '../../services/copies'
 
-export default handle(() => listCopies())
+export default handle(() => ({ copies: listCopies(), missed: missedCopy() }))

@@ -194,9 +194,10 @@ test('a damaged database is said, and a copy is put back from the page that says
   // A start takes a copy of what is there.
   await server.start()
   await expect
-    .poll(
-      async () => ((await (await fetch(`${server.url}/api/copies`)).json()) as unknown[]).length,
-    )
+    .poll(async () => {
+      const answer = await fetch(`${server.url}/api/copies`)
+      return ((await answer.json()) as { copies: unknown[] }).copies.length
+    })
     .toBeGreaterThan(0)
   await server.stop()
   writeFileSync(join(server.folder, 'inch-ahead.sqlite'), 'not a database at all'.repeat(900))
