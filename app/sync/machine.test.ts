@@ -569,7 +569,7 @@ describe('the sync machine', () => {
         expect(machine.state.rows.job).toEqual(server.rows.job)
         expect(machine.state).toMatchObject({ seq: server.seq, epoch: server.epoch })
       }),
-      { numRuns: draws(100) },
+      { numRuns: draws(70) },
     )
   }, 60_000)
 })

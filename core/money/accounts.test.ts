@@ -1,4 +1,5 @@
 /** What it has cost and what it will: every sum by hand, and from every side the same. */
+import { draws } from '../../tests/draws'
 import * as fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { derive } from '../progress/derive'
@@ -346,7 +347,7 @@ describe('accounts', () => {
           expect(usedMinor + all.contingency.burntMinor).toBe(all.spentMinor)
         },
       ),
-      { numRuns: 200 },
+      { numRuns: draws(140) },
     )
   })
 })

@@ -133,7 +133,7 @@ describe('readings', () => {
   })
   it('over the scale are refused with it', () => {
     expect(readingTrouble(62, 0, 35)).toEqual([
-      "A reading of 62 is over this meter's scale, 0 to 35.",
+      'A reading of 62 is over this meter’s scale, 0 to 35.',
     ])
     expect([
       readingTrouble(35, 0, 35),

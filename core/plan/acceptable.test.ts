@@ -576,7 +576,7 @@ describe('the judge', () => {
         const rows = oddRefit(seed, size)
         expect(judgePlan(rows, makePlan(rows, oddNow).plan)).toEqual([])
       }),
-      { numRuns: draws(25) },
+      { numRuns: draws(17) },
     )
   })
 })

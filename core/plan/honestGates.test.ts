@@ -241,7 +241,7 @@ describe('no sentence about a gate says more than is known', () => {
           }
         },
       ),
-      { numRuns: draws(25) },
+      { numRuns: draws(17) },
     )
   })
 })

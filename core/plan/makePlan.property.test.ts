@@ -27,7 +27,7 @@ describe('every plan', () => {
           expect(judgePlan(rows, plan)).toEqual([])
         },
       ),
-      { numRuns: draws(25) },
+      { numRuns: draws(18) },
     )
   })
 
@@ -137,7 +137,7 @@ describe('tiny plans against brute force', () => {
         for (const one of plan.placements) expect(earlierFaults(rows, plan, one.stepId)).toBe(true)
         if (spec.steps.length === 1) expect(last).toBe(best)
       }),
-      { numRuns: draws(70) },
+      { numRuns: draws(50) },
     )
   })
 })

@@ -41,10 +41,10 @@ describe('priority', () => {
   })
   it('says the sentence behind the number', () => {
     expect(prioritySentence(basis)).toBe(
-      "Float, danger, spreading, 6 days' slack, 3 jobs wait on it.",
+      'Float, danger, spreading, 6 days’ slack, 3 jobs wait on it.',
     )
     expect(prioritySentence({ ...basis, spreading: false, slackDays: 1, waitingJobs: 1 })).toBe(
-      "Float, danger, 1 day's slack, 1 job waits on it.",
+      'Float, danger, 1 day’s slack, 1 job waits on it.',
     )
     expect(
       prioritySentence({

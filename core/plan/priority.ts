@@ -62,14 +62,14 @@ export const purposeName: Readonly<Record<Purpose, string>> = {
 }
 export const severityName = ['looks', 'wears', 'fails', 'danger'] as const
 
-/** "Float, danger, spreading, 6 days' slack, 3 jobs wait on it." */
+/** "Float, danger, spreading, 6 days’ slack, 3 jobs wait on it." */
 export function prioritySentence(basis: PriorityBasis): string {
   const days = basis.slackDays
   const parts = [
     purposeName[basis.purpose],
     severityName[basis.severity - 1],
     basis.spreading ? 'spreading' : null,
-    days === null ? 'no gate waits for it' : `${days} ${days === 1 ? "day's" : "days'"} slack`,
+    days === null ? 'no gate waits for it' : `${days} ${days === 1 ? 'day’s' : 'days’'} slack`,
     basis.waitingJobs === 0
       ? null
       : basis.waitingJobs === 1

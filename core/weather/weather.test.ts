@@ -1,4 +1,5 @@
 /** Weather at the work, by hand: sun and night, covers and heat, hours that forbid, and the plan that keeps to them. */
+import { draws } from '../../tests/draws'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { WeatherHour } from '../cure/dewPoint'
@@ -205,7 +206,7 @@ describe('the plan in the weather', () => {
           }
         }
       }),
-      { numRuns: 40 },
+      { numRuns: draws(25) },
     )
   })
 })

@@ -65,7 +65,7 @@ function applyCreate(item: ChangeItem & { op: 'create' }, current: Plain | null)
       problems: [
         {
           field: `${item.entity}.id`,
-          message: `There is a ${entityWord[item.entity]} with that id already.`,
+          message: `Another ${entityWord[item.entity]} has that id already.`,
         },
       ],
     }

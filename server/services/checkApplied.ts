@@ -44,7 +44,7 @@ export function brokenReferences(applied: readonly Applied[], one: OpenRefit): F
         if (idsIn(after[ref.field]).some((id) => one.get(ref.to, id) === null))
           problems.push({
             field: `${item.entity}.${ref.field}`,
-            message: `It points to a ${entityWord[ref.to]} that is not there.`,
+            message: `The ${entityWord[ref.to]} that it points to is not there.`,
           })
       continue
     }

@@ -29,7 +29,7 @@ export const folderIn = (name: string): string => {
 }
 
 /** The name of a file in a folder really stands on the disk only when the folder was written too. */
-export function syncFolder(folder: string): void {
+function syncFolder(folder: string): void {
   const handle = openSync(folder, 'r')
   try {
     fsyncSync(handle)

@@ -208,8 +208,10 @@ async function fieldsSince(
   )
 }
 
+/** A field by its label, a row that is to go by its kind. */
+const clashed = ({ field, label }: Clash): string => (field === '' ? `the ${label}` : `“${label}”`)
 const clashSentence = (clashes: readonly Clash[]): string =>
-  `Somebody else changed ${[...new Set(clashes.map((clash) => clash.label))].join(', ')} meanwhile. Choose which to keep.`
+  `Somebody else changed ${[...new Set(clashes.map(clashed))].join(', ')} meanwhile. Choose which to keep.`
 
 /** Refuses a change with everything that is wrong with it, the first as the sentence. */
 export function refuse(problems: readonly FieldProblem[]): void {

@@ -102,7 +102,7 @@ async function cannotCome(me = 'tam') {
   )
   server.changes.splice(0)
   mount(components.CantCome, { attachTo: document.body })
-  await press("Can't come")
+  await press('Can’t come')
   return server
 }
 
@@ -119,7 +119,7 @@ it('is said with its effect before it is written, for the day or a half of it', 
   expect(words()).toContain('Working out what that does…')
   await vi.waitFor(() => expect(words()).toContain('Sail away 7 days later.'))
   await press('From 13:00')
-  await press("Tam can't come Sat 17 Apr after 13:00")
+  await press('Tam can’t come Sat 17 Apr after 13:00')
   await vi.waitFor(() => expect(server.rows.personDay).toHaveLength(1))
   expect(server.rows.personDay[0]).toMatchObject({
     personId: 'tam',

@@ -47,7 +47,7 @@ it('has those that are open by rank, each with its reason, and what is set aside
   const said = made.groups.value.flatMap((group) =>
     group.jobs.map((one) => [one.rank, one.sentence, one.foundDuring]),
   )
-  expect(said[0]?.[1]).toMatch(/^Float, .*, 1 day's slack, 1 job waits on it\.$/)
+  expect(said[0]?.[1]).toMatch(/^Float, .*, 1 day’s slack, 1 job waits on it\.$/)
   expect(said.map(([rank]) => rank)).toEqual([1, 2, 3, 4, null])
   expect(said[2]?.[2]).toBe('Deck')
   expect(said[4]).toEqual([null, 'No money.', ''])

@@ -53,15 +53,15 @@ test('today, found, hours and jobs with a thumb', async ({ page }) => {
   await expect(page.getByLabel('Finished before')).toHaveValue('launch-two')
 })
 
-test("can't come, with what it does to the launch, from where and who", async ({ page }) => {
+test('can’t come, with what it does to the launch, from where and who', async ({ page }) => {
   await goTo(page, `${server.url}/r/${await server.refitId()}/today`)
   await expect(page.getByText(/launch planned \d/)).toBeVisible()
   await page.getByRole('button', { name: /^The boat, Oona and Piet/ }).tap()
-  await page.getByRole('button', { name: "Can't come" }).tap()
+  await page.getByRole('button', { name: 'Can’t come' }).tap()
   await page.getByRole('button', { name: 'Sat 1 May' }).first().tap()
   await expect(
     page.getByRole('status').filter({ hasText: /No gate moves|days? (later|earlier)/ }),
   ).toBeVisible()
-  await page.getByRole('button', { name: "Oona can't come Sat 1 May" }).tap()
+  await page.getByRole('button', { name: 'Oona can’t come Sat 1 May' }).tap()
   await expect(page.getByRole('dialog', { name: 'Who cannot come, and when?' })).toHaveCount(0)
 })

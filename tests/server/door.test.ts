@@ -164,7 +164,7 @@ describe('the change door', () => {
     [
       'a reference to nothing',
       create('link', 'l', { fromJobId: 'deck', toJobId: 'moon' }),
-      /job that is not there/,
+      /The job that it points to is not there/,
     ],
     [
       'a wait over its maximum',

@@ -65,7 +65,7 @@ describe('the routes', () => {
       refused++
       const { message } = answer.body as { message?: unknown }
       words.add(String(message).slice(0, 160))
-      if (typeof message !== 'string' || !/^[A-Z“"].*[.?!]$/s.test(message))
+      if (typeof message !== 'string' || !/^[A-Z0-9“"].*[.?!]$/s.test(message))
         wrong.push(`${what} → ${String(message)}`)
     }
     if (process.env.FUZZ_WORDS) console.log([...words].sort().join('\n'))

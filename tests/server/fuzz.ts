@@ -43,6 +43,8 @@ const oddValues: readonly unknown[] = [
 
 export function requestMaker(seed: number, refitIds: readonly string[], known: Known) {
   const dice = createRandom(seed)
+  /** How often a value is odd: half of the changes are made with care, or hardly any would come in. */
+  let oddShare = 0
   const fresh = (): string => String(Math.floor(dice() * 1e12))
   const chance = (share: number): boolean => dice() < share
   const pick = <T>(list: readonly T[]): T => list[Math.floor(dice() * list.length)] as T
@@ -56,7 +58,7 @@ export function requestMaker(seed: number, refitIds: readonly string[], known: K
   }
   /** A value of the right kind for a field, now and then just outside of it. */
   const valueOf = (field: Field<unknown>): unknown => {
-    if (chance(0.2)) return pick(oddValues)
+    if (chance(oddShare)) return pick(oddValues)
     if (field.nullable && chance(0.2)) return null
     if (field.kind === 'text') return `text ${Math.floor(dice() * 99)}`
     if (field.kind === 'choice') return pick(field.options ?? [''])
@@ -78,25 +80,28 @@ export function requestMaker(seed: number, refitIds: readonly string[], known: K
     const entity = pick(entityNames)
     const fields = Object.entries(entities[entity] as Fields)
     const row = rowOf(entity)
-    const op = pick(['create', 'create', 'patch', 'patch', 'patch', 'patch', 'delete', 'explode'])
+    const ops = ['create', 'create', 'patch', 'patch', 'patch', 'patch', 'delete']
+    const op = chance(oddShare) ? 'explode' : pick(ops)
     const some = op === 'create' ? fields : [pick(fields), pick(fields)]
     const patch = Object.fromEntries(some.map(([name, field]) => [name, valueOf(field)]))
     const base = { op, entity, id: op === 'create' ? `made-${fresh()}` : row.id }
     if (op === 'create') return { ...base, patch }
     return op === 'delete'
       ? { ...base, baseVersion: row.version }
-      : { ...base, patch, baseVersion: chance(0.9) ? row.version : pick(oddValues) }
+      : { ...base, patch, baseVersion: chance(oddShare) ? pick(oddValues) : row.version }
   }
-  const change = (): unknown => ({
-    changeId: chance(0.9) ? `fuzz-${fresh()}` : pick(oddValues),
-    deviceId: 'fuzz',
-    items: chance(0.95)
-      ? Array.from({ length: 1 + Math.floor(dice() * 3) }, item)
-      : pick(oddValues),
-    ...(chance(0.1) ? { epoch: pick(oddValues) } : {}),
-    ...(chance(0.1) ? { basedOn: pick(oddValues) } : {}),
-    ...(chance(0.1) ? { label: pick(oddValues) } : {}),
-  })
+  const change = (): unknown => {
+    oddShare = chance(0.5) ? 0 : 0.2
+    const odd = (share: number) => chance(share * oddShare)
+    return {
+      changeId: odd(0.5) ? pick(oddValues) : `fuzz-${fresh()}`,
+      deviceId: 'fuzz',
+      items: odd(0.25) ? pick(oddValues) : Array.from({ length: 1 + Math.floor(dice() * 3) }, item),
+      ...(odd(0.5) ? { epoch: pick(oddValues) } : {}),
+      ...(odd(0.5) ? { basedOn: pick(oddValues) } : {}),
+      label: odd(0.5) ? pick(oddValues) : 'Fuzz',
+    }
+  }
   const bodies: Readonly<Record<BodyKind, () => string | null>> = {
     none: () => null,
     change: () => JSON.stringify(change()),
@@ -117,7 +122,7 @@ export function requestMaker(seed: number, refitIds: readonly string[], known: K
     const route: Route = pick(
       chance(0.5)
         ? routes.filter((one) => one.body === 'change')
-        : routes.filter((one) => !one.notAtRandom),
+        : routes.filter((one) => !one.notAtRandom && (!one.isHeavy || chance(0.3))),
     )
     const query = (route.query ?? [])
       .filter(() => chance(0.6))

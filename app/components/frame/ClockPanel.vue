@@ -30,7 +30,7 @@ const form = useRowForm('clock', initial)
 watch(open, (isOpen) => isOpen && form.reset(), { immediate: true })
 const isPot = computed(() => form.values.kind === 'pot')
 
-/** Takes the times of a product's data sheet. */
+/** Takes the times of a product’s data sheet. */
 function fromProduct(id: string | null) {
   const product = store.rows.product.find((one) => one.id === id)
   if (!product) return
@@ -132,7 +132,7 @@ async function start() {
         />
         <UiQuantity v-bind="form.bind('assumedC', 'Air taken as')" unit="°C" />
       </div>
-      <p class="text-ink2">All times as on the product's data sheet, which decides.</p>
+      <p class="text-ink2">All times as on the product’s data sheet, which decides.</p>
       <p v-if="form.wrong.value" class="text-redlead" role="alert">{{ form.wrong.value }}</p>
       <button class="btn btn-main" type="submit" :disabled="form.busy.value">Start</button>
     </form>

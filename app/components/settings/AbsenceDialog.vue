@@ -70,7 +70,7 @@ async function keep() {
 </script>
 
 <template>
-  <UiDialog open :title="`${person.name} can't come`" @close="emit('close')">
+  <UiDialog open :title="`${person.name} can’t come`" @close="emit('close')">
     <form class="grid gap-4" @submit.prevent="keep">
       <div class="grid gap-3 sm:grid-cols-2">
         <UiDate v-model="from" label="From" @invalid="unread.mark('from')($event)" />

@@ -33,7 +33,7 @@ const every = ['every week', 'every other week', 'every third week', 'every four
 const addSlot = (personId: string) =>
   slots.add({ personId, weekday: 6, anchor: mondayOf(store.derived.today) })
 const sayException = (one: Row<'personDay'>) =>
-  `${sayDay(one.on)}: ${one.kind === 'cannotCome' ? `can't come${one.wholeDay ? '' : ` ${one.from}–${one.to}`}` : `extra day ${one.from}–${one.to}`}${one.reason ? `, ${one.reason}` : ''}`
+  `${sayDay(one.on)}: ${one.kind === 'cannotCome' ? `can’t come${one.wholeDay ? '' : ` ${one.from}–${one.to}`}` : `extra day ${one.from}–${one.to}`}${one.reason ? `, ${one.reason}` : ''}`
 </script>
 
 <template>
@@ -114,10 +114,10 @@ const sayException = (one: Row<'personDay'>) =>
           <button class="btn btn-small" @click="addSlot(person.id)">Add a weekday</button>
           <button
             class="btn btn-small"
-            :aria-label="`Days ${person.name} can't come`"
+            :aria-label="`Days ${person.name} can’t come`"
             @click="away = person"
           >
-            Can't come…
+            Can’t come…
           </button>
           <button
             class="btn btn-small"

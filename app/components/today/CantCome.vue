@@ -5,7 +5,7 @@ import { inOrder } from '#core/model/refit'
 import { attendanceOf } from '#core/time/attendance'
 import { addDays, dayNumber } from '#core/time/civil'
 
-/** "Can't come Saturday" in two presses: the day, then yes, with what it does to the launch in between. */
+/** "Can’t come Saturday" in two presses: the day, then yes, with what it does to the launch in between. */
 const store = useRefitStore()
 const { sayDay } = useDates()
 const planner = usePlannerStore()
@@ -96,7 +96,7 @@ function close() {
 </script>
 
 <template>
-  <button class="btn" @click="open = true">Can't come</button>
+  <button class="btn" @click="open = true">Can’t come</button>
   <UiDialog :open="open" title="Who cannot come, and when?" @close="close">
     <div v-for="{ person, days } in choices" :key="person.id" class="mb-4">
       <h3>{{ person.name }}</h3>
@@ -128,7 +128,7 @@ function close() {
       </div>
       <p role="status">{{ effect }}</p>
       <button class="btn btn-main mt-2" @click="confirm">
-        {{ picked.name }} can't come {{ sayDay(picked.on) }}{{ partWords[part] }}
+        {{ picked.name }} can’t come {{ sayDay(picked.on) }}{{ partWords[part] }}
       </button>
     </div>
   </UiDialog>

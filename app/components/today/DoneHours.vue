@@ -102,7 +102,7 @@ async function take(list: readonly DoneHours[]) {
       </li>
     </ul>
     <div v-if="takeable.length > 1" class="mt-2 flex items-center justify-between gap-3">
-      <p class="text-ink2">Hours are each person's by the clock.</p>
+      <p class="text-ink2">Hours are each person’s by the clock.</p>
       <button class="btn btn-go" @click="take(takeable)">
         All {{ takeable.length }} are right
       </button>

@@ -36,7 +36,7 @@ async function addFitting() {
           entity="coreMap"
           :row="map"
           field="scaleHigh"
-          label="Meter's scale to"
+          label="Meter’s scale to"
         />
       </div>
       <ul class="mt-2">

@@ -52,8 +52,8 @@ export const job = kind(
     placed: flag('Placed', false),
     doBy: choice('Who does it', words.doers, 'undecided'),
     doByReason: aside(note('Why they do it', 1000)),
-    /** A trade's price for the whole job, minor units; null: nobody was asked. */
-    tradePriceMinor: fresh(maybe(integer("A trade's price", { min: 0, max: 1e11, unit: 'minor' }))),
+    /** A trade’s price for the whole job, minor units; null: nobody was asked. */
+    tradePriceMinor: fresh(maybe(integer('A trade’s price', { min: 0, max: 1e11, unit: 'minor' }))),
     /** What she weighs more, and how much higher she is, once it is done; negative: less. */
     addsKg: aside(fresh(maybe(real('Adds weight in kg', { min: -50_000, max: 50_000 })))),
     /** The two smaller sides of the largest piece of it that goes aboard: what has to pass. */

@@ -35,7 +35,7 @@ function doubled(row: Row<'personDay'>, { rows, once }: RuleContext): RuleProble
     twin !== undefined,
     'on',
     row.kind === 'cannotCome'
-      ? `${sayFullDate(row.on)} is down already: ${name} can't come.`
+      ? `${sayFullDate(row.on)} is down already: ${name} can’t come.`
       : `${name} has an extra day from ${twin?.from} to ${twin?.to} on ${sayFullDate(row.on)} already. Change that one.`,
   )
 }
@@ -175,7 +175,7 @@ export const undertakingRules: Rules = {
     ...mendWhen(
       row.nights === 'none' && leavesNoTime(row, context),
       'travelMin',
-      `There, back, unpacking and packing up take ${formatHours(tripMin(row) / 60)}: longer than anybody's day. Nobody could work there.`,
+      `There, back, unpacking and packing up take ${formatHours(tripMin(row) / 60)}: longer than anybody’s day. Nobody could work there.`,
     ),
     ...mendWhen(
       row.nights !== 'none' && !context.once('nights', () => somebodyStays(context.rows)),

@@ -49,7 +49,7 @@ describe('a pass that goes on from a checkpoint', () => {
       fc.property(fc.nat(1e6), fc.integer({ min: 2, max: 40 }), many, (seed, size, all) =>
         agrees(prepare(oddRefit(seed, size), oddNow), all),
       ),
-      { numRuns: draws(20) },
+      { numRuns: draws(14) },
     )
     fc.assert(
       fc.property(fc.nat(1e6), many, (seed, all) =>

@@ -48,7 +48,7 @@ test('a refused edit stands at its field with what is stored, and can be mended 
 
   // An absence of two weeks in one go; the same again is nothing new.
   for (const said of ['12 days; 2 down already.', 'All these days are down already.']) {
-    await page.getByRole('button', { name: "Days Piet can't come" }).click()
+    await page.getByRole('button', { name: 'Days Piet can’t come' }).click()
     await page.getByRole('dialog').getByLabel('From', { exact: true }).fill('19 Apr 2027')
     await page.getByLabel('To, that day too', { exact: true }).fill('2 May 2027')
     await page.getByRole('dialog').getByLabel('Why').click()

@@ -87,7 +87,7 @@ test.describe('on a phone', () => {
     await page.getByLabel('Meter reads').fill('62')
     await page.getByLabel('Meter reads').press('Enter')
     await expect(page.getByRole('alert').first()).toContainText(
-      "A reading of 62 is over this meter's scale, 0 to 35.",
+      'A reading of 62 is over this meter’s scale, 0 to 35.',
     )
     await page.getByLabel('Meter reads').fill('24')
     await page.getByLabel('Meter reads').press('Enter')
@@ -214,7 +214,7 @@ test('readings and pictures that cannot be are refused where they stand', async 
   await panel.getByLabel('Reading', { exact: true }).fill('62')
   await panel.getByRole('button', { name: 'Keep the reading' }).click()
   await expect(
-    panel.getByText("A reading of 62 is over this meter's scale, 0 to 35.").first(),
+    panel.getByText('A reading of 62 is over this meter’s scale, 0 to 35.').first(),
   ).toBeVisible()
   await panel.getByLabel('Reading', { exact: true }).fill('21')
   await panel.getByRole('button', { name: 'Keep the reading' }).click()

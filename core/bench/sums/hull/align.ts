@@ -163,7 +163,7 @@ export const lineUpToShims = sum({
       cautions: ['Engine out of gear and off, key in your pocket. Never a finger in a coupling.'],
       drawing: {
         shapes,
-        said: `The engine's line against the shaft, much exaggerated: front ${round(found.frontLiftMm, 2)} mm, back ${round(found.backLiftMm, 2)} mm.`,
+        said: `The engine’s line against the shaft, much exaggerated: front ${round(found.frontLiftMm, 2)} mm, back ${round(found.backLiftMm, 2)} mm.`,
       },
       puts: [
         {
