@@ -19,6 +19,8 @@ const plain = (name: string, include: string[]) => ({
   test: {
     name,
     isolate: false,
+    // What goes wrong on purpose is judged by what is answered.
+    env: { LOG_LEVEL: 'silent' },
     include,
     setupFiles: ['./tests/properties.ts'],
     // Searches and property runs share two cores with each other.

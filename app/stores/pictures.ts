@@ -1,8 +1,12 @@
 import { defineStore } from 'pinia'
-import { ref, watch } from 'vue'
+import { onScopeDispose, ref, watch } from 'vue'
+import { isNoAnswer } from '~/sync/ports'
 import type { WaitingPicture } from '~/utils/keptPictures'
 
-/** Whether a picture is at the server, or is kept here until it answers again. */
+/** What waits is tried again so often, also where somebody answers: a disk that was full has room some day. */
+const againMs = 30_000
+
+/** Whether a picture is at the server, or is kept here until it can take it. */
 export type Sent = 'sent' | 'waits'
 
 /** The one way in for pictures: kept in the browser first, then sent; what could not be sent goes when the program answers. */
@@ -15,8 +19,20 @@ export const usePictureStore = defineStore('pictures', () => {
   /** Those that are on their way from the hand of whoever took them. */
   const inHand = new Set<string>()
 
-  const offline = (error: unknown) =>
-    error instanceof ProblemError && error.problem.code === 'offline'
+  let timer: ReturnType<typeof setTimeout> | null = null
+  onScopeDispose(() => timer && clearTimeout(timer))
+
+  /** Nobody answered, or it could not be taken just now: that is no fault of the picture. */
+  function isForLater(error: unknown): boolean {
+    if (!(error instanceof ProblemError)) return false
+    const { status, message, problem } = error
+    // Not our own words: something else answered in the program’s place.
+    return problem.code === 'offline' || isNoAnswer({ status, message, code: problem.code })
+  }
+  function tryLater(): void {
+    if (timer) clearTimeout(timer)
+    timer = setTimeout(sendSoon, againMs)
+  }
 
   async function send(refitId: string, picture: WaitingPicture): Promise<void> {
     if (!store.rows.picture.some((one) => one.id === picture.id)) {
@@ -39,8 +55,11 @@ export const usePictureStore = defineStore('pictures', () => {
       if (waiting.value > 0) sendSoon()
       return 'sent'
     } catch (error) {
-      if (offline(error) && kept) {
+      if (isForLater(error) && kept) {
         waiting.value += 1
+        tryLater()
+        // Why it is not taken by somebody who answers is for people to mend.
+        if ((error as ProblemError).status > 0) toasts.complain(error)
         return 'waits'
       }
       await dropPicture(refitId, picture.id)
@@ -60,7 +79,7 @@ export const usePictureStore = defineStore('pictures', () => {
         await send(refitId, picture)
         waiting.value -= 1
       } catch (error) {
-        if (offline(error)) return
+        if (isForLater(error)) return tryLater()
         await dropPicture(refitId, picture.id)
         waiting.value -= 1
         toasts.complain(error)

@@ -65,27 +65,62 @@ function keep(refitId: string, waiting: readonly Change[]): boolean {
   }
 }
 
-/** Another window's changes, if that window is gone. */
-async function takeOver(key: string, id: string): Promise<Change[]> {
-  const take = (): Change[] => {
-    const text = localStorage.getItem(key)
-    localStorage.removeItem(key)
-    return text === null ? [] : (JSON.parse(text) as Change[])
+/**
+ * Puts what a window left where this one keeps its own before it is taken from there: ended in between it stands twice,
+ * and sent twice is one change.
+ */
+function move(from: string, to: string, changes: readonly Change[]): void {
+  const text = JSON.stringify(changes)
+  try {
+    localStorage.setItem(to, text)
+    localStorage.removeItem(from)
+  } catch {
+    // There is no room for both: one goes before the other comes.
+    localStorage.removeItem(from)
+    localStorage.setItem(to, text)
+  }
+}
+
+/** Another window's changes with those found so far, if that window is gone. */
+async function takeOver(
+  refitId: string,
+  id: string,
+  found: readonly Change[],
+): Promise<readonly Change[]> {
+  const take = (): readonly Change[] => {
+    const from = keyFor(refitId, id)
+    const text = localStorage.getItem(from)
+    if (text === null) return found
+    const all = [...found, ...(JSON.parse(text) as Change[])]
+    if (id !== windowId) move(from, keyFor(refitId, windowId), all)
+    return all
   }
   if (id === windowId || !navigator.locks) return take()
-  return navigator.locks.request(lockFor(id), { ifAvailable: true }, (lock) => (lock ? take() : []))
+  return navigator.locks.request(lockFor(id), { ifAvailable: true }, (lock) =>
+    lock ? take() : found,
+  )
+}
+
+/** The windows that left something waiting for a refit; none where the storage is shut. */
+function windowsOf(refitId: string): string[] {
+  const prefix = keyFor(refitId, '')
+  try {
+    return Object.keys(localStorage)
+      .filter((one) => one.startsWith(prefix))
+      .map((key) => key.slice(prefix.length))
+  } catch {
+    return []
+  }
 }
 
 async function adopt(refitId: string): Promise<readonly Change[]> {
-  const prefix = keyFor(refitId, '')
-  const found: Change[] = []
-  try {
-    for (const key of Object.keys(localStorage).filter((one) => one.startsWith(prefix)))
-      found.push(...(await takeOver(key, key.slice(prefix.length))))
-  } catch {
-    // A storage that is shut, or holds what is not ours, has nothing that could be sent.
-    return found
-  }
+  let found: readonly Change[] = []
+  for (const id of windowsOf(refitId))
+    try {
+      found = await takeOver(refitId, id, found)
+    } catch {
+      // What is not ours, or was torn, cannot be sent; it stays where it is, and holds up nothing else.
+    }
   return found
 }
 

@@ -10,6 +10,8 @@ export interface Database {
   readonly sequelize: Sequelize
   readonly models: Models
   readonly write: Write
+  /** Closes all of it, so that the file is whole by itself. */
+  readonly close: () => Promise<void>
 }
 
 const connectionTo = (file: string): Sequelize =>
@@ -37,7 +39,17 @@ export async function openDatabase(file: string): Promise<Database> {
     if (fault !== '') throw new Error(`SQLITE_CORRUPT: ${fault}`)
     await sequelize.query('PRAGMA journal_mode = WAL')
     await migrate(sequelize)
-    return { sequelize, models: defineModels(sequelize), write: await openWriter(sequelize) }
+    const { write, close } = await openWriter(file)
+    return {
+      sequelize,
+      models: defineModels(sequelize),
+      write,
+      // One after the other: of two that close at the same time neither is the last, who takes the log of pages in.
+      close: async () => {
+        await close()
+        await sequelize.close()
+      },
+    }
   } catch (error) {
     await sequelize.close()
     throw error

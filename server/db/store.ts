@@ -64,7 +64,7 @@ export async function closeStore(): Promise<void> {
   const closing = opened
   opened = null
   await closing?.then(
-    ({ sequelize }) => sequelize.close(),
+    ({ close }) => close(),
     () => undefined,
   )
   await lock?.release()
@@ -77,7 +77,7 @@ async function keepWhatIsThere(file: string): Promise<void> {
   opened = null
   if (there) {
     await copyDatabase(there.sequelize, 'before-putting-back')
-    await there.sequelize.close()
+    await there.close()
   } else if (existsSync(file) && statSync(file).size > 0) {
     const aside = join(dataFolder(), `damaged-${Date.now()}.sqlite`)
     copyFileSync(file, aside)

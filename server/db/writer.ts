@@ -1,7 +1,7 @@
 /** Writes to the database, on a connection of its own. */
-import type { Database as Connection } from 'sqlite3'
-import type { Sequelize } from 'sequelize'
+import type sqlite3 from 'sqlite3'
 import { log } from '../services/log'
+import { patientSqlite } from './patientSqlite'
 
 /**
  * Statements in one transaction: all of them or none. They are asked for as they are needed, so that a whole refit is
@@ -9,19 +9,35 @@ import { log } from '../services/log'
  */
 export type Write = (statements: Iterable<string>) => Promise<void>
 
+/** The connection that all changes are written on. */
+export interface Writer {
+  readonly write: Write
+  readonly close: () => Promise<void>
+}
+
 /** Letters handed over in one call: each call is a turn through a thread, in which others wait. */
 const mostLetters = 250_000
 
 /** Opens the connection that all changes are written on. */
-export async function openWriter(sequelize: Sequelize): Promise<Write> {
-  const options = { uuid: 'writer' } as unknown as Parameters<
-    typeof sequelize.connectionManager.getConnection
-  >[0]
-  const connection = (await sequelize.connectionManager.getConnection(options)) as Connection
+export async function openWriter(file: string): Promise<Writer> {
+  const connection = await new Promise<sqlite3.Database>((done, fail) => {
+    const opened = new patientSqlite.Database(file, patientSqlite.OPEN_READWRITE, (error) =>
+      error ? fail(error) : done(opened),
+    )
+  })
   const run = (text: string): Promise<void> =>
     new Promise((done, fail) => {
       connection.exec(text, (error) => (error ? fail(error) : done()))
     })
+  await run('PRAGMA foreign_keys = ON')
+  const close = (): Promise<void> =>
+    new Promise((done, fail) => {
+      connection.close((error) => (error ? fail(error) : done()))
+    })
+  return { write: writing(run), close }
+}
+
+function writing(run: (text: string) => Promise<void>): Write {
   return async (statements) => {
     let text = 'BEGIN IMMEDIATE;'
     try {

@@ -123,6 +123,27 @@ it('whose row stands already is not sent again, and one that is refused when its
   expect(useToastStore().toasts.at(-1)).toMatchObject({ bad: true, text: 'This is not a picture.' })
 })
 
+it('waits for a server that cannot take it, which says why, and is tried again by itself', async () => {
+  const { store, kept, pictures } = await opened()
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+  const full = problem('diskFull', 'The disk is full.')
+  const refusing = () => Promise.resolve(new Response(JSON.stringify(full), { status: 503 }))
+  taking(refusing)
+  expect(await pictures.add(file, { jobId: 'deck', moment: 'open' })).toBe('waits')
+  expect(useToastStore().toasts.at(-1)).toMatchObject({ bad: true, text: 'The disk is full.' })
+  expect([kept.size, pictures.waiting]).toEqual([1, 1])
+  // Still full half a minute later: nothing is lost by trying.
+  const again = taking(refusing)
+  await vi.advanceTimersByTimeAsync(31_000)
+  expect([again.mock.calls.length, kept.size, pictures.waiting]).toEqual([1, 1, 1])
+  taking(answers(null))
+  await vi.advanceTimersByTimeAsync(31_000)
+  vi.useRealTimers()
+  await vi.waitFor(() => expect(store.rows.picture).toHaveLength(1))
+  expect(store.rows.picture[0]).toMatchObject({ jobId: 'deck', moment: 'open' })
+  await vi.waitFor(() => expect([kept.size, pictures.waiting]).toEqual([0, 0]))
+})
+
 it('that is refused at once, or that nobody can keep, is said to whoever gave it', async () => {
   const { kept, pictures } = await opened()
   const refusal = problem('notPicture', 'This is not a picture.')

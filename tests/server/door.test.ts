@@ -387,7 +387,7 @@ it('keeps the database whole with a copy on demand', async () => {
   const { openDatabase } = await import('../../server/db/connect')
   const copy = await openDatabase(await copyDatabase(sequelize, 'start'))
   expect(await copy.models.rows.step.count()).toBeGreaterThan(0)
-  await copy.sequelize.close()
+  await copy.close()
 
   // Once a day by itself; of nine days' copies the seven newest stay.
   const { dailyCopy } = await import('../../server/services/copies')

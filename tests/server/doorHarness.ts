@@ -6,8 +6,6 @@ import { randomUUID } from 'node:crypto'
 import type { Change, ChangeItem } from '#core/model/changes'
 import type { EntityName } from '#core/model/entities'
 
-process.env.LOG_LEVEL = 'silent'
-
 const { passDoor } = await import('../../server/services/changeDoor')
 const { undoLast } = await import('../../server/services/undo')
 const { wholeRefit } = await import('../../server/services/refits')

@@ -8,7 +8,6 @@ import { afterAll, describe, expect, it } from 'vitest'
 import { entities, entityNames } from '#core/model/entities'
 
 const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-migrations-'))
-process.env.LOG_LEVEL = 'silent'
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 const { openDatabase } = await import('../../server/db/connect')
@@ -60,7 +59,7 @@ describe('the tables', () => {
   it.each(['new', 'old'])('of a %s database are those of the description', async (age) => {
     const file = join(folder, `${age}.sqlite`)
     if (age === 'old') await oldDatabase(file)
-    const { sequelize, models } = await openDatabase(file)
+    const { sequelize, models, close } = await openDatabase(file)
     for (const entity of entityNames) {
       const found = new Map((await columnsOf(sequelize, entity)).map((one) => [one.name, one]))
       const wanted = Object.entries(entities[entity])
@@ -91,7 +90,7 @@ describe('the tables', () => {
       // Each refit that was there has a life of its own from now on.
       expect((await models.life.findOne())?.get('epoch')).toMatch(/^[0-9a-f]{32}$/)
     }
-    await sequelize.close()
+    await close()
   })
 
   it('are all made or none: a migration that breaks off leaves what was there', async () => {
@@ -114,8 +113,8 @@ describe('the tables', () => {
     ).toEqual(before)
     await old.query('DROP TABLE life')
     await old.close()
-    const { sequelize, models } = await openDatabase(file)
+    const { models, close } = await openDatabase(file)
     expect(await models.rows.refit.count()).toBe(1)
-    await sequelize.close()
+    await close()
   })
 })

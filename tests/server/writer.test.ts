@@ -5,10 +5,11 @@ import { join } from 'node:path'
 import fc from 'fast-check'
 import { QueryTypes, Sequelize } from 'sequelize'
 import { afterAll, beforeAll, expect, it } from 'vitest'
+import { openDatabase } from '../../server/db/connect'
 import { patientSqlite } from '../../server/db/patientSqlite'
 import { addRows, literal, putRows, setFields, takeRows } from '../../server/db/statements'
 import { openWriter } from '../../server/db/writer'
-import type { Write } from '../../server/db/writer'
+import type { Write, Writer } from '../../server/db/writer'
 import { draws } from '../draws'
 
 const folder = mkdtempSync(join(tmpdir(), 'inch-ahead-writer-'))
@@ -19,16 +20,16 @@ const sequelize = new Sequelize({
   storage,
   logging: false,
 })
-let write: Write
+let writer: Writer
+const write: Write = (statements) => writer.write(statements)
 beforeAll(async () => {
   await sequelize.query('PRAGMA journal_mode = WAL')
   await sequelize.query('CREATE TABLE kept (id INTEGER PRIMARY KEY, word TEXT, real REAL)')
-  write = await openWriter(sequelize)
+  writer = await openWriter(storage)
 })
 afterAll(async () => {
+  await writer.close()
   await sequelize.close()
-  // The log of pages goes with the last connection: the writer's was closed too.
-  expect(existsSync(`${storage}-wal`)).toBe(false)
   rmSync(folder, { recursive: true, force: true })
 })
 
@@ -123,4 +124,19 @@ it('leaves nothing of a transaction that breaks after much of it was handed over
   await expect.poll(() => seen).toBe(0)
   await write(add([{ id: 7, word: 'next' }]))
   expect(await kept()).toEqual([{ id: 7, word: 'next', real: null }])
+})
+
+it('is closed whole, every time: what is copied then is in one file', async () => {
+  const file = join(folder, 'whole.sqlite')
+  for (let at = 0; at < 15; at++) {
+    const database = await openDatabase(file)
+    await Promise.all([
+      database.models.life.findAll(),
+      database.write(
+        putRows('life', ['refitId', 'epoch'], ['refitId'], [{ refitId: 'r', epoch: String(at) }]),
+      ),
+    ])
+    await database.close()
+    expect(existsSync(`${file}-wal`)).toBe(false)
+  }
 })

@@ -143,7 +143,7 @@ async function sendPicture(belongs: { findingId: string; jobId: string | null })
   try {
     const sent = await pictureStore.add(picture.value, { ...belongs, moment: 'found' })
     toasts.say(
-      sent === 'sent' ? what : `${what} The picture is kept here until the program answers.`,
+      sent === 'sent' ? what : `${what} The picture is kept here until the program can take it.`,
     )
   } catch (error) {
     toasts.say(`The finding is kept, its picture is not. ${sentenceOf(error)}`, true)

@@ -107,7 +107,7 @@ const rows = computed(() => [
     </ul>
     <p v-if="pictureStore.waiting > 0" class="text-ink2" role="status">
       {{ pictureStore.waiting === 1 ? 'One picture is' : `${pictureStore.waiting} pictures are` }}
-      kept here until the program answers.
+      kept here until the program can take {{ pictureStore.waiting === 1 ? 'it' : 'them' }}.
     </p>
     <p v-if="wrong" class="text-redlead" role="alert">{{ wrong }}</p>
     <UiDialog :open="open !== null" :title="of" wide @close="shown = null">

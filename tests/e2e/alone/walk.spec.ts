@@ -233,7 +233,9 @@ test('readings and pictures that cannot be are refused where they stand', async 
   const many = await pictures.count()
   await server.kill()
   await panel.getByLabel('Picture', { exact: true }).setInputFiles(await photo('#a33'))
-  await expect(panel.getByText('One picture is kept here until the program answers.')).toBeVisible()
+  await expect(
+    panel.getByText('One picture is kept here until the program can take it.'),
+  ).toBeVisible()
   await server.start()
   await expect(pictures).toHaveCount(many + 1)
   await expect(panel.getByText('kept here until')).toHaveCount(0)
