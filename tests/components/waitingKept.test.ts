@@ -33,7 +33,7 @@ function storage(before: (what: 'put' | 'take') => void = () => undefined): void
     },
     removeItem: (key: string) => {
       before('take')
-      delete kept[key]
+      Reflect.deleteProperty(kept, key)
     },
   }
   for (const [name, value] of Object.entries(methods)) Object.defineProperty(kept, name, { value })
