@@ -1,5 +1,5 @@
 import { ref, shallowRef } from 'vue'
-import type { Afresh } from '~/stores/planner'
+import type { Afresh } from '~/workers/plannerQuestions'
 
 /** The whole planned anew beside the plan people know, which is kept while it is good enough: what keeping it costs. */
 export function useAfresh() {

@@ -8,7 +8,7 @@ import { arcsOf } from '#core/plan/network'
 import type { DayLine } from '#core/today/dayLine'
 import { againstWaits, besides, inHandOrder, notAsAsked, onePlace } from '#core/today/dayOrder'
 import type { PutBefore } from '#core/today/dayOrder'
-import type { Consequence } from '~/stores/planner'
+import type { Consequence } from '~/workers/plannerQuestions'
 
 /** What is asked for, and what of the plan with it shows that it came about; '': it did. */
 interface Asked {

@@ -4,7 +4,7 @@ import type { ChangeItem } from '#core/model/changes'
 import { chainLevers } from '#core/levers/chainLevers'
 import type { ChainLever } from '#core/levers/lever'
 
-import type { Consequence } from '~/stores/planner'
+import type { Consequence } from '~/workers/plannerQuestions'
 
 /** A lever that was tried: the plan was laid with it. */
 export interface TriedLever {

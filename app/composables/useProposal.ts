@@ -1,6 +1,6 @@
 import { ref, shallowRef, watch } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
-import type { Consequence } from '~/stores/planner'
+import type { Consequence } from '~/workers/plannerQuestions'
 
 /** Something that could be done, to be looked at beside the plan that stands. */
 export interface Proposal {

@@ -1,4 +1,4 @@
-import type { Consequence } from '~/stores/planner'
+import type { Consequence } from '~/workers/plannerQuestions'
 
 /**
  * What a change does to the gates, as short as it goes: two of them at most. `later`: of something that can only cost,

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { byId } from '#core/model/refit'
 import { figured } from '#core/units/counted'
-import type { Consequence } from '~/stores/planner'
+import type { Consequence } from '~/workers/plannerQuestions'
 
 /** Two plans side by side: every gate in both, what moves and how far; taken or left. */
 const props = defineProps<{
