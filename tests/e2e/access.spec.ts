@@ -1,4 +1,4 @@
-/** Axe on every view and panel. Colours are judged as a palette (tests/look), in both lights; here once more on the views that mix most of them. */
+/** Axe on every view and panel, and each view on a narrow phone. Colours are judged as a palette (tests/look), in both lights; here once more on the views that mix most of them. */
 import { expect, goTo, test } from './test'
 import type { Page } from './test'
 import axe from 'axe-core'
@@ -28,6 +28,14 @@ async function clean(page: Page, what: string, colours = false): Promise<void> {
   }, colours)
   expect(said, what).toEqual([])
 }
+
+/** Nothing has to be pushed aside to be seen. */
+const fits = (page: Page, what: string): Promise<void> =>
+  expect
+    .poll(() => page.evaluate(() => document.documentElement.scrollWidth - innerWidth), {
+      message: `${what} is wider than the page`,
+    })
+    .toBe(0)
 
 /** Views on which nearly every pair of colours stands. */
 const coloured = ['launch', 'today', 'sequence', 'walk/core/panel-port']
@@ -85,21 +93,42 @@ const views = [
   'bags/labels',
   'work-order/shore-inlet',
   'history',
+  'no/such/page',
 ]
-// In parts: each view is looked at by the rules one after the other.
-const share = 12
-for (let from = 0; from < views.length; from += share)
-  test(`views from ${views[from] ?? ''} on`, async ({ page }) => {
-    test.slow()
-    const refitId = await server.refitId()
-    await goTo(page, `${server.url}/r/${refitId}/settings`)
-    await expect(page.getByText(/launch planned \d/)).toBeVisible()
-    for (const view of views.slice(from, from + share)) {
-      await goTo(page, `${server.url}/r/${refitId}/${view}`)
-      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
-      await expect(page.getByText(/^(Planning|Ranking)/)).toHaveCount(0)
-      await clean(page, view, coloured.includes(view))
-    }
+/** Views that stand otherwise where there is room. */
+const broad = [
+  'launch',
+  'launch/day?day=2027-06-05',
+  'today',
+  'jobs?job=foredeck',
+  'walk?finding=found-12',
+  'walk/core/panel-port',
+  'sequence',
+  'stores',
+  'log',
+]
+const share = 14
+for (const [what, list, viewport] of [
+  ['on a small phone', views, { width: 320, height: 640 }],
+  ['where there is room', broad, { width: 1280, height: 800 }],
+] as const)
+  test.describe(what, () => {
+    test.use({ viewport })
+    // In parts: each view is looked at by the rules one after the other.
+    for (let from = 0; from < list.length; from += share)
+      test(`views from ${list[from] ?? ''} on`, async ({ page }) => {
+        test.slow()
+        const refitId = await server.refitId()
+        await goTo(page, `${server.url}/r/${refitId}/settings`)
+        await expect(page.getByText(/launch planned \d/)).toBeVisible()
+        for (const view of list.slice(from, from + share)) {
+          await goTo(page, `${server.url}/r/${refitId}/${view}`)
+          await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible()
+          await expect(page.getByText(/^(Planning|Ranking)/)).toHaveCount(0)
+          await clean(page, view, list === broad && coloured.includes(view))
+          await fits(page, view)
+        }
+      })
   })
 
 test.describe('with a browser of its own', () => {

@@ -85,6 +85,8 @@ const fitted = computed(() =>
     props.most ?? 420,
   ),
 )
+/** Wider than its place: by keys too it has to be moved to be seen whole. */
+const scrolls = computed(() => fitted.value.width > Math.ceil(measured.value))
 const id = useId()
 const fills: Readonly<Record<Stuff, string>> = {
   metal: 'var(--water)',
@@ -115,7 +117,13 @@ const tones: Readonly<Record<Tone | 'none', string>> = {
 
 <template>
   <figure class="m-0 w-full min-w-0">
-    <div ref="holder" class="w-full overflow-x-auto">
+    <div
+      ref="holder"
+      class="w-full overflow-x-auto"
+      :tabindex="scrolls ? 0 : undefined"
+      :role="scrolls ? 'group' : undefined"
+      :aria-label="scrolls ? 'Drawing' : undefined"
+    >
       <svg
         role="img"
         :aria-label="drawing.said"

@@ -13,24 +13,26 @@ defineProps<{ labels: readonly CutLabel[] }>()
 </script>
 
 <template>
-  <ul class="labels">
-    <li v-for="label in labels" :key="label.id" class="label">
-      <PaperCode :code="label.code" :of="label.codeOf" />
-      <div class="min-w-0">
-        <p class="cond flex justify-between gap-2 text-2xl leading-none">
-          {{ label.large }} <span class="text-base">{{ label.small }}</span>
-        </p>
-        <p
-          v-for="(line, at) in label.lines"
-          :key="line"
-          class="leading-tight"
-          :class="{ cond: at === 0 }"
-        >
-          {{ line }}
-        </p>
-      </div>
-    </li>
-  </ul>
+  <div class="sheet" tabindex="0" role="region" aria-label="Labels">
+    <ul class="labels">
+      <li v-for="label in labels" :key="label.id" class="label">
+        <PaperCode :code="label.code" :of="label.codeOf" />
+        <div class="min-w-0">
+          <p class="cond flex justify-between gap-2 text-2xl leading-none">
+            {{ label.large }} <span class="text-base">{{ label.small }}</span>
+          </p>
+          <p
+            v-for="(line, at) in label.lines"
+            :key="line"
+            class="leading-tight"
+            :class="{ cond: at === 0 }"
+          >
+            {{ line }}
+          </p>
+        </div>
+      </li>
+    </ul>
+  </div>
 </template>
 
 <style scoped>
@@ -38,6 +40,12 @@ defineProps<{ labels: readonly CutLabel[] }>()
 .labels {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(88mm, 1fr));
+}
+/* They are as large as they are cut: a narrow screen scrolls to see them whole. */
+@media screen {
+  .sheet {
+    overflow-x: auto;
+  }
 }
 .label {
   display: grid;

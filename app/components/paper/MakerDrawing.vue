@@ -19,7 +19,7 @@ const said = computed(
 </script>
 
 <template>
-  <div ref="box" class="overflow-x-auto">
+  <div ref="box" class="overflow-x-auto" tabindex="0" role="region" aria-label="Drawing">
     <svg
       :width="span"
       :height="height"

@@ -50,7 +50,7 @@ const stateWords = (finding: Finding) => {
       :aria-expanded="open"
       @click="emit('choose')"
     >
-      <span class="cond w-36 shrink-0 truncate text-lg">{{ name }}</span>
+      <span class="cond w-36 shrink-0 truncate text-lg max-[22rem]:w-24">{{ name }}</span>
       <span class="flex grow flex-wrap items-center gap-1.5 py-px">
         <MarkShape
           v-for="group in marks.groups"

@@ -50,6 +50,7 @@ async function add() {
 
 <template>
   <div class="gap-8 lg:grid" :class="open ? 'lg:grid-cols-[1fr_26rem]' : 'max-w-4xl'">
+    <h1 v-if="open" class="sr-only lg:hidden">Bags</h1>
     <div :class="{ 'max-lg:hidden': open }">
       <div class="flex flex-wrap items-end justify-between gap-2">
         <h1>{{ figured(store.rows.bag.length, 'bag') }}, {{ located }} with a place</h1>
