@@ -10,8 +10,7 @@ const again = () => location.reload()
     <h1>This page broke off</h1>
     <p class="mt-3 text-redlead" role="alert">{{ error.message }}</p>
     <p class="mt-3">
-      What was saved is saved, and what waits in this browser still waits. Read the page again; if
-      it breaks again, go by another view.
+      What was saved is saved. Read the page again; if it breaks again, go by another view.
     </p>
     <div class="mt-4 flex flex-wrap gap-3">
       <button class="btn btn-main" @click="again">Read it again</button>

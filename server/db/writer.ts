@@ -1,6 +1,6 @@
 /** Writes to the database, on a connection of its own. */
-import type sqlite3 from 'sqlite3'
 import { log } from '../services/log'
+import { closeOwn, openOwn, runOn } from './ownConnection'
 import { patientSqlite } from './patientSqlite'
 
 /**
@@ -20,21 +20,10 @@ const mostLetters = 250_000
 
 /** Opens the connection that all changes are written on. */
 export async function openWriter(file: string): Promise<Writer> {
-  const connection = await new Promise<sqlite3.Database>((done, fail) => {
-    const opened = new patientSqlite.Database(file, patientSqlite.OPEN_READWRITE, (error) =>
-      error ? fail(error) : done(opened),
-    )
-  })
-  const run = (text: string): Promise<void> =>
-    new Promise((done, fail) => {
-      connection.exec(text, (error) => (error ? fail(error) : done()))
-    })
+  const connection = await openOwn(patientSqlite.Database, file)
+  const run = (text: string): Promise<void> => runOn(connection, text)
   await run('PRAGMA foreign_keys = ON')
-  const close = (): Promise<void> =>
-    new Promise((done, fail) => {
-      connection.close((error) => (error ? fail(error) : done()))
-    })
-  return { write: writing(run), close }
+  return { write: writing(run), close: () => closeOwn(connection) }
 }
 
 function writing(run: (text: string) => Promise<void>): Write {

@@ -37,7 +37,8 @@ function* writingRows(staged: readonly Staged[]): Generator<string> {
     yield* putRows(entity, columns[entity], ['refitId', 'id'], [...rows.values()])
 }
 
-function* writing(staged: readonly Staged[]): Generator<string> {
+function* writing(staged: readonly Staged[], before: readonly string[]): Generator<string> {
+  yield* before
   const begun = staged.filter(({ applied }) =>
     applied.some(({ item }) => item.entity === 'refit' && item.op === 'create'),
   )
@@ -48,10 +49,6 @@ function* writing(staged: readonly Staged[]): Generator<string> {
   for (const { one, undoes } of staged)
     if (undoes !== null)
       yield setFields('change', { undone: true }, { refitId: one.refitId, seq: undoes })
-}
-
-function* inTurn(...lists: readonly Iterable<string>[]): Generator<string> {
-  for (const list of lists) yield* list
 }
 
 /**
@@ -65,7 +62,7 @@ export async function commit(
   if (staged.length === 0) return
   try {
     const { write } = await database()
-    await write(inTurn(before, writing(staged)))
+    await write(writing(staged, before))
   } catch (error) {
     for (const each of [...staged].reverse()) each.rollBack()
     throw error

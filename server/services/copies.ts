@@ -21,7 +21,9 @@ const checkedCopy = (why: CopyReason): Promise<string> =>
     const fault = await copyFault(file)
     if (fault === '') return file
     rmSync(file)
-    throw new Error(`The copy ${file} was not whole and was taken away: ${fault}`)
+    log.error({ file, fault }, 'a copy was not whole')
+    // Of the copy, not of the database: that has another sentence.
+    throw new Trouble(503, problem('copyNotWhole', 'It was not whole, and was taken away.'))
   })
 
 /** A copy that was due and could not be taken. */
@@ -43,9 +45,8 @@ async function dueCopy(why: CopyReason): Promise<void> {
     missed = null
   } catch (error) {
     log.error({ err: error }, 'a copy that was due could not be taken')
-    const { message } = storeTrouble(error, folderName())?.problem ?? {
-      message: 'Why is said in the log of the server.',
-    }
+    const trouble = error instanceof Trouble ? error : storeTrouble(error, folderName())
+    const message = trouble?.problem.message ?? 'Why is said in the log of the server.'
     missed = { why, at: Date.now(), message }
   }
 }

@@ -65,9 +65,9 @@ async function putBack(copy: Copy) {
     <p v-else-if="found?.copies.length === 0" class="text-ink2">
       There is no copy yet: one is taken at each start and each day.
     </p>
-    <ul class="max-w-xl">
+    <ul v-if="found && found.copies.length > 0" class="max-w-xl">
       <li
-        v-for="copy in found?.copies"
+        v-for="copy in found.copies"
         :key="copy.name"
         class="flex flex-wrap items-center justify-between gap-3 border-b border-rule py-1.5"
       >

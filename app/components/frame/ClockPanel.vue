@@ -30,7 +30,7 @@ const form = useRowForm('clock', initial)
 watch(open, (isOpen) => isOpen && form.reset(), { immediate: true })
 const isPot = computed(() => form.values.kind === 'pot')
 
-/** Takes the times of a product’s data sheet. */
+/** Takes the times of a product's data sheet. */
 function fromProduct(id: string | null) {
   const product = store.rows.product.find((one) => one.id === id)
   if (!product) return

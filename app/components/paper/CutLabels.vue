@@ -13,7 +13,13 @@ defineProps<{ labels: readonly CutLabel[] }>()
 </script>
 
 <template>
-  <div class="sheet" tabindex="0" role="region" aria-label="Labels">
+  <!-- They are as large as they are cut: a narrow screen scrolls to see them whole. -->
+  <div
+    class="overflow-x-auto print:overflow-visible"
+    tabindex="0"
+    role="region"
+    aria-label="Labels"
+  >
     <ul class="labels">
       <li v-for="label in labels" :key="label.id" class="label">
         <PaperCode :code="label.code" :of="label.codeOf" />
@@ -40,12 +46,6 @@ defineProps<{ labels: readonly CutLabel[] }>()
 .labels {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(88mm, 1fr));
-}
-/* They are as large as they are cut: a narrow screen scrolls to see them whole. */
-@media screen {
-  .sheet {
-    overflow-x: auto;
-  }
 }
 .label {
   display: grid;

@@ -5,7 +5,7 @@ import { inOrder } from '#core/model/refit'
 import { attendanceOf } from '#core/time/attendance'
 import { addDays, dayNumber } from '#core/time/civil'
 
-/** "Can’t come Saturday" in two presses: the day, then yes, with what it does to the launch in between. */
+/** "Can't come Saturday" in two presses: the day, then yes, with what it does to the launch in between. */
 const store = useRefitStore()
 const { sayDay } = useDates()
 const planner = usePlannerStore()
