@@ -118,12 +118,16 @@ describe('the change door', () => {
     ).rejects.toMatchObject({
       status: 409,
       problem: {
+        message: 'Somebody else changed “Step” meanwhile. Choose which to keep.',
         clashes: [{ field: 'title', yours: 'Saw', theirs: 'Cut the skin', theirVersion: 3 }],
       },
     })
     await expect(
       pass([{ op: 'delete', entity: 'step', id: 'cut', baseVersion: 1 }]),
-    ).rejects.toMatchObject({ status: 409 })
+    ).rejects.toMatchObject({
+      status: 409,
+      problem: { message: 'Somebody else changed the step meanwhile. Choose which to keep.' },
+    })
   })
 
   it('never takes the whole refit away, nor makes a second one in it', async () => {

@@ -139,5 +139,26 @@ describe('a diary', () => {
   })
 })
 
+it('names the last that kept people busy, each once, and what went on from the night before', () => {
+  const diary = new Diary(sites, clock, monday)
+  const at = (hour: number) => monday + hour * hourMs
+  diary.book([0], 'boat', [[at(-2), at(6)]], 'watch')
+  diary.book([1], 'boat', [[at(1), at(2)]], 'first')
+  diary.book(
+    [1],
+    'boat',
+    [
+      [at(2.5), at(2.75)],
+      [at(3), at(4)],
+    ],
+    'second',
+  )
+  diary.book([1], 'boat', [[at(7), at(8)]], 'too late')
+  const named = (most: number) =>
+    diary.busyBetween([0, 1], at(-20), at(7), most).map((one) => one.stepId)
+  expect(named(2)).toEqual(['watch', 'second'])
+  expect(named(3)).toEqual(['watch', 'second', 'first'])
+})
+
 const ids = new WeakMap<Booked, string>()
 const idOf = (one: Booked): string => ids.get(one) ?? ''
