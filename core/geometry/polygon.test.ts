@@ -47,7 +47,7 @@ describe('outlines', () => {
         real,
         real,
         real,
-        fc.double({ min: 0.07, max: 0.6, noNaN: true }),
+        fc.double({ min: 0.15, max: 0.6, noNaN: true }),
         (a, b, c, d, cell) => {
           const kite: Corner[] = [
             [0, 0],

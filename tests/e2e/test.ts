@@ -58,12 +58,25 @@ export async function goTo(page: Page, address: string): Promise<void> {
     await page.goto(address)
     return
   }
-  await page.evaluate(async (place) => {
-    const { useNuxtApp } = window as unknown as {
-      useNuxtApp: () => { $router: { push: (to: string) => Promise<unknown> } }
-    }
-    await useNuxtApp().$router.push(place)
-  }, to.pathname + to.search)
+  // Asked of the page until it is so: where a way is never gone to its end, what stands there then is seen.
+  const place = to.pathname + to.search
+  await page.evaluate((address) => {
+    const own = window as unknown as Going
+    own.cameTo = null
+    void own
+      .useNuxtApp()
+      .$router.push(address)
+      .then(() => (own.cameTo = address))
+  }, place)
+  await page.waitForFunction((address) => (window as unknown as Going).cameTo === address, place, {
+    timeout: 45_000,
+  })
+}
+
+/** The page's own names for going somewhere, and where it came to. */
+interface Going {
+  readonly useNuxtApp: () => { $router: { push: (to: string) => Promise<unknown> } }
+  cameTo: string | null
 }
 
 /** As an owner on a battery has it: likely dates are worked out when they are asked for, and not after every change. */
