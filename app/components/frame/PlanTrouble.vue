@@ -10,7 +10,7 @@ const store = useRefitStore()
     class="no-print mb-3 flex flex-wrap items-center gap-3 border-l-4 border-redlead bg-sheet px-3 py-2"
     role="alert"
   >
-    <p>
+    <p class="min-w-60 flex-1">
       Planning stopped: {{ planner.failed }}
       {{
         store.accepted

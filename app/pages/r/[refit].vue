@@ -85,6 +85,7 @@ useHead({
         </div>
         <template v-else>
           <ClockTrouble />
+          <CopyTrouble />
           <PlanTrouble />
           <NuxtPage />
         </template>
