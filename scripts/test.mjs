@@ -3,14 +3,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { constants, setPriority } from 'node:os'
 import { join } from 'node:path'
-import {
-  ensureBrowser,
-  ensureDebian,
-  ensurePackages,
-  root,
-  run,
-  scratchFolder,
-} from './prepare.mjs'
+import { ensureBrowser, ensureDebian, ensurePackages, root, scratchFolder } from './prepare.mjs'
 
 const results = join(root, 'test-results')
 const scratch = scratchFolder()
@@ -129,15 +122,20 @@ ensurePackages()
 // Reads the printed book back.
 ensureDebian([['pdftotext', 'poppler-utils']])
 const env = { ...process.env, CHROMIUM: ensureBrowser(), TMPDIR: scratch }
-run(tool('nuxt'), ['prepare', '--logLevel', 'silent'])
+const prepared = ended(tool('nuxt'), ['prepare', '--logLevel', 'silent'], env)
 // The server tests and the end-to-end tests both drive the build. It writes anew what the check of types reads.
 const [isBuilt] = await Promise.all([
-  check('build', 'node', ['scripts/build.mjs']),
+  prepared.then(({ status, words }) => {
+    if (status === 0) return check('build', 'node', ['scripts/build.mjs'])
+    console.log(words)
+    return false
+  }),
   check('layout', tool('oxfmt'), ['--check'])
     .then(() => check('rules of the code', tool('oxlint'), []))
     .then(() =>
       check('rules of templates', tool('eslint'), ['app/**/*.vue', '--max-warnings', '0']),
     )
+    .then(() => prepared)
     .then(() => check('nothing unused', tool('knip'), []))
     .then(() => check('licences', 'node', ['scripts/licences.mjs'])),
 ])
@@ -146,21 +144,25 @@ if (!isBuilt) process.exit(1)
 env.DEMO_FOLDER = join(scratch, 'demo')
 mkdirSync(env.DEMO_FOLDER)
 const hasDemo = check('demo', 'node', ['scripts/demoFolder.mjs', env.DEMO_FOLDER], env)
-await Promise.all([
+const projects = [
   hasDemo.then((isMade) => isMade && project('server')),
   project('components'),
   project('core'),
-])
+]
+// The last of them leave most of a core: that is when types are checked, and while pages wait for their server.
+const typed = Promise.race(projects).then(() =>
+  check('types', 'node', ['scripts/types.mjs'], roomy, { patient: true }),
+)
+await Promise.all(projects)
 if (!(await hasDemo)) process.exit(1)
 const inBrowser = ({ stats }) => ({
   passed: stats.expected + stats.flaky,
   failed: stats.unexpected,
 })
 const browserFile = join(results, 'e2e.json')
-// Pages wait for their server now and then: that is when types are checked.
 await Promise.all([
   suite('end to end', tool('playwright'), ['test'], browserFile, inBrowser, true),
-  check('types', 'node', ['scripts/types.mjs'], roomy, { patient: true }),
+  typed,
 ])
 if (existsSync(browserFile)) sayFlaky(JSON.parse(readFileSync(browserFile, 'utf8')))
 sayPages()

@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { manyDemos } from './manyDemos'
 
 /** Files that share a server: a worker may come to nearly all of them, and to some twice. */
-const mostFiles = 30
+const mostFiles = 18
 
 export default async function demoOnce(): Promise<() => void> {
   const made = mkdtempSync(join(tmpdir(), 'inch-ahead-demo-'))
