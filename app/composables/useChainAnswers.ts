@@ -1,9 +1,11 @@
-import { computed, onScopeDispose, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, shallowRef, toRaw, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ChainLink } from '#core/plan/chain'
 import type { Drag } from '#core/plan/drag'
 import type { Ghost } from '#core/sequence/ghostRope'
 import type { TriedLever } from './useLevers'
+
+const measured = new KeptAnswers<readonly Drag[]>()
 
 /**
  * What the planner says about a gate's chain, asked in the quiet one after the other: what each link holds up, what
@@ -11,6 +13,8 @@ import type { TriedLever } from './useLevers'
  */
 export function useChainAnswers(gateId: Ref<string | null>, links: Ref<readonly ChainLink[]>) {
   const planner = usePlannerStore()
+  const store = useRefitStore()
+  const time = useTimeStore()
   const chain = computed(() => links.value.flatMap((link) => link.stepId ?? []))
   /** Each link left out, and the plan laid again; null: not measured yet. */
   const drags = shallowRef<readonly Drag[] | null>(null)
@@ -29,8 +33,14 @@ export function useChainAnswers(gateId: Ref<string | null>, links: Ref<readonly 
       drags.value = null
       const id = gateId.value
       if (busy || id === null || asked.length < 2) return
+      const rows = toRaw(store.rows)
+      const question = [id, ...chain.value].join(' ')
+      drags.value = measured.of(rows, question, time.now) ?? null
+      if (drags.value) return
       const found = await planner.drags(id, chain.value, isOf(asked))
-      if (isOf(asked)()) drags.value = found
+      if (!isOf(asked)()) return
+      drags.value = found
+      if (found) measured.keep(rows, question, time.now, found)
     },
     { immediate: true },
   )

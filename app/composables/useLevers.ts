@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ChangeItem } from '#core/model/changes'
 import { chainLevers } from '#core/levers/chainLevers'
@@ -18,6 +18,13 @@ export interface TriedLever {
 /** So many are tried at a time. */
 const mostTried = 16
 
+/** How many of the levers of a chain were tried, and what came of them. */
+interface Trial {
+  readonly count: number
+  readonly tried: readonly TriedLever[]
+}
+const trials = new KeptAnswers<Trial>()
+
 /**
  * Levers on the chain of a gate, each planned with in the worker once `ready`; only what brings the gate forward is
  * kept. Another chain or another question begins anew.
@@ -29,6 +36,7 @@ export function useLevers(
 ) {
   const store = useRefitStore()
   const planner = usePlannerStore()
+  const time = useTimeStore()
   const tried = shallowRef<readonly TriedLever[]>([])
   const left = ref(0)
   const candidates = computed(() =>
@@ -47,17 +55,20 @@ export function useLevers(
       tried.value = []
       left.value = 0
       if (!isReady || id === null) return
-      left.value = list.length
-      for (const lever of list) {
+      const rows = toRaw(store.rows)
+      const question = [id, ...chain.value].join(' ')
+      const known = trials.of(rows, question, time.now)
+      tried.value = known?.tried ?? []
+      for (let count = known?.count ?? 0; count < list.length; count++) {
+        left.value = list.length - count
+        const lever = list[count] as ChainLever
         const items = lever.items(newId)
         const answer = await planner.quietConsequence(items, () => mine === run)
         if (mine !== run) return
-        left.value--
-        if (!answer) continue
-        const own = answer.effects.find((one) => one.gate.id === id)
-        const days = own?.days ?? 0
-        if (days < 0)
+        const days = answer?.effects.find((one) => one.gate.id === id)?.days ?? 0
+        if (answer && days < 0)
           tried.value = [...tried.value, { lever, days: -days, items, consequence: answer }]
+        if (answer) trials.keep(rows, question, time.now, { count: count + 1, tried: tried.value })
       }
       left.value = 0
     },

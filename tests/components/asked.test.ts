@@ -7,6 +7,7 @@ import { useAfresh } from '../../app/composables/useAfresh'
 import { useAskedRuns } from '../../app/composables/useAskedRuns'
 import { useLevers } from '../../app/composables/useLevers'
 import { usePlannerStore } from '../../app/stores/planner'
+import { useTimeStore } from '../../app/stores/time'
 import { useToastStore } from '../../app/stores/toasts'
 import { openOn } from './fakeServer'
 import { inSetup } from './inSetup'
@@ -64,6 +65,32 @@ it('levers on a chain are each planned with, and only what brings the gate forwa
   await flushPromises()
   expect([made.tried.value, made.left.value]).toEqual([[], 0])
   leave()
+})
+
+it('levers that were tried are there when the view is opened again, as long as nothing changed and it is not long ago', async () => {
+  const { store, planner } = await planned()
+  const asked = vi.spyOn(planner, 'quietConsequence')
+  const time = useTimeStore()
+  const tried = async () => {
+    asked.mockClear()
+    const { made, leave } = inSetup(() =>
+      useLevers(ref<string | null>('sail'), ref(['plies']), ref(true)),
+    )
+    await vi.waitFor(() => expect(made.left.value).toBe(0), 10_000)
+    leave()
+    return { found: made.tried.value, times: asked.mock.calls.length }
+  }
+  const first = await tried()
+  expect([first.times > 0, first.found.length > 0]).toEqual([true, true])
+  expect(await tried()).toEqual({ found: first.found, times: 0 })
+  time.now += 11 * 60_000
+  expect((await tried()).times).toBe(first.times)
+  // Shorter work: another plan, and other days.
+  await store.submit('Shorter', [
+    { op: 'patch', entity: 'step', id: 'plies', baseVersion: 1, patch: { hoursLikely: 8 } },
+  ])
+  await vi.waitFor(() => expect([planner.stale, planner.busy]).toEqual([false, false]), 5000)
+  expect((await tried()).times).toBeGreaterThan(0)
 })
 
 it('a plan afresh is taken, or not where something changed since', async () => {
