@@ -7,16 +7,10 @@ const said = (at: number) => shortDateTime(at, store.derived.clock)
 </script>
 
 <template>
-  <div
-    v-if="time.lastChangeAhead !== null"
-    class="no-print mb-3 border-l-4 border-redlead bg-sheet px-3 py-2"
-    role="alert"
-  >
-    <p>
-      This machine’s clock says {{ said(time.now) }}, and the last change was kept at
-      {{ said(time.lastChangeAhead) }}. One of the two is wrong. Nothing is lost, but pots and cures
-      may have less time left than they show, and dates go by the clock: if it is wrong, set it and
-      load this page again.
-    </p>
-  </div>
+  <TroubleLine v-if="time.lastChangeAhead !== null">
+    This machine’s clock says {{ said(time.now) }}, and the last change was kept at
+    {{ said(time.lastChangeAhead) }}. One of the two is wrong. Nothing is lost, but pots and cures
+    may have less time left than they show, and dates go by the clock: if it is wrong, set it and
+    load this page again.
+  </TroubleLine>
 </template>

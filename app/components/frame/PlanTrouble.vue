@@ -5,21 +5,17 @@ const store = useRefitStore()
 </script>
 
 <template>
-  <div
-    v-if="planner.failed"
-    class="no-print mb-3 flex flex-wrap items-center gap-3 border-l-4 border-redlead bg-sheet px-3 py-2"
-    role="alert"
-  >
-    <p class="min-w-60 flex-1">
-      Planning stopped: {{ planner.failed }}
-      {{
-        store.accepted
-          ? 'Dates and the order of the jobs are those of the last plan that was made.'
-          : 'There is no plan yet, so no dates can be said.'
-      }}
-    </p>
-    <button class="btn btn-small" :disabled="planner.busy" @click="planner.replan()">
-      Try again
-    </button>
-  </div>
+  <TroubleLine v-if="planner.failed">
+    Planning stopped: {{ planner.failed }}
+    {{
+      store.accepted
+        ? 'Dates and the order of the jobs are those of the last plan that was made.'
+        : 'There is no plan yet, so no dates can be said.'
+    }}
+    <template #action>
+      <button class="btn btn-small" :disabled="planner.busy" @click="planner.replan()">
+        Try again
+      </button>
+    </template>
+  </TroubleLine>
 </template>
