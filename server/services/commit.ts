@@ -3,8 +3,9 @@ import { entities, entityNames } from '#core/model/entities'
 import type { EntityName } from '#core/model/entities'
 import { database } from '../db/store'
 import { putRows, setFields } from '../db/statements'
+import { alone } from './alone'
 import { tell } from './bus'
-import { journalling, trimJournal } from './journal'
+import { journalling, trimming } from './journal'
 import { log } from './log'
 import type { Staged } from './stage'
 
@@ -71,13 +72,14 @@ export async function commit(
   for (const { one, heard } of staged) tell(one.refitId, heard)
   for (const { one, seq } of staged)
     if (seq % trimEvery === 0)
-      await trim(one.refitId, one.rows.refit[0]?.historyKept ?? Number.MAX_SAFE_INTEGER)
+      void alone(() => trim(one.refitId, one.rows.refit[0]?.historyKept ?? Number.MAX_SAFE_INTEGER))
 }
 
-/** Trimming is housekeeping: the changes stand whether it works or not. */
+/** Housekeeping, in its own turn: nobody waits for it, and the changes stand whether it works or not. */
 async function trim(refitId: string, kept: number): Promise<void> {
   try {
-    await trimJournal((await database()).models, refitId, kept)
+    const { write } = await database()
+    await write(trimming(refitId, kept))
   } catch (error) {
     log.error({ err: error }, 'the journal could not be trimmed')
   }

@@ -3,7 +3,7 @@ import type { RowChange } from '#core/model/changes'
 import { isComputed } from '#core/model/references'
 import type { EntityName } from '#core/model/entities'
 import type { Models } from '../db/models'
-import { addRows } from '../db/statements'
+import { addRows, literal } from '../db/statements'
 import { plainRow } from './rows'
 import type { Plain } from './rows'
 import type { Staged } from './stage'
@@ -118,31 +118,24 @@ export async function changedRowsSince(
 /** Changes kept by their ids and words alone, so that one sent again long after is still known. */
 const mostNamed = 20_000
 
+/** Number of the change before which so many lie; SQLite has none where there are fewer. */
+const changeBefore = (refitId: string, kept: number, made: string): string =>
+  `SELECT seq FROM "change" WHERE refitId = ${literal(refitId)}${made}
+    ORDER BY seq DESC LIMIT 1 OFFSET ${kept}`
+
 /**
- * Lets go of what lies further back than the history is kept: lines before the `kept`th last change made by
- * people, and the oldest names of changes.
+ * Statements that let go of what lies further back than the history is kept: lines before the `kept`th last change made
+ * by people, and the names of changes before the `named`th last.
  */
-export async function trimJournal(models: Models, refitId: string, kept: number): Promise<void> {
-  const where = { refitId, quiet: false }
-  const edge = await models.change.findOne({
-    where,
-    attributes: ['seq'],
-    order: [['seq', 'DESC']],
-    offset: kept,
-  })
-  if (edge)
-    await models.journal.destroy({
-      where: { refitId, seq: { [Op.lte]: edge.get('seq') as number } },
-    })
-  const oldest = await models.change.findOne({
-    where: { refitId },
-    attributes: ['seq'],
-    order: [['seq', 'DESC']],
-    offset: mostNamed,
-  })
-  if (oldest) {
-    const gone = { refitId, seq: { [Op.lte]: oldest.get('seq') as number } }
-    await models.journal.destroy({ where: gone })
-    await models.change.destroy({ where: gone })
-  }
+export function* trimming(
+  refitId: string,
+  kept: number,
+  named: number = mostNamed,
+): Generator<string> {
+  const upTo = (table: string, edge: string): string =>
+    `DELETE FROM "${table}" WHERE refitId = ${literal(refitId)} AND seq <= (${edge})`
+  const oldest = changeBefore(refitId, named, '')
+  yield upTo('journal', changeBefore(refitId, kept, ' AND quiet = 0'))
+  yield upTo('journal', oldest)
+  yield upTo('change', oldest)
 }

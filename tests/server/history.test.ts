@@ -24,7 +24,7 @@ import {
 
 const { listen } = await import('../../server/services/bus')
 const { letAllGo } = await import('../../server/services/openRefit')
-const { trimJournal } = await import('../../server/services/journal')
+const { trimming } = await import('../../server/services/journal')
 
 beforeEach(beginRefit)
 beforeAll(beginFolder)
@@ -126,14 +126,30 @@ describe('what a change rests on', () => {
     await pass([patch('step', 'cut', 2, { detail: undefined, needsDry: true })].map(clean))
     await expect(rename(1, 'Late')).rejects.toMatchObject({ status: 409 })
     for (let at = 4; at < 60; at++) await pass([patch('step', 'cut', at, { hoursLikely: at })])
-    const { models } = await database()
-    await trimJournal(models, refitId(), 50)
+    const { models, write } = await database()
+    await write(trimming(refitId(), 50))
     letAllGo()
     // Which fields were touched back then is not known any more: it may be any.
     await expect(pass([patch('step', 'cut', 3, { needsDry: false })])).rejects.toMatchObject({
       status: 409,
     })
     expect(await models.journal.count({ where: { refitId: refitId() } })).toBeLessThanOrEqual(51)
+  })
+
+  it('is let go of by lines, later by names, in this refit alone', async () => {
+    for (let at = 1; at < 30; at++) await rename(at, `Title ${at}`)
+    await pass([patch('step', 'cut', 30, { title: 'By the program' })], { quiet: true })
+    const { models, write } = await database()
+    const left = (where: object) =>
+      Promise.all([models.journal.count({ where }), models.change.count({ where })])
+    const [, all] = await left({ refitId: refitId() })
+    await write(trimming('another', 0, 0))
+    await write(trimming(refitId(), 5, 10))
+    // Five by people and the quiet one after them; ten names.
+    expect(await left({ refitId: refitId() })).toEqual([6, 10])
+    await write(trimming(refitId(), 2000))
+    expect(await left({ refitId: refitId() })).toEqual([6, 10])
+    expect(all).toBeGreaterThan(30)
   })
 
   it('checks rows that hang on a changed one, and says which', async () => {
