@@ -140,7 +140,7 @@ describe('what a change rests on', () => {
     for (let at = 1; at < 30; at++) await rename(at, `Title ${at}`)
     await pass([patch('step', 'cut', 30, { title: 'By the program' })], { quiet: true })
     const { models, write } = await database()
-    const left = (where: object) =>
+    const left = (where: { refitId: string }) =>
       Promise.all([models.journal.count({ where }), models.change.count({ where })])
     const [, all] = await left({ refitId: refitId() })
     await write(trimming('another', 0, 0))
