@@ -28,8 +28,9 @@ export default defineConfig({
         '--no-sandbox',
         '--disable-dev-shm-usage',
         '--disable-gpu',
-        // Pages live for seconds here, on cores that others want: code is compiled anew once, and not beside them.
-        '--js-flags=--no-opt --no-concurrent-recompilation',
+        // Pages live for seconds here, on cores that others want: code is compiled anew once, and not beside them;
+        // memory is tidied up seldom, by the page itself.
+        '--js-flags=--no-opt --no-concurrent-recompilation --single-threaded-gc --min-semi-space-size=16',
       ],
     },
   },
