@@ -19,18 +19,19 @@ it('has a sling moved by keys, five centimetres or half a metre, and never past 
     named('Fore sling from the stem').dispatchEvent(
       new KeyboardEvent('keydown', { key, bubbles: true }),
     )
-    await vi.waitFor(() => flushPromises())
+    await flushPromises()
   }
   const before = at()
   await by('ArrowLeft')
-  expect(at()).toBeCloseTo(before - 0.05, 5)
+  await vi.waitFor(() => expect(at()).toBeCloseTo(before - 0.05, 5))
+  await vi.waitFor(() => expect(server.changes).toHaveLength(1))
   // Kept, not only drawn, and as one number.
   const kept = server.changes.at(-1)?.items[0]
   expect(kept && 'patch' in kept ? Object.values(kept.patch) : []).toEqual([
     Number((before - 0.05).toFixed(2)),
   ])
   await by('PageDown')
-  expect(at()).toBeCloseTo(before - 0.55, 5)
+  await vi.waitFor(() => expect(at()).toBeCloseTo(before - 0.55, 5))
   for (let times = 0; times < 12; times++) await by('PageUp')
   expect(at()).toBeGreaterThan(before)
   expect(at()).toBeLessThan(aft)
