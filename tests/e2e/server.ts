@@ -39,6 +39,9 @@ const freePort = (): Promise<number> =>
 /** Saturday 17 April 2027, 08:30 in Dublin. */
 export const saturday = Date.UTC(2027, 3, 17, 7, 30)
 
+/** It lives for seconds here, on cores that others want: its code is not compiled anew. */
+const shortLived = ['--no-opt', '--single-threaded-gc']
+
 /** The server on the port of this worker: the next one on it has to end it first, or it would answer in its place. */
 const onPort = { folder: '', end: (): Promise<void> => Promise.resolve() }
 
@@ -89,7 +92,7 @@ export class TestServer {
       if (onPort.folder !== this.folder) await onPort.end()
       Object.assign(onPort, { folder: this.folder, end: () => this.kill() })
     }
-    const child = spawn(process.execPath, ['.output/server/index.mjs'], {
+    const child = spawn(process.execPath, [...shortLived, '.output/server/index.mjs'], {
       env: {
         ...process.env,
         NODE_ENV: 'production',
