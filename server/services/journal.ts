@@ -118,9 +118,9 @@ export async function changedRowsSince(
 /** Changes kept by their ids and words alone, so that one sent again long after is still known. */
 const mostNamed = 20_000
 
-/** Number of the change before which so many lie; SQLite has none where there are fewer. */
-const changeBefore = (refitId: string, kept: number, made: string): string =>
-  `SELECT seq FROM "change" WHERE refitId = ${literal(refitId)}${made}
+/** Asks for the newest change that the last `kept` leave out; there is none where there are no more than these. */
+const newestBeyond = (refitId: string, kept: number, which: string): string =>
+  `SELECT seq FROM "change" WHERE refitId = ${literal(refitId)}${which}
     ORDER BY seq DESC LIMIT 1 OFFSET ${kept}`
 
 /**
@@ -134,8 +134,8 @@ export function* trimming(
 ): Generator<string> {
   const upTo = (table: string, edge: string): string =>
     `DELETE FROM "${table}" WHERE refitId = ${literal(refitId)} AND seq <= (${edge})`
-  const oldest = changeBefore(refitId, named, '')
-  yield upTo('journal', changeBefore(refitId, kept, ' AND quiet = 0'))
+  const oldest = newestBeyond(refitId, named, '')
+  yield upTo('journal', newestBeyond(refitId, kept, ' AND quiet = 0'))
   yield upTo('journal', oldest)
   yield upTo('change', oldest)
 }

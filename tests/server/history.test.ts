@@ -24,6 +24,7 @@ import {
 
 const { listen } = await import('../../server/services/bus')
 const { letAllGo } = await import('../../server/services/openRefit')
+const { alone } = await import('../../server/services/alone')
 const { trimming } = await import('../../server/services/journal')
 
 beforeEach(beginRefit)
@@ -136,20 +137,32 @@ describe('what a change rests on', () => {
     expect(await models.journal.count({ where: { refitId: refitId() } })).toBeLessThanOrEqual(51)
   })
 
-  it('is let go of by lines, later by names, in this refit alone', async () => {
-    for (let at = 1; at < 30; at++) await rename(at, `Title ${at}`)
-    await pass([patch('step', 'cut', 30, { title: 'By the program' })], { quiet: true })
+  it('is kept as long as the owner says, by lines, later by names, each refit by itself', async () => {
     const { models, write } = await database()
     const left = (where: { refitId: string }) =>
       Promise.all([models.journal.count({ where }), models.change.count({ where })])
-    const [, all] = await left({ refitId: refitId() })
-    await write(trimming('another', 0, 0))
-    await write(trimming(refitId(), 5, 10))
-    // Five by people and the quiet one after them; ten names.
-    expect(await left({ refitId: refitId() })).toEqual([6, 10])
-    await write(trimming(refitId(), 2000))
-    expect(await left({ refitId: refitId() })).toEqual([6, 10])
-    expect(all).toBeGreaterThan(30)
+    const long = refitId()
+    const [one] = (await rowsOf()).refit
+    await pass([patch('refit', long, one?.version ?? 0, { historyKept: 50 })])
+    let { seq } = await rename(1, 'Title 1')
+    for (let at = 2; seq < 99; at++) ({ seq } = await rename(at, `Title ${at}`))
+    const { version } = (await stepRow('cut')) ?? {}
+    await pass([patch('step', 'cut', Number(version), { title: 'By the program' })], {
+      quiet: true,
+    })
+    // Trimming has a turn of its own, which nobody waits for.
+    await alone(() => Promise.resolve())
+    // Fifty by people and the quiet one after them; all names.
+    expect(await left({ refitId: long })).toEqual([51, 100])
+    await beginRefit()
+    const short = { refitId: refitId() }
+    await rename(1, 'Of the other')
+    const whole = await left(short)
+    expect(whole[0]).toBeGreaterThan(0)
+    await write(trimming(short.refitId, 50, 50))
+    await write(trimming(long, 5, 10))
+    expect(await left({ refitId: long })).toEqual([6, 10])
+    expect(await left(short)).toEqual(whole)
   })
 
   it('checks rows that hang on a changed one, and says which', async () => {
